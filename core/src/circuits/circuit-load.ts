@@ -1,0 +1,123 @@
+import type { Circuit, House, Standards } from '../house/schema';
+import { largestBreakerFor, NM_COPPER_A } from '../electrical/conductors';
+import { ampsOf } from '../loads/library';
+import { assertNever } from '../units/result';
+import { circuitVolts, outletsOn, type Outlet } from './outlets';
+
+/** NEC 220.14(I): 180 VA a yoke outside dwellings; in dwellings a design school, not a code limit. */
+export const YOKE_VA = 180;
+/** NEC 210.20(A): continuous loads count at 125 %. */
+const CONTINUOUS_FACTOR = 1.25;
+
+type School = Standards['receptacleSchool'];
+
+/** One line of the sum behind a circuit's load. */
+export interface LoadLine {
+  readonly what: string;
+  readonly count: number;
+  /** For one of them, as drawn. */
+  readonly eachVa: number;
+  /** For all of them, as drawn. */
+  readonly va: number;
+  /** 1.25 where it is continuous. */
+  readonly factor: number;
+  readonly source: string;
+}
+
+export interface CircuitLoad {
+  readonly lines: readonly LoadLine[];
+  readonly va: number;
+  readonly amps: number;
+  /** With continuous loads at 125 %: what breaker and conductor must carry, amperes. */
+  readonly sizedAmps: number;
+  /** What the standard in force lets the circuit be loaded to, amperes. */
+  readonly allowedA: number;
+  /** Share of that which is used, 1 being all of it. */
+  readonly used: number;
+  readonly generalReceptacles: number;
+}
+
+/** A receptacle for whatever is plugged in, not for a known piece of equipment. */
+export const isGeneralReceptacle = (outlet: Outlet): boolean => outlet.device.kind === 'receptacle' && outlet.load === undefined;
+
+function describe(outlet: Outlet, school: School): Omit<LoadLine, 'count' | 'va'> | undefined {
+  const { device, load } = outlet;
+  if (load)
+    return {
+      what: load.name, eachVa: load.va, factor: load.continuous ? CONTINUOUS_FACTOR : 1,
+      source: `${load.source}${load.continuous ? '; continuous: 210.20(A)' : ''}`,
+    }; // prettier-ignore
+  switch (device.kind) {
+    case 'receptacle':
+      if (device.volts === 240) return undefined;
+      return school === 'area'
+        ? { what: 'receptacles', eachVa: 0, factor: 1, source: 'in the 3 VA/ft² of the house: 220.14(J), 220.41 in 2023' }
+        : { what: 'receptacles', eachVa: YOKE_VA, factor: 1, source: 'school of the firm: 180 VA a yoke' };
+    case 'luminaire':
+      return { what: 'luminaires', eachVa: device.va, factor: 1, source: 'as drawn' };
+    case 'fan':
+      return { what: 'fans', eachVa: device.va, factor: 1, source: 'as drawn' };
+    case 'alarm':
+      return { what: 'alarms', eachVa: device.va, factor: 1, source: 'typical' };
+    case 'switch':
+    case 'connection':
+    case 'blank':
+      return undefined;
+    default:
+      return assertNever(device);
+  }
+}
+
+function addUp(outlets: readonly Outlet[], school: School): LoadLine[] {
+  const lines = new Map<string, LoadLine>();
+  for (const outlet of outlets) {
+    const line = describe(outlet, school);
+    if (!line) continue;
+    const key = outlet.load ? `load ${outlet.load.id}` : `${line.what} ${line.eachVa}`;
+    const known = lines.get(key);
+    lines.set(key, { ...line, count: (known?.count ?? 0) + 1, va: (known?.va ?? 0) + line.eachVa });
+  }
+  return [...lines.values()];
+}
+
+const sums = new WeakMap<readonly Outlet[], Map<School, LoadLine[]>>();
+
+/** The lines of the sum, remembered by the list of outlets: several rules ask for the same one. */
+function sumOf(outlets: readonly Outlet[], school: School): LoadLine[] {
+  let bySchool = sums.get(outlets);
+  if (!bySchool) sums.set(outlets, (bySchool = new Map()));
+  let lines = bySchool.get(school);
+  if (!lines) bySchool.set(school, (lines = addUp(outlets, school)));
+  return lines;
+}
+
+/**
+ * The load of a circuit with its sum, by the school of the firm unless another is asked for. Length-free: voltage drop
+ * is not in it.
+ */
+export function measureCircuitLoad(house: House, circuit: Circuit, school: School = house.standards.receptacleSchool): CircuitLoad {
+  const outlets = outletsOn(house, circuit);
+  const lines = sumOf(outlets, school);
+  const volts = circuitVolts(circuit);
+  const va = lines.reduce((sum, line) => sum + line.va, 0);
+  const sizedVa = lines.reduce((sum, line) => sum + line.va * line.factor, 0);
+  const amps = ampsOf({ va, volts });
+  const sizedAmps = ampsOf({ va: sizedVa, volts });
+  const generalReceptacles = outlets.filter(isGeneralReceptacle).length;
+  const schoolShare = school === 'yoke-80' && generalReceptacles > 0 ? 0.8 : 1;
+  const allowedA = circuit.ratingA * schoolShare;
+  const byAmps = schoolShare < 1 ? amps / allowedA : sizedAmps / allowedA;
+  const byCount = school === 'area' ? generalReceptacles / house.standards.maxReceptaclesPerCircuit : 0;
+  return { lines, va, amps, sizedAmps, allowedA, used: Math.max(byAmps, byCount, sizedAmps / circuit.ratingA), generalReceptacles };
+} // prettier-ignore
+
+/** Whether the circuit has more than one receptacle for portable loads, which bars rounding up: 240.4(B)(1). */
+export const servesSeveralReceptacles = (outlets: readonly Outlet[]): boolean => outlets.filter(isGeneralReceptacle).length > 1;
+
+/** What the conductor of a circuit can carry and how large its breaker may be. */
+export function measureConductor(house: House, circuit: Circuit): { ampacityA: number; largestBreakerA: number } {
+  return {
+    ampacityA: NM_COPPER_A[circuit.awg],
+    largestBreakerA: largestBreakerFor(circuit.awg, servesSeveralReceptacles(outletsOn(house, circuit))),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './circuit-load';
+export * from './outlets';
+export * from './suggest';

@@ -1,0 +1,40 @@
+import { smallestNmFor, nextStandardRating } from '../electrical/conductors';
+import type { Circuit, House } from '../house/schema';
+import { ampsOf } from '../loads/library';
+import type { Outlet } from './outlets';
+
+type NewCircuit = Omit<Circuit, 'id' | 'panel' | 'space'>;
+
+const purposeOf = (outlets: readonly Outlet[]): Circuit['purpose'] => {
+  const [first] = outlets;
+  const kinds = new Set(outlets.map((outlet) => outlet.room.kind));
+  const onlyReceptacles = outlets.every((outlet) => outlet.device.kind === 'receptacle');
+  if (outlets.length === 1 && first?.load && (first.load.individual || first.load.volts === 240)) return 'individual';
+  if (!onlyReceptacles) return 'general';
+  const all = (...wanted: string[]) => [...kinds].every((kind) => wanted.includes(kind));
+  if (kinds.has('kitchen') && all('kitchen', 'dining', 'breakfast', 'pantry')) return 'small-appliance';
+  if (all('laundry')) return 'laundry';
+  if (all('bathroom', 'half-bath')) return 'bathroom';
+  if (all('garage')) return 'garage';
+  return 'general';
+};
+
+/**
+ * A circuit that fits a set of outlets: poles by voltage, 20 A where 210.11(C) asks for it, otherwise the next standard rating
+ * for the load with continuous parts at 125 %, and the smallest NM-B copper for it.
+ */
+export function suggestCircuit(house: House, outlets: readonly Outlet[]): NewCircuit {
+  const purpose = purposeOf(outlets);
+  const loads = outlets.flatMap((outlet) => (outlet.load ? [outlet.load] : []));
+  const poles = outlets.some((outlet) => ('volts' in outlet.device ? outlet.device.volts : 120) === 240) ? 2 : 1;
+  const loadA = loads.reduce((sum, load) => sum + ampsOf(load) * (load.continuous ? 1.25 : 1), 0);
+  const leastA = ['small-appliance', 'laundry', 'bathroom', 'garage'].includes(purpose) ? 20 : loads.some((load) => load.kind === 'range') ? 40 : 15;
+  const ratingA = nextStandardRating(Math.max(leastA, loadA)) ?? 200;
+  const rooms = [...new Set(outlets.map((outlet) => outlet.room.name))];
+  const name = (purpose === 'individual' ? `${loads[0]!.name}` : rooms.slice(0, 2).join(', ')) || `Circuit ${Object.keys(house.circuits).length + 1}`;
+  return {
+    name: name.slice(0, 80), purpose, poles, ratingA,
+    awg: smallestNmFor(ratingA, loadA, purpose !== 'individual') ?? '1',
+    breaker: 'auto', gfciFirst: null,
+  };
+} // prettier-ignore

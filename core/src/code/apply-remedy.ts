@@ -1,0 +1,61 @@
+import { indexOutlets } from '../circuits/outlets';
+import { suggestCircuit } from '../circuits/suggest';
+import { joinEdits, type Edited } from '../house/edit';
+import type { House } from '../house/schema';
+import { addEntity, assignToCircuit, changeEntity, placeBoxes, type NewId } from '../house/verbs';
+import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
+import { assertNever, refuse, succeed, type Result } from '../units/result';
+import { limitInForce } from './check-house';
+import type { Remedy } from './remedies';
+
+/** The numbers of the wall and counter rules in force, for placing receptacles. */
+export function placementLimits(house: House): PlacementLimits {
+  const limit = (rule: string, name: string) => limitInForce(house, rule, name);
+  return {
+    wall: { reachIn: limit('wall-receptacle-spacing', 'reachIn'), minWallIn: limit('wall-receptacle-spacing', 'minWallIn') },
+    counter: {
+      reachIn: limit('counter-receptacle-spacing', 'reachIn'),
+      minWidthIn: limit('counter-receptacle-spacing', 'minWidthIn'),
+      maxAboveIn: limit('counter-receptacle-spacing', 'maxAboveIn'),
+    },
+  };
+}
+
+function fillRoom(house: House, roomId: string, newId: NewId): Result<Edited> {
+  const name = house.rooms[roomId]?.name ?? 'the room';
+  const proposal = proposeForRoom(house, roomId, placementLimits(house));
+  if (proposal.boxes.length > 0) return placeBoxes(house, boxesOfProposal(house, proposal, newId), `Fill ${name}`);
+  return refuse('nowhere', `rooms.${roomId}`, `No box on a wall of ${name} reaches it: glass to the floor wants a floor receptacle within 18" of it.`);
+}
+
+/** A new circuit that fits the devices, with them on it, as one edit. */
+export function circuitForDevices(house: House, devices: readonly string[], newId: NewId): Result<Edited> {
+  const index = indexOutlets(house);
+  const outlets = devices.flatMap((id) => index.byDevice.get(id) ?? []);
+  const id = newId('circuit');
+  const added = addEntity(house, 'circuits', { ...suggestCircuit(house, outlets), id, panel: null, space: null });
+  if (!added.ok) return added;
+  const assigned = assignToCircuit(added.value.house, devices, id);
+  if (!assigned.ok) return assigned;
+  return succeed({ house: assigned.value.house, edit: joinEdits('New circuit', [added.value.edit, assigned.value.edit]) });
+}
+
+/** Carries out the cure that a finding offers. */
+export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<Edited> {
+  switch (remedy.kind) {
+    case 'fill-room':
+      return fillRoom(house, remedy.room, newId);
+    case 'breaker-follows':
+      return changeEntity(house, 'circuits', remedy.circuit, { breaker: 'auto' });
+    case 'conductor':
+      return changeEntity(house, 'circuits', remedy.circuit, { awg: remedy.awg });
+    case 'take-off':
+      return assignToCircuit(house, remedy.devices, null);
+    case 'mark-continuous':
+      return changeEntity(house, 'loads', remedy.load, { continuous: true });
+    case 'new-circuit':
+      return circuitForDevices(house, remedy.devices, newId);
+    default:
+      return assertNever(remedy);
+  }
+}

@@ -1,0 +1,10 @@
+export { applyRemedy, circuitForDevices, placementLimits } from './apply-remedy';
+export * from './check-house';
+export { decideAfci } from './protection/afci';
+export * from './protection/circuit-protection';
+export * from './protection/decision';
+export { decideGfci } from './protection/gfci';
+export { scheduleOf } from './schedule-of';
+export type { Remedy } from './remedies';
+export type { Basis, EditionEntry, Rule, Severity, Stage, VerdictKind, Where } from './rule';
+export { rules } from './rules/index';

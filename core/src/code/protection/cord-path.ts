@@ -1,0 +1,83 @@
+import { distance, isInside, nearestOnSegment, segmentsCross, type Point } from '../../house/geometry';
+import type { Box, House } from '../../house/schema';
+import { boxPoint, featureOutline } from '../../plan/points';
+import { roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
+import { openingBreak } from '../../plan/wall-spaces';
+import { pointOnWall, wallLoop } from '../../plan/wall-loop';
+
+/** Whether a straight line between two points of a room stays inside it. */
+function isStraight(corners: readonly Point[], a: Point, b: Point): boolean {
+  const crosses = corners.some((corner, i) => segmentsCross(a, b, corner, corners[(i + 1) % corners.length]!));
+  if (crosses) return false;
+  const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  return isInside(middle, corners) || corners.some((corner, i) => distance(middle, nearestOnSegment(middle, corner, corners[(i + 1) % corners.length]!)) < 1);
+} // prettier-ignore
+
+/** The shortest way inside a room from one point to another, around its corners, inches; a cord pierces no wall. */
+export function pathInRoom(view: RoomView, from: Point, to: Point): number {
+  const corners = view.room.corners;
+  if (isStraight(corners, from, to)) return distance(from, to);
+  const nodes: Point[] = [from, ...corners, to];
+  const best = nodes.map(() => Infinity);
+  const done = nodes.map(() => false);
+  best[0] = 0;
+  for (;;) {
+    let at = -1;
+    nodes.forEach((_, i) => {
+      if (!done[i] && best[i]! < Infinity && (at < 0 || best[i]! < best[at]!)) at = i;
+    });
+    if (at < 0 || at === nodes.length - 1) return best.at(-1)!;
+    done[at] = true;
+    nodes.forEach((node, i) => {
+      if (done[i]) return;
+      const reached = best[at]! + distance(nodes[at]!, node);
+      if (reached < best[i]! && isStraight(corners, nodes[at]!, node)) best[i] = reached;
+    });
+  }
+}
+
+/** The features of some kinds that are near enough as the crow flies to be worth a path. */
+function pathsWithin(view: RoomView, start: Point, kinds: ReadonlySet<string>, used: number, nearIn: number): number[] {
+  return view.features.flatMap((feature) => {
+    if (!kinds.has(feature.kind)) return [];
+    const outline = featureOutline(view.room, feature);
+    const targets = outline
+      .map((corner, i) => nearestOnSegment(start, corner, outline[(i + 1) % outline.length]!))
+      .filter((target) => used + distance(start, target) < nearIn);
+    return targets.map((target) => used + pathInRoom(view, start, target));
+  });
+}
+
+/**
+ * Length of the shortest path of a cord from a box to a feature of a kind, inches, to the feature's outer edge; Infinity
+ * where there is none within `nearIn`. NEC 210.8: without piercing floor, wall or ceiling; from 2020 a doorway may lie on the way, in 2017
+ * it may not. Plan distance: heights are left out, which errs towards protection. A bowl's inner edge (the reference
+ * since 2017) lies farther than the outer edge used here, which errs the same way.
+ */
+export function cordPathTo(house: House, box: Box, kinds: ReadonlySet<string>, nearIn: number, throughDoorways: boolean): number {
+  const view = viewRoom(house, box.room);
+  const from = boxPoint(house, box);
+  const paths = pathsWithin(view, from, kinds, 0, nearIn);
+  if (throughDoorways)
+    for (const seen of view.openings) {
+      const gap = openingBreak(seen);
+      if (!gap) continue;
+      const wall = wallLoop(view.room).walls.find((one) => one.id === seen.wall)!;
+      const through = nearestOnSegment(from, pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn));
+      if (distance(from, through) >= nearIn) continue;
+      const behind = roomBehind(house, view.room.id, seen);
+      if (!behind) continue;
+      const other = viewRoom(house, behind.id);
+      if (!other.features.some((feature) => kinds.has(feature.kind))) continue;
+      const used = pathInRoom(view, from, through);
+      const entry = nearestPointInside(other, through);
+      paths.push(...pathsWithin(other, entry, kinds, used + distance(through, entry), nearIn));
+    }
+  return Math.min(Infinity, ...paths);
+}
+
+function nearestPointInside(view: RoomView, point: Point): Point {
+  const { corners } = view.room;
+  const onEdges = corners.map((corner, i) => nearestOnSegment(point, corner, corners[(i + 1) % corners.length]!));
+  return onEdges.reduce((best, one) => (distance(point, one) < distance(point, best) ? one : best));
+}

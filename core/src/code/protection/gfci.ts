@@ -1,0 +1,150 @@
+import type { Box, Edition, House, RoomKind } from '../../house/schema';
+import type { LoadKind } from '../../house/schema-equipment';
+import type { Outlet } from '../../circuits/outlets';
+import { voltsAt } from '../../circuits/outlets';
+import { servesCounter } from '../../place/receptacles';
+import { viewRoom } from '../../plan/room-view';
+import { fromMemory } from '../rule';
+import { cordPathTo } from './cord-path';
+import type { Decision } from './decision';
+
+/**
+ * GFCI in dwellings, NEC 210.8. Everything here is recalled *from memory*; confidence stands with each entry.
+ * 2017: (A) covers 125 V, 15 and 20 A receptacles. 2020 and 2023: 125 V to 250 V, any rating, up to 150 V to ground.
+ */
+const NEAR_WATER_IN = 72;
+const SINKS: ReadonlySet<string> = new Set(['sink', 'basin']);
+const TUBS: ReadonlySet<string> = new Set(['tub', 'shower']);
+export const OUTDOOR_KINDS: ReadonlySet<RoomKind> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
+const HVAC: ReadonlySet<LoadKind> = new Set(['air-conditioner', 'heat-pump']);
+/** 210.8(F) Exception 2 of 2023 lets listed HVAC equipment go without until this day. *From memory*, high. */
+const HVAC_EXEMPT_BEFORE = '2026-09-01';
+
+/** Rooms that need it as a whole, by edition; an edition without an item does not. */
+const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, string>> & { what: string }>>> = {
+  bathroom: { '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
+  'half-bath': { '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
+  garage: { '2017': '(2)', '2020': '(2)', '2023': '(2)', what: 'in a garage' },
+  porch: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  deck: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  balcony: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  outdoors: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  'crawl-space': { '2017': '(4)', '2020': '(4)', '2023': '(4)', what: 'in a crawl space' },
+  'basement-unfinished': { '2017': '(5)', '2020': '(5)', '2023': '(5)', what: 'in an unfinished basement' },
+  'basement-finished': { '2020': '(5)', '2023': '(5)', what: 'in a basement' },
+  laundry: { '2017': '(10)', '2020': '(10)', '2023': '(11)', what: 'in a laundry area' },
+};
+
+const SINK_ITEM = { '2017': '(7)', '2020': '(7)', '2023': '(8)' } as const;
+const TUB_ITEM = { '2017': '(9)', '2020': '(9)', '2023': '(10)' } as const;
+
+/** Appliances named whatever their place: 210.8(D), by way of 422.5(A) in 2020. */
+const APPLIANCES: Readonly<Partial<Record<LoadKind, Partial<Record<Edition, string>>>>> = {
+  dishwasher: { '2017': '210.8(D)', '2020': '210.8(D), 422.5(A)(7)', '2023': '210.8(D)(7)' },
+  'sump-pump': { '2020': '210.8(D), 422.5(A)', '2023': '210.8(D)' },
+  range: { '2023': '210.8(D)' },
+  oven: { '2023': '210.8(D)' },
+  cooktop: { '2023': '210.8(D)' },
+  dryer: { '2023': '210.8(D)' },
+  microwave: { '2023': '210.8(D)' },
+};
+
+const required = (section: string, reason: string, confidence: 'high' | 'medium' = 'high'): Decision => ({
+  kind: 'required',
+  section,
+  reason,
+  basis: fromMemory(confidence),
+});
+
+function isInVoltageScope(outlet: Outlet, edition: Edition): boolean {
+  if (outlet.device.kind !== 'receptacle') return false;
+  return edition !== '2017' || (outlet.device.volts === 120 && outlet.device.ratingA <= 20);
+}
+
+function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefined {
+  const section = outlet.load && APPLIANCES[outlet.load.kind]?.[edition];
+  return section ? required(section, `${outlet.load!.name}: named whatever its place.`) : undefined;
+}
+
+function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+  if (edition === '2017' || !OUTDOOR_KINDS.has(outlet.room.kind) || outlet.device.kind !== 'connection') return undefined;
+  const circuit = outlet.device.circuit === null ? undefined : house.circuits[outlet.device.circuit];
+  if (circuit && circuit.ratingA > 50) return { kind: 'not-required', reason: 'An outdoor outlet on a circuit over 50 A is outside 210.8(F).' };
+  if (edition === '2023' && outlet.load && HVAC.has(outlet.load.kind)) {
+    const { permitDate } = house.job;
+    if (permitDate === null)
+      return { kind: 'cannot-tell', section: '210.8(F)', reason: `Listed HVAC equipment is excepted until ${HVAC_EXEMPT_BEFORE}. Enter the permit date.` };
+    if (permitDate < HVAC_EXEMPT_BEFORE) return { kind: 'not-required', reason: `Listed HVAC equipment is excepted until ${HVAC_EXEMPT_BEFORE}: 210.8(F) Exception 2.` };
+  }
+  return required('210.8(F)', 'An outdoor outlet, hard-wired ones included.', 'medium');
+} // prettier-ignore
+
+function decideKitchen(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+  if (outlet.room.kind !== 'kitchen') return undefined;
+  if (edition === '2023') return required('210.8(A)(6)', 'Every receptacle in a kitchen.');
+  if (servesCounter(viewRoom(house, outlet.room.id), outlet.box)) return required('210.8(A)(6)', 'It serves a kitchen counter.');
+  return undefined;
+}
+
+interface NearWater {
+  readonly rooms: House['rooms'];
+  readonly openings: House['openings'];
+  readonly features: House['features'];
+  readonly decisions: Map<Edition, Decision | undefined>;
+}
+
+const nearWater = new WeakMap<Box, NearWater>();
+
+/** Remembered by the box as long as no room, opening or feature of the house changes: paths are the dearest part of a check. */
+function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+  const { rooms, openings, features } = house;
+  let known = nearWater.get(outlet.box);
+  if (!known || known.rooms !== rooms || known.openings !== openings || known.features !== features)
+    nearWater.set(outlet.box, (known = { rooms, openings, features, decisions: new Map() }));
+  if (!known.decisions.has(edition)) known.decisions.set(edition, measureNearWater(house, outlet.box, edition));
+  return known.decisions.get(edition);
+}
+
+function measureNearWater(house: House, box: Box, edition: Edition): Decision | undefined {
+  const to = (kinds: ReadonlySet<string>) => cordPathTo(house, box, kinds, NEAR_WATER_IN, edition !== '2017');
+  if (to(SINKS) < NEAR_WATER_IN) return required(`210.8(A)${SINK_ITEM[edition]}`, 'Within 6 ft of a sink by the path of a cord.');
+  if (to(TUBS) < NEAR_WATER_IN) return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
+  return undefined;
+}
+
+/** An area with a sink and permanent provisions for food or drink, in 2023; the room's name does not tell the provisions. */
+function decideFoodArea(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+  const couldBe: readonly RoomKind[] = ['pantry', 'breakfast', 'dining', 'recreation', 'basement-finished', 'studio'];
+  if (edition !== '2023' || !couldBe.includes(outlet.room.kind)) return undefined;
+  const { features } = viewRoom(house, outlet.room.id);
+  if (!features.some((feature) => feature.kind === 'sink') || !features.some((feature) => feature.kind === 'counter')) return undefined;
+  return {
+    kind: 'cannot-tell',
+    section: '210.8(A)(7)',
+    reason: 'This room has a sink and a counter. If food or drink is prepared here, every receptacle needs GFCI: ask, and protect if in doubt.',
+  };
+}
+
+/** Whether an outlet needs ground-fault protection for people, by place, voltage, appliance and edition. */
+export function decideGfci(house: House, outlet: Outlet, edition: Edition): Decision {
+  const { device, room } = outlet;
+  if (device.kind === 'luminaire' && room.kind === 'crawl-space') {
+    return required(edition === '2017' ? '210.8(E)' : '210.8(C)', 'A lighting outlet in a crawl space.');
+  }
+  const byAppliance = decideByAppliance(outlet, edition);
+  if (byAppliance) return byAppliance;
+  if (device.kind === 'connection') return decideOutdoors(house, outlet, edition) ?? { kind: 'not-required', reason: 'A hard-wired outlet that no edition in force names.' };
+  if (device.kind !== 'receptacle') return { kind: 'not-required', reason: 'Not a receptacle.' };
+  if (!isInVoltageScope(outlet, edition))
+    return { kind: 'not-required', reason: `210.8(A) of ${edition} covers 125 V, 15 and 20 A receptacles; this is ${voltsAt(outlet)} V, ${device.ratingA} A.` };
+  const whole = WHOLE_ROOMS[room.kind];
+  const item = whole?.[edition];
+  if (whole && item) return required(`210.8(A)${item}`, `A receptacle ${whole.what}.`);
+  const found = decideKitchen(house, outlet, edition) ?? decideNearWater(house, outlet, edition) ?? decideFoodArea(house, outlet, edition);
+  if (found) return found;
+  if (room.kind === 'other') return { kind: 'cannot-tell', section: '210.8(A)', reason: `Nobody has said what ${room.name} is used for. Name its kind.` };
+  const sinkDrawn = viewRoom(house, room.id).features.some((feature) => SINKS.has(feature.kind));
+  if (room.kind === 'kitchen' && !sinkDrawn)
+    return { kind: 'cannot-tell', section: `210.8(A)${SINK_ITEM[edition]}`, reason: 'The sink is not drawn, so its distance is not known.' };
+  return { kind: 'not-required', reason: 'Not in a listed place, and no sink, tub or shower within 6 ft.' };
+} // prettier-ignore

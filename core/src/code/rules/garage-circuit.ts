@@ -1,0 +1,47 @@
+import { deviceIds, listOutlets } from '../circuit-facts';
+import { serveArea } from '../exclusive-circuit';
+import { OUTDOOR_KINDS } from '../protection/gfci';
+import { takeOffRemedy } from '../remedies';
+import { defineRule, fromMemory } from '../rule';
+import { HIGHEST_REQUIRED_IN, boxHeightIn } from '../../place/receptacles';
+
+export const garageCircuit = defineRule({
+  id: 'garage-circuit',
+  meta: {
+    summary: 'The garage receptacles have a 20 A circuit that feeds nothing else but outdoor receptacles',
+    stage: 'circuits',
+    severity: 'violation',
+    why: 'Saws and compressors start hard; they should not darken the house.',
+    editions: {
+      '2017': { section: '210.11(C)(4)', limits: { ratingA: 20, singleBayException: 0 }, basis: fromMemory('high') },
+      '2020': { section: '210.11(C)(4)', limits: { ratingA: 20, singleBayException: 1 }, basis: fromMemory('medium') },
+      '2023': { section: '210.11(C)(4)', limits: { ratingA: 20, singleBayException: 1 }, basis: fromMemory('high') },
+    },
+    messages: {
+      none: (_: object) => 'No 20 A circuit feeds the garage receptacles.',
+      other: ({ circuit, outlets }: { circuit: string; outlets: string }) => `${circuit} feeds the garage receptacles and also ${outlets}.`,
+      right: ({ circuit }: { circuit: string }) => `${circuit} feeds the garage receptacles.`,
+      notYet: (_: object) => 'The garage receptacles are on no circuit yet.',
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && outlet.room.kind === 'garage'),
+  check: (facts, limits, report) => {
+    const ceiling = (room: string) => facts.views.find((view) => view.room.id === room)!.level.ceilingIn;
+    const area = serveArea(facts, new Set(['garage']), limits.ratingA, (outlet) => outlet.load === undefined && boxHeightIn(outlet.box, ceiling(outlet.room.id)) <= HIGHEST_REQUIRED_IN);
+    const garage = facts.views.find((view) => view.room.kind === 'garage')!.room;
+    if (area.receptacles.length === area.unassigned) return [report.cannotTell('notYet', {}, { room: garage.id })];
+    if (area.circuits.length === 0) return [report.fail('none', {}, { room: garage.id }, { measured: () => `${area.wrong[0]!.circuit.ratingA} A`, required: () => `${limits.ratingA} A` })];
+    return area.circuits.map(({ circuit, others }) => {
+      const foreign = others.filter((outlet) => {
+        const isOutdoorReceptacle = outlet.device.kind === 'receptacle' && OUTDOOR_KINDS.has(outlet.room.kind);
+        // Whether a door opener's receptacle belongs here is read both ways; it never fails. A single bay may share (Exception 2).
+        const isOpener = outlet.load?.kind === 'garage-door-opener';
+        const shares = limits.singleBayException === 1 && outlet.room.kind === 'garage' && outlet.room.bays === 1;
+        return !isOutdoorReceptacle && !isOpener && !shares;
+      });
+      if (foreign.length === 0) return report.pass('right', { circuit: circuit.name }, { circuit: circuit.id });
+      return report.fail('other', { circuit: circuit.name, outlets: listOutlets(foreign) }, { circuit: circuit.id, box: foreign[0]!.box.id }, { remedies: [takeOffRemedy(deviceIds(foreign), foreign.length === 1 ? 'it' : 'them')] });
+    });
+  },
+}); // prettier-ignore

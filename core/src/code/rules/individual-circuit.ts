@@ -1,0 +1,48 @@
+import { describeOutlet, deviceIds, outletsOf, outletsProper } from '../circuit-facts';
+import { newCircuitRemedy } from '../remedies';
+import { defineRule, fromMemory } from '../rule';
+import type { Load } from '../../house/schema-equipment';
+
+/** Why a load must be alone on its circuit, where the code or its instructions say so. */
+function sectionFor(load: Load): string | undefined {
+  if (load.kind === 'furnace') return '422.12';
+  if (load.kind === 'ev-charger') return '625.40';
+  if (load.kind === 'tub-pump') return '680.71';
+  if (load.kind === 'range-hood' && load.cord) return '422.16(B)(4)';
+  if (load.individual) return '110.3(B)';
+  return undefined;
+}
+
+/** Equipment that belongs to a furnace may share its circuit: pumps, valves, humidifiers. 422.12 Exception. */
+const isAssociated = (name: string): boolean => /pump|humidifier|valve|air cleaner/i.test(name);
+
+const entry = { section: '110.3(B)', limits: {}, basis: fromMemory('high') };
+
+export const individualCircuit = defineRule({
+  id: 'individual-circuit',
+  meta: {
+    summary: 'Equipment that asks for an individual circuit has one',
+    stage: 'circuits',
+    severity: 'violation',
+    why: 'The instructions of listed equipment bind. A furnace, a car charger and a cord-connected hood are named by the code itself.',
+    editions: { '2017': entry, '2020': entry, '2023': entry },
+    messages: {
+      shared: ({ load, circuit, others }: { load: string; circuit: string; others: string }) => `${load} needs a circuit of its own and shares ${circuit} with ${others}.`,
+      alone: ({ load, circuit }: { load: string; circuit: string }) => `${load} has ${circuit} to itself.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.load && sectionFor(outlet.load)),
+  check: (facts, _limits, report) =>
+    facts.outlets.all.flatMap((outlet) => {
+      const section = outlet.load && sectionFor(outlet.load);
+      const circuit = outlet.device.circuit === null ? undefined : facts.house.circuits[outlet.device.circuit];
+      if (!section || !circuit) return [];
+      const load = outlet.load!;
+      const others = outletsProper(outletsOf(facts, circuit)).filter((one) => one !== outlet && !(load.kind === 'furnace' && isAssociated(one.load?.name ?? '')));
+      const where = { circuit: circuit.id, box: outlet.box.id };
+      if (others.length === 0) return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];
+      const named = `${describeOutlet(others[0]!)}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`;
+      return [report.fail('shared', { load: load.name, circuit: circuit.name, others: named }, where, { section, remedies: [newCircuitRemedy(deviceIds([outlet]), 'it')] })];
+    }),
+}); // prettier-ignore

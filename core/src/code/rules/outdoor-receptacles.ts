@@ -1,0 +1,38 @@
+import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+import { OUTDOOR_KINDS } from '../protection/gfci';
+import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
+
+const sides = ['front', 'back'] as const;
+
+const outdoorRooms = (facts: Facts) => facts.views.filter((view) => OUTDOOR_KINDS.has(view.room.kind));
+
+export const outdoorReceptacles = defineRule({
+  id: 'outdoor-receptacles',
+  meta: {
+    summary: 'A receptacle at the front and at the back of the house',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Mowers and holiday lights are used on both sides. Without a receptacle there a cord runs through a door or window.',
+    editions: everyEdition({ section: '210.52(E)(1)', limits: { maxAboveGradeIn: 78 }, basis: fromMemory('high') }),
+    messages: {
+      none: ({ side }: { side: string }) => `No outdoor receptacle at the ${side} of the house, readily accessible from grade.`,
+      there: ({ side, room }: { side: string; room: string }) => `The ${side} has its receptacle: ${room}.`,
+      unknown: ({ side }: { side: string }) =>
+        `No porch, deck or yard is drawn at the ${side} of the house, so its outdoor receptacle cannot be checked. Draw one and say which side it is on.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => facts.views.some((view) => !OUTDOOR_KINDS.has(view.room.kind)),
+  check: (facts, limits, report) =>
+    sides.map((side) => {
+      const rooms = outdoorRooms(facts).filter((view) => view.room.side === side && view.room.kind !== 'balcony');
+      if (rooms.length === 0) return report.cannotTell('unknown', { side }, {});
+      const served = rooms.find((view) =>
+        view.boxes.some((box) => receptaclesOf(box).some((one) => one.volts === 120) && boxHeightIn(box, view.level.ceilingIn) + view.level.elevationIn <= limits.maxAboveGradeIn),
+      );
+      const detail = { required: (show: (lengthIn: number) => string) => `at least one, not above ${show(limits.maxAboveGradeIn)} over grade` };
+      return served
+        ? report.pass('there', { side, room: served.room.name }, { room: served.room.id }, detail)
+        : report.fail('none', { side }, { room: rooms[0]!.room.id }, { ...detail, measured: () => 'none' });
+    }),
+}); // prettier-ignore

@@ -1,0 +1,2 @@
+export * from './house-file';
+export * from './schedule-csv';

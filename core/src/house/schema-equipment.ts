@@ -1,0 +1,59 @@
+import { z } from 'zod';
+
+const id = z.string().min(1).max(64).regex(/^[A-Za-z0-9_-]+$/);
+
+const onCircuit = { id, circuit: id.nullable().default(null) };
+
+/** What sits in or hangs on a box; devices of one box may be on different circuits. */
+export const deviceSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...onCircuit,
+    kind: z.literal('receptacle'),
+    style: z.enum(['duplex', 'single']).default('duplex'),
+    volts: z.union([z.literal(120), z.literal(240)]).default(120),
+    ratingA: z.union([z.literal(15), z.literal(20), z.literal(30), z.literal(40), z.literal(50)]).default(15),
+    /** The device itself is a GFCI receptacle. */
+    gfci: z.boolean().default(false),
+    /** Wall-switched in place of a lighting outlet: wholly, or one half only. */
+    switched: z.enum(['no', 'half', 'whole']).default('no'),
+  }),
+  z.strictObject({ ...onCircuit, kind: z.literal('switch'), style: z.enum(['toggle', 'dimmer', 'timer', 'occupancy']).default('toggle') }),
+  z.strictObject({ ...onCircuit, kind: z.literal('luminaire'), style: z.enum(['surface', 'recessed', 'pendant', 'wall', 'strip']).default('surface'), va: z.number().min(0).max(5000).default(12) }),
+  z.strictObject({ ...onCircuit, kind: z.literal('fan'), va: z.number().min(0).max(2000).default(60) }),
+  z.strictObject({ ...onCircuit, kind: z.literal('alarm'), senses: z.enum(['smoke', 'co', 'smoke-co']).default('smoke'), va: z.number().min(0).max(100).default(5) }),
+  /** A hard-wired connection point of a fixed load. */
+  z.strictObject({ ...onCircuit, kind: z.literal('connection'), volts: z.union([z.literal(120), z.literal(240)]).default(120) }),
+  z.strictObject({ ...onCircuit, kind: z.literal('blank') }),
+]); // prettier-ignore
+export type Device = z.infer<typeof deviceSchema>;
+export type DeviceKind = Device['kind'];
+
+export const LOAD_KINDS = [
+  'range', 'cooktop', 'oven', 'dishwasher', 'disposer', 'microwave', 'range-hood', 'refrigerator', 'freezer', 'washer', 'gas-dryer',
+  'dryer', 'water-heater', 'furnace', 'air-conditioner', 'heat-pump', 'baseboard-heat', 'bath-heater', 'exhaust-fan', 'ev-charger',
+  'kiln', 'sump-pump', 'garage-door-opener', 'tub-pump', 'treadmill', 'portable-heater', 'other',
+] as const; // prettier-ignore
+
+/** A piece of utilization equipment and where it connects. */
+export const loadSchema = z.strictObject({
+  id,
+  name: z.string().trim().min(1, 'needs a name').max(80),
+  kind: z.enum(LOAD_KINDS),
+  /** Volt-amperes while it runs. */
+  va: z.number().gt(0, 'must be greater than zero; read it off the nameplate').max(60_000),
+  volts: z.union([z.literal(120), z.literal(240)]),
+  /** Expected to run three hours or more (NEC Article 100). */
+  continuous: z.boolean().default(false),
+  motor: z.boolean().default(false),
+  fastened: z.boolean().default(false),
+  cord: z.boolean().default(true),
+  /** Its instructions ask for an individual circuit (NEC 110.3(B)). */
+  individual: z.boolean().default(false),
+  /** `typical` until somebody has read the nameplate. */
+  source: z.enum(['typical', 'nameplate']).default('typical'),
+  /** Where it connects: a device in a box. */
+  box: id,
+  device: id,
+});
+export type Load = z.infer<typeof loadSchema>;
+export type LoadKind = Load['kind'];

@@ -1,0 +1,21 @@
+import type { z } from 'zod';
+import type { Problem, Result } from '../units/result';
+import { checkIntegrity } from './integrity';
+import { houseSchema, type House } from './schema';
+
+/** Zod's findings as problems with dotted paths. */
+export function problemsOf(error: z.ZodError, prefix = ''): Problem[] {
+  return error.issues.map((issue) => ({
+    code: 'schema',
+    path: [prefix, ...issue.path.map(String)].filter(Boolean).join('.'),
+    message: issue.message,
+  }));
+}
+
+/** Any data as a House: every field by the schema, then everything that spans fields. */
+export function validateHouse(data: unknown): Result<House> {
+  const parsed = houseSchema.safeParse(data);
+  if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) };
+  const problems = checkIntegrity(parsed.data);
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, value: parsed.data };
+}

@@ -1,0 +1,3 @@
+export * from './arrange';
+export * from './directory';
+export * from './schedule';

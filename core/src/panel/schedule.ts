@@ -1,0 +1,67 @@
+import type { BreakerKind, Circuit, House, Panel } from '../house/schema';
+import { measureCircuitLoad } from '../circuits/circuit-load';
+import { outletsOn } from '../circuits/outlets';
+import { writeDirectoryEntry } from './directory';
+
+export type Leg = 'A' | 'B';
+
+/** Odd spaces left, even right; both of a row hang on one leg, rows alternate. *Common practice* of split-phase panels. */
+export const legOf = (space: number): Leg => (Math.ceil(space / 2) % 2 === 1 ? 'A' : 'B');
+
+/** The spaces a circuit takes: a two-pole breaker takes two below each other, one on each leg. */
+export const spacesOf = (circuit: Pick<Circuit, 'poles' | 'space'>): number[] =>
+  circuit.space === null ? [] : circuit.poles === 2 ? [circuit.space, circuit.space + 2] : [circuit.space];
+
+/** What stands in one space of the panel. */
+export interface ScheduleRow {
+  readonly space: number;
+  readonly leg: Leg;
+  readonly circuit: Circuit | undefined;
+  /** The second space of a two-pole breaker. */
+  readonly continued: boolean;
+  readonly breaker: BreakerKind | undefined;
+  readonly directory: string;
+  /** Volt-amperes that this pole puts on its leg. */
+  readonly va: number;
+}
+
+export interface PanelSchedule {
+  readonly panel: Panel;
+  readonly rows: readonly ScheduleRow[];
+  readonly legVa: Readonly<Record<Leg, number>>;
+  /** |A − B| / max(A, B); 0 is even. Follows 210.11(B) in spirit: loads evenly among the legs. */
+  readonly imbalance: number;
+  readonly unplaced: readonly Circuit[];
+  readonly freeSpaces: number;
+}
+
+/** The panel as it will stand. The kind of each breaker is decided elsewhere (it is the code's matter) and passed in. */
+export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: Circuit) => BreakerKind): PanelSchedule {
+  const circuits = Object.values(house.circuits);
+  const bySpace = new Map<number, { circuit: Circuit; continued: boolean }>();
+  for (const circuit of circuits)
+    if (circuit.panel === panel.id)
+      spacesOf(circuit).forEach((space, i) => {
+        if (!bySpace.has(space)) bySpace.set(space, { circuit, continued: i > 0 });
+      });
+  const rows = Array.from({ length: panel.spaces }, (_, i): ScheduleRow => {
+    const space = i + 1;
+    const found = bySpace.get(space);
+    if (!found) return { space, leg: legOf(space), circuit: undefined, continued: false, breaker: undefined, directory: '', va: 0 };
+    const { circuit, continued } = found;
+    return {
+      space, leg: legOf(space), circuit, continued, breaker: breakerOf(circuit),
+      directory: writeDirectoryEntry(circuit, outletsOn(house, circuit)),
+      va: measureCircuitLoad(house, circuit).va / circuit.poles,
+    }; // prettier-ignore
+  });
+  const legVa = { A: 0, B: 0 };
+  for (const row of rows) legVa[row.leg] += row.va;
+  const larger = Math.max(legVa.A, legVa.B);
+  return {
+    panel, rows, legVa,
+    imbalance: larger === 0 ? 0 : Math.abs(legVa.A - legVa.B) / larger,
+    unplaced: circuits.filter((circuit) => circuit.space === null || circuit.panel !== panel.id),
+    freeSpaces: rows.filter((row) => !row.circuit).length,
+  }; // prettier-ignore
+}

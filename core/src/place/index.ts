@@ -1,0 +1,4 @@
+export * from './cover';
+export * from './propose';
+export * from './reach';
+export * from './receptacles';

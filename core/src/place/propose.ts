@@ -1,0 +1,117 @@
+import type { House } from '../house/schema';
+import type { NewBox, NewId } from '../house/verbs';
+import { lengthOf, type Interval } from '../plan/intervals';
+import { viewRoom, type RoomView } from '../plan/room-view';
+import { studFaces } from '../plan/studs';
+import { fromLoop, wallLoop } from '../plan/wall-loop';
+import { coverWithFewest } from './cover';
+import { placesIn, type Reach, type Stretch } from './reach';
+import { aboveCounter, reachAlongCounters, reachAlongWalls, SPACED_ROOMS, usualHeightIn, type OnLoop } from './receptacles';
+
+export interface PlacementLimits {
+  readonly wall: { readonly reachIn: number; readonly minWallIn: number };
+  readonly counter: { readonly reachIn: number; readonly minWidthIn: number; readonly maxAboveIn: number };
+}
+
+/** A receptacle that would be placed, and why. */
+export interface ProposedBox {
+  readonly room: string;
+  readonly atLoopIn: number;
+  readonly heightIn: number;
+  readonly purpose: 'wall space' | 'counter';
+  /** Whether the place is on a stud's side; where none would do, anywhere on the wall. */
+  readonly onStud: boolean;
+}
+
+export interface Proposal {
+  readonly boxes: readonly ProposedBox[];
+  /** Stretches that no box on the wall can reach (glass to the floor): they want a floor receptacle. */
+  readonly unreachable: readonly { readonly room: string; readonly stretch: Interval }[];
+}
+
+const ON_ANY_INCH = 1;
+/** How close to a corner a box fits when it is not on a stud, inches. */
+const CLEAR_OF_CORNER_IN = 3;
+
+interface Wanted {
+  readonly stretch: Stretch;
+  readonly reach: Reach;
+  readonly fixed: readonly OnLoop[];
+}
+
+function fill(view: RoomView, wanted: Wanted, heightIn: number, reachIn: number, purpose: ProposedBox['purpose']): Proposal {
+  const loop = wallLoop(view.room);
+  const room = view.room.id;
+  if (wanted.reach.gaps.length === 0) return { boxes: [], unreachable: [] };
+  const lengthIn = lengthOf(wanted.stretch);
+  const relative = (places: readonly number[]) => placesIn(wanted.stretch, loop.lengthIn, places);
+  const problem = { lengthIn, reachIn, fixedIn: relative(wanted.fixed.map((one) => one.atIn)), endless: wanted.stretch.endless ?? false };
+  const faces = studFaces(view, heightIn).map((face) => face.atIn);
+  const anywhere = (): number[] => {
+    const places: number[] = [];
+    for (let at = Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2); at <= lengthIn - Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2); at += ON_ANY_INCH) places.push(at);
+    return places.filter((at) => isClear(view, wanted.stretch.fromIn + at, heightIn));
+  };
+  for (const [candidatesIn, onStud] of [[relative(faces), true], [anywhere(), false]] as const) {
+    const cover = coverWithFewest({ ...problem, candidatesIn });
+    if (cover.kind === 'covered')
+      return { unreachable: [], boxes: cover.chosenIn.map((at) => ({ room, heightIn, purpose, onStud, atLoopIn: (wanted.stretch.fromIn + at) % loop.lengthIn })) };
+  }
+  return { boxes: [], unreachable: wanted.reach.gaps.map((stretch) => ({ room, stretch })) };
+} // prettier-ignore
+
+/** Whether wall, not glass or an opening, stands at a place and height. */
+function isClear(view: RoomView, atLoopIn: number, heightIn: number): boolean {
+  const { wall, alongIn } = fromLoop(wallLoop(view.room), atLoopIn);
+  if (wall.boundary === 'railing' || wall.boundary === 'open') return false;
+  return view.openings.every((seen) => {
+    if (seen.wall !== wall.id || alongIn < seen.alongIn - 1.5 || alongIn > seen.alongIn + seen.widthIn + 1.5) return true;
+    return seen.opening.kind === 'window' && (heightIn < seen.opening.sillIn - 3 || heightIn > seen.opening.headIn + 3);
+  });
+}
+
+/** The fewest receptacles that complete a room's wall spaces and counters, on stud faces where they can be; what stands stays. */
+export function proposeForRoom(house: House, roomId: string, limits: PlacementLimits): Proposal {
+  const view = viewRoom(house, roomId);
+  const parts: Proposal[] = [];
+  if (SPACED_ROOMS.has(view.room.kind)) {
+    const heightIn = usualHeightIn(view.room, house.standards);
+    for (const { space, reach, boxes } of reachAlongWalls(view, limits.wall.reachIn, limits.wall.minWallIn))
+      parts.push(fill(view, { stretch: space, reach, fixed: boxes }, heightIn, limits.wall.reachIn, 'wall space'));
+  }
+  for (const { space, reach } of reachAlongCounters(view, limits.counter)) {
+    const heightIn = Math.min(space.heightIn + limits.counter.maxAboveIn, Math.max(space.heightIn + 4, house.standards.counterHeightIn));
+    parts.push(fill(view, { stretch: space, reach, fixed: aboveCounter(view, space, limits.counter.maxAboveIn) }, heightIn, limits.counter.reachIn, 'counter'));
+  }
+  return { boxes: parts.flatMap((part) => part.boxes), unreachable: parts.flatMap((part) => part.unreachable) };
+} // prettier-ignore
+
+/** The proposal for one wall alone: those of the room's proposal that stand on it. */
+export function proposeForWall(house: House, roomId: string, wallId: string, limits: PlacementLimits): Proposal {
+  const loop = wallLoop(house.rooms[roomId]!);
+  const whole = proposeForRoom(house, roomId, limits);
+  const onWall = (atIn: number) => fromLoop(loop, atIn).wall.id === wallId;
+  return {
+    boxes: whole.boxes.filter((box) => onWall(box.atLoopIn)),
+    unreachable: whole.unreachable.filter(({ stretch }) => onWall((stretch.fromIn + stretch.toIn) / 2)),
+  };
+}
+
+export function proposeForHouse(house: House, limits: PlacementLimits): Proposal {
+  const parts = Object.keys(house.rooms).map((roomId) => proposeForRoom(house, roomId, limits));
+  return { boxes: parts.flatMap((part) => part.boxes), unreachable: parts.flatMap((part) => part.unreachable) };
+}
+
+/** The proposal as boxes that can be placed as one edit; origin `code`. */
+export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId): NewBox[] {
+  return proposal.boxes.map((box) => {
+    const { wall, alongIn } = fromLoop(wallLoop(house.rooms[box.room]!), box.atLoopIn);
+    return {
+      id: newId('box'),
+      room: box.room,
+      origin: 'code',
+      at: { kind: 'wall', wall: wall.id, alongIn: Math.round(alongIn * 16) / 16, heightIn: box.heightIn },
+      devices: [{ id: newId('device'), kind: 'receptacle', circuit: null, style: 'duplex', volts: 120, ratingA: 15, gfci: false, switched: 'no' }],
+    };
+  });
+} // prettier-ignore

@@ -1,0 +1,130 @@
+import type { Box, Room, RoomKind } from '../house/schema';
+import type { Device } from '../house/schema-equipment';
+import { lengthOf } from '../plan/intervals';
+import { measureCounterSpaces, type CounterSpace } from '../plan/counter-spaces';
+import { perRoom, type RoomView } from '../plan/room-view';
+import { nearestWall, toLoop, wallLoop } from '../plan/wall-loop';
+import { measureWallSpaces, type WallSpace } from '../plan/wall-spaces';
+import { measureReach, placesIn, type Reach } from './reach';
+
+export type Receptacle = Extract<Device, { kind: 'receptacle' }>;
+
+/** Highest place of a receptacle that fills a requirement of 210.52: 5 1/2 ft, all editions. *From memory*, high. */
+export const HIGHEST_REQUIRED_IN = 66;
+/** A floor receptacle this near to the wall serves its wall space: 210.52(A)(3), all editions. *From memory*, high. */
+const FLOOR_FROM_WALL_IN = 18;
+
+/** Rooms under the wall spacing of 210.52(A), with those that practice reads as similar. */
+export const SPACED_ROOMS: ReadonlySet<RoomKind> = new Set([
+  'kitchen', 'dining', 'breakfast', 'living', 'family', 'den', 'library', 'sunroom', 'bedroom', 'recreation', 'office', 'studio', 'basement-finished',
+]); // prettier-ignore
+
+export const receptaclesOf = (box: Box): Receptacle[] => Object.values(box.devices).filter((device): device is Receptacle => device.kind === 'receptacle');
+
+/** Height of a box above the floor; a floor box is at 0, a ceiling box at the ceiling. */
+export function boxHeightIn(box: Box, ceilingIn: number): number {
+  if (box.at.kind === 'wall' || box.at.kind === 'feature') return box.at.heightIn;
+  return box.at.kind === 'floor' ? 0 : ceilingIn;
+}
+
+/**
+ * Why a box cannot fill any requirement of 210.52 (its opening paragraph), or undefined when it can:
+ * 125 V 15 or 20 A receptacles only, not above 5 1/2 ft, not in cabinets, not wholly switched.
+ */
+export function whyNotCounted(box: Box, ceilingIn: number): string | undefined {
+  const receptacles = receptaclesOf(box);
+  if (receptacles.length === 0) return 'no receptacle';
+  if (box.inCabinet) return 'inside a cabinet';
+  if (boxHeightIn(box, ceilingIn) > HIGHEST_REQUIRED_IN) return 'above 5 1/2 ft';
+  if (!receptacles.some((one) => one.volts === 120 && one.ratingA <= 20)) return 'not a 125 V, 15 or 20 A receptacle';
+  if (receptacles.every((one) => one.switched === 'whole')) return 'wholly switched';
+  return undefined;
+}
+
+/** A box on the room's floor line. */
+export interface OnLoop {
+  readonly box: Box;
+  readonly atIn: number;
+}
+
+/** Boxes that fill wall spacing, on the loop: those on walls, and floor boxes within 18 in of one. */
+export const countedOnLoop = perRoom((view: RoomView): readonly OnLoop[] => {
+  const loop = wallLoop(view.room);
+  return view.boxes.flatMap((box): OnLoop[] => {
+    if (whyNotCounted(box, view.level.ceilingIn) !== undefined) return [];
+    if (box.at.kind === 'wall') return [{ box, atIn: toLoop(loop, box.at.wall, box.at.alongIn) }];
+    if (box.at.kind !== 'floor') return [];
+    const near = nearestWall(loop, box.at);
+    return near.distanceIn <= FLOOR_FROM_WALL_IN ? [{ box, atIn: toLoop(loop, near.wall.id, near.alongIn) }] : [];
+  });
+});
+
+export interface SpaceReach {
+  readonly space: WallSpace;
+  readonly reach: Reach;
+  readonly boxes: readonly OnLoop[];
+}
+
+/** The reach along every wall space at least `minWidthIn` wide: 210.52(A)(1) and (2). */
+export function reachAlongWalls(view: RoomView, allowedIn: number, minWidthIn: number): SpaceReach[] {
+  const loop = wallLoop(view.room);
+  const counted = countedOnLoop(view);
+  return measureWallSpaces(view)
+    .filter((space) => lengthOf(space) >= minWidthIn - 1 / 64)
+    .map((space) => {
+      const places = placesIn(space, loop.lengthIn, counted.map((one) => one.atIn)); // prettier-ignore
+      const boxes = counted.filter(({ atIn }) => placesIn(space, loop.lengthIn, [atIn]).length > 0);
+      return { space, reach: measureReach(space, places, allowedIn), boxes };
+    });
+}
+
+export interface CounterReach {
+  readonly space: CounterSpace;
+  readonly reach: Reach;
+}
+
+/** Boxes that stand above the counter they serve: on it or up to `maxAboveIn` over it. */
+export function aboveCounter(view: RoomView, space: CounterSpace, maxAboveIn: number): OnLoop[] {
+  const loop = wallLoop(view.room);
+  return countedOnLoop(view).filter(({ box, atIn }) => {
+    if (box.at.kind !== 'wall' || placesIn(space, loop.lengthIn, [atIn]).length === 0) return false;
+    const overIn = box.at.heightIn - space.heightIn;
+    return overIn >= 0 && overIn <= maxAboveIn;
+  });
+}
+
+/** The reach along every wall counter at least `minWidthIn` wide: 210.52(C)(1). */
+export function reachAlongCounters(view: RoomView, limits: { reachIn: number; minWidthIn: number; maxAboveIn: number }): CounterReach[] {
+  const loop = wallLoop(view.room);
+  return measureCounterSpaces(view)
+    .filter((space) => lengthOf(space) >= limits.minWidthIn - 1 / 64)
+    .map((space) => {
+      const places = aboveCounter(view, space, limits.maxAboveIn).map((one) => one.atIn);
+      return { space, reach: measureReach(space, placesIn(space, loop.lengthIn, places), limits.reachIn) };
+    });
+}
+
+/** Ids of the boxes over the room's wall counters, within the 20 in of 210.52(C)(3). */
+const boxesOverCounters = perRoom(
+  (view): ReadonlySet<string> => new Set(measureCounterSpaces(view).flatMap((space) => aboveCounter(view, space, 20).map((one) => one.box.id))),
+);
+
+/** Whether a receptacle serves a counter, an island or a peninsula. */
+export function servesCounter(view: RoomView, box: Box): boolean {
+  if (box.at.kind === 'feature') {
+    const on = box.at.feature;
+    return view.features.some((feature) => feature.id === on && (feature.kind === 'island' || feature.kind === 'peninsula'));
+  }
+  return boxesOverCounters(view).has(box.id);
+}
+
+/** The usual height for a receptacle at a place of a room: the firm's standards. */
+export function usualHeightIn(room: Room, heights: { receptacleHeightIn: number; garageHeightIn: number; laundryHeightIn: number; bathHeightIn: number; outdoorHeightIn: number }): number {
+  switch (room.kind) {
+    case 'garage': return heights.garageHeightIn;
+    case 'laundry': return heights.laundryHeightIn;
+    case 'bathroom': case 'half-bath': return heights.bathHeightIn;
+    case 'porch': case 'deck': case 'balcony': return heights.outdoorHeightIn;
+    default: return heights.receptacleHeightIn;
+  }
+} // prettier-ignore

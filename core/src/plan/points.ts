@@ -1,0 +1,23 @@
+import type { Point } from '../house/geometry';
+import type { Box, Feature, House, Room } from '../house/schema';
+import { findWall, pointOnWall, rectangleOnWall, wallLoop } from './wall-loop';
+
+/** Where a box stands on the plan; one on a wall lies on its inside face. */
+export function boxPoint(house: House, box: Box): Point {
+  if (box.at.kind !== 'wall') return { x: box.at.x, y: box.at.y };
+  const wall = findWall(wallLoop(house.rooms[box.room]!), box.at.wall);
+  if (!wall) throw new Error(`Box ${box.tag} names wall "${box.at.wall}", which its room does not have`);
+  return pointOnWall(wall, box.at.alongIn);
+}
+
+/** The outline of a feature on the plan. */
+export function featureOutline(room: Room, feature: Feature): Point[] {
+  const { at } = feature;
+  if (at.kind === 'wall') {
+    const wall = findWall(wallLoop(room), at.wall);
+    if (!wall) throw new Error(`The ${feature.kind} of ${room.name} names wall "${at.wall}", which the room does not have`);
+    return rectangleOnWall(wall, at);
+  }
+  const { x, y, widthIn, depthIn } = at;
+  return [{ x, y }, { x: x + widthIn, y }, { x: x + widthIn, y: y + depthIn }, { x, y: y + depthIn }]; // prettier-ignore
+}

@@ -1,0 +1,194 @@
+import { boundsOf, type Bounds } from '../house/geometry';
+import type { Box, Feature, House, Level, Opening, Room } from '../house/schema';
+import { findWall, wallLoop, type LoopWall } from './wall-loop';
+
+/** The thickest wall between two rooms across which an opening is seen from both sides, inches. */
+const THICKEST_WALL_IN = 16;
+
+/** An opening as a room sees it on its own floor line. */
+export interface SeenOpening {
+  readonly opening: Opening;
+  /** Wall of the seeing room. */
+  readonly wall: string;
+  readonly alongIn: number;
+  readonly widthIn: number;
+  /** Whether the opening is stored on this room. */
+  readonly own: boolean;
+}
+
+/** Everything that the derivations of one room read; identical as long as none of it changed. */
+export interface RoomView {
+  readonly room: Room;
+  readonly level: Level;
+  readonly openings: readonly SeenOpening[];
+  readonly features: readonly Feature[];
+  readonly boxes: readonly Box[];
+}
+
+interface Overlap {
+  readonly other: Room;
+  readonly wall: LoopWall;
+  readonly otherWall: LoopWall;
+}
+
+const unit = (wall: LoopWall) => ({ x: (wall.to.x - wall.from.x) / wall.lengthIn, y: (wall.to.y - wall.from.y) / wall.lengthIn });
+
+/** Whether two walls run opposite ways, back to back, no further apart than a wall is thick. */
+function areBackToBack(wall: LoopWall, other: LoopWall): boolean {
+  const [u, v] = [unit(wall), unit(other)];
+  if (u.x * v.x + u.y * v.y > -0.999) return false;
+  const [dx, dy] = [other.from.x - wall.from.x, other.from.y - wall.from.y];
+  const outward = dx * u.y - dy * u.x;
+  return outward > -0.5 && outward <= THICKEST_WALL_IN;
+}
+
+/** Where a stretch of another wall lies on this one: from and to, inches from this wall's start; not clipped. */
+function projectOnto(wall: LoopWall, other: LoopWall, fromIn: number, toIn: number): readonly [number, number] {
+  const [u, v] = [unit(wall), unit(other)];
+  const along = (s: number) => (other.from.x + v.x * s - wall.from.x) * u.x + (other.from.y + v.y * s - wall.from.y) * u.y;
+  return [along(toIn), along(fromIn)];
+}
+
+const boundsByRoom = new WeakMap<Room, Bounds>();
+function boundsOfRoom(room: Room): Bounds {
+  const known = boundsByRoom.get(room) ?? boundsOf(room.corners);
+  boundsByRoom.set(room, known);
+  return known;
+}
+
+const nearEnough = (a: Bounds, b: Bounds): boolean =>
+  a.minX - THICKEST_WALL_IN <= b.maxX && b.minX - THICKEST_WALL_IN <= a.maxX && a.minY - THICKEST_WALL_IN <= b.maxY && b.minY - THICKEST_WALL_IN <= a.maxY;
+
+function facingWalls(room: Room, other: Room): Overlap[] {
+  if (!nearEnough(boundsOfRoom(room), boundsOfRoom(other))) return [];
+  return wallLoop(room).walls.flatMap((wall) =>
+    wallLoop(other)
+      .walls.filter((otherWall) => areBackToBack(wall, otherWall))
+      .map((otherWall) => ({ other, wall, otherWall }))
+      .filter((overlap) => {
+        const [from, to] = projectOnto(wall, overlap.otherWall, 0, overlap.otherWall.lengthIn);
+        return Math.min(to, wall.lengthIn) - Math.max(from, 0) > 0.5;
+      }),
+  );
+}
+
+/** The rooms whose walls stand back to back with this room's, each wall pair once. Remembered by the set of rooms. */
+const facingByRooms = new WeakMap<House['rooms'], Map<string, readonly Overlap[]>>();
+
+function facingOf(house: House, room: Room): readonly Overlap[] {
+  let byRoom = facingByRooms.get(house.rooms);
+  if (!byRoom) facingByRooms.set(house.rooms, (byRoom = new Map()));
+  let overlaps = byRoom.get(room.id);
+  if (!overlaps) {
+    overlaps = Object.values(house.rooms)
+      .filter((other) => other.id !== room.id && other.level === room.level)
+      .flatMap((other) => facingWalls(room, other));
+    byRoom.set(room.id, overlaps);
+  }
+  return overlaps;
+}
+
+function groupBy<T extends { readonly room: string }>(records: Readonly<Record<string, T>>): ReadonlyMap<string, readonly T[]> {
+  const groups = new Map<string, T[]>();
+  for (const entity of Object.values(records)) {
+    const group = groups.get(entity.room);
+    if (group) group.push(entity);
+    else groups.set(entity.room, [entity]);
+  }
+  return groups;
+}
+
+const grouped = new WeakMap<object, ReadonlyMap<string, readonly { room: string }[]>>();
+/** The entities of a collection by their room, remembered by the identity of the collection. */
+export function inRoom<T extends { readonly room: string }>(records: Readonly<Record<string, T>>, roomId: string): readonly T[] {
+  let groups = grouped.get(records) as ReadonlyMap<string, readonly T[]> | undefined;
+  if (!groups) grouped.set(records, (groups = groupBy(records)));
+  return groups.get(roomId) ?? [];
+}
+
+interface Seen {
+  readonly rooms: House['rooms'];
+  readonly byRoom: Map<string, readonly SeenOpening[]>;
+}
+const seenByOpenings = new WeakMap<House['openings'], Seen>();
+
+/** The openings that a room sees: its own, and those of its neighbours that pierce a shared wall. */
+function seeOpenings(house: House, room: Room): readonly SeenOpening[] {
+  let seen = seenByOpenings.get(house.openings);
+  if (!seen || seen.rooms !== house.rooms) seenByOpenings.set(house.openings, (seen = { rooms: house.rooms, byRoom: new Map() }));
+  let openings = seen.byRoom.get(room.id);
+  if (!openings) seen.byRoom.set(room.id, (openings = findOpenings(house, room)));
+  return openings;
+}
+
+function findOpenings(house: House, room: Room): SeenOpening[] {
+  const own = inRoom(house.openings, room.id).map(
+    (opening): SeenOpening => ({ opening, wall: opening.wall, alongIn: opening.alongIn, widthIn: opening.widthIn, own: true }),
+  );
+  const across = facingOf(house, room).flatMap(({ other, wall, otherWall }) =>
+    inRoom(house.openings, other.id)
+      .filter((opening) => opening.wall === otherWall.id)
+      .map((opening): SeenOpening => {
+        const [from, to] = projectOnto(wall, otherWall, opening.alongIn, opening.alongIn + opening.widthIn);
+        const [start, end] = [Math.max(0, from), Math.min(wall.lengthIn, to)];
+        return { opening, wall: wall.id, alongIn: start, widthIn: end - start, own: false };
+      })
+      .filter((seen) => seen.widthIn > 0.5),
+  );
+  return [...own, ...across].sort((a, b) => (a.wall < b.wall ? -1 : a.wall > b.wall ? 1 : 0) || a.alongIn - b.alongIn);
+}
+
+/** The room on the other side of an opening as one room sees it, or undefined outdoors. */
+export function roomBehind(house: House, roomId: string, seen: SeenOpening): Room | undefined {
+  if (!seen.own) return house.rooms[seen.opening.room];
+  const room = house.rooms[roomId]!;
+  const middle = seen.alongIn + seen.widthIn / 2;
+  return facingOf(house, room).find(({ wall, otherWall }) => {
+    if (wall.id !== seen.wall) return false;
+    const [from, to] = projectOnto(wall, otherWall, 0, otherWall.lengthIn);
+    return from <= middle && middle <= to;
+  })?.other;
+}
+
+const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => a.length === b.length && a.every((item, i) => item === b[i]);
+const sameSeen = (a: readonly SeenOpening[], b: readonly SeenOpening[]): boolean =>
+  a.length === b.length &&
+  a.every((one, i) => one.opening === b[i]!.opening && one.wall === b[i]!.wall && one.alongIn === b[i]!.alongIn && one.widthIn === b[i]!.widthIn);
+
+const lastViews = new WeakMap<Room, RoomView>();
+
+/**
+ * What one room's derivations read. The same object is returned until a part of it changes,
+ * so that everything remembered by it survives edits elsewhere in the house.
+ */
+export function viewRoom(house: House, roomId: string): RoomView {
+  const room = house.rooms[roomId];
+  if (!room) throw new Error(`No room "${roomId}"`);
+  const level = house.levels[room.level]!;
+  const features = inRoom(house.features, roomId);
+  const boxes = inRoom(house.boxes, roomId);
+  const openings = seeOpenings(house, room);
+  const last = lastViews.get(room);
+  if (last && last.level === level && sameItems(last.features, features) && sameItems(last.boxes, boxes) && sameSeen(last.openings, openings)) return last;
+  const view = { room, level, openings, features, boxes };
+  lastViews.set(room, view);
+  return view;
+} // prettier-ignore
+
+/** Remembers a derivation of one room by the identity of its view. */
+export function perRoom<T>(derive: (view: RoomView) => T): (view: RoomView) => T {
+  const memory = new WeakMap<RoomView, { value: T }>();
+  return (view) => {
+    const known = memory.get(view);
+    if (known) return known.value;
+    const value = derive(view);
+    memory.set(view, { value });
+    return value;
+  };
+}
+
+export const wallOf = (view: RoomView, wallId: string): LoopWall => {
+  const wall = findWall(wallLoop(view.room), wallId);
+  if (!wall) throw new Error(`${view.room.name} has no wall "${wallId}"`);
+  return wall;
+};

@@ -1,0 +1,104 @@
+import { boundsOf, distance, nearestOnSegment, type Point } from '../house/geometry';
+import type { Corner, Room } from '../house/schema';
+
+/** One wall of a room's floor line, walked with the wall on the left hand: inside faces read left to right. */
+export interface LoopWall {
+  /** Id of its starting corner. */
+  readonly id: string;
+  readonly boundary: Corner['wall'];
+  readonly from: Point;
+  readonly to: Point;
+  readonly lengthIn: number;
+  /** Distance along the loop at which it starts, inches. */
+  readonly startIn: number;
+  /** Compass name by the way it faces outward, north being up on the plan. */
+  readonly name: string;
+}
+
+/** The closed floor line of a room, starting at its first corner. */
+export interface WallLoop {
+  readonly room: string;
+  readonly walls: readonly LoopWall[];
+  readonly lengthIn: number;
+}
+
+/** Clockwise with y down, the outward normal of a direction (dx, dy) is (dy, -dx). */
+function compass(dx: number, dy: number): string {
+  const [nx, ny] = [dy, -dx];
+  if (Math.abs(ny) >= Math.abs(nx) * 2) return ny < 0 ? 'north' : 'south';
+  if (Math.abs(nx) >= Math.abs(ny) * 2) return nx < 0 ? 'west' : 'east';
+  return `${ny < 0 ? 'north' : 'south'}${nx < 0 ? 'west' : 'east'}`;
+}
+
+const loops = new WeakMap<Room, WallLoop>();
+
+/** The floor line of a room; remembered by the identity of the room. */
+export function wallLoop(room: Room): WallLoop {
+  const known = loops.get(room);
+  if (known) return known;
+  let startIn = 0;
+  const walls = room.corners.map((corner, i): LoopWall => {
+    const next = room.corners[(i + 1) % room.corners.length]!;
+    const lengthIn = distance(corner, next);
+    const wall = { id: corner.id, boundary: corner.wall, from: corner, to: next, lengthIn, startIn, name: compass(next.x - corner.x, next.y - corner.y) };
+    startIn += lengthIn;
+    return wall;
+  }); // prettier-ignore
+  const loop = { room: room.id, walls, lengthIn: startIn };
+  loops.set(room, loop);
+  return loop;
+}
+
+/** A distance brought into [0, loop length). */
+export const wrapIn = (loop: WallLoop, alongLoopIn: number): number => ((alongLoopIn % loop.lengthIn) + loop.lengthIn) % loop.lengthIn;
+
+export const findWall = (loop: WallLoop, wallId: string): LoopWall | undefined => loop.walls.find((wall) => wall.id === wallId);
+
+/** Where on the loop a place on a wall is, inches. @throws when the room has no such wall (the document guarantees it). */
+export function toLoop(loop: WallLoop, wallId: string, alongIn: number): number {
+  const wall = findWall(loop, wallId);
+  if (!wall) throw new Error(`Room ${loop.room} has no wall "${wallId}"`);
+  return wall.startIn + alongIn;
+}
+
+/** The wall at a distance along the loop, and how far along that wall. A corner belongs to the wall that starts there. */
+export function fromLoop(loop: WallLoop, alongLoopIn: number): { wall: LoopWall; alongIn: number } {
+  const s = wrapIn(loop, alongLoopIn);
+  const wall = loop.walls.findLast((one) => one.startIn <= s + 1e-9) ?? loop.walls[0]!;
+  return { wall, alongIn: Math.max(0, Math.min(wall.lengthIn, s - wall.startIn)) };
+}
+
+/** The point of the plan at a distance along a wall, moved into the room by an offset, inches. */
+export function pointOnWall(wall: LoopWall, alongIn: number, insetIn = 0): Point {
+  const [ux, uy] = [(wall.to.x - wall.from.x) / wall.lengthIn, (wall.to.y - wall.from.y) / wall.lengthIn];
+  return { x: wall.from.x + ux * alongIn - uy * insetIn, y: wall.from.y + uy * alongIn + ux * insetIn };
+}
+
+/** The four corners of a rectangle that stands against a wall: along, width, depth, gap behind it. */
+export function rectangleOnWall(wall: LoopWall, at: { alongIn: number; widthIn: number; depthIn: number; behindIn?: number }): Point[] {
+  const near = at.behindIn ?? 0;
+  const far = near + at.depthIn;
+  return [
+    pointOnWall(wall, at.alongIn, near),
+    pointOnWall(wall, at.alongIn + at.widthIn, near),
+    pointOnWall(wall, at.alongIn + at.widthIn, far),
+    pointOnWall(wall, at.alongIn, far),
+  ];
+}
+
+/** The place on the floor line nearest to a point of the plan. */
+export function nearestWall(loop: WallLoop, point: Point): { wall: LoopWall; alongIn: number; distanceIn: number } {
+  let best: { wall: LoopWall; alongIn: number; distanceIn: number } | undefined;
+  for (const wall of loop.walls) {
+    const near = nearestOnSegment(point, wall.from, wall.to);
+    const distanceIn = distance(point, near);
+    if (!best || distanceIn < best.distanceIn) best = { wall, alongIn: distance(wall.from, near), distanceIn };
+  }
+  return best!;
+}
+
+/** How wide and deep the room's bounding rectangle is, inches. */
+export function roomSpan(room: Room): { widthIn: number; depthIn: number } {
+  const { minX, minY, maxX, maxY } = boundsOf(room.corners);
+  return { widthIn: maxX - minX, depthIn: maxY - minY };
+}

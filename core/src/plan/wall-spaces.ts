@@ -1,0 +1,96 @@
+import type { Feature } from '../house/schema';
+import { cutLoop, lengthOf, type Interval } from './intervals';
+import { perRoom, type RoomView, type SeenOpening } from './room-view';
+import { fromLoop, toLoop, wallLoop } from './wall-loop';
+
+/**
+ * A stretch of floor line unbroken by doorways and similar openings, fireplaces and fixed cabinets: NEC 210.52(A)(2).
+ * Positions are inches along the room's loop; a space over the loop's start runs past the loop's length.
+ */
+export interface WallSpace extends Interval {
+  /** A room without any break: the space closes on itself and has no ends. */
+  readonly endless: boolean;
+  /** Compass names of the walls it runs along, in order. */
+  readonly walls: readonly string[];
+}
+
+/** A stretch that breaks the wall space, and what breaks it. */
+export interface WallBreak extends Interval {
+  readonly cause: string;
+}
+
+/** Windows leave wall below them; fixed glass counts as wall (fixed panels). Of a sliding door only the moving half breaks. */
+export function openingBreak(seen: SeenOpening): { alongIn: number; widthIn: number; cause: string } | undefined {
+  const { opening, alongIn, widthIn } = seen;
+  switch (opening.kind) {
+    case 'window':
+    case 'fixed-glass':
+      return undefined;
+    case 'slider': {
+      const movingAtStart = (opening.moving === 'left') === seen.own;
+      return { alongIn: movingAtStart ? alongIn : alongIn + widthIn / 2, widthIn: widthIn / 2, cause: 'moving panel' };
+    }
+    case 'door':
+      return { alongIn, widthIn, cause: 'door' };
+    case 'cased':
+      return { alongIn, widthIn, cause: 'cased opening' };
+    case 'vehicle':
+      return { alongIn, widthIn, cause: 'vehicle door' };
+  }
+}
+
+/**
+ * Features that end a wall space: fixed cabinets without a work surface, fireplaces, stationary appliances, tubs, showers
+ * and stairs. A counter run is measured by 210.52(C) instead. Furniture, heaters and panels do not break the wall.
+ */
+const BREAKING: ReadonlySet<Feature['kind']> = new Set([
+  'fireplace', 'cabinet', 'tall-cabinet', 'range', 'refrigerator', 'counter', 'peninsula', 'tub', 'shower', 'stair', 'dishwasher', 'water-heater',
+]); // prettier-ignore
+
+/** Every break of the floor line, sorted, inches along the loop. */
+export const measureBreaks = perRoom((view): readonly WallBreak[] => {
+  const loop = wallLoop(view.room);
+  const spread = (wall: string, alongIn: number, widthIn: number, cause: string): WallBreak => {
+    const fromIn = toLoop(loop, wall, alongIn);
+    return { fromIn, toIn: fromIn + widthIn, cause };
+  };
+  const breaks = [
+    ...loop.walls.filter((wall) => wall.boundary === 'open').map((wall) => spread(wall.id, 0, wall.lengthIn, 'open to the next area')),
+    ...view.openings.flatMap((seen) => {
+      const gap = openingBreak(seen);
+      return gap ? [spread(seen.wall, gap.alongIn, gap.widthIn, gap.cause)] : [];
+    }),
+    ...view.features.flatMap((feature) =>
+      feature.at.kind === 'wall' && BREAKING.has(feature.kind) && feature.at.behindIn < 12
+        ? [spread(feature.at.wall, feature.at.alongIn, feature.at.widthIn, feature.name || feature.kind)]
+        : [],
+    ),
+  ];
+  return breaks.sort((a, b) => a.fromIn - b.fromIn);
+});
+
+/** Every stretch of unbroken floor line of a room, short ones included; NEC 210.52(A)(2) counts those of 24 in and more. */
+export const measureWallSpaces = perRoom((view: RoomView): readonly WallSpace[] => {
+  const loop = wallLoop(view.room);
+  const breaks = measureBreaks(view);
+  return cutLoop(loop.lengthIn, breaks).map((stretch) => ({
+    ...stretch,
+    endless: breaks.length === 0,
+    walls: wallsUnder(view, stretch),
+  }));
+});
+
+/** Compass names of the walls under a stretch of loop. */
+export function wallsUnder(view: RoomView, stretch: Interval): string[] {
+  const loop = wallLoop(view.room);
+  const names: string[] = [];
+  let at = stretch.fromIn;
+  while (at < stretch.toIn - 0.01 && names.length <= loop.walls.length) {
+    const { wall, alongIn } = fromLoop(loop, at + 0.005);
+    names.push(wall.name);
+    at += Math.max(0.01, wall.lengthIn - alongIn);
+  }
+  return names;
+}
+
+export { lengthOf };

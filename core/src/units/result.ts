@@ -1,0 +1,29 @@
+/** An expected error as data: what is wrong, where in the input it is, and what to do. */
+export interface Problem {
+  readonly code: string;
+  /** Dotted path of the field in the input; empty for the whole. */
+  readonly path: string;
+  /** A sentence for people: what is wrong and the remedy. */
+  readonly message: string;
+}
+
+export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+export const succeed = <T>(value: T): Result<T> => ({ ok: true, value });
+
+export const refuse = (code: string, path: string, message: string): Result<never> => ({
+  ok: false,
+  problems: [{ code, path, message }],
+});
+
+/** Closes a union: the compiler proves that every kind is handled. @throws when a value slips past the types. */
+export function assertNever(value: never): never {
+  throw new Error(`Unhandled case: ${JSON.stringify(value)}`);
+}
+
+/** The record's value for an id that the document guarantees. @throws when the guarantee is broken (a bug). */
+export function mustGet<T>(records: Readonly<Record<string, T>>, id: string): T {
+  const found = records[id];
+  if (found === undefined) throw new Error(`No entity with id "${id}"`);
+  return found;
+}
