@@ -1,0 +1,33 @@
+import { Kysely, PostgresDialect, type Generated } from 'kysely';
+import pg from 'pg';
+
+export interface Tables {
+  users: { id: Generated<string>; email: string; name: string; password_hash: string };
+  firms: { id: Generated<string>; name: string };
+  members: { firm_id: string; user_id: string; role: string };
+  houses: {
+    id: Generated<string>;
+    firm_id: string;
+    name: string;
+    version: number;
+    updated_at: Generated<Date>;
+    snapshot: unknown;
+    snapshot_version: number;
+  };
+  edits: { house_id: string; version: number; batch_id: string; author_id: string | null; at: Generated<Date>; edits: unknown };
+  rate_limits: { key: string; hits: number; reset_at: Date };
+}
+
+export type Db = Kysely<Tables>;
+
+export interface Database {
+  readonly db: Db;
+  readonly pool: pg.Pool;
+}
+
+/** Opens a pool on PostgreSQL. A lost idle connection is not an error: the pool makes a new one. */
+export function openDatabase(url: string): Database {
+  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5_000 });
+  pool.on('error', () => undefined);
+  return { db: new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) }), pool };
+}
