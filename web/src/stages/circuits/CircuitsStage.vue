@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { addEntity, assignToCircuit, circuitForDevices, indexOutlets, type Box } from '@winculum/core';
+import HandOverlay from '../../drawing/HandOverlay.vue';
+import PlanSheet from '../../drawing/PlanSheet.vue';
+import type { Tool } from '../../drawing/tools/machine';
+import { useHand, type HandEvent } from '../../drawing/use-hand';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
+import { inkOf, numberOf } from './circuit-colors';
+import CircuitCard from './CircuitCard.vue';
+import LoadDialog from './LoadDialog.vue';
+
+const store = useHouse();
+const view = useView();
+const scale = ref(1);
+const isLasso = ref(false);
+const showLoad = ref(false);
+/** Where a carried box is on the screen. */
+const carried = shallowRef<{ x: number; y: number } | null>(null);
+
+const tool = computed<Tool>(() => ({ kind: 'select', lasso: isLasso.value }));
+const hand = useHand(tool, () => 9 / scale.value, { movesThings: false });
+const circuits = computed(() => Object.values(store.house!.circuits).sort((a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name)));
+const index = computed(() => indexOutlets(store.house!));
+const selectedCircuit = computed(() => view.only('circuit'));
+const selectedBoxes = computed(() => view.selection.flatMap((one) => (one.kind === 'box' ? (store.house!.boxes[one.id] ?? []) : [])));
+const selectedDevices = computed(() => selectedBoxes.value.flatMap((box) => Object.values(box.devices).filter((device) => device.kind !== 'blank').map((device) => device.id)));
+
+/** The boxes of the selected circuit light up with what is picked by hand. */
+const selected = computed(() => {
+  const ids = new Set(view.selection.map((one) => one.id));
+  for (const outlet of index.value.byCircuit.get(selectedCircuit.value ?? '') ?? []) ids.add(outlet.box.id);
+  return ids;
+});
+const circuitOf = (box: Box) => {
+  const device = Object.values(box.devices).find((one) => one.circuit !== null);
+  return device?.circuit ? store.house!.circuits[device.circuit] : undefined;
+};
+const markOf = (box: Box) => {
+  const circuit = circuitOf(box);
+  return circuit ? numberOf(circuit, circuits.value) : Object.values(box.devices)[0]?.kind === 'switch' ? '' : '?';
+};
+const colorOf = (box: Box) => {
+  const circuit = circuitOf(box);
+  return circuit ? inkOf(circuit, circuits.value) : 'var(--caution)';
+};
+
+function put(circuitId: string): void {
+  if (selectedDevices.value.length > 0 && store.apply(assignToCircuit(store.house!, selectedDevices.value, circuitId))) view.select([{ kind: 'circuit', id: circuitId }]);
+}
+
+function addCircuit(): void {
+  const before = new Set(Object.keys(store.house!.circuits));
+  const result =
+    selectedDevices.value.length > 0
+      ? circuitForDevices(store.house!, selectedDevices.value, newId)
+      : addEntity(store.house!, 'circuits', { id: newId('circuit'), name: `Circuit ${circuits.value.length + 1}`, purpose: 'general', poles: 1, ratingA: 15, awg: '14', breaker: 'auto', gfciFirst: null, panel: null, space: null });
+  if (!store.apply(result)) return;
+  const added = Object.keys(store.house!.circuits).find((id) => !before.has(id));
+  if (added) view.select([{ kind: 'circuit', id: added }]);
+}
+
+function carry(event: PointerEvent): void {
+  carried.value = { x: event.clientX, y: event.clientY };
+}
+
+function letGo(event: PointerEvent): void {
+  window.removeEventListener('pointermove', carry);
+  const card = carried.value && document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-circuit]');
+  carried.value = null;
+  if (card) put(card.dataset['circuit']!);
+}
+
+function send(event: HandEvent): void {
+  hand.send(event);
+  if (event.type !== 'down' || event.hit?.kind !== 'box' || event.shift || !store.canEdit) return;
+  window.addEventListener('pointermove', carry);
+  window.addEventListener('pointerup', letGo, { once: true });
+}
+onBeforeUnmount(() => window.removeEventListener('pointermove', carry));
+
+function selectUnassigned(): void {
+  view.select([...new Set(index.value.unassigned.map((outlet) => outlet.box.id))].map((id) => ({ kind: 'box', id })));
+}
+</script>
+
+<template>
+  <div class="tools" role="toolbar" aria-label="Circuit tools">
+    <button class="plain-button" :aria-pressed="!isLasso" @click="isLasso = false">Select</button>
+    <button class="plain-button" :aria-pressed="isLasso" title="or Shift and drag" @click="isLasso = true">Lasso</button>
+    <button class="plain-button" :disabled="!index.unassigned.length" @click="selectUnassigned"><b class="num" :class="{ 'is-caution': index.unassigned.length }">{{ index.unassigned.length }}</b> on no circuit</button>
+    <span class="grow" />
+    <span v-if="selectedBoxes.length" class="muted"><b class="num">{{ selectedBoxes.length }}</b> picked: choose a card, or</span>
+    <button v-if="store.canEdit && selectedBoxes.length === 1" class="plain-button" @click="showLoad = true">What connects here …</button>
+    <button v-if="store.canEdit && selectedDevices.length" class="plain-button" @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))">Take off</button>
+    <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">{{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}</button>
+  </div>
+  <div class="sheet">
+    <PlanSheet :house="store.house!" :level="view.level" :target="view.target" :pans="!isLasso" :selected="selected" show-boxes :mark-of="markOf" :color-of="colorOf" @hand="send" @scale="scale = $event">
+      <template #over="{ scale: now }"><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" /></template>
+    </PlanSheet>
+  </div>
+  <section class="cards" aria-label="Circuits">
+    <p v-if="!circuits.length" class="muted empty">No circuit yet. Pick boxes on the plan (click, Shift click, or lasso), then <b>New circuit for these</b>.</p>
+    <CircuitCard v-for="circuit in circuits" :key="circuit.id" :circuit="circuit" :ink="inkOf(circuit, circuits)" :number="numberOf(circuit, circuits)" :is-selected="selectedCircuit === circuit.id" :takes="store.canEdit ? selectedDevices.length : 0" @choose="view.select([{ kind: 'circuit', id: circuit.id }])" @put="put(circuit.id)" />
+  </section>
+  <p v-if="carried" class="carried num" :style="{ left: `${carried.x + 12}px`, top: `${carried.y + 8}px` }">{{ selectedBoxes.length }} to a card</p>
+  <LoadDialog v-if="showLoad && selectedBoxes.length === 1" :box="selectedBoxes[0]!" @close="showLoad = false" />
+</template>
+
+<style scoped>
+.tools { display: flex; align-items: center; gap: 6px; padding: 8px 12px; flex-wrap: wrap; }
+.sheet { flex: 1 1 55%; min-height: 0; position: relative; border-top: 1px solid var(--rule); }
+.cards { flex: 0 1 292px; overflow-y: auto; display: grid; grid-template-columns: repeat(auto-fill, minmax(224px, 1fr)); gap: 8px; padding: 10px 12px; border-top: 1px solid var(--rule); background: var(--rail); align-content: start; }
+.empty { grid-column: 1 / -1; font-size: 15px; padding: 12px; }
+.carried { position: fixed; z-index: 50; background: var(--chalk); color: var(--card); border-radius: 4px; padding: 4px 10px; font-size: 16px; pointer-events: none; }
+</style>

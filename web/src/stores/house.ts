@@ -1,0 +1,147 @@
+import { checkHouse, undoOf, validateHouse, type Edit, type Edited, type House, type HouseCheck, type Result, applyEdit } from '@winculum/core';
+import type { AppliedBatch } from '@winculum/contract';
+import { defineStore } from 'pinia';
+import { computed, markRaw, ref, shallowRef } from 'vue';
+import { api, ApiError } from '../api';
+import { readStored, writeStored } from '../sync/device-store';
+import { HouseSync, type SendFailure, type SyncState } from '../sync/house-sync';
+import { useSession } from './session';
+
+function asFailure(error: unknown): SendFailure {
+  if (!(error instanceof ApiError)) throw error;
+  if (error.status === 401 || error.body?.code === 'csrf') return { kind: 'signed-out' };
+  if (error.status === 0 || error.status >= 500 || error.status === 429) return { kind: 'unreachable' };
+  return { kind: 'refused', reason: error.message, theirs: error.body?.theirs ?? [] };
+}
+
+/** The open house: the document, what the code says of it, its edits with undo, and its sync. */
+export const useHouse = defineStore('house', () => {
+  const id = ref('');
+  const house = shallowRef<House | null>(null);
+  const syncState = ref<SyncState>({ kind: 'saved' });
+  const problem = ref('');
+  const undoStack = shallowRef<readonly Edit[]>([]);
+  const redoStack = shallowRef<readonly Edit[]>([]);
+  const session = useSession();
+  let sync: HouseSync | undefined;
+  let events: EventSource | undefined;
+
+  const check = computed<HouseCheck | null>(() => (house.value ? markRaw(checkHouse(house.value)) : null));
+  const canEdit = computed(() => session.signedIn?.role !== 'viewer');
+
+  function connect(houseId: string): void {
+    events?.close();
+    events = new EventSource(`/api/houses/${houseId}/events?after=${sync?.version ?? 0}`);
+    events.addEventListener('batch', (event) => sync?.hear(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch));
+    events.addEventListener('open', () => void sync?.flush());
+  }
+
+  /** Opens a house: what waits on this device first, else what the server has, else the last copy kept here. */
+  async function open(houseId: string): Promise<void> {
+    close();
+    id.value = houseId;
+    const userId = session.signedIn?.user.id ?? '';
+    const stored = await readStored(userId, houseId).catch(() => undefined);
+    let start = stored;
+    if (!stored || stored.pending.length === 0) {
+      try {
+        const state = await api.loadHouse(houseId);
+        const read = validateHouse(state.house);
+        if (!read.ok) throw new Error(read.problems[0]?.message);
+        start = { version: state.version, house: read.value, pending: [], sending: null };
+      } catch (error) {
+        if (!stored || !(error instanceof ApiError) || error.status !== 0) throw error;
+      }
+    }
+    sync = new HouseSync(
+      {
+        send: async (batch) => {
+          try {
+            return { ok: true, answer: await api.sendBatch(houseId, batch) };
+          } catch (error) {
+            const failure = asFailure(error);
+            // A new token is all that is missing when the server was restarted or the session renewed.
+            if (failure.kind === 'signed-out') await session.refresh().catch(() => undefined);
+            return { ok: false, failure: failure.kind === 'signed-out' && session.signedIn ? { kind: 'unreachable' } : failure };
+          }
+        },
+        store: (next) => writeStored(userId, houseId, next),
+        newBatchId: () => crypto.randomUUID(),
+        later: (milliseconds, run) => {
+          const timer = setTimeout(run, milliseconds);
+          return () => clearTimeout(timer);
+        },
+        onChange: (next, state) => {
+          house.value = markRaw(next);
+          syncState.value = state;
+        },
+      },
+      start!,
+    );
+    house.value = markRaw(sync.house);
+    syncState.value = sync.state;
+    connect(houseId);
+    window.addEventListener('online', flush);
+    void sync.flush();
+  }
+
+  const flush = () => void sync?.flush();
+
+  function close(): void {
+    window.removeEventListener('online', flush);
+    events?.close();
+    sync?.stop();
+    [sync, events] = [undefined, undefined];
+    [house.value, undoStack.value, redoStack.value, problem.value] = [null, [], [], ''];
+  }
+
+  function commit(edited: Edited): void {
+    if (!sync || edited.edit.patches.length === 0) return;
+    sync.push(edited.house, edited.edit);
+  }
+
+  /** Does what a verb of the core made, or shows why it was refused. */
+  function apply(result: Result<Edited>): boolean {
+    if (!canEdit.value) problem.value = 'Your role here is viewer: you can look, not change.';
+    else if (!result.ok) problem.value = result.problems[0]!.message;
+    else {
+      problem.value = '';
+      if (result.value.edit.patches.length > 0) {
+        undoStack.value = [...undoStack.value, result.value.edit];
+        redoStack.value = [];
+      }
+      commit(result.value);
+      return true;
+    }
+    return false;
+  }
+
+  function travel(from: typeof undoStack, to: typeof redoStack, word: string): void {
+    const last = from.value.at(-1);
+    if (!last || !house.value) return;
+    const back = undoOf(last);
+    const next = applyEdit(house.value, back.patches);
+    if (!next.ok) {
+      problem.value = `${word} is not possible any more: ${next.problems[0]!.message}`;
+      return;
+    }
+    from.value = from.value.slice(0, -1);
+    to.value = [...to.value, back];
+    commit({ house: next.value, edit: { ...back, label: `${word} ${last.label.toLowerCase()}`.slice(0, 120) } });
+  }
+
+  async function resolveConflict(choice: 'mine' | 'theirs'): Promise<void> {
+    const state = await api.loadHouse(id.value);
+    const read = validateHouse(state.house);
+    if (!read.ok || !sync) return;
+    if (!sync.resolve(choice, { version: state.version, house: read.value })) problem.value = 'Your change no longer fits the house. Take theirs and make it again.';
+    else if (choice === 'theirs') undoStack.value = [];
+    connect(id.value);
+  }
+
+  return {
+    id, house, check, syncState, problem, canEdit, undoStack, redoStack, open, close, apply, flush, resolveConflict,
+    undo: () => travel(undoStack, redoStack, 'Undo'),
+    redo: () => travel(redoStack, undoStack, 'Redo'),
+  };
+}); // prettier-ignore

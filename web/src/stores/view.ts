@@ -1,0 +1,37 @@
+import type { Bounds, Finding, Proposal } from '@winculum/core';
+import { defineStore } from 'pinia';
+import { ref, shallowRef } from 'vue';
+
+export type SelectedKind = 'room' | 'opening' | 'feature' | 'box' | 'circuit' | 'panel';
+export interface Selected {
+  readonly kind: SelectedKind;
+  readonly id: string;
+}
+
+/** What a person looks at: never part of the House. */
+export const useView = defineStore('view', () => {
+  const level = ref('');
+  const selection = shallowRef<readonly Selected[]>([]);
+  const finding = shallowRef<Finding | null>(null);
+  const proposal = shallowRef<Proposal | null>(null);
+  const side = ref<'why' | 'docket'>('why');
+  const tool = ref('select');
+  /** Where the sheet should fly to next; a new object each time. */
+  const target = shallowRef<{ readonly bounds: Bounds } | null>(null);
+  /** The room whose walls the strip shows, and the cursor along its loop, inches. */
+  const stripRoom = ref('');
+  const cursorIn = ref(0);
+
+  return {
+    level, selection, finding, proposal, side, tool, target, stripRoom, cursorIn,
+    select: (next: readonly Selected[]) => {
+      selection.value = next;
+      finding.value = null;
+    },
+    isSelected: (kind: SelectedKind, id: string) => selection.value.some((one) => one.kind === kind && one.id === id),
+    only: (kind: SelectedKind) => (selection.value.length === 1 && selection.value[0]!.kind === kind ? selection.value[0]!.id : null),
+    reset: () => {
+      [level.value, selection.value, finding.value, proposal.value, tool.value, stripRoom.value, cursorIn.value] = ['', [], null, null, 'select', '', 0];
+    },
+  };
+}); // prettier-ignore

@@ -1,0 +1,44 @@
+import { createVuetify } from 'vuetify';
+import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
+
+const light = {
+  dark: false,
+  colors: {
+    background: '#F7F2E8', surface: '#FFFCF5', primary: '#1F5C7A', secondary: '#6B7672', error: '#B3261E', warning: '#A86A00', success: '#3C7A4B',
+    'on-background': '#22302F', 'on-surface': '#22302F', 'on-primary': '#FFFCF5',
+  },
+}; // prettier-ignore
+const dark = {
+  dark: true,
+  colors: {
+    background: '#191D1C', surface: '#222827', primary: '#7DB8D6', secondary: '#9AA6A1', error: '#FF8A80', warning: '#E5B25D', success: '#8CC79B',
+    'on-background': '#E9E4D8', 'on-surface': '#E9E4D8', 'on-primary': '#10222C',
+  },
+}; // prettier-ignore
+
+const STORED = 'winculum-theme';
+
+/** The theme a person chose, or what the device prefers. */
+export function preferredTheme(): 'light' | 'dark' {
+  const stored = localStorage.getItem(STORED);
+  if (stored === 'light' || stored === 'dark') return stored;
+  return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+}
+
+export const storeTheme = (theme: 'light' | 'dark'): void => localStorage.setItem(STORED, theme);
+
+/** Vuetify in Winculum's palette: flat, dense, square-shouldered. */
+export function createTheme() {
+  const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
+  return createVuetify({
+    icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+    theme: { defaultTheme: preferredTheme(), cspNonce: nonce, themes: { light, dark } },
+    defaults: {
+      VBtn: { variant: 'outlined', rounded: 'sm', class: 'text-none' },
+      VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+      VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+      VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+      VCard: { rounded: 'md', elevation: 0, border: true },
+    },
+  });
+}
