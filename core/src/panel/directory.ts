@@ -3,8 +3,14 @@ import type { Outlet } from '../circuits/outlets';
 
 const listed = (words: readonly string[]): string => (words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
 
+/** "door opener" for a garage door opener in the garage: the room is named already. */
+function nameLoad(load: string, room: string): string {
+  const [name, prefix] = [load.toLowerCase(), `${room.toLowerCase()} `];
+  return name.startsWith(prefix) ? name.slice(prefix.length) : name;
+}
+
 function usesIn(outlets: readonly Outlet[]): string[] {
-  const loads = [...new Set(outlets.flatMap((outlet) => (outlet.load ? [outlet.load.name.toLowerCase()] : [])))];
+  const loads = [...new Set(outlets.flatMap(({ load, room }) => (load ? [nameLoad(load.name, room.name)] : [])))];
   const has = (kind: string) => outlets.some((outlet) => outlet.device.kind === kind && !outlet.load);
   return [
     ...loads,

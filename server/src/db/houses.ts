@@ -80,7 +80,7 @@ export async function appendBatch(db: Db, append: Append): Promise<number | 'mov
         returning id, version
       ), added as (
         insert into edits (house_id, version, batch_id, author_id, edits)
-        select id, version, ${batch.id}, ${authorId}, ${JSON.stringify(batch.edits)}::jsonb from raised
+        select id, version, ${batch.id}, ${authorId}, ${JSON.stringify(batch.edits)}::json from raised
         returning version
       )
       select version, pg_notify(${CHANNEL}, ${`${houseId} `} || version) from added`.execute(db);

@@ -27,7 +27,7 @@ const firstTables: Migration = {
         version integer not null default 0,
         created_at timestamptz not null default now(),
         updated_at timestamptz not null default now(),
-        snapshot jsonb not null,
+        snapshot json not null,
         snapshot_version integer not null default 0
       )`.execute(db);
     await sql`create index houses_by_firm on houses (firm_id, updated_at desc)`.execute(db);
@@ -38,7 +38,7 @@ const firstTables: Migration = {
         batch_id uuid not null,
         author_id uuid references users on delete set null,
         at timestamptz not null default now(),
-        edits jsonb not null,
+        edits json not null,
         primary key (house_id, version),
         unique (house_id, batch_id)
       )`.execute(db);

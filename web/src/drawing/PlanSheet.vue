@@ -39,10 +39,12 @@ const railings = computed(() => rooms.value.flatMap((room) => wallLoop(room).wal
 const scale = computed(() => transform.value.k);
 /** Symbols keep a readable size on the screen, and never swell over the room. */
 const symbolSize = computed(() => Math.max(3, Math.min(8, 7 / scale.value)));
-const textSize = computed(() => Math.max(5, Math.min(13, 12 / scale.value)));
+const textSize = computed(() => Math.max(5, Math.min(20, 12 / scale.value)));
 
 const OUTDOORS = new Set(['porch', 'deck', 'balcony', 'outdoors']);
 const fits = (room: Room, text: string) => roomSpan(room).widthIn * scale.value > text.length * textSize.value * scale.value * 0.5 && roomSpan(room).depthIn * scale.value > 30;
+/** Where there is room for it the name stands above the middle, which is where luminaires hang. */
+const lift = (room: Room) => (props.showBoxes && roomSpan(room).depthIn * scale.value > 56 ? textSize.value * 1.9 : 0);
 const dimensions = (room: Room) => `${formatLength(roomSpan(room).widthIn, props.house.standards.lengths)} × ${formatLength(roomSpan(room).depthIn, props.house.standards.lengths)}`;
 
 function labelPoint(room: Room, featureId: string): Point {
@@ -114,9 +116,9 @@ defineExpose({ fit });
         <text v-if="scale > 1 && feature.kind !== 'counter'" :x="at.x" :y="at.y" :font-size="textSize * 0.72">{{ feature.name || feature.kind.replaceAll('-', ' ') }}</text>
       </g>
       <g v-for="room in rooms" :key="`label-${room.id}`" class="label" pointer-events="none">
-        <text v-if="fits(room, room.name)" :x="innerPoint(room.corners).x" :y="innerPoint(room.corners).y - textSize * 1.7" :font-size="textSize">
+        <text v-if="fits(room, room.name)" :x="innerPoint(room.corners).x" :y="innerPoint(room.corners).y - lift(room)" :font-size="textSize">
           <tspan class="name">{{ room.name }}</tspan>
-          <tspan v-if="fits(room, dimensions(room)) && scale > 0.7" :x="innerPoint(room.corners).x" :dy="textSize * 1.05" :font-size="textSize * 0.86" class="size">{{ dimensions(room) }}</tspan>
+          <tspan v-if="fits(room, dimensions(room)) && scale > (showBoxes ? 1.6 : 0.7)" :x="innerPoint(room.corners).x" :dy="textSize * 1.05" :font-size="textSize * 0.86" class="size">{{ dimensions(room) }}</tspan>
         </text>
       </g>
       <slot :scale="scale" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import {
-  boxesOfProposal, fromLoop, placeBoxes, placementLimits, proposeForHouse, proposeForRoom, proposeForWall, studFaces, viewRoom, wallLoop, wrapIn,
+  boxesOfProposal, fromLoop, placeBoxes, placementLimits, proposeForHouse, proposeForRoom, proposeForWall, SPACED_ROOMS, studFaces, viewRoom, wallLoop, wrapIn,
 } from '@winculum/core'; // prettier-ignore
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
@@ -33,11 +33,17 @@ const limits = computed(() => placementLimits(store.house!));
 const room = computed(() => store.house!.rooms[view.stripRoom]);
 const levelRooms = computed(() => Object.values(store.house!.rooms).filter((one) => one.level === view.level));
 
+/** The room to begin with: where something is open, else the first one under the wall spacing. */
+function chooseRoom(): string {
+  const open = (store.check?.findings ?? []).find((one) => one.stage === 'boxes' && one.where.room && store.house!.rooms[one.where.room]?.level === view.level);
+  return open?.where.room ?? (levelRooms.value.find((one) => SPACED_ROOMS.has(one.kind)) ?? levelRooms.value[0])?.id ?? '';
+}
+
 watch(
   [() => view.level, () => Object.keys(store.house!.rooms).length],
   () => {
     if (room.value?.level === view.level) return;
-    view.stripRoom = levelRooms.value[0]?.id ?? '';
+    view.stripRoom = chooseRoom();
     view.cursorIn = 0;
   },
   { immediate: true },
@@ -130,10 +136,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
     </select>
     <span class="grow" />
     <template v-if="store.canEdit">
-      <span class="muted">Fill this</span>
-      <button class="plain-button" :disabled="!room" @click="fill('wall')">wall</button>
-      <button class="plain-button" :disabled="!room" @click="fill('room')">room</button>
-      <button class="plain-button" :disabled="!room" @click="fill('house')">house</button>
+      <span class="fill" role="group" aria-label="Fill with the fewest receptacles">
+        <span class="muted">Fill</span>
+        <button class="plain-button" :disabled="!room" @click="fill('wall')">wall</button>
+        <button class="plain-button" :disabled="!room" @click="fill('room')">room</button>
+        <button class="plain-button" :disabled="!room" @click="fill('house')">house</button>
+      </span>
     </template>
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
@@ -162,7 +170,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 
 <style scoped>
 .tools { display: flex; align-items: center; gap: 6px; padding: 8px 12px; flex-wrap: wrap; }
-.more { width: 96px; }
+.more { width: 84px; }
+.tools .plain-button { padding: 4px 8px; gap: 6px; }
+.fill { display: inline-flex; gap: 4px; align-items: center; }
 .proposal { display: flex; align-items: center; gap: 8px; padding: 6px 12px; background: var(--chalk-soft); border-top: 1px solid var(--chalk); min-height: 50px; }
 .proposal b { font-size: 24px; }
 .sheet { flex: 1; min-height: 0; position: relative; border-top: 1px solid var(--rule); }

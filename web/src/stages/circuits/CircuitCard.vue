@@ -7,6 +7,7 @@ const props = defineProps<{ circuit: Circuit; ink: string; number: string; isSel
 const emit = defineEmits<{ choose: []; put: [] }>();
 const store = useHouse();
 const load = computed(() => measureCircuitLoad(store.house!, props.circuit));
+const outlets = computed(() => outletsOn(store.house!, props.circuit).length);
 const percent = computed(() => Math.round(load.value.used * 100));
 const protection = computed(() => protectionOf(store.house!, props.circuit.id));
 const findings = computed(() => (store.check?.findings ?? []).filter((one) => one.where.circuit === props.circuit.id && one.kind === 'fail' && one.severity === 'violation').length);
@@ -17,7 +18,7 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
   <article class="card" :class="{ selected: isSelected }" :data-circuit="circuit.id" :style="{ borderLeftColor: ink }">
     <button class="face" :aria-pressed="isSelected" @click="emit('choose')">
       <span class="top"><b class="num number" :style="{ color: ink }">{{ number }}</b><span class="name">{{ circuit.name }}</span><span v-if="findings" class="bad num" :title="`${findings} violations`">▨ {{ findings }}</span></span>
-      <span class="middle"><b class="num rating">{{ circuit.ratingA }} A<template v-if="circuit.poles === 2"> 2p</template></b><span>No. {{ circuit.awg }}</span><span>{{ words[protection.fitted] }}</span><span class="muted">{{ outletsOn(store.house!, circuit).length }} outlets</span></span>
+      <span class="middle"><b class="num rating">{{ circuit.ratingA }} A<template v-if="circuit.poles === 2"> 2p</template></b><span>No. {{ circuit.awg }}</span><span>{{ words[protection.fitted] }}</span><span class="muted">{{ outlets }} outlet{{ outlets === 1 ? '' : 's' }}</span></span>
       <span class="bar" role="meter" :aria-valuenow="percent" aria-valuemin="0" aria-valuemax="100" :aria-label="`${percent} % of the standard used`"><span :class="{ over: percent > 100 }" :style="{ width: `${Math.min(100, percent)}%` }" /></span>
       <span class="foot muted num">{{ Math.round(load.va) }} VA · {{ load.amps.toFixed(1) }} A · {{ percent }} %</span>
     </button>

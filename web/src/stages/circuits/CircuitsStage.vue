@@ -97,6 +97,7 @@ function selectUnassigned(): void {
     <button v-if="store.canEdit && selectedDevices.length" class="plain-button" @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))">Take off</button>
     <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">{{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}</button>
   </div>
+  <div class="split">
   <div class="sheet">
     <PlanSheet :house="store.house!" :level="view.level" :target="view.target" :pans="!isLasso" :selected="selected" show-boxes :mark-of="markOf" :color-of="colorOf" @hand="send" @scale="scale = $event">
       <template #over="{ scale: now }"><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" /></template>
@@ -106,14 +107,17 @@ function selectUnassigned(): void {
     <p v-if="!circuits.length" class="muted empty">No circuit yet. Pick boxes on the plan (click, Shift click, or lasso), then <b>New circuit for these</b>.</p>
     <CircuitCard v-for="circuit in circuits" :key="circuit.id" :circuit="circuit" :ink="inkOf(circuit, circuits)" :number="numberOf(circuit, circuits)" :is-selected="selectedCircuit === circuit.id" :takes="store.canEdit ? selectedDevices.length : 0" @choose="view.select([{ kind: 'circuit', id: circuit.id }])" @put="put(circuit.id)" />
   </section>
+  </div>
   <p v-if="carried" class="carried num" :style="{ left: `${carried.x + 12}px`, top: `${carried.y + 8}px` }">{{ selectedBoxes.length }} to a card</p>
   <LoadDialog v-if="showLoad && selectedBoxes.length === 1" :box="selectedBoxes[0]!" @close="showLoad = false" />
 </template>
 
 <style scoped>
 .tools { display: flex; align-items: center; gap: 6px; padding: 8px 12px; flex-wrap: wrap; }
-.sheet { flex: 1 1 55%; min-height: 0; position: relative; border-top: 1px solid var(--rule); }
-.cards { flex: 0 1 292px; overflow-y: auto; display: grid; grid-template-columns: repeat(auto-fill, minmax(224px, 1fr)); gap: 8px; padding: 10px 12px; border-top: 1px solid var(--rule); background: var(--rail); align-content: start; }
+.split { flex: 1; min-height: 0; display: flex; border-top: 1px solid var(--rule); }
+.sheet { flex: 1; min-width: 0; position: relative; }
+.cards { width: 262px; overflow-y: auto; display: grid; gap: 8px; padding: 10px; border-left: 1px solid var(--rule); background: var(--rail); align-content: start; }
+@media (max-width: 900px) { .split { flex-direction: column; } .cards { width: auto; max-height: 40%; border-left: 0; border-top: 1px solid var(--rule); grid-template-columns: repeat(auto-fill, minmax(220px, 1fr)); } }
 .empty { grid-column: 1 / -1; font-size: 15px; padding: 12px; }
 .carried { position: fixed; z-index: 50; background: var(--chalk); color: var(--card); border-radius: 4px; padding: 4px 10px; font-size: 16px; pointer-events: none; }
 </style>

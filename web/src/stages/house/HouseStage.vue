@@ -58,7 +58,7 @@ function typed(text: string): string | null {
     <span class="group">
       <select v-model="roomKind" class="plain" aria-label="Kind of room"><option v-for="kind in ROOM_KINDS" :key="kind" :value="kind">{{ words(kind) }}</option></select>
       <button class="plain-button" :disabled="!store.canEdit" :aria-pressed="view.tool === 'rectangle'" @click="view.tool = 'rectangle'">Draw room</button>
-      <button class="plain-button" :disabled="!store.canEdit" :aria-pressed="view.tool === 'polygon'" @click="view.tool = 'polygon'">Corner by corner</button>
+      <button class="plain-button" :disabled="!store.canEdit" :aria-pressed="view.tool === 'polygon'" @click="view.tool = 'polygon'">By corners</button>
     </span>
     <span class="group">
       <select v-model="opening" class="plain" aria-label="Kind of opening" @change="view.tool = 'opening'"><option v-for="one in openings" :key="one.kind" :value="one.kind">{{ one.label }}</option></select>
@@ -83,9 +83,10 @@ function typed(text: string): string | null {
 </template>
 
 <style scoped>
-.tools { display: flex; gap: 14px; padding: 8px 12px; flex-wrap: wrap; }
+.tools .plain-button { padding: 4px 8px; }
+.tools { display: flex; gap: 10px; padding: 8px 12px; flex-wrap: wrap; }
 .group { display: flex; gap: 4px; }
-.group select { width: 124px; }
+.group select { width: 96px; }
 .sheet { flex: 1; min-height: 0; position: relative; border-top: 1px solid var(--rule); }
 .empty { position: absolute; inset: 30% 20% auto; text-align: center; font-size: 17px; line-height: 1.5; background: var(--card); border: 1px dashed var(--rule); border-radius: 6px; padding: 22px; pointer-events: none; }
 .refusal { position: absolute; left: 16px; bottom: 10px; background: var(--card); border: 1px solid var(--violation); border-radius: 4px; padding: 8px 12px; }

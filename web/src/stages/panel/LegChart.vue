@@ -6,6 +6,7 @@ import { useTheme } from 'vuetify';
 import type { PanelSchedule } from '@winculum/core';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
+Chart.defaults.font.family = "'Barlow', sans-serif";
 const props = defineProps<{ schedule: PanelSchedule }>();
 const theme = useTheme();
 const ink = computed(() => (theme.global.name.value === 'dark' ? '#e9e4d8' : '#22302f'));
