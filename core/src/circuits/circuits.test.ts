@@ -17,7 +17,7 @@ describe('circuit sums of the trade', () => {
   }); // prettier-ignore
 
   it.each([
-    ['yoke-80', 20, 10, 1.125],
+    ['yoke-80', 20, 10, 0.9375],
     ['yoke-80', 15, 8, 1],
     ['yoke-100', 20, 13, 0.975],
     ['yoke-100', 15, 10, 1],

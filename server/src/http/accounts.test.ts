@@ -1,0 +1,162 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readFileSync } from 'node:fs';
+import { readHouseFile, type House } from '@winculum/core';
+import { Person, startApp, type Running } from '../test/harness';
+
+const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
+const demo: House = read.ok ? read.value : (undefined as never);
+
+let app: Running;
+beforeAll(async () => void (app = await startApp()));
+afterAll(() => app.stop());
+const person = () => new Person(app.url);
+
+describe('accounts and sessions', () => {
+  it('opens an account, signs out and in again', async () => {
+    const anna = person();
+    expect((await anna.openAccount('First firm', 'Anna@First.example')).status).toBe(201);
+    expect((await anna.call('get', '/session')).body).toMatchObject({ signedIn: { user: { email: 'anna@first.example' }, role: 'owner' } });
+    expect((await anna.call('delete', '/session')).status).toBe(204);
+    expect((await anna.call('get', '/houses')).status).toBe(401);
+    expect((await anna.signIn('anna@first.example')).status).toBe(200);
+    expect((await anna.call('get', '/houses')).status).toBe(200);
+  });
+
+  it('keeps passwords as argon2id and cookies httpOnly and SameSite', async () => {
+    const answer = await person().openAccount('Cookie firm', 'cookie@firm.example');
+    const cookie = (answer.headers['set-cookie'] as unknown as string[]).join();
+    expect(cookie).toMatch(/HttpOnly/);
+    expect(cookie).toMatch(/SameSite=Strict/);
+    const { rows } = await app.database.pool.query<{ password_hash: string }>('select password_hash from users');
+    for (const row of rows) expect(row.password_hash).toMatch(/^\$argon2id\$/);
+  });
+
+  it('gives one answer to a wrong password and to an unknown address', async () => {
+    await person().openAccount('Firm', 'known@firm.example');
+    const wrong = await person().signIn('known@firm.example', 'not the password');
+    const unknown = await person().signIn('unknown@firm.example', 'not the password');
+    expect([wrong.status, unknown.status]).toEqual([401, 401]);
+    expect((wrong.body as { title: string }).title).toBe((unknown.body as { title: string }).title);
+  });
+
+  it('stops guessing after ten tries, counted in the database', async () => {
+    await person().openAccount('Guess firm', 'guess@firm.example');
+    const statuses: number[] = [];
+    for (let n = 0; n < 12; n++) statuses.push((await person().signIn('guess@firm.example', `guess number ${n}`)).status);
+    expect(statuses).toEqual([...Array<number>(10).fill(401), 429, 429]);
+  });
+
+  it.each([
+    [{ firm: '', name: 'x', email: 'a@b.example', password: 'a long password' }, 'firm'],
+    [{ firm: 'x', name: 'x', email: 'nonsense', password: 'a long password' }, 'email'],
+    [{ firm: 'x', name: 'x', email: 'a@b.example', password: 'short' }, 'password'],
+    [{ firm: 'x', name: 'x', email: 'a@b.example' }, 'password'],
+  ])('names the bad field of %j', async (account, field) => {
+    const answer = await person().call('post', '/accounts', account);
+    expect(answer.status).toBe(400);
+    expect((answer.body as { problems: { path: string }[] }).problems[0]!.path).toBe(field);
+  });
+
+  it('does not take an address twice', async () => {
+    await person().openAccount('Twice', 'twice@firm.example');
+    expect((await person().openAccount('Again', 'TWICE@firm.example')).body).toMatchObject({ code: 'email-taken' });
+  });
+
+  it('refuses changes from another site or without the token', async () => {
+    const ben = person();
+    await ben.openAccount('Csrf firm', 'csrf@firm.example');
+    const house = { name: 'A house', edition: '2023' };
+    expect((await ben.call('post', '/houses', house, { origin: 'https://elsewhere.example' })).status).toBe(403);
+    expect((await ben.call('post', '/houses', house, { origin: 'null' })).status).toBe(403);
+    expect((await ben.call('post', '/houses', house, { 'x-csrf-token': 'made up' })).status).toBe(403);
+    expect((await ben.call('post', '/houses', house, { origin: app.url })).status).toBe(201);
+  });
+
+  it('sends a strict policy and says nothing of itself', async () => {
+    const { headers } = await person().call('get', '/health');
+    expect(headers['content-security-policy']).toMatch(/default-src 'none';script-src 'self'/);
+    expect(headers['content-security-policy']).not.toMatch(/unsafe/);
+    expect(headers['x-powered-by']).toBeUndefined();
+    expect(headers['x-content-type-options']).toBe('nosniff');
+  });
+
+  it('never logs passwords, cookies or tokens', async () => {
+    const carl = person();
+    await carl.openAccount('Log firm', 'log@firm.example');
+    await carl.call('get', '/houses');
+    const log = app.logged.join('\n');
+    expect(log).toContain('/api/houses');
+    expect(log).not.toContain('a long password');
+    expect(log).not.toContain(carl.csrf);
+    expect(log).not.toContain(carl.cookie.split('=')[1]);
+  });
+});
+
+describe('who may do what', () => {
+  it('walks all routes as a stranger and as a member of another firm, and gets no data', async () => {
+    const [owner, other, stranger] = [person(), person(), person()];
+    await owner.openAccount('Owner firm', 'owner@scope.example');
+    await other.openAccount('Other firm', 'other@scope.example');
+    const id = await owner.addHouse(demo);
+    await owner.move(id, demo, Object.values(demo.boxes).find((box) => box.at.kind === 'wall')!.id, 20, 0);
+    const member = ((await owner.call('get', '/members')).body as { id: string }[])[0]!.id;
+    const batch = { id: '11111111-1111-4111-8111-111111111111', base: 0, edits: [{ label: 'x', patches: [{ op: 'replace', path: ['name'], value: 'Taken over' }] }] };
+    const routes = [
+      ['get', `/houses/${id}`], ['delete', `/houses/${id}`], ['post', `/houses/${id}/edits`, batch], ['get', `/houses/${id}/edits`], ['get', `/houses/${id}/events`],
+      ['patch', `/members/${member}`, { role: 'viewer' }], ['delete', `/members/${member}`],
+    ] as const;
+    for (const [method, path, body] of routes) {
+      const asStranger = await stranger.call(method, path, body);
+      expect([401, 403, 404], `${method} ${path} as a stranger`).toContain(asStranger.status);
+      const asOther = await other.call(method, path, body);
+      expect([401, 403, 404], `${method} ${path} as another firm`).toContain(asOther.status);
+      for (const answer of [asStranger, asOther]) expect(JSON.stringify(answer.body)).not.toMatch(/studio|Owner firm|owner@scope/i);
+    }
+    for (const path of ['/houses', '/members']) expect((await stranger.call('get', path)).status).toBe(401);
+    expect((await stranger.call('post', '/houses', { name: 'x', edition: '2023' })).status).toBe(401);
+    expect((await other.call('get', '/houses')).body).toEqual([]);
+    expect((await owner.call('get', `/houses/${id}`)).body).toMatchObject({ name: demo.name, version: 1 });
+  }); // prettier-ignore
+
+  it('lets crew edit, viewers look, and owners alone delete and appoint', async () => {
+    const [owner, crew, viewer] = [person(), person(), person()];
+    await owner.openAccount('Role firm', 'owner@role.example');
+    for (const role of ['crew', 'viewer']) expect((await owner.call('post', '/members', { name: role, email: `${role}@role.example`, password: 'a long password', role })).status).toBe(201);
+    await crew.signIn('crew@role.example');
+    await viewer.signIn('viewer@role.example');
+    const id = await owner.addHouse(demo);
+    const box = Object.values(demo.boxes).find((one) => one.at.kind === 'wall')!.id;
+    expect((await viewer.call('get', `/houses/${id}`)).status).toBe(200);
+    expect((await viewer.move(id, demo, box, 12, 0)).status).toBe(403);
+    expect((await viewer.call('post', '/houses', { name: 'x', edition: '2023' })).status).toBe(403);
+    expect((await crew.move(id, demo, box, 12, 0)).status).toBe(200);
+    for (const one of [crew, viewer]) {
+      expect((await one.call('delete', `/houses/${id}`)).status).toBe(403);
+      expect((await one.call('post', '/members', { name: 'x', email: 'x@role.example', password: 'a long password', role: 'owner' })).status).toBe(403);
+    }
+    const self = ((await owner.call('get', '/members')).body as { id: string; role: string }[]).find((one) => one.role === 'owner')!.id;
+    expect((await owner.call('patch', `/members/${self}`, { role: 'crew' })).body).toMatchObject({ code: 'last-owner' });
+    expect((await owner.call('delete', `/members/${self}`)).body).toMatchObject({ code: 'last-owner' });
+    expect((await owner.call('delete', `/houses/${id}`)).status).toBe(204);
+  }); // prettier-ignore
+});
+
+describe('bad input', () => {
+  it('is refused by name, and the server goes on', async () => {
+    const dora = person();
+    await dora.openAccount('Bad input', 'bad@input.example');
+    const malformed = await dora.call('post', '/houses', undefined, { 'content-type': 'application/json' });
+    expect(malformed.status).toBe(400);
+    expect((await dora.call('post', '/houses', { file: '{"format":"winculum-house","version":1}' })).body).toMatchObject({ code: 'house-file' });
+    expect((await dora.call('post', '/houses', { file: ' '.repeat(11_000_000) })).body).toMatchObject({ code: 'house-file' });
+    expect((await dora.call('post', '/houses', { file: ' '.repeat(20_000_000) })).status).toBe(413);
+    const id = await dora.addHouse(demo);
+    const send = (patches: unknown) => dora.call('post', `/houses/${id}/edits`, { id: crypto.randomUUID(), base: 0, edits: [{ label: 'x', patches }] });
+    expect((await send([{ op: 'replace', path: ['rooms', 'living', 'name'], value: '' }])).body).toMatchObject({ code: 'invalid-edit', problems: [{ path: 'rooms.living.name' }] });
+    expect((await send([{ op: 'replace', path: ['__proto__', 'x'], value: 1 }])).status).toBe(422);
+    expect((await send([{ op: 'explode', path: ['name'] }])).status).toBe(400);
+    expect((await dora.call('get', '/houses/not-an-id')).status).toBe(404);
+    expect((await dora.call('get', '/nowhere')).status).toBe(404);
+    expect((await dora.call('get', `/houses/${id}`)).body).toMatchObject({ version: 0 });
+  }); // prettier-ignore
+});

@@ -1,0 +1,121 @@
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { createServer, type Server } from 'node:http';
+import pg from 'pg';
+import { pino } from 'pino';
+import request from 'supertest';
+import type { AddressInfo } from 'node:net';
+import type { BatchAnswer } from '@winculum/contract';
+import { moveBox, type House } from '@winculum/core';
+import { openDatabase, type Database } from '../db/database';
+import { migrateToLatest } from '../db/migrations';
+import { createApp } from '../http/app';
+
+/** The PostgreSQL that ./test started; each test file makes a database of its own in it. */
+const serverUrl = process.env['TEST_DATABASE_URL'] ?? '';
+if (!serverUrl) throw new Error('TEST_DATABASE_URL is not set. Run the tests through ./test.');
+
+export async function newDatabase(): Promise<string> {
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  const client = new pg.Client({ connectionString: serverUrl });
+  await client.connect();
+  await client.query(`create database ${name}`);
+  await client.end();
+  return serverUrl.replace(/\/[^/]+$/, `/${name}`);
+}
+
+export interface Running {
+  readonly url: string;
+  readonly database: Database;
+  readonly logged: string[];
+  readonly stop: () => Promise<void>;
+}
+
+/** The real application on a fresh database and a free port of loopback. */
+export async function startApp(databaseUrl?: string): Promise<Running> {
+  const database = openDatabase(databaseUrl ?? (await newDatabase()));
+  await migrateToLatest(database.db);
+  const logged: string[] = [];
+  const log = pino({ level: 'debug' }, { write: (line: string) => void logged.push(line) });
+  const { app, announcements } = createApp({ database, log, secret: 'a secret for tests', version: 'test' });
+  await announcements.start();
+  const server: Server = createServer(app);
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const { port } = server.address() as AddressInfo;
+  return {
+    url: `http://127.0.0.1:${port}`, database, logged,
+    stop: async () => {
+      announcements.stop();
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await database.pool.end();
+    },
+  }; // prettier-ignore
+}
+
+/** Somebody at a browser: keeps the cookie and the token. */
+export class Person {
+  #cookie = '';
+  csrf = '';
+
+  constructor(public url: string) {}
+
+  async call(method: 'get' | 'post' | 'patch' | 'delete', path: string, body?: unknown, headers: Record<string, string> = {}) {
+    let call = request(this.url)[method](`/api${path}`).set({ 'x-csrf-token': this.csrf, ...headers });
+    if (this.#cookie) call = call.set('cookie', this.#cookie);
+    const answer = body === undefined ? await call : await call.send(body as object);
+    const set = answer.headers['set-cookie'] as unknown as string[] | undefined;
+    if (set) this.#cookie = set.map((one) => one.split(';')[0]).join('; ');
+    const { csrf } = (answer.body ?? {}) as { csrf?: string };
+    if (csrf) this.csrf = csrf;
+    return answer;
+  }
+
+  get cookie(): string {
+    return this.#cookie;
+  }
+
+  async openAccount(firm: string, email: string) {
+    return this.call('post', '/accounts', { firm, name: `Person of ${firm}`, email, password: 'a long password' });
+  }
+
+  async signIn(email: string, password = 'a long password') {
+    return this.call('post', '/session', { email, password });
+  }
+
+  async addHouse(file: House): Promise<string> {
+    const answer = await this.call('post', '/houses', { file: JSON.stringify(file) });
+    if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
+    return (answer.body as { id: string }).id;
+  }
+
+  /** Sends one batch that moves a box; answers the response. */
+  async move(id: string, house: House, box: string, alongIn: number, base: number, batchId: string = randomUUID()) {
+    const at = house.boxes[box]!.at;
+    if (at.kind !== 'wall') throw new Error('not on a wall');
+    const moved = moveBox(house, box, { ...at, alongIn });
+    if (!moved.ok) throw new Error(moved.problems[0]!.message);
+    const { label, patches } = moved.value.edit;
+    return this.call('post', `/houses/${id}/edits`, { id: batchId, base, edits: [{ label, patches }] });
+  }
+}
+
+export const answerOf = (response: { body: unknown }): BatchAnswer => response.body as BatchAnswer;
+
+/** A server process of its own, as ./start runs it. */
+export async function startProcess(databaseUrl: string, port: number): Promise<ChildProcess> {
+  const child = spawn('node', ['server/dist/main.js'], {
+    cwd: new URL('../../..', import.meta.url).pathname,
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), SESSION_SECRET: 'a secret for tests', LOG_LEVEL: 'fatal' },
+    stdio: 'ignore',
+  });
+  for (let tries = 0; tries < 100; tries++) {
+    const isUp = await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false); // prettier-ignore
+    if (isUp) return child;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('the server process did not come up');
+}
+
+export const freePort = (): number =>
+  Number(execFileSync('node', ['-e', 'const s=require("node:net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'], { encoding: 'utf8' })); // prettier-ignore

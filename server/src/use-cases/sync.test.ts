@@ -1,0 +1,179 @@
+import { execFileSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { AppliedBatch } from '@winculum/contract';
+import { readHouseFile, type House } from '@winculum/core';
+import { answerOf, freePort, newDatabase, Person, startApp, startProcess, type Running } from '../test/harness';
+
+const root = new URL('../../..', import.meta.url).pathname;
+const read = readHouseFile(readFileSync(join(root, 'demo/studio-house.json'), 'utf8'));
+const demo: House = read.ok ? read.value : (undefined as never);
+const onWalls = Object.values(demo.boxes).filter((box) => box.at.kind === 'wall' && box.at.alongIn > 10);
+const [first, second] = [onWalls[0]!.id, onWalls[1]!.id];
+const alongOf = (house: unknown, box: string) => ((house as House).boxes[box]!.at as { alongIn: number }).alongIn;
+
+let app: Running;
+beforeAll(async () => void (app = await startApp()));
+afterAll(() => app.stop());
+
+async function owner(url = app.url): Promise<Person> {
+  const person = new Person(url);
+  await person.openAccount('Sync firm', `${randomUUID()}@sync.example`);
+  return person;
+}
+const houseOf = async (person: Person, id: string) => (await person.call('get', `/houses/${id}`)).body as { version: number; house: House };
+
+/** Listens to a house's events until `count` batches have come. */
+async function listen(person: Person, id: string, count: number, after = 0): Promise<AppliedBatch[]> {
+  const stop = new AbortController();
+  const response = await fetch(`${person.url}/api/houses/${id}/events?after=${after}`, { headers: { cookie: person.cookie }, signal: stop.signal });
+  const heard: AppliedBatch[] = [];
+  let text = '';
+  const decoder = new TextDecoder();
+  for await (const chunk of response.body!) {
+    text += decoder.decode(chunk as Uint8Array, { stream: true });
+    const events = text.split('\n\n');
+    text = events.pop()!;
+    for (const event of events) {
+      const data = /^data: (.*)$/m.exec(event)?.[1];
+      if (data) heard.push(JSON.parse(data) as AppliedBatch);
+    }
+    if (heard.length >= count) break;
+  }
+  stop.abort();
+  return heard;
+}
+
+describe('batches', () => {
+  it('are applied whole, raise the version, and reach other windows', async () => {
+    const anna = await owner();
+    const id = await anna.addHouse(demo);
+    const hearing = listen(anna, id, 2);
+    expect(answerOf(await anna.move(id, demo, first, 11, 0)).version).toBe(1);
+    expect(answerOf(await anna.move(id, demo, second, 12, 1)).version).toBe(2);
+    expect((await hearing).map((batch) => batch.version)).toEqual([1, 2]);
+    const { house } = await houseOf(anna, id);
+    expect([alongOf(house, first), alongOf(house, second)]).toEqual([11, 12]);
+  });
+
+  it('on an older version are rebased where they touch other places, with what was missed', async () => {
+    const anna = await owner();
+    const id = await anna.addHouse(demo);
+    await anna.move(id, demo, first, 11, 0);
+    const answer = answerOf(await anna.move(id, demo, second, 12, 0));
+    expect(answer.version).toBe(2);
+    expect(answer.missed.map((batch) => batch.version)).toEqual([1]);
+  });
+
+  it('on the same place are refused with both sides, and nothing changes', async () => {
+    const anna = await owner();
+    const id = await anna.addHouse(demo);
+    await anna.move(id, demo, first, 11, 0);
+    const refused = await anna.move(id, demo, first, 22, 0);
+    expect(refused.status).toBe(409);
+    expect(refused.body).toMatchObject({ code: 'conflict', theirs: [{ version: 1, author: 'Person of Sync firm' }] });
+    expect(alongOf((await houseOf(anna, id)).house, first)).toBe(11);
+  });
+
+  it('with one bad edit among good ones are refused whole', async () => {
+    const anna = await owner();
+    const id = await anna.addHouse(demo);
+    const patch = (box: string, value: unknown) => ({ label: 'x', patches: [{ op: 'replace', path: ['boxes', box, 'at', 'alongIn'], value }] });
+    const answer = await anna.call('post', `/houses/${id}/edits`, { id: randomUUID(), base: 0, edits: [patch(first, 12), patch(second, 99_999)] });
+    expect(answer.status).toBe(422);
+    expect(await houseOf(anna, id)).toMatchObject({ version: 0, house: { boxes: demo.boxes } });
+  });
+
+  it('sent twice are applied once', async () => {
+    const anna = await owner();
+    const id = await anna.addHouse(demo);
+    const batchId = randomUUID();
+    expect(answerOf(await anna.move(id, demo, first, 11, 0, batchId)).version).toBe(1);
+    expect(answerOf(await anna.move(id, demo, first, 11, 0, batchId)).version).toBe(1);
+    expect((await houseOf(anna, id)).version).toBe(1);
+  });
+
+  it('beyond a snapshot are replayed to the same house', async () => {
+    const anna = await owner();
+    const id = await anna.addHouse(demo);
+    for (let n = 0; n < 56; n++) await anna.move(id, demo, first, 11 + n, n);
+    const again = await startApp(app.database.pool.options.connectionString);
+    const there = new Person(again.url);
+    Object.assign(there, { csrf: anna.csrf });
+    const answer = await fetch(`${again.url}/api/houses/${id}`, { headers: { cookie: anna.cookie } });
+    const state = (await answer.json()) as { version: number; house: House };
+    expect([state.version, alongOf(state.house, first)]).toEqual([56, 66]);
+    const { rows } = await app.database.pool.query('select snapshot_version from houses where id = $1', [id]);
+    expect(rows[0]).toEqual({ snapshot_version: 50 });
+    await again.stop();
+  });
+});
+
+describe('two server processes on one database', () => {
+  it('behave as one, and what was acknowledged survives kill -9', async () => {
+    const database = await newDatabase();
+    const ports = [freePort(), freePort()];
+    const processes = [await startProcess(database, ports[0]!), await startProcess(database, ports[1]!)];
+    const urls = ports.map((port) => `http://127.0.0.1:${port}`);
+    try {
+      const anna = await owner(urls[0]!);
+      const id = await anna.addHouse(demo);
+      const elsewhere = new Person(urls[1]!);
+      Object.defineProperty(elsewhere, 'cookie', { get: () => anna.cookie });
+      const hearing = listen(elsewhere, id, 12);
+
+      // A burst that the first process does not survive.
+      const acknowledged: number[] = [];
+      let [base, lost] = [0, 0];
+      for (let n = 0; n < 12; n++) {
+        if (n === 6) processes[0]!.kill('SIGKILL');
+        const batchId = randomUUID();
+        let answer = await anna.move(id, demo, first, 20 + n, base, batchId).catch(() => undefined);
+        if (answer?.status !== 200) {
+          lost++;
+          if (processes[0]!.exitCode === null && processes[0]!.signalCode === null) await new Promise((resolve) => processes[0]!.once('exit', resolve));
+          // The queue goes through by the other process, under the same batch id.
+          anna.url = urls[1]!;
+          answer = await anna.move(id, demo, first, 20 + n, base, batchId);
+        }
+        expect(answer.status).toBe(200);
+        base = answerOf(answer).version;
+        acknowledged.push(base);
+      }
+      expect(lost).toBeGreaterThan(0);
+      expect(acknowledged).toEqual(Array.from({ length: 12 }, (_, n) => n + 1));
+      expect((await hearing).map((batch) => batch.version)).toEqual(acknowledged);
+      const { version, house } = await houseOf(anna, id);
+      expect([version, alongOf(house, first)]).toEqual([12, 31]);
+    } finally {
+      for (const child of processes) child.kill('SIGKILL');
+    }
+  });
+});
+
+describe('backup and restore', () => {
+  it('puts every house back into an empty database', async () => {
+    const [from, to] = [await newDatabase(), await newDatabase()];
+    const source = await startApp(from);
+    const anna = await owner(source.url);
+    const ids = [await anna.addHouse(demo), await anna.addHouse({ ...demo, name: 'A second house' })];
+    await anna.move(ids[0]!, demo, first, 33, 0);
+    const folder = mkdtempSync(join(tmpdir(), 'winculum-backup-'));
+    const file = join(folder, 'all.dump');
+    const start = (url: string, ...args: string[]) => execFileSync('./start', args, { cwd: root, env: { ...process.env, DATABASE_URL: url }, stdio: 'pipe' });
+    start(from, '--backup', file);
+    expect(existsSync(file)).toBe(true);
+    start(to, '--restore', file, '--yes');
+    const rows = async (running: Running) => (await running.database.pool.query('select h.id, h.name, h.version, h.snapshot::text, (select json_agg(e order by e.version)::text from edits e where e.house_id = h.id) as edits from houses h order by h.id')).rows;
+    const target = await startApp(to);
+    expect(await rows(target)).toEqual(await rows(source));
+    const back = await fetch(`${target.url}/api/houses/${ids[0]}`, { headers: { cookie: anna.cookie } });
+    expect(alongOf(((await back.json()) as { house: House }).house, first)).toBe(33);
+    expect(() => start(to, '--restore', join(root, 'README.md'), '--yes')).toThrow();
+    await Promise.all([source.stop(), target.stop()]);
+    rmSync(folder, { recursive: true });
+  }); // prettier-ignore
+});
