@@ -3,13 +3,18 @@ import ts from 'typescript-eslint';
 import vue from 'eslint-plugin-vue';
 
 const noHiddenInputs = [
-  { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Chance comes in as an argument.' },
+  {
+    selector: "MemberExpression[object.name='Math'][property.name='random']",
+    message: 'Chance comes in as an argument.',
+  },
   { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'Time comes in as an argument.' },
   { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time comes in as an argument.' },
 ];
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**', '.dependency-cruiser.cjs'] },
+  {
+    ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.tmp/**', 'test-results/**', '.dependency-cruiser.cjs'],
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...vue.configs['flat/essential'],
@@ -24,5 +29,8 @@ export default ts.config(
       'vue/no-v-html': 'error',
     },
   },
-  { files: ['core/src/**/*.ts'], rules: { 'no-restricted-syntax': ['error', ...noHiddenInputs], 'no-console': 'error' } },
+  {
+    files: ['core/src/**/*.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...noHiddenInputs], 'no-console': 'error' },
+  },
 );

@@ -9,7 +9,15 @@ const dependencies = ['core', 'contract', 'server'].flatMap((part) =>
   Object.keys(JSON.parse(readFileSync(join(root, part, 'package.json'), 'utf8')).dependencies ?? {}),
 );
 const external = [...new Set(dependencies)].filter((name) => !name.startsWith('@winculum/'));
-const shared = { bundle: true, platform: 'node', format: 'esm', target: 'node20', external, sourcemap: true, logLevel: 'warning' };
+const shared = {
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  external,
+  sourcemap: true,
+  logLevel: 'warning',
+};
 
 await build({ ...shared, entryPoints: [join(root, 'server/src/main.ts')], outfile: join(root, 'server/dist/main.js') });
 await build({

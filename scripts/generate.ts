@@ -12,7 +12,10 @@ function describeRules(): string {
         const editions = EDITIONS.flatMap((edition) => {
           const entry = rule.meta.editions[edition];
           if (!entry) return [];
-          const limits = Object.entries(entry.limits as Record<string, number>).map(([name, value]) => `${name} ${value}`).join(', ') || '–'; // prettier-ignore
+          const limits =
+            Object.entries(entry.limits as Record<string, number>)
+              .map(([name, value]) => `${name} ${value}`)
+              .join(', ') || '–';
           return [`| ${edition} | ${entry.section} | ${limits} | ${entry.basis.source}, ${entry.basis.confidence} |`];
         });
         return `### \`${rule.id}\`\n\n${rule.meta.summary} (${rule.meta.severity}). ${rule.meta.why}\n\n| NEC | section | limits | basis |\n|---|---|---|---|\n${editions.join('\n')}\n`;

@@ -7,5 +7,9 @@ export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [vue(), vuetify({ autoImport: true })],
   build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 900 },
-  server: { port: Number(process.env['WEB_PORT'] ?? 4311), host: '127.0.0.1', proxy: { '/api': { target: `http://127.0.0.1:${process.env['PORT'] ?? 4310}` } } },
+  server: {
+    port: Number(process.env['WEB_PORT'] ?? 4311),
+    host: '127.0.0.1',
+    proxy: { '/api': { target: `http://127.0.0.1:${process.env['PORT'] ?? 4310}` } },
+  },
 });

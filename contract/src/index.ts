@@ -15,16 +15,25 @@ export const newMemberSchema = z.strictObject({ name, email, password, role: rol
 export const memberChangeSchema = z.strictObject({ role: roleSchema });
 
 /** A new house: empty with a name, or from the text of a house file. */
-export const newHouseSchema = z.union([z.strictObject({ name, edition: editionSchema }), z.strictObject({ file: z.string() })]);
+export const newHouseSchema = z.union([
+  z.strictObject({ name, edition: editionSchema }),
+  z.strictObject({ file: z.string() }),
+]);
 
 const patchSchema = z.strictObject({
   op: z.enum(['add', 'remove', 'replace']),
-  path: z.array(z.union([z.string().max(80), z.number().int().min(0)])).min(1).max(12),
+  path: z
+    .array(z.union([z.string().max(80), z.number().int().min(0)]))
+    .min(1)
+    .max(12),
   value: z.unknown().optional(),
-}); // prettier-ignore
+});
 
 /** One edit as the client made it; the inverse stays with whoever may undo it. */
-export const sentEditSchema = z.strictObject({ label: z.string().min(1).max(120), patches: z.array(patchSchema).max(20_000) });
+export const sentEditSchema = z.strictObject({
+  label: z.string().min(1).max(120),
+  patches: z.array(patchSchema).max(20_000),
+});
 export type SentEdit = z.infer<typeof sentEditSchema>;
 
 /** Edits made on a base version; all or none are applied. The id makes a repeated sending harmless. */

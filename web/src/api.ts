@@ -1,4 +1,13 @@
-import type { Batch, BatchAnswer, HouseState, HouseSummary, Member, ProblemBody, Role, SessionState } from '@winculum/contract';
+import type {
+  Batch,
+  BatchAnswer,
+  HouseState,
+  HouseSummary,
+  Member,
+  ProblemBody,
+  Role,
+  SessionState,
+} from '@winculum/contract';
 
 /** An answer that was no success, or no answer at all (status 0). */
 export class ApiError extends Error {
@@ -19,7 +28,12 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   if (csrf) headers['x-csrf-token'] = csrf;
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, headers, body: body === undefined ? undefined : JSON.stringify(body), signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
+    response = await fetch(`/api${path}`, {
+      method,
+      headers,
+      body: body === undefined ? undefined : JSON.stringify(body),
+      signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
+    });
   } catch {
     throw new ApiError(0, undefined);
   }
@@ -28,7 +42,7 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   const answer: unknown = isJson ? await response.json().catch(() => undefined) : undefined;
   if (!response.ok) throw new ApiError(response.status, answer as ProblemBody | undefined);
   return answer as T;
-} // prettier-ignore
+}
 
 async function keepToken(session: Promise<SessionState>): Promise<SessionState> {
   const state = await session;
@@ -40,18 +54,21 @@ async function keepToken(session: Promise<SessionState>): Promise<SessionState> 
 export const api = {
   session: () => keepToken(call<SessionState>('GET', '/session')),
   signIn: (email: string, password: string) => keepToken(call<SessionState>('POST', '/session', { email, password })),
-  createAccount: (account: { firm: string; name: string; email: string; password: string }) => keepToken(call<SessionState>('POST', '/accounts', account)),
+  createAccount: (account: { firm: string; name: string; email: string; password: string }) =>
+    keepToken(call<SessionState>('POST', '/accounts', account)),
   signOut: async () => {
     await call<void>('DELETE', '/session');
     csrf = null;
   },
   houses: () => call<HouseSummary[]>('GET', '/houses'),
-  addHouse: (house: { name: string; edition: string } | { file: string }) => call<HouseSummary>('POST', '/houses', house),
+  addHouse: (house: { name: string; edition: string } | { file: string }) =>
+    call<HouseSummary>('POST', '/houses', house),
   loadHouse: (id: string) => call<HouseState>('GET', `/houses/${id}`),
   deleteHouse: (id: string) => call<void>('DELETE', `/houses/${id}`),
   sendBatch: (id: string, batch: Batch) => call<BatchAnswer>('POST', `/houses/${id}/edits`, batch),
   members: () => call<Member[]>('GET', '/members'),
-  addMember: (member: { name: string; email: string; password: string; role: Role }) => call<Member>('POST', '/members', member),
+  addMember: (member: { name: string; email: string; password: string; role: Role }) =>
+    call<Member>('POST', '/members', member),
   changeRole: (id: string, role: Role) => call<void>('PATCH', `/members/${id}`, { role }),
   removeMember: (id: string) => call<void>('DELETE', `/members/${id}`),
 };

@@ -1,8 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { useSession } from './stores/session';
-
-export const STOPS = ['house', 'boxes', 'circuits', 'panel'] as const;
-export type Stop = (typeof STOPS)[number];
+import { STOPS } from './stops';
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -11,7 +9,12 @@ export const router = createRouter({
     { path: '/sign-in', name: 'sign-in', component: () => import('./pages/SignIn.vue'), meta: { open: true } },
     { path: '/houses', name: 'houses', component: () => import('./pages/Houses.vue') },
     { path: '/houses/:id', redirect: (to) => `/houses/${String(to.params['id'])}/boxes` },
-    { path: `/houses/:id/:stop(${STOPS.join('|')})`, name: 'house', component: () => import('./pages/HousePage.vue'), props: true },
+    {
+      path: `/houses/:id/:stop(${STOPS.join('|')})`,
+      name: 'house',
+      component: () => import('./pages/HousePage.vue'),
+      props: true,
+    },
     { path: '/:rest(.*)*', redirect: '/houses' },
   ],
 });

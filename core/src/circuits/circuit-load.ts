@@ -38,20 +38,28 @@ export interface CircuitLoad {
 }
 
 /** A receptacle for whatever is plugged in, not for a known piece of equipment. */
-export const isGeneralReceptacle = (outlet: Outlet): boolean => outlet.device.kind === 'receptacle' && outlet.load === undefined;
+export const isGeneralReceptacle = (outlet: Outlet): boolean =>
+  outlet.device.kind === 'receptacle' && outlet.load === undefined;
 
 function describe(outlet: Outlet, school: School): Omit<LoadLine, 'count' | 'va'> | undefined {
   const { device, load } = outlet;
   if (load)
     return {
-      what: load.name, eachVa: load.va, factor: load.continuous ? CONTINUOUS_FACTOR : 1,
+      what: load.name,
+      eachVa: load.va,
+      factor: load.continuous ? CONTINUOUS_FACTOR : 1,
       source: `${load.source}${load.continuous ? '; continuous: 210.20(A)' : ''}`,
-    }; // prettier-ignore
+    };
   switch (device.kind) {
     case 'receptacle':
       if (device.volts === 240) return undefined;
       return school === 'area'
-        ? { what: 'receptacles', eachVa: 0, factor: 1, source: 'in the 3 VA/ft² of the house: 220.14(J), 220.41 in 2023' }
+        ? {
+            what: 'receptacles',
+            eachVa: 0,
+            factor: 1,
+            source: 'in the 3 VA/ft² of the house: 220.14(J), 220.41 in 2023',
+          }
         : { what: 'receptacles', eachVa: YOKE_VA, factor: 1, source: 'school of the firm: 180 VA a yoke' };
     case 'luminaire':
       return { what: 'luminaires', eachVa: device.va, factor: 1, source: 'as drawn' };
@@ -95,7 +103,11 @@ function sumOf(outlets: readonly Outlet[], school: School): LoadLine[] {
  * The load of a circuit with its sum, by the school of the firm unless another is asked for. Length-free: voltage drop
  * is not in it.
  */
-export function measureCircuitLoad(house: House, circuit: Circuit, school: School = house.standards.receptacleSchool): CircuitLoad {
+export function measureCircuitLoad(
+  house: House,
+  circuit: Circuit,
+  school: School = house.standards.receptacleSchool,
+): CircuitLoad {
   const outlets = outletsOn(house, circuit);
   const lines = sumOf(outlets, school);
   const volts = circuitVolts(circuit);
@@ -108,11 +120,20 @@ export function measureCircuitLoad(house: House, circuit: Circuit, school: Schoo
   const allowedA = circuit.ratingA * schoolShare;
   const byAmps = schoolShare < 1 ? amps / allowedA : sizedAmps / allowedA;
   const byCount = school === 'area' ? generalReceptacles / house.standards.maxReceptaclesPerCircuit : 0;
-  return { lines, va, amps, sizedAmps, allowedA, used: Math.max(byAmps, byCount, sizedAmps / circuit.ratingA), generalReceptacles };
-} // prettier-ignore
+  return {
+    lines,
+    va,
+    amps,
+    sizedAmps,
+    allowedA,
+    used: Math.max(byAmps, byCount, sizedAmps / circuit.ratingA),
+    generalReceptacles,
+  };
+}
 
 /** Whether the circuit has more than one receptacle for portable loads, which bars rounding up: 240.4(B)(1). */
-export const servesSeveralReceptacles = (outlets: readonly Outlet[]): boolean => outlets.filter(isGeneralReceptacle).length > 1;
+export const servesSeveralReceptacles = (outlets: readonly Outlet[]): boolean =>
+  outlets.filter(isGeneralReceptacle).length > 1;
 
 /** What the conductor of a circuit can carry and how large its breaker may be. */
 export function measureConductor(house: House, circuit: Circuit): { ampacityA: number; largestBreakerA: number } {

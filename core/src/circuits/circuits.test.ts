@@ -2,19 +2,39 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aHouse } from '../test/house-builder';
 import {
-  ampsOf, arrangePanel, AWG_SIZES, buildSchedule, indexOutlets, largestBreakerFor, legOf, measureCircuitLoad, NM_COPPER_A, smallestNmFor, spacesOf, suggestCircuit,
-  writeDirectoryEntry, outletsOn, LOAD_LIBRARY, type House, type LoadKind,
-} from '../index'; // prettier-ignore
+  ampsOf,
+  arrangePanel,
+  AWG_SIZES,
+  buildSchedule,
+  indexOutlets,
+  largestBreakerFor,
+  legOf,
+  measureCircuitLoad,
+  NM_COPPER_A,
+  smallestNmFor,
+  spacesOf,
+  suggestCircuit,
+  writeDirectoryEntry,
+  outletsOn,
+  LOAD_LIBRARY,
+  type House,
+  type LoadKind,
+} from '../index';
 
 const den = () => aHouse().room('den', 'den', [0, 0, 400, 400]);
 const loadOf = (house: House, id = 'A') => measureCircuitLoad(house, house.circuits[id]!);
 
 describe('circuit sums of the trade', () => {
   it('311 W of lights and four receptacles at 180 VA are 8.6 A (common practice)', () => {
-    const house = [40, 80, 120, 160].reduce((built, at) => built.receptacle('den', 'c0', at, { circuit: 'A' }), den().circuit('A', 15).ceiling('den', 'luminaire', 'A', { va: 311 })).build();
+    const house = [40, 80, 120, 160]
+      .reduce(
+        (built, at) => built.receptacle('den', 'c0', at, { circuit: 'A' }),
+        den().circuit('A', 15).ceiling('den', 'luminaire', 'A', { va: 311 }),
+      )
+      .build();
     expect(loadOf(house).va).toBe(1031);
     expect(loadOf(house).amps).toBeCloseTo(8.59, 2);
-  }); // prettier-ignore
+  });
 
   it.each([
     ['yoke-80', 20, 10, 0.9375],
@@ -23,44 +43,76 @@ describe('circuit sums of the trade', () => {
     ['yoke-100', 15, 10, 1],
     ['area', 20, 12, 1],
   ] as const)('school %s on %i A: %i receptacles use %f of it', (school, rating, n, used) => {
-    const builder = Array.from({ length: n }, (_, i) => i).reduce((built, i) => built.receptacle('den', 'c0', 5 + 20 * i, { circuit: 'A' }), den().circuit('A', rating));
+    const builder = Array.from({ length: n }, (_, i) => i).reduce(
+      (built, i) => built.receptacle('den', 'c0', 5 + 20 * i, { circuit: 'A' }),
+      den().circuit('A', rating),
+    );
     const house = builder.with((one) => (one.standards.receptacleSchool = school)).build();
     expect(loadOf(house).used).toBeCloseTo(used, 6);
-  }); // prettier-ignore
+  });
 
   it('a 4,500 W water heater: 18.75 A, sized 23.4 A (422.13)', () => {
     const house = den().circuit('A', 30, { poles: 2 }).load('water-heater', 'den', 'c0', 30, 'A').build();
     expect(loadOf(house).amps).toBe(18.75);
     expect(loadOf(house).sizedAmps).toBeCloseTo(23.44, 2);
-    expect(suggestCircuit(house, outletsOn(house, house.circuits['A']!))).toMatchObject({ poles: 2, ratingA: 25, awg: '10', purpose: 'individual' });
+    expect(suggestCircuit(house, outletsOn(house, house.circuits['A']!))).toMatchObject({
+      poles: 2,
+      ratingA: 25,
+      awg: '10',
+      purpose: 'individual',
+    });
   });
 
   it('adding a load never lowers the amperes', () => {
     const kinds = Object.keys(LOAD_LIBRARY) as LoadKind[];
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...kinds), { minLength: 1, maxLength: 8 }), (list) => {
-        const amps = list.map((_, n) => loadOf(list.slice(0, n + 1).reduce((built, kind, i) => built.load(kind, 'den', 'c0', 5 + 40 * i, 'A'), den().circuit('A', 20)).build()).amps);
+        const amps = list.map(
+          (_, n) =>
+            loadOf(
+              list
+                .slice(0, n + 1)
+                .reduce((built, kind, i) => built.load(kind, 'den', 'c0', 5 + 40 * i, 'A'), den().circuit('A', 20))
+                .build(),
+            ).amps,
+        );
         amps.slice(1).forEach((next, i) => expect(next).toBeGreaterThan(amps[i]!));
       }),
       { numRuns: 25 },
     );
-  }); // prettier-ignore
+  });
 });
 
 describe('conductors', () => {
   // Resistance per length goes as 1/area, so ampacity must rise with every size: a physical check of recalled values.
-  it('each larger size carries more', () => AWG_SIZES.slice(1).forEach((awg, i) => expect(NM_COPPER_A[awg]).toBeGreaterThan(NM_COPPER_A[AWG_SIZES[i]!]))); // prettier-ignore
+  it('each larger size carries more', () =>
+    AWG_SIZES.slice(1).forEach((awg, i) => expect(NM_COPPER_A[awg]).toBeGreaterThan(NM_COPPER_A[AWG_SIZES[i]!])));
 
   it.each([
-    ['14', 15, 15], ['12', 20, 20], ['10', 30, 30], ['8', 40, 40], ['6', 60, 50], ['4', 70, 70], ['2', 100, 90],
+    ['14', 15, 15],
+    ['12', 20, 20],
+    ['10', 30, 30],
+    ['8', 40, 40],
+    ['6', 60, 50],
+    ['4', 70, 70],
+    ['2', 100, 90],
   ] as const)('No. %s: %i A at most for one load, %i A with several receptacles (240.4)', (awg, alone, several) => {
     expect(largestBreakerFor(awg, false)).toBe(alone);
     expect(largestBreakerFor(awg, true)).toBe(several);
-  }); // prettier-ignore
+  });
 
   it.each([
-    [15, 10, '14'], [20, 16, '12'], [30, 24, '10'], [40, 40, '8'], [50, 50, '6'], [60, 55, '6'], [60, 60, '4'], [200, 180, undefined],
-  ] as const)('a %i A breaker and %i A of load want No. %s', (rating, load, awg) => expect(smallestNmFor(rating, load, false)).toBe(awg)); // prettier-ignore
+    [15, 10, '14'],
+    [20, 16, '12'],
+    [30, 24, '10'],
+    [40, 40, '8'],
+    [50, 50, '6'],
+    [60, 55, '6'],
+    [60, 60, '4'],
+    [200, 180, undefined],
+  ] as const)('a %i A breaker and %i A of load want No. %s', (rating, load, awg) =>
+    expect(smallestNmFor(rating, load, false)).toBe(awg),
+  );
 
   it('converts watts to amperes', () => expect(ampsOf({ va: 1500, volts: 120 })).toBe(12.5));
 });
@@ -68,26 +120,34 @@ describe('conductors', () => {
 describe('the panel', () => {
   it('legs alternate by rows and a two-pole breaker meets both', () => {
     expect([1, 2, 3, 4, 5, 6].map(legOf)).toEqual(['A', 'A', 'B', 'B', 'A', 'A']);
-    fc.assert(fc.property(fc.integer({ min: 1, max: 40 }), (space) => {
-      const [first, second] = spacesOf({ poles: 2, space });
-      expect(legOf(first!)).not.toBe(legOf(second!));
-    })); // prettier-ignore
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 40 }), (space) => {
+        const [first, second] = spacesOf({ poles: 2, space });
+        expect(legOf(first!)).not.toBe(legOf(second!));
+      }),
+    );
   });
 
   it('arranging never doubles a space, keeps what is placed, and balances even circuits', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(1, 2), { minLength: 1, maxLength: 14 }), (poles) => {
-        const builder = poles.reduce((built, one, i) => built.circuit(`q${i}`, 20, { poles: one }), den().panel('P', 'den', 30).circuit('fixed', 20, { panel: 'P', space: 4 }));
+        const builder = poles.reduce(
+          (built, one, i) => built.circuit(`q${i}`, 20, { poles: one }),
+          den().panel('P', 'den', 30).circuit('fixed', 20, { panel: 'P', space: 4 }),
+        );
         const house = builder.build();
         const places = arrangePanel(house, house.panels['P']!);
-        const all = [4, ...Object.entries(places).flatMap(([id, space]) => spacesOf({ poles: house.circuits[id]!.poles, space }))];
+        const all = [
+          4,
+          ...Object.entries(places).flatMap(([id, space]) => spacesOf({ poles: house.circuits[id]!.poles, space })),
+        ];
         expect(new Set(all).size).toBe(all.length);
         expect(Object.keys(places)).toHaveLength(poles.length);
         expect(Math.max(...all)).toBeLessThanOrEqual(30);
       }),
       { numRuns: 40 },
     );
-  }); // prettier-ignore
+  });
 
   it('what does not fit is left out', () => {
     const house = den().panel('P', 'den', 2).circuit('a', 20).circuit('b', 20).circuit('c', 20).build();
@@ -98,7 +158,16 @@ describe('the panel', () => {
   });
 
   it('a directory entry names rooms and uses', () => {
-    const house = den().room('bed', 'bedroom', [410, 0, 100, 100]).circuit('A', 15).receptacle('den', 'c0', 20, { circuit: 'A' }).receptacle('bed', 'c0', 20, { circuit: 'A' }).ceiling('bed', 'luminaire', 'A').load('kiln', 'den', 'c1', 20, 'A').build();
-    expect(writeDirectoryEntry(house.circuits['A']!, indexOutlets(house).byCircuit.get('A')!)).toBe('den kiln, receptacles; bed receptacles, lights');
-  }); // prettier-ignore
+    const house = den()
+      .room('bed', 'bedroom', [410, 0, 100, 100])
+      .circuit('A', 15)
+      .receptacle('den', 'c0', 20, { circuit: 'A' })
+      .receptacle('bed', 'c0', 20, { circuit: 'A' })
+      .ceiling('bed', 'luminaire', 'A')
+      .load('kiln', 'den', 'c1', 20, 'A')
+      .build();
+    expect(writeDirectoryEntry(house.circuits['A']!, indexOutlets(house).byCircuit.get('A')!)).toBe(
+      'den kiln, receptacles; bed receptacles, lights',
+    );
+  });
 });

@@ -64,7 +64,8 @@ export function indexOutlets(house: House): OutletIndex {
   return index;
 }
 
-export const outletsOn = (house: House, circuit: Circuit): readonly Outlet[] => indexOutlets(house).byCircuit.get(circuit.id) ?? [];
+export const outletsOn = (house: House, circuit: Circuit): readonly Outlet[] =>
+  indexOutlets(house).byCircuit.get(circuit.id) ?? [];
 
 export const isReceptacle = (outlet: Outlet): boolean => outlet.device.kind === 'receptacle';
 export const isLighting = (outlet: Outlet): boolean => outlet.device.kind === 'luminaire';

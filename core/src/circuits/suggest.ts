@@ -28,13 +28,23 @@ export function suggestCircuit(house: House, outlets: readonly Outlet[]): NewCir
   const loads = outlets.flatMap((outlet) => (outlet.load ? [outlet.load] : []));
   const poles = outlets.some((outlet) => ('volts' in outlet.device ? outlet.device.volts : 120) === 240) ? 2 : 1;
   const loadA = loads.reduce((sum, load) => sum + ampsOf(load) * (load.continuous ? 1.25 : 1), 0);
-  const leastA = ['small-appliance', 'laundry', 'bathroom', 'garage'].includes(purpose) ? 20 : loads.some((load) => load.kind === 'range') ? 40 : 15;
+  const leastA = ['small-appliance', 'laundry', 'bathroom', 'garage'].includes(purpose)
+    ? 20
+    : loads.some((load) => load.kind === 'range')
+      ? 40
+      : 15;
   const ratingA = nextStandardRating(Math.max(leastA, loadA)) ?? 200;
   const rooms = [...new Set(outlets.map((outlet) => outlet.room.name))];
-  const name = (purpose === 'individual' ? `${loads[0]!.name}` : rooms.slice(0, 2).join(', ')) || `Circuit ${Object.keys(house.circuits).length + 1}`;
+  const name =
+    (purpose === 'individual' ? `${loads[0]!.name}` : rooms.slice(0, 2).join(', ')) ||
+    `Circuit ${Object.keys(house.circuits).length + 1}`;
   return {
-    name: name.slice(0, 80), purpose, poles, ratingA,
+    name: name.slice(0, 80),
+    purpose,
+    poles,
+    ratingA,
     awg: smallestNmFor(ratingA, loadA, purpose !== 'individual') ?? '1',
-    breaker: 'auto', gfciFirst: null,
+    breaker: 'auto',
+    gfciFirst: null,
   };
-} // prettier-ignore
+}

@@ -12,7 +12,10 @@ import type { Remedy } from './remedies';
 export function placementLimits(house: House): PlacementLimits {
   const limit = (rule: string, name: string) => limitInForce(house, rule, name);
   return {
-    wall: { reachIn: limit('wall-receptacle-spacing', 'reachIn'), minWallIn: limit('wall-receptacle-spacing', 'minWallIn') },
+    wall: {
+      reachIn: limit('wall-receptacle-spacing', 'reachIn'),
+      minWallIn: limit('wall-receptacle-spacing', 'minWallIn'),
+    },
     counter: {
       reachIn: limit('counter-receptacle-spacing', 'reachIn'),
       minWidthIn: limit('counter-receptacle-spacing', 'minWidthIn'),
@@ -25,7 +28,11 @@ function fillRoom(house: House, roomId: string, newId: NewId): Result<Edited> {
   const name = house.rooms[roomId]?.name ?? 'the room';
   const proposal = proposeForRoom(house, roomId, placementLimits(house));
   if (proposal.boxes.length > 0) return placeBoxes(house, boxesOfProposal(house, proposal, newId), `Fill ${name}`);
-  return refuse('nowhere', `rooms.${roomId}`, `No box on a wall of ${name} reaches it: glass to the floor wants a floor receptacle within 18" of it.`);
+  return refuse(
+    'nowhere',
+    `rooms.${roomId}`,
+    `No box on a wall of ${name} reaches it: glass to the floor wants a floor receptacle within 18" of it.`,
+  );
 }
 
 /** A new circuit that fits the devices, with them on it, as one edit. */
@@ -37,7 +44,10 @@ export function circuitForDevices(house: House, devices: readonly string[], newI
   if (!added.ok) return added;
   const assigned = assignToCircuit(added.value.house, devices, id);
   if (!assigned.ok) return assigned;
-  return succeed({ house: assigned.value.house, edit: joinEdits('New circuit', [added.value.edit, assigned.value.edit]) });
+  return succeed({
+    house: assigned.value.house,
+    edit: joinEdits('New circuit', [added.value.edit, assigned.value.edit]),
+  });
 }
 
 /** Carries out the cure that a finding offers. */

@@ -2,7 +2,20 @@ import { EDITIONS, type Amendment, type Edition, type House } from '../house/sch
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
 import { viewRoom, type RoomView } from '../plan/room-view';
-import type { Basis, EditionEntry, Facts, Limits, Messages, Report, Rule, Severity, Stage, Verdict, VerdictKind, Where } from './rule';
+import type {
+  Basis,
+  EditionEntry,
+  Facts,
+  Limits,
+  Messages,
+  Report,
+  Rule,
+  Severity,
+  Stage,
+  Verdict,
+  VerdictKind,
+  Where,
+} from './rule';
 import type { Remedy } from './remedies';
 import { rules } from './rules/index';
 
@@ -65,14 +78,23 @@ function inForce(house: House, rule: Rule, edition: Edition): InForce | undefine
       limits[one.change.limit] = one.change.value;
       changed = one;
     }
-  return { entry: changed ? { ...entry, limits } : entry, off: amendments.find((one) => one.change.kind === 'off'), changed };
+  return {
+    entry: changed ? { ...entry, limits } : entry,
+    off: amendments.find((one) => one.change.kind === 'off'),
+    changed,
+  };
 }
 
 const roomMemory = new WeakMap<RoomView, Map<string, readonly Verdict[]>>();
 const entryKeys = new WeakMap<Limits, string>();
 
 /** Verdicts of a rule about one room, remembered by the room's view, the edition and the limits in force. */
-function checkRoom(rule: Extract<Rule, { scope: 'room' }>, view: RoomView, limits: Limits, edition: Edition): readonly Verdict[] {
+function checkRoom(
+  rule: Extract<Rule, { scope: 'room' }>,
+  view: RoomView,
+  limits: Limits,
+  edition: Edition,
+): readonly Verdict[] {
   let memory = roomMemory.get(view);
   if (!memory) roomMemory.set(view, (memory = new Map()));
   let limitsKey = entryKeys.get(limits);
@@ -95,7 +117,8 @@ function runRule(rule: Rule, facts: Facts, limits: Limits): readonly Verdict[] |
   }
 }
 
-const brokenRule = ({ reason }: { reason: string }): string => `This rule could not be checked because of a fault in the program: ${reason}`;
+const brokenRule = ({ reason }: { reason: string }): string =>
+  `This rule could not be checked because of a fault in the program: ${reason}`;
 
 function sentence(rule: Rule, one: Verdict, house: House): Pick<Finding, 'message' | 'measured' | 'required'> {
   const show = (lengthIn: number) => formatLength(lengthIn, house.standards.lengths);
@@ -108,7 +131,14 @@ function sentence(rule: Rule, one: Verdict, house: House): Pick<Finding, 'messag
 }
 
 function toFinding(rule: Rule, one: Verdict, force: InForce, house: House, edition: Edition): Finding {
-  const place = [one.where.room, one.where.box, one.where.circuit, one.where.panel, one.where.feature, one.where.stretch?.fromIn.toFixed(1)];
+  const place = [
+    one.where.room,
+    one.where.box,
+    one.where.circuit,
+    one.where.panel,
+    one.where.feature,
+    one.where.stretch?.fromIn.toFixed(1),
+  ];
   const { meta } = rule;
   return {
     key: [rule.id, one.messageId, ...place.map((part) => part ?? '')].join('|'),

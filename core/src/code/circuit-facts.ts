@@ -11,26 +11,38 @@ export const BATHROOMS: ReadonlySet<RoomKind> = new Set(['bathroom', 'half-bath'
 /** Loads that stand in a kitchen but may not be fed from a small-appliance circuit: 210.52(B)(2). */
 const NOT_SMALL = new Set(['range', 'cooktop', 'oven', 'dishwasher', 'disposer', 'microwave', 'range-hood']);
 
-export const outletsOf = (facts: Facts, circuit: Circuit): readonly Outlet[] => facts.outlets.byCircuit.get(circuit.id) ?? [];
+export const outletsOf = (facts: Facts, circuit: Circuit): readonly Outlet[] =>
+  facts.outlets.byCircuit.get(circuit.id) ?? [];
 export const circuitsOf = (facts: Facts): Circuit[] => Object.values(facts.house.circuits);
 
 /** A receptacle that 210.52(B)(1) puts on a small-appliance circuit: general and refrigeration receptacles of the food rooms. */
 export const isFoodReceptacle = (outlet: Outlet): boolean =>
-  outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && FOOD_ROOMS.has(outlet.room.kind) && !(outlet.load && NOT_SMALL.has(outlet.load.kind));
+  outlet.device.kind === 'receptacle' &&
+  outlet.device.volts === 120 &&
+  FOOD_ROOMS.has(outlet.room.kind) &&
+  !(outlet.load && NOT_SMALL.has(outlet.load.kind));
 
 /** Whether the outlet is a receptacle over a kitchen counter. */
 export const isCounterReceptacle = (facts: Facts, outlet: Outlet): boolean =>
-  outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && outlet.room.kind === 'kitchen' && servesCounter(viewRoom(facts.house, outlet.room.id), outlet.box);
+  outlet.device.kind === 'receptacle' &&
+  outlet.device.volts === 120 &&
+  outlet.room.kind === 'kitchen' &&
+  servesCounter(viewRoom(facts.house, outlet.room.id), outlet.box);
 
 /** A circuit that is meant as a small-appliance circuit, or acts as one because it feeds a kitchen counter. */
 export const isSmallAppliance = (facts: Facts, circuit: Circuit): boolean =>
-  circuit.poles === 1 && (circuit.purpose === 'small-appliance' || outletsOf(facts, circuit).some((outlet) => isCounterReceptacle(facts, outlet)));
+  circuit.poles === 1 &&
+  (circuit.purpose === 'small-appliance' ||
+    outletsOf(facts, circuit).some((outlet) => isCounterReceptacle(facts, outlet)));
 
 /** Switches ride along with what they control; they are not outlets. */
-export const outletsProper = (outlets: readonly Outlet[]): Outlet[] => outlets.filter((outlet) => outlet.device.kind !== 'switch');
+export const outletsProper = (outlets: readonly Outlet[]): Outlet[] =>
+  outlets.filter((outlet) => outlet.device.kind !== 'switch');
 
 export const describeOutlet = (outlet: Outlet): string =>
-  outlet.load ? `${outlet.load.name} (${outlet.box.tag})` : `${outlet.device.kind} ${outlet.box.tag} in ${outlet.room.name}`;
+  outlet.load
+    ? `${outlet.load.name} (${outlet.box.tag})`
+    : `${outlet.device.kind} ${outlet.box.tag} in ${outlet.room.name}`;
 
 /** Up to three outlets by name, and how many more. */
 export function listOutlets(outlets: readonly Outlet[]): string {

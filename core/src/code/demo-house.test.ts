@@ -5,11 +5,16 @@ import { applyRemedy, checkHouse, EDITIONS, moveBox, readHouseFile, type Finding
 const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
 if (!read.ok) throw new Error(read.problems[0]!.message);
 const demo: House = read.value;
-const violations = (house: House) => checkHouse(house).findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
+const violations = (house: House) =>
+  checkHouse(house).findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
 
 describe('the demo house', () => {
   it('has the mistakes that were left in, and no others', () => {
-    expect(violations(demo).map((one) => one.ruleId).sort()).toEqual(['conductor-size', 'individual-circuit', 'small-appliance-only', 'wall-receptacle-spacing']); // prettier-ignore
+    expect(
+      violations(demo)
+        .map((one) => one.ruleId)
+        .sort(),
+    ).toEqual(['conductor-size', 'individual-circuit', 'small-appliance-only', 'wall-receptacle-spacing']);
   });
 
   it('is mended by the remedies that the findings offer', () => {
@@ -49,7 +54,8 @@ describe('the demo house', () => {
   });
 
   it('a change of edition changes only what its rules change', () => {
-    const of = (edition: (typeof EDITIONS)[number]) => new Set(checkHouse(demo, { edition }).findings.map((one) => one.ruleId));
+    const of = (edition: (typeof EDITIONS)[number]) =>
+      new Set(checkHouse(demo, { edition }).findings.map((one) => one.ruleId));
     expect([...of('2017')].filter((id) => !of('2023').has(id))).toEqual(['island-receptacle']);
     expect([...of('2023')].filter((id) => !of('2017').has(id))).toEqual([]);
   });

@@ -13,8 +13,14 @@ export interface ServedArea {
 }
 
 /** How the 120 V receptacles of some kinds of room are fed, for the circuits that 210.11(C) reserves to them. */
-export function serveArea(facts: Facts, kinds: ReadonlySet<RoomKind>, ratingA: number, counts: (outlet: Outlet) => boolean = () => true): ServedArea {
-  const isOurs = (outlet: Outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && kinds.has(outlet.room.kind) && counts(outlet);
+export function serveArea(
+  facts: Facts,
+  kinds: ReadonlySet<RoomKind>,
+  ratingA: number,
+  counts: (outlet: Outlet) => boolean = () => true,
+): ServedArea {
+  const isOurs = (outlet: Outlet) =>
+    outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && kinds.has(outlet.room.kind) && counts(outlet);
   const receptacles = facts.outlets.all.filter(isOurs);
   const feeding = circuitsOf(facts)
     .map((circuit) => ({ circuit, outlets: outletsProper(outletsOf(facts, circuit)) }))
@@ -22,7 +28,11 @@ export function serveArea(facts: Facts, kinds: ReadonlySet<RoomKind>, ratingA: n
   return {
     receptacles,
     unassigned: receptacles.filter((outlet) => outlet.device.circuit === null).length,
-    circuits: feeding.filter(({ circuit }) => circuit.ratingA === ratingA).map(({ circuit, outlets }) => ({ circuit, others: outlets.filter((outlet) => !isOurs(outlet)) })),
-    wrong: feeding.filter(({ circuit }) => circuit.ratingA !== ratingA).map(({ circuit, outlets }) => ({ circuit, outlets: outlets.filter(isOurs) })),
+    circuits: feeding
+      .filter(({ circuit }) => circuit.ratingA === ratingA)
+      .map(({ circuit, outlets }) => ({ circuit, others: outlets.filter((outlet) => !isOurs(outlet)) })),
+    wrong: feeding
+      .filter(({ circuit }) => circuit.ratingA !== ratingA)
+      .map(({ circuit, outlets }) => ({ circuit, outlets: outlets.filter(isOurs) })),
   };
-} // prettier-ignore
+}

@@ -11,14 +11,39 @@ export type Remedy = { readonly label: string } & (
 );
 
 /** Adds the fewest receptacles that complete a room. */
-export const fillRoomRemedy = (room: Room): Remedy => ({ kind: 'fill-room', room: room.id, label: `Fill ${room.name} with the fewest` });
+export const fillRoomRemedy = (room: Room): Remedy => ({
+  kind: 'fill-room',
+  room: room.id,
+  label: `Fill ${room.name} with the fewest`,
+});
 
-export const breakerRemedy = (circuit: string): Remedy => ({ kind: 'breaker-follows', circuit, label: 'Let the breaker follow the outlets' });
+export const breakerRemedy = (circuit: string): Remedy => ({
+  kind: 'breaker-follows',
+  circuit,
+  label: 'Let the breaker follow the outlets',
+});
 
-export const conductorRemedy = (circuit: string, awg: Awg): Remedy => ({ kind: 'conductor', circuit, awg, label: `Use No. ${awg} copper` });
+export const conductorRemedy = (circuit: string, awg: Awg): Remedy => ({
+  kind: 'conductor',
+  circuit,
+  awg,
+  label: `Use No. ${awg} copper`,
+});
 
-export const takeOffRemedy = (devices: readonly string[], what: string): Remedy => ({ kind: 'take-off', devices, label: `Take ${what} off this circuit` });
+export const takeOffRemedy = (devices: readonly string[], what: string): Remedy => ({
+  kind: 'take-off',
+  devices,
+  label: `Take ${what} off this circuit`,
+});
 
-export const newCircuitRemedy = (devices: readonly string[], what: string): Remedy => ({ kind: 'new-circuit', devices, label: `Give ${what} a circuit of ${devices.length === 1 ? 'its' : 'their'} own` });
+export const newCircuitRemedy = (devices: readonly string[], what: string): Remedy => ({
+  kind: 'new-circuit',
+  devices,
+  label: `Give ${what} a circuit of ${devices.length === 1 ? 'its' : 'their'} own`,
+});
 
-export const continuousRemedy = (load: string): Remedy => ({ kind: 'mark-continuous', load, label: 'Count it at 125 %' });
+export const continuousRemedy = (load: string): Remedy => ({
+  kind: 'mark-continuous',
+  load,
+  label: 'Count it at 125 %',
+});

@@ -65,9 +65,24 @@ export interface Verdict {
 
 /** Gives verdicts with messages that exist and data that fits them. */
 export interface Report<M extends Messages> {
-  pass<K extends keyof M & string>(message: K, data: Parameters<M[K]>[0], where: Where, detail?: VerdictDetail): Verdict;
-  fail<K extends keyof M & string>(message: K, data: Parameters<M[K]>[0], where: Where, detail?: VerdictDetail): Verdict;
-  cannotTell<K extends keyof M & string>(message: K, data: Parameters<M[K]>[0], where: Where, detail?: VerdictDetail): Verdict;
+  pass<K extends keyof M & string>(
+    message: K,
+    data: Parameters<M[K]>[0],
+    where: Where,
+    detail?: VerdictDetail,
+  ): Verdict;
+  fail<K extends keyof M & string>(
+    message: K,
+    data: Parameters<M[K]>[0],
+    where: Where,
+    detail?: VerdictDetail,
+  ): Verdict;
+  cannotTell<K extends keyof M & string>(
+    message: K,
+    data: Parameters<M[K]>[0],
+    where: Where,
+    detail?: VerdictDetail,
+  ): Verdict;
 }
 
 /** What rules of the whole house read besides the document. */
@@ -111,7 +126,8 @@ export type RuleDefinition<L extends Limits, M extends Messages> = {
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
 export type Rule = RuleDefinition<any, any>;
 
-export const defineRule = <L extends Limits, M extends Messages>(rule: RuleDefinition<L, M>): RuleDefinition<L, M> => rule;
+export const defineRule = <L extends Limits, M extends Messages>(rule: RuleDefinition<L, M>): RuleDefinition<L, M> =>
+  rule;
 
 /** The same entry for all editions that the rules know. */
 export const everyEdition = <L extends Limits>(entry: EditionEntry<L>): Record<Edition, EditionEntry<L>> => ({

@@ -38,16 +38,41 @@ describe('readHouseFile', () => {
     ['a newer version', set('version', 99), 'version: The file has version 99; this program reads up to 1'],
     ['an impossible version', set('version', 0), 'version: The file has version 0, which no program wrote'],
     ['a dangling room', set(`boxes.${box}.room`, 'gone'), `boxes.${box}.room: Nothing has the id "gone"`],
-    ['a dangling wall', set(`boxes.${box}.at`, { kind: 'wall', wall: 'c9', alongIn: 3, heightIn: 3 }), `boxes.${box}.at.wall: Box R1-1 names wall "c9"`],
+    [
+      'a dangling wall',
+      set(`boxes.${box}.at`, { kind: 'wall', wall: 'c9', alongIn: 3, heightIn: 3 }),
+      `boxes.${box}.at.wall: Box R1-1 names wall "c9"`,
+    ],
     ['a wrong length', set(`openings.${door}.widthIn`, -5), `openings.${door}.widthIn: must be greater than zero`],
-    ['a door wider than its wall', set(`openings.${door}.widthIn`, 200), `openings.${door}.widthIn: The door is 16'-8" wide`],
+    [
+      'a door wider than its wall',
+      set(`openings.${door}.widthIn`, 200),
+      `openings.${door}.widthIn: The door is 16'-8" wide`,
+    ],
     ['a box above the ceiling', set(`boxes.${box}.at.heightIn`, 200), `boxes.${box}.at.heightIn`],
-    ['a crossed room', set('rooms.bed.corners', [{ id: 'a', x: 0, y: 0 }, { id: 'b', x: 100, y: 100 }, { id: 'c', x: 100, y: 0 }, { id: 'd', x: 0, y: 100 }]), 'rooms.bed.corners'],
+    [
+      'a crossed room',
+      set('rooms.bed.corners', [
+        { id: 'a', x: 0, y: 0 },
+        { id: 'b', x: 100, y: 100 },
+        { id: 'c', x: 100, y: 0 },
+        { id: 'd', x: 0, y: 100 },
+      ]),
+      'rooms.bed.corners',
+    ],
     ['an unknown field', set('rooms.bed.colour', 'red'), 'rooms.bed: Unrecognized key'],
-    ['a key that is not the id', set('rooms.other', structuredClone(house().rooms['bed'])), 'rooms.other.id: The key "other" and the id "bed" differ'],
+    [
+      'a key that is not the id',
+      set('rooms.other', structuredClone(house().rooms['bed'])),
+      'rooms.other.id: The key "other" and the id "bed" differ',
+    ],
     ['a 20 MB file', ' '.repeat(20_000_000), 'The file has 20 MB'],
-    ['an amendment without a date', set('amendments', { a: { id: 'a', rule: 'x', change: { kind: 'off' }, authority: 'me', date: 'yesterday' } }), 'amendments.a.date'],
-  ])('%s is refused, naming the field', (_, text, expected) => expect(problemOf(text)).toContain(expected)); // prettier-ignore
+    [
+      'an amendment without a date',
+      set('amendments', { a: { id: 'a', rule: 'x', change: { kind: 'off' }, authority: 'me', date: 'yesterday' } }),
+      'amendments.a.date',
+    ],
+  ])('%s is refused, naming the field', (_, text, expected) => expect(problemOf(text)).toContain(expected));
 
   it('keeps HTML in names as the text that it is', () => {
     const read = readHouseFile(set('rooms.bed.name', '<img src=x onerror=alert(1)>'));
@@ -63,7 +88,9 @@ describe('readHouseFile', () => {
 
 describe('published formats', () => {
   it('the schema in docs/ is current', () => {
-    const published = JSON.parse(readFileSync(new URL('../../../docs/house.schema.json', import.meta.url), 'utf8')) as unknown;
+    const published = JSON.parse(
+      readFileSync(new URL('../../../docs/house.schema.json', import.meta.url), 'utf8'),
+    ) as unknown;
     expect(published).toEqual(JSON.parse(JSON.stringify(houseJsonSchema())));
   });
 
@@ -73,8 +100,17 @@ describe('published formats', () => {
   });
 
   it('the schedule as CSV quotes what needs it and defuses formulas', () => {
-    const one: House = { ...bedroom().panel('P', 'bed', 4).circuit('A', 15, { panel: 'P', space: 1 }).circuit('B', 15, { panel: 'P', space: 2 }).build() };
-    const named = { ...one, circuits: { A: { ...one.circuits['A']!, name: 'Beds, "two"' }, B: { ...one.circuits['B']!, name: '=cmd|x' } } };
+    const one: House = {
+      ...bedroom()
+        .panel('P', 'bed', 4)
+        .circuit('A', 15, { panel: 'P', space: 1 })
+        .circuit('B', 15, { panel: 'P', space: 2 })
+        .build(),
+    };
+    const named = {
+      ...one,
+      circuits: { A: { ...one.circuits['A']!, name: 'Beds, "two"' }, B: { ...one.circuits['B']!, name: '=cmd|x' } },
+    };
     const lines = writeScheduleCsv(scheduleOf(named, 'P')).split('\r\n');
     expect(lines[0]).toBe('Space,Leg,Poles,Breaker A,Kind,Conductor,Name,Directory,VA');
     expect(lines[1]).toBe('1,A,1,15,plain,NM-B Cu 14,"Beds, ""two""","Beds, ""two"" (nothing on it yet)",0');

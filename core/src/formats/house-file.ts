@@ -28,31 +28,48 @@ export function migrate(data: Json, migrations: Readonly<Record<number, Migratio
   for (;;) {
     const version = current['version'];
     if (typeof version !== 'number' || !Number.isInteger(version))
-      return refuse('version', 'version', 'The file does not say its version. A house file begins with "format": "winculum-house" and "version".');
+      return refuse(
+        'version',
+        'version',
+        'The file does not say its version. A house file begins with "format": "winculum-house" and "version".',
+      );
     if (version === target) return { ok: true, value: current };
     if (version > target)
-      return refuse('version', 'version', `The file has version ${version}; this program reads up to ${target}. Open it with a newer program.`);
+      return refuse(
+        'version',
+        'version',
+        `The file has version ${version}; this program reads up to ${target}. Open it with a newer program.`,
+      );
     const step = migrations[version];
-    if (!step) return refuse('version', 'version', `The file has version ${version}, which no program wrote. Check the file.`);
+    if (!step)
+      return refuse('version', 'version', `The file has version ${version}, which no program wrote. Check the file.`);
     current = { ...step(current), version: version + 1 };
   }
-} // prettier-ignore
+}
 
 /** Reads a house file: size, JSON, format, version, every field, every reference. Problems name the path of the bad field. */
 export function readHouseFile(text: string): Result<House> {
   if (text.length > LARGEST_FILE)
-    return refuse('too-large', '', `The file has ${(text.length / 1e6).toFixed(0)} MB; a house file has at most ${LARGEST_FILE / 1e6} MB. Choose the house file itself.`);
+    return refuse(
+      'too-large',
+      '',
+      `The file has ${(text.length / 1e6).toFixed(0)} MB; a house file has at most ${LARGEST_FILE / 1e6} MB. Choose the house file itself.`,
+    );
   let data: unknown;
   try {
     data = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return refuse('json', '', `The file is not JSON: it breaks off or is malformed at ${describeJsonError(error, text)}.`);
+    return refuse(
+      'json',
+      '',
+      `The file is not JSON: it breaks off or is malformed at ${describeJsonError(error, text)}.`,
+    );
   }
   if (typeof data !== 'object' || data === null || Array.isArray(data) || (data as Json)['format'] !== 'winculum-house')
     return refuse('format', 'format', 'This is not a house file: "format" should be "winculum-house".');
   const migrated = migrate(data as Json, MIGRATIONS, HOUSE_VERSION);
   return migrated.ok ? validateHouse(migrated.value) : migrated;
-} // prettier-ignore
+}
 
 /** The house as a file: stable, readable, one entity a line where it is short. */
 export const writeHouseFile = (house: House): string => `${JSON.stringify(house, null, 1)}\n`;

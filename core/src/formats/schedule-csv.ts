@@ -12,8 +12,18 @@ const HEADER = ['Space', 'Leg', 'Poles', 'Breaker A', 'Kind', 'Conductor', 'Name
 export function writeScheduleCsv(schedule: PanelSchedule): string {
   const lines = schedule.rows.map(({ space, leg, circuit, continued, breaker, directory, va }) =>
     circuit
-      ? [space, leg, circuit.poles, circuit.ratingA, continued ? 'second pole' : (breaker ?? ''), `NM-B Cu ${circuit.awg}`, circuit.name, directory, Math.round(va)]
+      ? [
+          space,
+          leg,
+          circuit.poles,
+          circuit.ratingA,
+          continued ? 'second pole' : (breaker ?? ''),
+          `NM-B Cu ${circuit.awg}`,
+          circuit.name,
+          directory,
+          Math.round(va),
+        ]
       : [space, leg, '', '', '', '', '', '', ''],
   );
   return [HEADER, ...lines].map((line) => line.map(quote).join(',')).join('\r\n') + '\r\n';
-} // prettier-ignore
+}

@@ -38,7 +38,13 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
     const mirrored = options.mirror !== 'none';
     const { minX, maxX, minY, maxY } = boundsOf(room.corners);
     const name = `${room.name} copy`;
-    const copy: Room = { ...room, id: newId('room'), name, prefix: choosePrefix(house, name), corners: mirrorCorners(room, options) };
+    const copy: Room = {
+      ...room,
+      id: newId('room'),
+      name,
+      prefix: choosePrefix(house, name),
+      corners: mirrorCorners(room, options),
+    };
     draft.rooms[copy.id] = { ...copy, corners: copy.corners.map((corner) => ({ ...corner })) };
 
     const along = (wall: string, alongIn: number, widthIn: number) =>
@@ -48,7 +54,12 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
       y: (options.mirror === 'up-down' ? minY + maxY - y - depthIn : y) + options.dy,
     });
     for (const opening of Object.values(house.openings).filter((one) => one.room === roomId)) {
-      const placed: Opening = { ...opening, id: newId('opening'), room: copy.id, alongIn: along(opening.wall, opening.alongIn, opening.widthIn) };
+      const placed: Opening = {
+        ...opening,
+        id: newId('opening'),
+        room: copy.id,
+        alongIn: along(opening.wall, opening.alongIn, opening.widthIn),
+      };
       const other = (side: 'left' | 'right') => (mirrored ? (side === 'left' ? 'right' : 'left') : side);
       if (placed.kind === 'door') placed.hinge = other(placed.hinge);
       if (placed.kind === 'slider') placed.moving = other(placed.moving);
@@ -72,7 +83,14 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
       const id = newId('box');
       const devices = Object.values(box.devices).map((device) => ({ ...device, id: newId('device'), circuit: null }));
       const tag = nextTag(draft as House, copy);
-      draft.boxes[id] = { ...box, id, room: copy.id, tag, at, devices: Object.fromEntries(devices.map((device) => [device.id, device])) };
+      draft.boxes[id] = {
+        ...box,
+        id,
+        room: copy.id,
+        tag,
+        at,
+        devices: Object.fromEntries(devices.map((device) => [device.id, device])),
+      };
     }
     return undefined;
   });

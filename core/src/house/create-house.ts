@@ -10,11 +10,27 @@ export function createHouse(name: string, edition: Edition = '2023'): House {
     standards: standardsSchema.parse({}),
     levels: {
       L1: {
-        id: 'L1', name: 'Ground floor', elevationIn: 18, ceilingIn: 97, studSpacingIn: 16, wallThicknessIn: 4.5,
-        below: 'crawl', above: 'attic', belowGrade: false,
+        id: 'L1',
+        name: 'Ground floor',
+        elevationIn: 18,
+        ceilingIn: 97,
+        studSpacingIn: 16,
+        wallThicknessIn: 4.5,
+        below: 'crawl',
+        above: 'attic',
+        belowGrade: false,
       },
     },
-    rooms: {}, openings: {}, features: {}, boxes: {}, loads: {}, circuits: {}, switchGroups: {}, cables: {},
-    panels: {}, amendments: {}, log: {},
-  }; // prettier-ignore
+    rooms: {},
+    openings: {},
+    features: {},
+    boxes: {},
+    loads: {},
+    circuits: {},
+    switchGroups: {},
+    cables: {},
+    panels: {},
+    amendments: {},
+    log: {},
+  };
 }

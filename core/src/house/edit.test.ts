@@ -3,33 +3,95 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { aHouse, bedroom } from '../test/house-builder';
 import {
-  addEntity, applyEdit, assignToCircuit, changeEntity, choosePrefix, copyRoom, editsOverlap, joinEdits, moveBox, moveCorners, moveRooms, placeBoxes,
-  placeBreakers, readHouseFile, rectangleCorners, removeEntities, undoOf, validateHouse, type Edit, type Edited, type House, type Result,
-} from '../index'; // prettier-ignore
+  addEntity,
+  applyEdit,
+  assignToCircuit,
+  changeEntity,
+  choosePrefix,
+  copyRoom,
+  editsOverlap,
+  joinEdits,
+  moveBox,
+  moveCorners,
+  moveRooms,
+  placeBoxes,
+  placeBreakers,
+  readHouseFile,
+  rectangleCorners,
+  removeEntities,
+  undoOf,
+  validateHouse,
+  type Edit,
+  type Edited,
+  type House,
+  type Result,
+} from '../index';
 
 const demo = (): House => {
   const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
   if (!read.ok) throw new Error(read.problems[0]!.message);
   return read.value;
 };
-const refusalOf = (result: Result<Edited>) => (result.ok ? 'accepted' : `${result.problems[0]!.path}: ${result.problems[0]!.message}`);
+const refusalOf = (result: Result<Edited>) =>
+  result.ok ? 'accepted' : `${result.problems[0]!.path}: ${result.problems[0]!.message}`;
 const pick = <T>(items: readonly T[], at: number): T | undefined => items[at % Math.max(1, items.length)];
 
 /** Random verbs on random entities; most are sensible, some are refused. */
 const verbs: readonly ((house: House, n: number, m: number) => Result<Edited>)[] = [
-  (house, n, m) => moveBox(house, pick(Object.keys(house.boxes), n) ?? '', { kind: 'wall', wall: 'c0', alongIn: m % 200, heightIn: m % 90 }),
+  (house, n, m) =>
+    moveBox(house, pick(Object.keys(house.boxes), n) ?? '', {
+      kind: 'wall',
+      wall: 'c0',
+      alongIn: m % 200,
+      heightIn: m % 90,
+    }),
   (house, n) => removeEntities(house, [{ collection: 'boxes', id: pick(Object.keys(house.boxes), n) ?? 'x' }]),
   (house, n) => removeEntities(house, [{ collection: 'rooms', id: pick(Object.keys(house.rooms), n) ?? 'x' }]),
   (house, n) => removeEntities(house, [{ collection: 'circuits', id: pick(Object.keys(house.circuits), n) ?? 'x' }]),
-  (house, n, m) => assignToCircuit(house, Object.values(house.boxes).slice(n % 50, (n % 50) + 3).flatMap((box) => Object.keys(box.devices)), pick(Object.keys(house.circuits), m) ?? null),
+  (house, n, m) =>
+    assignToCircuit(
+      house,
+      Object.values(house.boxes)
+        .slice(n % 50, (n % 50) + 3)
+        .flatMap((box) => Object.keys(box.devices)),
+      pick(Object.keys(house.circuits), m) ?? null,
+    ),
   (house, n, m) => moveRooms(house, [pick(Object.keys(house.rooms), n) ?? 'x'], (m % 40) - 20, (n % 40) - 20),
   (house, n, m) => moveCorners(house, pick(Object.keys(house.rooms), n) ?? 'x', { c1: { x: m % 400, y: n % 300 } }),
-  (house, n, m) => changeEntity(house, 'rooms', pick(Object.keys(house.rooms), n) ?? 'x', { name: m % 5 === 0 ? '' : `Room ${m}` }),
-  (house, n, m) => addEntity(house, 'circuits', { id: `new${n}-${m}`, name: 'New', purpose: 'general', poles: 1, ratingA: 15, awg: '14', breaker: 'auto', gfciFirst: null, panel: null, space: null }),
-  (house, n, m) => placeBoxes(house, [{ id: `b${n}-${m}`, room: pick(Object.keys(house.rooms), n) ?? 'x', origin: 'wish', at: { kind: 'wall', wall: 'c0', alongIn: m % 100, heightIn: 16 }, devices: [{ id: `d${n}-${m}`, kind: 'blank', circuit: null }] }]),
+  (house, n, m) =>
+    changeEntity(house, 'rooms', pick(Object.keys(house.rooms), n) ?? 'x', { name: m % 5 === 0 ? '' : `Room ${m}` }),
+  (house, n, m) =>
+    addEntity(house, 'circuits', {
+      id: `new${n}-${m}`,
+      name: 'New',
+      purpose: 'general',
+      poles: 1,
+      ratingA: 15,
+      awg: '14',
+      breaker: 'auto',
+      gfciFirst: null,
+      panel: null,
+      space: null,
+    }),
+  (house, n, m) =>
+    placeBoxes(house, [
+      {
+        id: `b${n}-${m}`,
+        room: pick(Object.keys(house.rooms), n) ?? 'x',
+        origin: 'wish',
+        at: { kind: 'wall', wall: 'c0', alongIn: m % 100, heightIn: 16 },
+        devices: [{ id: `d${n}-${m}`, kind: 'blank', circuit: null }],
+      },
+    ]),
   (house, n, m) => placeBreakers(house, 'P1', { [pick(Object.keys(house.circuits), n) ?? 'x']: (m % 40) + 1 }),
-  (house, n, m) => copyRoom(house, pick(Object.keys(house.rooms), n) ?? 'x', { mirror: (['none', 'left-right', 'up-down'] as const)[m % 3]!, dx: 2000, dy: m % 50 }, (prefix) => `${prefix}-${n}-${m}-${Math.abs(n * 31 + m)}-${counter++}`),
-]; // prettier-ignore
+  (house, n, m) =>
+    copyRoom(
+      house,
+      pick(Object.keys(house.rooms), n) ?? 'x',
+      { mirror: (['none', 'left-right', 'up-down'] as const)[m % 3]!, dx: 2000, dy: m % 50 },
+      (prefix) => `${prefix}-${n}-${m}-${Math.abs(n * 31 + m)}-${counter++}`,
+    ),
+];
 let counter = 0;
 
 describe('edits', () => {
@@ -61,10 +123,18 @@ describe('edits', () => {
   it('a refused edit says which field and changes nothing', () => {
     const house = bedroom().build();
     expect(refusalOf(changeEntity(house, 'rooms', 'bed', { name: ' ' }))).toBe('rooms.bed.name: needs a name');
-    expect(refusalOf(changeEntity(house, 'rooms', 'gone', { name: 'x' }))).toBe('rooms.gone: This room is no longer there.');
+    expect(refusalOf(changeEntity(house, 'rooms', 'gone', { name: 'x' }))).toBe(
+      'rooms.gone: This room is no longer there.',
+    );
     const door = Object.keys(house.openings)[0]!;
-    expect(refusalOf(changeEntity(house, 'openings', door, { widthIn: 200 }))).toContain(`The door is 16'-8" wide and its wall in bed only 12'-0"`);
-    expect(refusalOf(addEntity(house, 'rooms', { ...house.rooms['bed']!, id: 'twin', corners: rectangleCorners(100, 0, 144, 120) }))).toContain('bed');
+    expect(refusalOf(changeEntity(house, 'openings', door, { widthIn: 200 }))).toContain(
+      `The door is 16'-8" wide and its wall in bed only 12'-0"`,
+    );
+    expect(
+      refusalOf(
+        addEntity(house, 'rooms', { ...house.rooms['bed']!, id: 'twin', corners: rectangleCorners(100, 0, 144, 120) }),
+      ),
+    ).toContain('bed');
     expect(validateHouse(structuredClone(house)).ok).toBe(true);
   });
 
@@ -85,7 +155,10 @@ describe('edits', () => {
     if (!result.ok) throw new Error(refusalOf(result));
     const box = Object.values(result.value.house.boxes).find((one) => one.id.endsWith('-copy'))!;
     expect(box.at).toMatchObject({ wall: 'c0', alongIn: 114 });
-    expect(Object.values(result.value.house.openings).find((one) => one.id.endsWith('-copy'))).toMatchObject({ hinge: 'right', alongIn: 100 });
+    expect(Object.values(result.value.house.openings).find((one) => one.id.endsWith('-copy'))).toMatchObject({
+      hinge: 'right',
+      alongIn: 100,
+    });
   });
 });
 
@@ -120,5 +193,10 @@ describe('clashes of two edits', () => {
 });
 
 describe('choosePrefix', () => {
-  it.each([['Bedroom 2', 'B2'], ['Ceramics studio', 'CS'], ['<b>', 'B'], ['???', 'R']])('%s becomes %s', (name, prefix) => expect(choosePrefix(aHouse().build(), name)).toBe(prefix)); // prettier-ignore
+  it.each([
+    ['Bedroom 2', 'B2'],
+    ['Ceramics studio', 'CS'],
+    ['<b>', 'B'],
+    ['???', 'R'],
+  ])('%s becomes %s', (name, prefix) => expect(choosePrefix(aHouse().build(), name)).toBe(prefix));
 });

@@ -2,9 +2,21 @@ import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch
 import { refuse, succeed, type Problem, type Result } from '../units/result';
 import { checkIntegrity, collections, type Collection } from './integrity';
 import {
-  amendmentSchema, boxSchema, cableSchema, circuitSchema, featureSchema, jobSchema, levelSchema, logEntrySchema, openingSchema,
-  panelSchema, roomSchema, standardsSchema, switchGroupSchema, type House,
-} from './schema'; // prettier-ignore
+  amendmentSchema,
+  boxSchema,
+  cableSchema,
+  circuitSchema,
+  featureSchema,
+  jobSchema,
+  levelSchema,
+  logEntrySchema,
+  openingSchema,
+  panelSchema,
+  roomSchema,
+  standardsSchema,
+  switchGroupSchema,
+  type House,
+} from './schema';
 import { loadSchema } from './schema-equipment';
 import { problemsOf } from './validate';
 
@@ -25,10 +37,19 @@ export interface Edited {
 }
 
 const entitySchemas = {
-  levels: levelSchema, rooms: roomSchema, openings: openingSchema, features: featureSchema, boxes: boxSchema, loads: loadSchema,
-  circuits: circuitSchema, switchGroups: switchGroupSchema, cables: cableSchema, panels: panelSchema,
-  amendments: amendmentSchema, log: logEntrySchema,
-} satisfies Record<Collection, unknown>; // prettier-ignore
+  levels: levelSchema,
+  rooms: roomSchema,
+  openings: openingSchema,
+  features: featureSchema,
+  boxes: boxSchema,
+  loads: loadSchema,
+  circuits: circuitSchema,
+  switchGroups: switchGroupSchema,
+  cables: cableSchema,
+  panels: panelSchema,
+  amendments: amendmentSchema,
+  log: logEntrySchema,
+} satisfies Record<Collection, unknown>;
 
 const isCollection = (key: unknown): key is Collection => (collections as readonly unknown[]).includes(key);
 
@@ -43,7 +64,8 @@ function checkTouched(house: House, patches: readonly Patch[]): Problem[] {
       if (error) problems.push(...problemsOf(error as Parameters<typeof problemsOf>[0], path));
     };
     if (isCollection(part)) {
-      if (id === undefined) problems.push({ code: 'path', path, message: 'An edit changes entities, not a whole collection.' });
+      if (id === undefined)
+        problems.push({ code: 'path', path, message: 'An edit changes entities, not a whole collection.' });
       else if (Object.hasOwn(house[part], id)) parse(entitySchemas[part], house[part][id]);
     } else if (part === 'job') parse(jobSchema, house.job);
     else if (part === 'standards') parse(standardsSchema, house.standards);
@@ -84,9 +106,13 @@ export function applyEdit(house: House, patches: readonly Patch[]): Result<House
     const next = applyPatches(house, patches);
     return next === house ? succeed(house) : checked(next, patches);
   } catch (error) {
-    return refuse('patch', patches[0]!.path.join('.'), `This change no longer fits the house: ${error instanceof Error ? error.message : String(error)}`);
+    return refuse(
+      'patch',
+      patches[0]!.path.join('.'),
+      `This change no longer fits the house: ${error instanceof Error ? error.message : String(error)}`,
+    );
   }
-} // prettier-ignore
+}
 
 export const undoOf = (done: Edit): Edit => ({ label: done.label, patches: done.inverse, inverse: done.patches });
 

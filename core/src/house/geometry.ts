@@ -46,7 +46,9 @@ const cross = (o: Point, a: Point, b: Point): number => (a.x - o.x) * (b.y - o.y
 export function segmentsCross(a: Point, b: Point, c: Point, d: Point): boolean {
   const slack = 1e-6;
   const [p, q, r, s] = [cross(a, b, c), cross(a, b, d), cross(c, d, a), cross(c, d, b)];
-  return ((p > slack && q < -slack) || (p < -slack && q > slack)) && ((r > slack && s < -slack) || (r < -slack && s > slack));
+  return (
+    ((p > slack && q < -slack) || (p < -slack && q > slack)) && ((r > slack && s < -slack) || (r < -slack && s > slack))
+  );
 }
 
 /** Whether the point lies strictly inside the polygon, by more than a hair. */
@@ -56,7 +58,8 @@ export function isInside(point: Point, polygon: readonly Point[]): boolean {
     const a = polygon[i]!;
     const b = polygon[j]!;
     if (distanceToSegment(point, a, b) < 1e-6) return false;
-    if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
+    if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x)
+      inside = !inside;
   }
   return inside;
 }
@@ -72,7 +75,8 @@ export function nearestOnSegment(point: Point, a: Point, b: Point): Point {
   return { x: a.x + t * (b.x - a.x), y: a.y + t * (b.y - a.y) };
 }
 
-const edgesOf = (polygon: readonly Point[]): [Point, Point][] => polygon.map((p, i) => [p, polygon[(i + 1) % polygon.length]!]);
+const edgesOf = (polygon: readonly Point[]): [Point, Point][] =>
+  polygon.map((p, i) => [p, polygon[(i + 1) % polygon.length]!]);
 
 /** Whether the outline crosses itself. */
 export function crossesItself(polygon: readonly Point[]): boolean {

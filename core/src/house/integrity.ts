@@ -4,8 +4,19 @@ import { areaFt2, crossesItself, distance, isClockwise, polygonsOverlap } from '
 import type { Box, Feature, House, Opening, Room } from './schema';
 
 const COLLECTIONS = [
-  'levels', 'rooms', 'openings', 'features', 'boxes', 'loads', 'circuits', 'switchGroups', 'cables', 'panels', 'amendments', 'log',
-] as const; // prettier-ignore
+  'levels',
+  'rooms',
+  'openings',
+  'features',
+  'boxes',
+  'loads',
+  'circuits',
+  'switchGroups',
+  'cables',
+  'panels',
+  'amendments',
+  'log',
+] as const;
 export type Collection = (typeof COLLECTIONS)[number];
 export const collections: readonly Collection[] = COLLECTIONS;
 
@@ -20,12 +31,16 @@ type Report = (code: string, path: string, message: string) => void;
 
 function checkRoom(room: Room, report: Report): void {
   const at = `rooms.${room.id}.corners`;
-  if (new Set(room.corners.map((corner) => corner.id)).size < room.corners.length) report('corner-twice', at, `${room.name} has two corners with one id.`);
-  if (room.corners.some((corner, i) => distance(corner, room.corners[(i + 1) % room.corners.length]!) < 1)) report('wall-short', at, `${room.name} has a wall shorter than 1". Move its corners apart.`);
-  else if (crossesItself(room.corners)) report('room-crossed', at, `The walls of ${room.name} cross each other. Move the corner back.`);
+  if (new Set(room.corners.map((corner) => corner.id)).size < room.corners.length)
+    report('corner-twice', at, `${room.name} has two corners with one id.`);
+  if (room.corners.some((corner, i) => distance(corner, room.corners[(i + 1) % room.corners.length]!) < 1))
+    report('wall-short', at, `${room.name} has a wall shorter than 1". Move its corners apart.`);
+  else if (crossesItself(room.corners))
+    report('room-crossed', at, `The walls of ${room.name} cross each other. Move the corner back.`);
   else if (areaFt2(room.corners) < 1) report('room-small', at, `${room.name} is smaller than 1 ft². Make it larger.`);
-  else if (!isClockwise(room.corners)) report('room-turned', at, `The corners of ${room.name} run counter-clockwise; list them clockwise.`);
-} // prettier-ignore
+  else if (!isClockwise(room.corners))
+    report('room-turned', at, `The corners of ${room.name} run counter-clockwise; list them clockwise.`);
+}
 
 interface OnWall {
   readonly room: string;
@@ -38,14 +53,24 @@ function checkOnWall(house: House, spot: OnWall, path: string, what: string, rep
   const room = house.rooms[spot.room];
   if (!room) return;
   const lengthIn = wallLengthIn(room, spot.wall);
-  if (lengthIn === undefined) report('dangling', `${path}.wall`, `${what} names wall "${spot.wall}", which ${room.name} does not have.`);
+  if (lengthIn === undefined)
+    report('dangling', `${path}.wall`, `${what} names wall "${spot.wall}", which ${room.name} does not have.`);
   else if (spot.toIn - spot.fromIn > lengthIn + 0.01)
-    report('too-wide', `${path}.widthIn`, `${what} is ${formatLength(spot.toIn - spot.fromIn)} wide and its wall in ${room.name} only ${formatLength(lengthIn)}. Make it narrower or choose a longer wall.`);
+    report(
+      'too-wide',
+      `${path}.widthIn`,
+      `${what} is ${formatLength(spot.toIn - spot.fromIn)} wide and its wall in ${room.name} only ${formatLength(lengthIn)}. Make it narrower or choose a longer wall.`,
+    );
   else if (spot.toIn > lengthIn + 0.01 || spot.fromIn < -0.01)
-    report('off-wall', `${path}.alongIn`, `${what} reaches past the end of its wall in ${room.name} (${formatLength(lengthIn)} long). Slide it back.`);
-} // prettier-ignore
+    report(
+      'off-wall',
+      `${path}.alongIn`,
+      `${what} reaches past the end of its wall in ${room.name} (${formatLength(lengthIn)} long). Slide it back.`,
+    );
+}
 
-const describeOpening = (opening: Opening): string => `The ${{ door: 'door', cased: 'cased opening', slider: 'sliding door', window: 'window', 'fixed-glass': 'fixed glass', vehicle: 'vehicle door' }[opening.kind]}`;
+const describeOpening = (opening: Opening): string =>
+  `The ${{ door: 'door', cased: 'cased opening', slider: 'sliding door', window: 'window', 'fixed-glass': 'fixed glass', vehicle: 'vehicle door' }[opening.kind]}`;
 const describeFeature = (feature: Feature): string => `The ${feature.name || feature.kind}`;
 const describeBox = (box: Box): string => `Box ${box.tag}`;
 
@@ -60,10 +85,14 @@ function checkOpeningsApart(house: House, report: Report): void {
     openings.slice(1).forEach((opening, i) => {
       const before = openings[i]!;
       if (before.alongIn + before.widthIn > opening.alongIn + 0.01)
-        report('openings-overlap', `openings.${opening.id}.alongIn`, `${describeOpening(opening)} overlaps another opening of the same wall. Slide it along.`);
+        report(
+          'openings-overlap',
+          `openings.${opening.id}.alongIn`,
+          `${describeOpening(opening)} overlaps another opening of the same wall. Slide it along.`,
+        );
     });
   }
-} // prettier-ignore
+}
 
 const apart = new WeakMap<House['rooms'], readonly Problem[]>();
 
@@ -77,11 +106,15 @@ function findOverlaps(records: House['rooms']): readonly Problem[] {
     for (let j = i + 1; j < rooms.length; j++) {
       const [a, b] = [rooms[i]!, rooms[j]!];
       if (a.level === b.level && polygonsOverlap(a.corners, b.corners))
-        problems.push({ code: 'rooms-overlap', path: `rooms.${b.id}.corners`, message: `${b.name} overlaps ${a.name}. Move it, or make it smaller.` });
+        problems.push({
+          code: 'rooms-overlap',
+          path: `rooms.${b.id}.corners`,
+          message: `${b.name} overlaps ${a.name}. Move it, or make it smaller.`,
+        });
     }
   apart.set(records, problems);
   return problems;
-} // prettier-ignore
+}
 
 function checkBoxes(house: House, report: Report): void {
   const tags = new Map<string, string>();
@@ -92,27 +125,43 @@ function checkBoxes(house: House, report: Report): void {
     if (sameTag) report('tag-twice', `${path}.tag`, `The tag ${box.tag} is on two boxes. Give one another number.`);
     tags.set(box.tag, box.id);
     const at = box.at;
-    if (at.kind === 'wall') checkOnWall(house, { room: box.room, wall: at.wall, fromIn: at.alongIn, toIn: at.alongIn }, `${path}.at`, describeBox(box), report);
+    if (at.kind === 'wall')
+      checkOnWall(
+        house,
+        { room: box.room, wall: at.wall, fromIn: at.alongIn, toIn: at.alongIn },
+        `${path}.at`,
+        describeBox(box),
+        report,
+      );
     const level = house.levels[house.rooms[box.room]?.level ?? ''];
     if (at.kind === 'wall' && level && at.heightIn > level.ceilingIn)
-      report('above-ceiling', `${path}.at.heightIn`, `${describeBox(box)} at ${formatLength(at.heightIn)} is above the ceiling (${formatLength(level.ceilingIn)}).`);
+      report(
+        'above-ceiling',
+        `${path}.at.heightIn`,
+        `${describeBox(box)} at ${formatLength(at.heightIn)} is above the ceiling (${formatLength(level.ceilingIn)}).`,
+      );
     for (const [key, device] of Object.entries(box.devices)) {
-      if (key !== device.id) report('key-differs', `${path}.devices.${key}.id`, `The key "${key}" and the id "${device.id}" differ.`);
-      if (deviceOwners.has(device.id)) report('id-twice', `${path}.devices.${key}.id`, `The device id "${device.id}" is in two boxes.`);
+      if (key !== device.id)
+        report('key-differs', `${path}.devices.${key}.id`, `The key "${key}" and the id "${device.id}" differ.`);
+      if (deviceOwners.has(device.id))
+        report('id-twice', `${path}.devices.${key}.id`, `The device id "${device.id}" is in two boxes.`);
       deviceOwners.set(device.id, box.id);
     }
   }
-} // prettier-ignore
+}
 
 /** Every id that points elsewhere must point at something. Paths are written only for those that do not. */
 function checkReferences(house: House, report: Report): void {
   const need = (to: string | null, records: object, path: () => string) => {
-    if (to !== null && !Object.hasOwn(records, to)) report('dangling', path(), `Nothing has the id "${to}". Mend the id or remove the entry.`);
+    if (to !== null && !Object.hasOwn(records, to))
+      report('dangling', path(), `Nothing has the id "${to}". Mend the id or remove the entry.`);
   };
   const devices: Record<string, true> = {};
   for (const room of Object.values(house.rooms)) need(room.level, house.levels, () => `rooms.${room.id}.level`);
-  for (const opening of Object.values(house.openings)) need(opening.room, house.rooms, () => `openings.${opening.id}.room`);
-  for (const feature of Object.values(house.features)) need(feature.room, house.rooms, () => `features.${feature.id}.room`);
+  for (const opening of Object.values(house.openings))
+    need(opening.room, house.rooms, () => `openings.${opening.id}.room`);
+  for (const feature of Object.values(house.features))
+    need(feature.room, house.rooms, () => `features.${feature.id}.room`);
   for (const box of Object.values(house.boxes)) {
     need(box.room, house.rooms, () => `boxes.${box.id}.room`);
     if (box.at.kind === 'feature') need(box.at.feature, house.features, () => `boxes.${box.id}.at.feature`);
@@ -142,7 +191,7 @@ function checkReferences(house: House, report: Report): void {
     for (const id of group.switches) need(id, devices, () => `switchGroups.${group.id}.switches`);
     for (const id of group.controls) need(id, devices, () => `switchGroups.${group.id}.controls`);
   }
-} // prettier-ignore
+}
 
 /** What no single field can show: dangling ids, things past the end of their wall, rooms that overlap. */
 export function checkIntegrity(house: House): Problem[] {
@@ -150,18 +199,36 @@ export function checkIntegrity(house: House): Problem[] {
   const report: Report = (code, path, message) => problems.push({ code, path, message });
   for (const collection of COLLECTIONS)
     for (const [key, entity] of Object.entries(house[collection]))
-      if (key !== entity.id) report('key-differs', `${collection}.${key}.id`, `The key "${key}" and the id "${entity.id}" differ.`);
+      if (key !== entity.id)
+        report('key-differs', `${collection}.${key}.id`, `The key "${key}" and the id "${entity.id}" differ.`);
   checkReferences(house, report);
   if (problems.length > 0) return problems;
 
   for (const room of Object.values(house.rooms)) checkRoom(room, report);
   for (const opening of Object.values(house.openings))
-    checkOnWall(house, { ...opening, fromIn: opening.alongIn, toIn: opening.alongIn + opening.widthIn }, `openings.${opening.id}`, describeOpening(opening), report);
+    checkOnWall(
+      house,
+      { ...opening, fromIn: opening.alongIn, toIn: opening.alongIn + opening.widthIn },
+      `openings.${opening.id}`,
+      describeOpening(opening),
+      report,
+    );
   for (const feature of Object.values(house.features))
     if (feature.at.kind === 'wall')
-      checkOnWall(house, { room: feature.room, wall: feature.at.wall, fromIn: feature.at.alongIn, toIn: feature.at.alongIn + feature.at.widthIn }, `features.${feature.id}.at`, describeFeature(feature), report);
+      checkOnWall(
+        house,
+        {
+          room: feature.room,
+          wall: feature.at.wall,
+          fromIn: feature.at.alongIn,
+          toIn: feature.at.alongIn + feature.at.widthIn,
+        },
+        `features.${feature.id}.at`,
+        describeFeature(feature),
+        report,
+      );
   checkBoxes(house, report);
   if (problems.length > 0) return problems;
   checkOpeningsApart(house, report);
   return [...problems, ...findOverlaps(house.rooms)];
-} // prettier-ignore
+}

@@ -1,6 +1,10 @@
 import { z } from 'zod';
 
-const id = z.string().min(1).max(64).regex(/^[A-Za-z0-9_-]+$/);
+const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[A-Za-z0-9_-]+$/);
 
 const onCircuit = { id, circuit: id.nullable().default(null) };
 
@@ -17,22 +21,64 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     /** Wall-switched in place of a lighting outlet: wholly, or one half only. */
     switched: z.enum(['no', 'half', 'whole']).default('no'),
   }),
-  z.strictObject({ ...onCircuit, kind: z.literal('switch'), style: z.enum(['toggle', 'dimmer', 'timer', 'occupancy']).default('toggle') }),
-  z.strictObject({ ...onCircuit, kind: z.literal('luminaire'), style: z.enum(['surface', 'recessed', 'pendant', 'wall', 'strip']).default('surface'), va: z.number().min(0).max(5000).default(12) }),
+  z.strictObject({
+    ...onCircuit,
+    kind: z.literal('switch'),
+    style: z.enum(['toggle', 'dimmer', 'timer', 'occupancy']).default('toggle'),
+  }),
+  z.strictObject({
+    ...onCircuit,
+    kind: z.literal('luminaire'),
+    style: z.enum(['surface', 'recessed', 'pendant', 'wall', 'strip']).default('surface'),
+    va: z.number().min(0).max(5000).default(12),
+  }),
   z.strictObject({ ...onCircuit, kind: z.literal('fan'), va: z.number().min(0).max(2000).default(60) }),
-  z.strictObject({ ...onCircuit, kind: z.literal('alarm'), senses: z.enum(['smoke', 'co', 'smoke-co']).default('smoke'), va: z.number().min(0).max(100).default(5) }),
+  z.strictObject({
+    ...onCircuit,
+    kind: z.literal('alarm'),
+    senses: z.enum(['smoke', 'co', 'smoke-co']).default('smoke'),
+    va: z.number().min(0).max(100).default(5),
+  }),
   /** A hard-wired connection point of a fixed load. */
-  z.strictObject({ ...onCircuit, kind: z.literal('connection'), volts: z.union([z.literal(120), z.literal(240)]).default(120) }),
+  z.strictObject({
+    ...onCircuit,
+    kind: z.literal('connection'),
+    volts: z.union([z.literal(120), z.literal(240)]).default(120),
+  }),
   z.strictObject({ ...onCircuit, kind: z.literal('blank') }),
-]); // prettier-ignore
+]);
 export type Device = z.infer<typeof deviceSchema>;
 export type DeviceKind = Device['kind'];
 
 export const LOAD_KINDS = [
-  'range', 'cooktop', 'oven', 'dishwasher', 'disposer', 'microwave', 'range-hood', 'refrigerator', 'freezer', 'washer', 'gas-dryer',
-  'dryer', 'water-heater', 'furnace', 'air-conditioner', 'heat-pump', 'baseboard-heat', 'bath-heater', 'exhaust-fan', 'ev-charger',
-  'kiln', 'sump-pump', 'garage-door-opener', 'tub-pump', 'treadmill', 'portable-heater', 'other',
-] as const; // prettier-ignore
+  'range',
+  'cooktop',
+  'oven',
+  'dishwasher',
+  'disposer',
+  'microwave',
+  'range-hood',
+  'refrigerator',
+  'freezer',
+  'washer',
+  'gas-dryer',
+  'dryer',
+  'water-heater',
+  'furnace',
+  'air-conditioner',
+  'heat-pump',
+  'baseboard-heat',
+  'bath-heater',
+  'exhaust-fan',
+  'ev-charger',
+  'kiln',
+  'sump-pump',
+  'garage-door-opener',
+  'tub-pump',
+  'treadmill',
+  'portable-heater',
+  'other',
+] as const;
 
 /** A piece of utilization equipment and where it connects. */
 export const loadSchema = z.strictObject({

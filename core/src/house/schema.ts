@@ -26,10 +26,41 @@ const height = z.number().min(0).max(480);
  * rules that turn on the use answer *cannot tell* there.
  */
 export const ROOM_KINDS = [
-  'kitchen', 'dining', 'breakfast', 'pantry', 'living', 'family', 'den', 'library', 'sunroom', 'bedroom', 'recreation',
-  'office', 'studio', 'hallway', 'foyer', 'stair', 'closet', 'walk-in-closet', 'linen', 'bathroom', 'half-bath', 'laundry', 'utility',
-  'garage', 'basement-unfinished', 'basement-finished', 'attic', 'crawl-space', 'porch', 'deck', 'balcony', 'outdoors', 'storage', 'other',
-] as const; // prettier-ignore
+  'kitchen',
+  'dining',
+  'breakfast',
+  'pantry',
+  'living',
+  'family',
+  'den',
+  'library',
+  'sunroom',
+  'bedroom',
+  'recreation',
+  'office',
+  'studio',
+  'hallway',
+  'foyer',
+  'stair',
+  'closet',
+  'walk-in-closet',
+  'linen',
+  'bathroom',
+  'half-bath',
+  'laundry',
+  'utility',
+  'garage',
+  'basement-unfinished',
+  'basement-finished',
+  'attic',
+  'crawl-space',
+  'porch',
+  'deck',
+  'balcony',
+  'outdoors',
+  'storage',
+  'other',
+] as const;
 export const roomKindSchema = z.enum(ROOM_KINDS);
 export type RoomKind = z.infer<typeof roomKindSchema>;
 
@@ -122,9 +153,30 @@ export const placeSchema = z.discriminatedUnion('kind', [
 export type FeaturePlace = z.infer<typeof placeSchema>;
 
 export const FEATURE_KINDS = [
-  'counter', 'island', 'peninsula', 'cabinet', 'tall-cabinet', 'sink', 'basin', 'range', 'cooktop', 'refrigerator', 'dishwasher',
-  'tub', 'shower', 'toilet', 'washer', 'dryer', 'fireplace', 'stair', 'baseboard-heater', 'water-heater', 'kiln', 'panel', 'furniture',
-] as const; // prettier-ignore
+  'counter',
+  'island',
+  'peninsula',
+  'cabinet',
+  'tall-cabinet',
+  'sink',
+  'basin',
+  'range',
+  'cooktop',
+  'refrigerator',
+  'dishwasher',
+  'tub',
+  'shower',
+  'toilet',
+  'washer',
+  'dryer',
+  'fireplace',
+  'stair',
+  'baseboard-heater',
+  'water-heater',
+  'kiln',
+  'panel',
+  'furniture',
+] as const;
 export const featureSchema = z.strictObject({
   id,
   room: id,

@@ -11,9 +11,19 @@ type Entity<C extends Collection> = House[C][string];
 export type NewId = (prefix: string) => string;
 
 const words: Record<Collection, string> = {
-  levels: 'level', rooms: 'room', openings: 'opening', features: 'feature', boxes: 'box', loads: 'load', circuits: 'circuit',
-  switchGroups: 'switch group', cables: 'cable', panels: 'panel', amendments: 'amendment', log: 'note',
-}; // prettier-ignore
+  levels: 'level',
+  rooms: 'room',
+  openings: 'opening',
+  features: 'feature',
+  boxes: 'box',
+  loads: 'load',
+  circuits: 'circuit',
+  switchGroups: 'switch group',
+  cables: 'cable',
+  panels: 'panel',
+  amendments: 'amendment',
+  log: 'note',
+};
 
 const missing = (collection: Collection, id: string): Problem => ({
   code: 'missing',
@@ -25,14 +35,20 @@ const missing = (collection: Collection, id: string): Problem => ({
 export function addEntity<C extends Collection>(house: House, collection: C, entity: Entity<C>): Result<Edited> {
   return edit(house, `Add ${words[collection]}`, (draft) => {
     const records = draft[collection] as Record<string, unknown>;
-    if (Object.hasOwn(records, entity.id)) return { code: 'id-twice', path: `${collection}.${entity.id}`, message: `The id "${entity.id}" is taken.` };
+    if (Object.hasOwn(records, entity.id))
+      return { code: 'id-twice', path: `${collection}.${entity.id}`, message: `The id "${entity.id}" is taken.` };
     records[entity.id] = entity;
     return undefined;
   });
-} // prettier-ignore
+}
 
 /** Changes fields of one entity; a field given as undefined is removed. */
-export function changeEntity<C extends Collection>(house: House, collection: C, id: string, changes: Partial<Entity<C>>): Result<Edited> {
+export function changeEntity<C extends Collection>(
+  house: House,
+  collection: C,
+  id: string,
+  changes: Partial<Entity<C>>,
+): Result<Edited> {
   return edit(house, `Change ${words[collection]}`, (draft) => {
     const entity = (draft[collection] as Record<string, Record<string, unknown>>)[id];
     if (!entity) return missing(collection, id);
@@ -51,26 +67,32 @@ export interface EntityRef {
 
 function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<string>): void {
   for (const [id, load] of Object.entries(draft.loads)) if (deviceIds.has(load.device)) delete draft.loads[id];
-  for (const circuit of Object.values(draft.circuits)) if (circuit.gfciFirst && deviceIds.has(circuit.gfciFirst)) circuit.gfciFirst = null;
+  for (const circuit of Object.values(draft.circuits))
+    if (circuit.gfciFirst && deviceIds.has(circuit.gfciFirst)) circuit.gfciFirst = null;
   for (const group of Object.values(draft.switchGroups)) {
-    if (group.switches.some((id) => deviceIds.has(id))) group.switches = group.switches.filter((id) => !deviceIds.has(id));
-    if (group.controls.some((id) => deviceIds.has(id))) group.controls = group.controls.filter((id) => !deviceIds.has(id));
+    if (group.switches.some((id) => deviceIds.has(id)))
+      group.switches = group.switches.filter((id) => !deviceIds.has(id));
+    if (group.controls.some((id) => deviceIds.has(id)))
+      group.controls = group.controls.filter((id) => !deviceIds.has(id));
   }
 }
 
 function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
   if (!Object.hasOwn(draft[collection], id)) return;
   const remove = (other: Collection, otherId: string) => removeOne(draft, { collection: other, id: otherId });
-  if (collection === 'levels') for (const room of Object.values(draft.rooms)) if (room.level === id) remove('rooms', room.id);
+  if (collection === 'levels')
+    for (const room of Object.values(draft.rooms)) if (room.level === id) remove('rooms', room.id);
   if (collection === 'rooms')
     for (const part of ['openings', 'features', 'boxes', 'panels'] as const)
       for (const entity of Object.values(draft[part])) if (entity.room === id) remove(part, entity.id);
   if (collection === 'features') {
     for (const panel of Object.values(draft.panels)) if (panel.feature === id) panel.feature = null;
-    for (const box of Object.values(draft.boxes)) if (box.at.kind === 'feature' && box.at.feature === id) remove('boxes', box.id);
+    for (const box of Object.values(draft.boxes))
+      if (box.at.kind === 'feature' && box.at.feature === id) remove('boxes', box.id);
   }
   if (collection === 'boxes') {
-    for (const cable of Object.values(draft.cables)) if (cable.from === id || cable.to === id) delete draft.cables[cable.id];
+    for (const cable of Object.values(draft.cables))
+      if (cable.from === id || cable.to === id) delete draft.cables[cable.id];
     removeDeviceTraces(draft, new Set(Object.keys(draft.boxes[id]!.devices)));
   }
   if (collection === 'circuits') {
@@ -79,7 +101,8 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
     for (const cable of Object.values(draft.cables)) if (cable.circuit === id) delete draft.cables[cable.id];
   }
   if (collection === 'panels')
-    for (const circuit of Object.values(draft.circuits)) if (circuit.panel === id) [circuit.panel, circuit.space] = [null, null];
+    for (const circuit of Object.values(draft.circuits))
+      if (circuit.panel === id) [circuit.panel, circuit.space] = [null, null];
   delete (draft[collection] as Record<string, unknown>)[id];
 }
 
@@ -92,20 +115,36 @@ export function removeEntities(house: House, refs: readonly EntityRef[]): Result
 }
 
 /** The same outline, clockwise. */
-export const turnClockwise = <P extends Point>(points: readonly P[]): P[] => (isClockwise(points) ? [...points] : points.toReversed());
+export const turnClockwise = <P extends Point>(points: readonly P[]): P[] =>
+  isClockwise(points) ? [...points] : points.toReversed();
 
 /** Corners with ids c0, c1 … around a rectangle, from its top left. */
 export function rectangleCorners(x: number, y: number, widthIn: number, depthIn: number): Corner[] {
-  const points = [[x, y], [x + widthIn, y], [x + widthIn, y + depthIn], [x, y + depthIn]] as const; // prettier-ignore
+  const points = [
+    [x, y],
+    [x + widthIn, y],
+    [x + widthIn, y + depthIn],
+    [x, y + depthIn],
+  ] as const;
   return points.map(([px, py], i) => ({ id: `c${i}`, x: px, y: py, wall: 'solid' }));
 }
 
 /** A tag prefix for a room's boxes that no other room has: B2 for "Bedroom 2". */
 export function choosePrefix(house: House, name: string): string {
   const taken = new Set(Object.values(house.rooms).map((room) => room.prefix));
-  const letters = name.toUpperCase().replace(/[^A-Z0-9 ]/g, ' ').split(/\s+/).filter(Boolean); // prettier-ignore
-  const initials = letters.map((word) => (/^\d/.test(word) ? word : word[0])).join('').slice(0, 3) || 'R'; // prettier-ignore
-  const plain = [initials, (letters[0] ?? 'R').slice(0, 2), (letters[0] ?? 'R').slice(0, 3)].find((one) => !taken.has(one));
+  const letters = name
+    .toUpperCase()
+    .replace(/[^A-Z0-9 ]/g, ' ')
+    .split(/\s+/)
+    .filter(Boolean);
+  const initials =
+    letters
+      .map((word) => (/^\d/.test(word) ? word : word[0]))
+      .join('')
+      .slice(0, 3) || 'R';
+  const plain = [initials, (letters[0] ?? 'R').slice(0, 2), (letters[0] ?? 'R').slice(0, 3)].find(
+    (one) => !taken.has(one),
+  );
   if (plain) return plain;
   for (let n = 2; ; n++) {
     const prefix = `${initials.slice(0, 2)}${n}`;
@@ -194,7 +233,12 @@ export function moveBox(house: House, id: string, at: BoxPlace): Result<Edited> 
 }
 
 /** Changes one device in its box. */
-export function changeDevice(house: House, boxId: string, deviceId: string, changes: Readonly<Record<string, unknown>>): Result<Edited> {
+export function changeDevice(
+  house: House,
+  boxId: string,
+  deviceId: string,
+  changes: Readonly<Record<string, unknown>>,
+): Result<Edited> {
   return edit(house, 'Change device', (draft) => {
     const device = draft.boxes[boxId]?.devices[deviceId];
     if (!device) return missing('boxes', boxId);
@@ -222,7 +266,11 @@ export function assignToCircuit(house: House, deviceIds: readonly string[], circ
 }
 
 /** Gives circuits their panel spaces, all at once so that they may swap. */
-export function placeBreakers(house: House, panelId: string, spaces: Readonly<Record<string, number | null>>): Result<Edited> {
+export function placeBreakers(
+  house: House,
+  panelId: string,
+  spaces: Readonly<Record<string, number | null>>,
+): Result<Edited> {
   return edit(house, 'Arrange panel', (draft) => {
     for (const [id, space] of Object.entries(spaces)) {
       const circuit: Draft<Circuit> | undefined = draft.circuits[id];

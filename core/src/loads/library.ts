@@ -1,12 +1,20 @@
 import type { Load, LoadKind } from '../house/schema-equipment';
 
 /** What a load of a kind usually is. Values are *typical*, from memory: the nameplate decides. */
-export type TypicalLoad = Readonly<Pick<Load, 'name' | 'va' | 'volts' | 'continuous' | 'motor' | 'fastened' | 'cord' | 'individual'>>;
+export type TypicalLoad = Readonly<
+  Pick<Load, 'name' | 'va' | 'volts' | 'continuous' | 'motor' | 'fastened' | 'cord' | 'individual'>
+>;
 
 const row = (name: string, va: number, volts: 120 | 240, flags = ''): TypicalLoad => ({
-  name, va, volts,
-  continuous: flags.includes('C'), motor: flags.includes('M'), fastened: flags.includes('F'), cord: !flags.includes('W'), individual: flags.includes('I'),
-}); // prettier-ignore
+  name,
+  va,
+  volts,
+  continuous: flags.includes('C'),
+  motor: flags.includes('M'),
+  fastened: flags.includes('F'),
+  cord: !flags.includes('W'),
+  individual: flags.includes('I'),
+});
 
 /**
  * Flags: C continuous, M motor, F fastened in place, W hard-wired, I individual circuit by the usual instructions.

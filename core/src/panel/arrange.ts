@@ -12,13 +12,15 @@ export function arrangePanel(house: House, panel: Panel): Record<string, number>
   const vaOf = (id: string) => measureCircuitLoad(house, house.circuits[id]!).va;
   const legVa = { A: 0, B: 0 };
   for (const circuit of circuits)
-    if (circuit.panel === panel.id) for (const space of spacesOf(circuit)) legVa[legOf(space)] += vaOf(circuit.id) / circuit.poles;
+    if (circuit.panel === panel.id)
+      for (const space of spacesOf(circuit)) legVa[legOf(space)] += vaOf(circuit.id) / circuit.poles;
   const waiting = circuits
     .filter((circuit) => circuit.panel === null || circuit.space === null)
     .sort((a, b) => b.poles - a.poles || vaOf(b.id) - vaOf(a.id) || a.id.localeCompare(b.id));
   const places: Record<string, number> = {};
   for (const circuit of waiting) {
-    const fits = (space: number) => spacesOf({ ...circuit, space }).every((one) => one <= panel.spaces && !taken.has(one));
+    const fits = (space: number) =>
+      spacesOf({ ...circuit, space }).every((one) => one <= panel.spaces && !taken.has(one));
     const free = Array.from({ length: panel.spaces }, (_, i) => i + 1).filter(fits);
     const lighter = legVa.A <= legVa.B ? 'A' : 'B';
     const space = circuit.poles === 2 ? free[0] : (free.find((one) => legOf(one) === lighter) ?? free[0]);

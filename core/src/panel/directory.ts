@@ -1,7 +1,8 @@
 import type { Circuit } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
 
-const listed = (words: readonly string[]): string => (words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
+const listed = (words: readonly string[]): string =>
+  words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /** "door opener" for a garage door opener in the garage: the room is named already. */
 function nameLoad(load: string, room: string): string {

@@ -47,21 +47,36 @@ export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: C
   const rows = Array.from({ length: panel.spaces }, (_, i): ScheduleRow => {
     const space = i + 1;
     const found = bySpace.get(space);
-    if (!found) return { space, leg: legOf(space), circuit: undefined, continued: false, breaker: undefined, directory: '', va: 0 };
+    if (!found)
+      return {
+        space,
+        leg: legOf(space),
+        circuit: undefined,
+        continued: false,
+        breaker: undefined,
+        directory: '',
+        va: 0,
+      };
     const { circuit, continued } = found;
     return {
-      space, leg: legOf(space), circuit, continued, breaker: breakerOf(circuit),
+      space,
+      leg: legOf(space),
+      circuit,
+      continued,
+      breaker: breakerOf(circuit),
       directory: writeDirectoryEntry(circuit, outletsOn(house, circuit)),
       va: measureCircuitLoad(house, circuit).va / circuit.poles,
-    }; // prettier-ignore
+    };
   });
   const legVa = { A: 0, B: 0 };
   for (const row of rows) legVa[row.leg] += row.va;
   const larger = Math.max(legVa.A, legVa.B);
   return {
-    panel, rows, legVa,
+    panel,
+    rows,
+    legVa,
     imbalance: larger === 0 ? 0 : Math.abs(legVa.A - legVa.B) / larger,
     unplaced: circuits.filter((circuit) => circuit.space === null || circuit.panel !== panel.id),
     freeSpaces: rows.filter((row) => !row.circuit).length,
-  }; // prettier-ignore
+  };
 }

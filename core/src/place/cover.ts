@@ -33,7 +33,13 @@ const isBetter = (a: Best, b: Best | undefined): boolean =>
   !b || a.count < b.count || (a.count === b.count && a.unevenness < b.unevenness - 1e-9);
 
 /** The chain of nodes with the fewest new ones, from a start no farther than `headIn` to an end no farther than `tailIn` from the line's end. */
-function bestChain(nodes: readonly Node[], lengthIn: number, headIn: number, tailIn: number, reachIn: number): readonly number[] | undefined {
+function bestChain(
+  nodes: readonly Node[],
+  lengthIn: number,
+  headIn: number,
+  tailIn: number,
+  reachIn: number,
+): readonly number[] | undefined {
   const best: (Best | undefined)[] = nodes.map(() => undefined);
   nodes.forEach((node, j) => {
     const cost = node.fixed ? 0 : 1;
@@ -70,7 +76,9 @@ function bestChain(nodes: readonly Node[], lengthIn: number, headIn: number, tai
 
 function nodesOf(problem: CoverProblem): Node[] {
   const fixed = [...new Set(problem.fixedIn)].map((at) => ({ at, fixed: true }));
-  const free = problem.candidatesIn.filter((at) => at >= -HAIR_IN && at <= problem.lengthIn + HAIR_IN).map((at) => ({ at, fixed: false }));
+  const free = problem.candidatesIn
+    .filter((at) => at >= -HAIR_IN && at <= problem.lengthIn + HAIR_IN)
+    .map((at) => ({ at, fixed: false }));
   return [...fixed, ...free].sort((a, b) => a.at - b.at || Number(b.fixed) - Number(a.fixed));
 }
 
@@ -99,10 +107,11 @@ function coverLoop(problem: CoverProblem): readonly number[] | undefined {
     const unevenness = all.slice(1).reduce((sum, node, i) => sum + (node.at - all[i]!.at) ** 2, 0);
     const chosen = all.filter((node) => !node.fixed).map((node) => (node.at + start.at) % lengthIn);
     if (!start.fixed) chosen.push(start.at);
-    if (!best || chosen.length < best.length || (chosen.length === best.length && unevenness < bestUnevenness - 1e-9)) [best, bestUnevenness] = [chosen, unevenness];
+    if (!best || chosen.length < best.length || (chosen.length === best.length && unevenness < bestUnevenness - 1e-9))
+      [best, bestUnevenness] = [chosen, unevenness];
   }
   return best?.toSorted((a, b) => a - b);
-} // prettier-ignore
+}
 
 /**
  * The fewest places that leave no point farther than the reach, exactly: a dynamic programme over the candidates.

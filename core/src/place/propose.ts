@@ -6,7 +6,14 @@ import { studFaces } from '../plan/studs';
 import { fromLoop, wallLoop } from '../plan/wall-loop';
 import { coverWithFewest } from './cover';
 import { placesIn, type Reach, type Stretch } from './reach';
-import { aboveCounter, reachAlongCounters, reachAlongWalls, SPACED_ROOMS, usualHeightIn, type OnLoop } from './receptacles';
+import {
+  aboveCounter,
+  reachAlongCounters,
+  reachAlongWalls,
+  SPACED_ROOMS,
+  usualHeightIn,
+  type OnLoop,
+} from './receptacles';
 
 export interface PlacementLimits {
   readonly wall: { readonly reachIn: number; readonly minWallIn: number };
@@ -39,33 +46,62 @@ interface Wanted {
   readonly fixed: readonly OnLoop[];
 }
 
-function fill(view: RoomView, wanted: Wanted, heightIn: number, reachIn: number, purpose: ProposedBox['purpose']): Proposal {
+function fill(
+  view: RoomView,
+  wanted: Wanted,
+  heightIn: number,
+  reachIn: number,
+  purpose: ProposedBox['purpose'],
+): Proposal {
   const loop = wallLoop(view.room);
   const room = view.room.id;
   if (wanted.reach.gaps.length === 0) return { boxes: [], unreachable: [] };
   const lengthIn = lengthOf(wanted.stretch);
   const relative = (places: readonly number[]) => placesIn(wanted.stretch, loop.lengthIn, places);
-  const problem = { lengthIn, reachIn, fixedIn: relative(wanted.fixed.map((one) => one.atIn)), endless: wanted.stretch.endless ?? false };
+  const problem = {
+    lengthIn,
+    reachIn,
+    fixedIn: relative(wanted.fixed.map((one) => one.atIn)),
+    endless: wanted.stretch.endless ?? false,
+  };
   const faces = studFaces(view, heightIn).map((face) => face.atIn);
   const anywhere = (): number[] => {
     const places: number[] = [];
-    for (let at = Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2); at <= lengthIn - Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2); at += ON_ANY_INCH) places.push(at);
+    for (
+      let at = Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2);
+      at <= lengthIn - Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2);
+      at += ON_ANY_INCH
+    )
+      places.push(at);
     return places.filter((at) => isClear(view, wanted.stretch.fromIn + at, heightIn));
   };
-  for (const [candidatesIn, onStud] of [[relative(faces), true], [anywhere(), false]] as const) {
+  for (const [candidatesIn, onStud] of [
+    [relative(faces), true],
+    [anywhere(), false],
+  ] as const) {
     const cover = coverWithFewest({ ...problem, candidatesIn });
     if (cover.kind === 'covered')
-      return { unreachable: [], boxes: cover.chosenIn.map((at) => ({ room, heightIn, purpose, onStud, atLoopIn: (wanted.stretch.fromIn + at) % loop.lengthIn })) };
+      return {
+        unreachable: [],
+        boxes: cover.chosenIn.map((at) => ({
+          room,
+          heightIn,
+          purpose,
+          onStud,
+          atLoopIn: (wanted.stretch.fromIn + at) % loop.lengthIn,
+        })),
+      };
   }
   return { boxes: [], unreachable: wanted.reach.gaps.map((stretch) => ({ room, stretch })) };
-} // prettier-ignore
+}
 
 /** Whether wall, not glass or an opening, stands at a place and height. */
 function isClear(view: RoomView, atLoopIn: number, heightIn: number): boolean {
   const { wall, alongIn } = fromLoop(wallLoop(view.room), atLoopIn);
   if (wall.boundary === 'railing' || wall.boundary === 'open') return false;
   return view.openings.every((seen) => {
-    if (seen.wall !== wall.id || alongIn < seen.alongIn - 1.5 || alongIn > seen.alongIn + seen.widthIn + 1.5) return true;
+    if (seen.wall !== wall.id || alongIn < seen.alongIn - 1.5 || alongIn > seen.alongIn + seen.widthIn + 1.5)
+      return true;
     return seen.opening.kind === 'window' && (heightIn < seen.opening.sillIn - 3 || heightIn > seen.opening.headIn + 3);
   });
 }
@@ -80,11 +116,22 @@ export function proposeForRoom(house: House, roomId: string, limits: PlacementLi
       parts.push(fill(view, { stretch: space, reach, fixed: boxes }, heightIn, limits.wall.reachIn, 'wall space'));
   }
   for (const { space, reach } of reachAlongCounters(view, limits.counter)) {
-    const heightIn = Math.min(space.heightIn + limits.counter.maxAboveIn, Math.max(space.heightIn + 4, house.standards.counterHeightIn));
-    parts.push(fill(view, { stretch: space, reach, fixed: aboveCounter(view, space, limits.counter.maxAboveIn) }, heightIn, limits.counter.reachIn, 'counter'));
+    const heightIn = Math.min(
+      space.heightIn + limits.counter.maxAboveIn,
+      Math.max(space.heightIn + 4, house.standards.counterHeightIn),
+    );
+    parts.push(
+      fill(
+        view,
+        { stretch: space, reach, fixed: aboveCounter(view, space, limits.counter.maxAboveIn) },
+        heightIn,
+        limits.counter.reachIn,
+        'counter',
+      ),
+    );
   }
   return { boxes: parts.flatMap((part) => part.boxes), unreachable: parts.flatMap((part) => part.unreachable) };
-} // prettier-ignore
+}
 
 /** The proposal for one wall alone: those of the room's proposal that stand on it. */
 export function proposeForWall(house: House, roomId: string, wallId: string, limits: PlacementLimits): Proposal {
@@ -111,7 +158,18 @@ export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId):
       room: box.room,
       origin: 'code',
       at: { kind: 'wall', wall: wall.id, alongIn: Math.round(alongIn * 16) / 16, heightIn: box.heightIn },
-      devices: [{ id: newId('device'), kind: 'receptacle', circuit: null, style: 'duplex', volts: 120, ratingA: 15, gfci: false, switched: 'no' }],
+      devices: [
+        {
+          id: newId('device'),
+          kind: 'receptacle',
+          circuit: null,
+          style: 'duplex',
+          volts: 120,
+          ratingA: 15,
+          gfci: false,
+          switched: 'no',
+        },
+      ],
     };
   });
-} // prettier-ignore
+}

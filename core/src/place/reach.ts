@@ -41,7 +41,11 @@ export function placesIn(stretch: Stretch, loopLengthIn: number, placesOnLoopIn:
 export function measureReach(stretch: Stretch, placesFromStartIn: readonly number[], allowedIn: number): Reach {
   const length = stretch.toIn - stretch.fromIn;
   if (placesFromStartIn.length === 0)
-    return { gaps: [{ fromIn: stretch.fromIn, toIn: stretch.toIn }], worstIn: Infinity, worstAtIn: stretch.fromIn + length / 2 };
+    return {
+      gaps: [{ fromIn: stretch.fromIn, toIn: stretch.toIn }],
+      worstIn: Infinity,
+      worstAtIn: stretch.fromIn + length / 2,
+    };
   const places = stretch.endless
     ? [placesFromStartIn.at(-1)! - length, ...placesFromStartIn, placesFromStartIn[0]! + length]
     : placesFromStartIn;
@@ -50,7 +54,8 @@ export function measureReach(stretch: Stretch, placesFromStartIn: readonly numbe
   const consider = (from: number, to: number, distanceIn: number, at: number) => {
     const [clippedFrom, clippedTo] = [Math.max(0, from), Math.min(length, to)];
     if (distanceIn > worst + 1e-9) [worst, worstAt] = [distanceIn, Math.max(0, Math.min(length, at))];
-    if (clippedTo - clippedFrom > HAIR_IN) gaps.push({ fromIn: stretch.fromIn + clippedFrom, toIn: stretch.fromIn + clippedTo });
+    if (clippedTo - clippedFrom > HAIR_IN)
+      gaps.push({ fromIn: stretch.fromIn + clippedFrom, toIn: stretch.fromIn + clippedTo });
   };
   if (!stretch.endless) consider(0, places[0]! - allowedIn, places[0]!, 0);
   places.slice(1).forEach((at, i) => {

@@ -16,10 +16,23 @@ const FLOOR_FROM_WALL_IN = 18;
 
 /** Rooms under the wall spacing of 210.52(A), with those that practice reads as similar. */
 export const SPACED_ROOMS: ReadonlySet<RoomKind> = new Set([
-  'kitchen', 'dining', 'breakfast', 'living', 'family', 'den', 'library', 'sunroom', 'bedroom', 'recreation', 'office', 'studio', 'basement-finished',
-]); // prettier-ignore
+  'kitchen',
+  'dining',
+  'breakfast',
+  'living',
+  'family',
+  'den',
+  'library',
+  'sunroom',
+  'bedroom',
+  'recreation',
+  'office',
+  'studio',
+  'basement-finished',
+]);
 
-export const receptaclesOf = (box: Box): Receptacle[] => Object.values(box.devices).filter((device): device is Receptacle => device.kind === 'receptacle');
+export const receptaclesOf = (box: Box): Receptacle[] =>
+  Object.values(box.devices).filter((device): device is Receptacle => device.kind === 'receptacle');
 
 /** Height of a box above the floor; a floor box is at 0, a ceiling box at the ceiling. */
 export function boxHeightIn(box: Box, ceilingIn: number): number {
@@ -72,7 +85,11 @@ export function reachAlongWalls(view: RoomView, allowedIn: number, minWidthIn: n
   return measureWallSpaces(view)
     .filter((space) => lengthOf(space) >= minWidthIn - 1 / 64)
     .map((space) => {
-      const places = placesIn(space, loop.lengthIn, counted.map((one) => one.atIn)); // prettier-ignore
+      const places = placesIn(
+        space,
+        loop.lengthIn,
+        counted.map((one) => one.atIn),
+      );
       const boxes = counted.filter(({ atIn }) => placesIn(space, loop.lengthIn, [atIn]).length > 0);
       return { space, reach: measureReach(space, places, allowedIn), boxes };
     });
@@ -94,7 +111,10 @@ export function aboveCounter(view: RoomView, space: CounterSpace, maxAboveIn: nu
 }
 
 /** The reach along every wall counter at least `minWidthIn` wide: 210.52(C)(1). */
-export function reachAlongCounters(view: RoomView, limits: { reachIn: number; minWidthIn: number; maxAboveIn: number }): CounterReach[] {
+export function reachAlongCounters(
+  view: RoomView,
+  limits: { reachIn: number; minWidthIn: number; maxAboveIn: number },
+): CounterReach[] {
   const loop = wallLoop(view.room);
   return measureCounterSpaces(view)
     .filter((space) => lengthOf(space) >= limits.minWidthIn - 1 / 64)
@@ -106,25 +126,45 @@ export function reachAlongCounters(view: RoomView, limits: { reachIn: number; mi
 
 /** Ids of the boxes over the room's wall counters, within the 20 in of 210.52(C)(3). */
 const boxesOverCounters = perRoom(
-  (view): ReadonlySet<string> => new Set(measureCounterSpaces(view).flatMap((space) => aboveCounter(view, space, 20).map((one) => one.box.id))),
+  (view): ReadonlySet<string> =>
+    new Set(measureCounterSpaces(view).flatMap((space) => aboveCounter(view, space, 20).map((one) => one.box.id))),
 );
 
 /** Whether a receptacle serves a counter, an island or a peninsula. */
 export function servesCounter(view: RoomView, box: Box): boolean {
   if (box.at.kind === 'feature') {
     const on = box.at.feature;
-    return view.features.some((feature) => feature.id === on && (feature.kind === 'island' || feature.kind === 'peninsula'));
+    return view.features.some(
+      (feature) => feature.id === on && (feature.kind === 'island' || feature.kind === 'peninsula'),
+    );
   }
   return boxesOverCounters(view).has(box.id);
 }
 
 /** The usual height for a receptacle at a place of a room: the firm's standards. */
-export function usualHeightIn(room: Room, heights: { receptacleHeightIn: number; garageHeightIn: number; laundryHeightIn: number; bathHeightIn: number; outdoorHeightIn: number }): number {
+export function usualHeightIn(
+  room: Room,
+  heights: {
+    receptacleHeightIn: number;
+    garageHeightIn: number;
+    laundryHeightIn: number;
+    bathHeightIn: number;
+    outdoorHeightIn: number;
+  },
+): number {
   switch (room.kind) {
-    case 'garage': return heights.garageHeightIn;
-    case 'laundry': return heights.laundryHeightIn;
-    case 'bathroom': case 'half-bath': return heights.bathHeightIn;
-    case 'porch': case 'deck': case 'balcony': return heights.outdoorHeightIn;
-    default: return heights.receptacleHeightIn;
+    case 'garage':
+      return heights.garageHeightIn;
+    case 'laundry':
+      return heights.laundryHeightIn;
+    case 'bathroom':
+    case 'half-bath':
+      return heights.bathHeightIn;
+    case 'porch':
+    case 'deck':
+    case 'balcony':
+      return heights.outdoorHeightIn;
+    default:
+      return heights.receptacleHeightIn;
   }
-} // prettier-ignore
+}

@@ -30,8 +30,12 @@ export const measureCounterSpaces = perRoom((view: RoomView): readonly CounterSp
   const runs = joinIntervals(counters.flatMap(onWall));
   const heightIn = Math.max(0, ...counters.map((counter) => counter.heightIn));
   const dividers = view.features
-    .filter((feature) => ENDERS.has(feature.kind) || (DIVIDERS.has(feature.kind) && feature.at.kind === 'wall' && feature.at.behindIn < BEHIND_STRAIGHT_IN))
-    .flatMap(onWall); // prettier-ignore
+    .filter(
+      (feature) =>
+        ENDERS.has(feature.kind) ||
+        (DIVIDERS.has(feature.kind) && feature.at.kind === 'wall' && feature.at.behindIn < BEHIND_STRAIGHT_IN),
+    )
+    .flatMap(onWall);
   const spaces = runs.flatMap((run) => cutIntervals(run, dividers)).map((space) => ({ ...space, heightIn }));
 
   // A counter run over the loop's start is one space: its legs meet at the first corner.

@@ -41,9 +41,12 @@ export function cutLoop(loopLengthIn: number, cuts: readonly Interval[]): Interv
   if (cuts.length === 0) return [{ fromIn: 0, toIn: loopLengthIn }];
   const flat = cuts.flatMap((cut) =>
     cut.toIn > loopLengthIn
-      ? [{ fromIn: cut.fromIn, toIn: loopLengthIn }, { fromIn: 0, toIn: cut.toIn - loopLengthIn }]
+      ? [
+          { fromIn: cut.fromIn, toIn: loopLengthIn },
+          { fromIn: 0, toIn: cut.toIn - loopLengthIn },
+        ]
       : [cut],
-  ); // prettier-ignore
+  );
   const left = cutIntervals({ fromIn: 0, toIn: loopLengthIn }, flat);
   const [first, last] = [left[0], left.at(-1)];
   if (left.length > 1 && first && last && first.fromIn < HAIR_IN && last.toIn > loopLengthIn - HAIR_IN)

@@ -1,10 +1,31 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aHouse, bedroom } from '../test/house-builder';
-import { boundsOf, cutIntervals, cutLoop, fromLoop, innerPoint, isInside, layStuds, measureWallSpaces, placementLimits, polygonsOverlap, proposeForRoom, proposeForWall, roomBehind, setAgainst, studFaces, toLoop, viewRoom, wallLoop, type House } from '../index';
+import {
+  boundsOf,
+  cutIntervals,
+  cutLoop,
+  fromLoop,
+  innerPoint,
+  isInside,
+  layStuds,
+  measureWallSpaces,
+  placementLimits,
+  polygonsOverlap,
+  proposeForRoom,
+  proposeForWall,
+  roomBehind,
+  setAgainst,
+  studFaces,
+  toLoop,
+  viewRoom,
+  wallLoop,
+  type House,
+} from '../index';
 import { pathInRoom } from '../code/protection/cord-path';
 
-const spaces = (house: House, room: string) => measureWallSpaces(viewRoom(house, room)).map((space) => Math.round((space.toIn - space.fromIn) * 16) / 16);
+const spaces = (house: House, room: string) =>
+  measureWallSpaces(viewRoom(house, room)).map((space) => Math.round((space.toIn - space.fromIn) * 16) / 16);
 
 describe('wall spaces: 210.52(A)(2)', () => {
   it.each([
@@ -12,11 +33,40 @@ describe('wall spaces: 210.52(A)(2)', () => {
     ['no break: the whole loop', aHouse().room('den', 'den', [0, 0, 100, 100]), 'den', [400]],
     ['a window does not break it', bedroom().opening('bed', 'c0', 'window', 20, 60), 'bed', [496]],
     ['a closet door in the opposite wall halves it', bedroom().opening('bed', 'c0', 'door', 12, 60), 'bed', [204, 232]],
-    ['the moving half of a slider breaks', bedroom().opening('bed', 'c0', 'slider', 0, 72, { moving: 'left' }), 'bed', [220, 240]],
-    ['an open side ends it', aHouse().room('den', 'den', [[0, 0], [100, 0], [100, 100], [0, 100]]).with((house) => (house.rooms['den']!.corners[1]!.wall = 'open')), 'den', [300]],
-    ['a railing is wall', aHouse().room('den', 'den', [0, 0, 100, 100]).with((house) => (house.rooms['den']!.corners[1]!.wall = 'railing')), 'den', [400]],
-    ['a baseboard heater and furniture do not break it', bedroom().feature('bed', 'baseboard-heater', ['c0', 10, 60, 3]).feature('bed', 'furniture', ['c1', 10, 60, 30]), 'bed', [496]],
-  ])('%s', (_, builder, room, expected) => expect(spaces(builder.build(), room).sort()).toEqual([...expected].sort())); // prettier-ignore
+    [
+      'the moving half of a slider breaks',
+      bedroom().opening('bed', 'c0', 'slider', 0, 72, { moving: 'left' }),
+      'bed',
+      [220, 240],
+    ],
+    [
+      'an open side ends it',
+      aHouse()
+        .room('den', 'den', [
+          [0, 0],
+          [100, 0],
+          [100, 100],
+          [0, 100],
+        ])
+        .with((house) => (house.rooms['den']!.corners[1]!.wall = 'open')),
+      'den',
+      [300],
+    ],
+    [
+      'a railing is wall',
+      aHouse()
+        .room('den', 'den', [0, 0, 100, 100])
+        .with((house) => (house.rooms['den']!.corners[1]!.wall = 'railing')),
+      'den',
+      [400],
+    ],
+    [
+      'a baseboard heater and furniture do not break it',
+      bedroom().feature('bed', 'baseboard-heater', ['c0', 10, 60, 3]).feature('bed', 'furniture', ['c1', 10, 60, 30]),
+      'bed',
+      [496],
+    ],
+  ])('%s', (_, builder, room, expected) => expect(spaces(builder.build(), room).sort()).toEqual([...expected].sort()));
 
   it('sees a neighbour\u2019s door through a wall of 4 1/2 in, at the right place', () => {
     const house = bedroom().room('hall', 'hallway', [0, 124.5, 144, 40]).build();
@@ -28,7 +78,11 @@ describe('wall spaces: 210.52(A)(2)', () => {
   });
 
   it('does not see a door through two walls or from another level', () => {
-    const house = bedroom().room('far', 'hallway', [0, 160, 144, 40]).with((one) => (one.levels['L2'] = { ...one.levels['L1']!, id: 'L2' })).room('up', 'hallway', [0, 124.5, 144, 40], { level: 'L2' }).build(); // prettier-ignore
+    const house = bedroom()
+      .room('far', 'hallway', [0, 160, 144, 40])
+      .with((one) => (one.levels['L2'] = { ...one.levels['L1']!, id: 'L2' }))
+      .room('up', 'hallway', [0, 124.5, 144, 40], { level: 'L2' })
+      .build();
     expect(viewRoom(house, 'far').openings).toEqual([]);
     expect(viewRoom(house, 'up').openings).toEqual([]);
   });
@@ -36,22 +90,40 @@ describe('wall spaces: 210.52(A)(2)', () => {
 
 describe('intervals', () => {
   it('what is left and what is cut make up the whole', () => {
-    const cuts = fc.array(fc.tuple(fc.integer({ min: 0, max: 390 }), fc.integer({ min: 1, max: 90 })).map(([fromIn, length]) => ({ fromIn, toIn: Math.min(400, fromIn + length) })), { maxLength: 8 });
+    const cuts = fc.array(
+      fc
+        .tuple(fc.integer({ min: 0, max: 390 }), fc.integer({ min: 1, max: 90 }))
+        .map(([fromIn, length]) => ({ fromIn, toIn: Math.min(400, fromIn + length) })),
+      { maxLength: 8 },
+    );
     fc.assert(
       fc.property(cuts, (list) => {
         const isCut = (at: number) => list.some((cut) => at > cut.fromIn && at < cut.toIn);
         const left = cutLoop(400, list);
-        for (let at = 0.5; at < 400; at++) expect(left.some((one) => (at > one.fromIn && at < one.toIn) || (at + 400 > one.fromIn && at + 400 < one.toIn))).toBe(!isCut(at));
+        for (let at = 0.5; at < 400; at++)
+          expect(
+            left.some((one) => (at > one.fromIn && at < one.toIn) || (at + 400 > one.fromIn && at + 400 < one.toIn)),
+          ).toBe(!isCut(at));
         expect(cutIntervals({ fromIn: 0, toIn: 400 }, list).length).toBeGreaterThanOrEqual(left.length);
       }),
     );
-  }); // prettier-ignore
+  });
 });
 
 describe('the loop', () => {
-  const house = aHouse().room('den', 'den', [[0, 0], [200, 0], [200, 80], [120, 80], [120, 160], [0, 160]]).build(); // prettier-ignore
+  const house = aHouse()
+    .room('den', 'den', [
+      [0, 0],
+      [200, 0],
+      [200, 80],
+      [120, 80],
+      [120, 160],
+      [0, 160],
+    ])
+    .build();
   const loop = wallLoop(house.rooms['den']!);
-  it('names walls by the way they face', () => expect(loop.walls.map((wall) => wall.name)).toEqual(['north', 'east', 'south', 'east', 'south', 'west']));
+  it('names walls by the way they face', () =>
+    expect(loop.walls.map((wall) => wall.name)).toEqual(['north', 'east', 'south', 'east', 'south', 'west']));
   it('places are found again', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 719.9, noNaN: true }), (at) => {
@@ -62,21 +134,30 @@ describe('the loop', () => {
   });
   it('a cord goes around an inside corner', () => {
     const view = viewRoom(house, 'den');
-    expect(pathInRoom(view, { x: 190, y: 70 }, { x: 110, y: 150 })).toBeCloseTo(Math.hypot(70, 10) + Math.hypot(10, 70), 1);
+    expect(pathInRoom(view, { x: 190, y: 70 }, { x: 110, y: 150 })).toBeCloseTo(
+      Math.hypot(70, 10) + Math.hypot(10, 70),
+      1,
+    );
     expect(pathInRoom(view, { x: 10, y: 10 }, { x: 110, y: 150 })).toBeCloseTo(Math.hypot(100, 140), 6);
   });
-  it('labels stand inside', () => expect(isInside(innerPoint(house.rooms['den']!.corners), house.rooms['den']!.corners)).toBe(true));
+  it('labels stand inside', () =>
+    expect(isInside(innerPoint(house.rooms['den']!.corners), house.rooms['den']!.corners)).toBe(true));
 });
 
 describe('studs', () => {
   it('stand on the spacing, at the ends and beside openings, never in them', () => {
     const house = bedroom().build();
     const studs = layStuds(viewRoom(house, 'bed'));
-    expect(studs.filter((stud) => stud.atIn < 144).map((stud) => stud.atIn)).toEqual([0.75, 16, 32, 48, 64, 80, 96, 112, 128, 143.25]);
+    expect(studs.filter((stud) => stud.atIn < 144).map((stud) => stud.atIn)).toEqual([
+      0.75, 16, 32, 48, 64, 80, 96, 112, 128, 143.25,
+    ]);
     expect(studs.some((stud) => stud.atIn > 264 + 12 && stud.atIn < 264 + 44)).toBe(false);
   });
   it('a box nails to a stud\u2019s side, not under a low window', () => {
-    const faces = studFaces(viewRoom(bedroom().opening('bed', 'c0', 'window', 40, 60, { sillIn: 10 }).build(), 'bed'), 16);
+    const faces = studFaces(
+      viewRoom(bedroom().opening('bed', 'c0', 'window', 40, 60, { sillIn: 10 }).build(), 'bed'),
+      16,
+    );
     expect(faces.some((face) => face.atIn === 16 + 1.875)).toBe(true);
     expect(faces.some((face) => face.atIn > 38 && face.atIn < 102)).toBe(false);
   });
@@ -94,15 +175,26 @@ describe('proposals', () => {
     expect(onNorth.length).toBeLessThan(4);
   });
   it('glass to the floor wants a floor receptacle', () => {
-    const house = aHouse().room('sun', 'sunroom', [0, 0, 120, 100]).opening('sun', 'c0', 'fixed-glass', 0, 120).opening('sun', 'c1', 'cased', 0, 100).opening('sun', 'c2', 'cased', 0, 120).opening('sun', 'c3', 'cased', 0, 100).build();
+    const house = aHouse()
+      .room('sun', 'sunroom', [0, 0, 120, 100])
+      .opening('sun', 'c0', 'fixed-glass', 0, 120)
+      .opening('sun', 'c1', 'cased', 0, 100)
+      .opening('sun', 'c2', 'cased', 0, 120)
+      .opening('sun', 'c3', 'cased', 0, 100)
+      .build();
     const proposal = proposeForRoom(house, 'sun', placementLimits(house));
     expect(proposal.boxes).toEqual([]);
     expect(proposal.unreachable).toHaveLength(1);
-  }); // prettier-ignore
+  });
 });
 
 describe('rooms against each other', () => {
-  const rect = (x: number, y: number, w: number, d: number) => [{ x, y }, { x: x + w, y }, { x: x + w, y: y + d }, { x, y: y + d }]; // prettier-ignore
+  const rect = (x: number, y: number, w: number, d: number) => [
+    { x, y },
+    { x: x + w, y },
+    { x: x + w, y: y + d },
+    { x, y: y + d },
+  ];
   it.each([
     ['apart', rect(0, 0, 10, 10), rect(20, 0, 10, 10), false],
     ['touching', rect(0, 0, 10, 10), rect(10, 0, 10, 10), false],

@@ -15,9 +15,15 @@ export function featureOutline(room: Room, feature: Feature): Point[] {
   const { at } = feature;
   if (at.kind === 'wall') {
     const wall = findWall(wallLoop(room), at.wall);
-    if (!wall) throw new Error(`The ${feature.kind} of ${room.name} names wall "${at.wall}", which the room does not have`);
+    if (!wall)
+      throw new Error(`The ${feature.kind} of ${room.name} names wall "${at.wall}", which the room does not have`);
     return rectangleOnWall(wall, at);
   }
   const { x, y, widthIn, depthIn } = at;
-  return [{ x, y }, { x: x + widthIn, y }, { x: x + widthIn, y: y + depthIn }, { x, y: y + depthIn }]; // prettier-ignore
+  return [
+    { x, y },
+    { x: x + widthIn, y },
+    { x: x + widthIn, y: y + depthIn },
+    { x, y: y + depthIn },
+  ];
 }

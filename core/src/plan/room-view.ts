@@ -31,7 +31,10 @@ interface Overlap {
   readonly otherWall: LoopWall;
 }
 
-const unit = (wall: LoopWall) => ({ x: (wall.to.x - wall.from.x) / wall.lengthIn, y: (wall.to.y - wall.from.y) / wall.lengthIn });
+const unit = (wall: LoopWall) => ({
+  x: (wall.to.x - wall.from.x) / wall.lengthIn,
+  y: (wall.to.y - wall.from.y) / wall.lengthIn,
+});
 
 /** Whether two walls run opposite ways, back to back, no further apart than a wall is thick. */
 function areBackToBack(wall: LoopWall, other: LoopWall): boolean {
@@ -45,7 +48,8 @@ function areBackToBack(wall: LoopWall, other: LoopWall): boolean {
 /** Where a stretch of another wall lies on this one: from and to, inches from this wall's start; not clipped. */
 function projectOnto(wall: LoopWall, other: LoopWall, fromIn: number, toIn: number): readonly [number, number] {
   const [u, v] = [unit(wall), unit(other)];
-  const along = (s: number) => (other.from.x + v.x * s - wall.from.x) * u.x + (other.from.y + v.y * s - wall.from.y) * u.y;
+  const along = (s: number) =>
+    (other.from.x + v.x * s - wall.from.x) * u.x + (other.from.y + v.y * s - wall.from.y) * u.y;
   return [along(toIn), along(fromIn)];
 }
 
@@ -57,7 +61,10 @@ function boundsOfRoom(room: Room): Bounds {
 }
 
 const nearEnough = (a: Bounds, b: Bounds): boolean =>
-  a.minX - THICKEST_WALL_IN <= b.maxX && b.minX - THICKEST_WALL_IN <= a.maxX && a.minY - THICKEST_WALL_IN <= b.maxY && b.minY - THICKEST_WALL_IN <= a.maxY;
+  a.minX - THICKEST_WALL_IN <= b.maxX &&
+  b.minX - THICKEST_WALL_IN <= a.maxX &&
+  a.minY - THICKEST_WALL_IN <= b.maxY &&
+  b.minY - THICKEST_WALL_IN <= a.maxY;
 
 function facingWalls(room: Room, other: Room): Overlap[] {
   if (!nearEnough(boundsOfRoom(room), boundsOfRoom(other))) return [];
@@ -88,7 +95,9 @@ function facingOf(house: House, room: Room): readonly Overlap[] {
   return overlaps;
 }
 
-function groupBy<T extends { readonly room: string }>(records: Readonly<Record<string, T>>): ReadonlyMap<string, readonly T[]> {
+function groupBy<T extends { readonly room: string }>(
+  records: Readonly<Record<string, T>>,
+): ReadonlyMap<string, readonly T[]> {
   const groups = new Map<string, T[]>();
   for (const entity of Object.values(records)) {
     const group = groups.get(entity.room);
@@ -100,7 +109,10 @@ function groupBy<T extends { readonly room: string }>(records: Readonly<Record<s
 
 const grouped = new WeakMap<object, ReadonlyMap<string, readonly { room: string }[]>>();
 /** The entities of a collection by their room, remembered by the identity of the collection. */
-export function inRoom<T extends { readonly room: string }>(records: Readonly<Record<string, T>>, roomId: string): readonly T[] {
+export function inRoom<T extends { readonly room: string }>(
+  records: Readonly<Record<string, T>>,
+  roomId: string,
+): readonly T[] {
   let groups = grouped.get(records) as ReadonlyMap<string, readonly T[]> | undefined;
   if (!groups) grouped.set(records, (groups = groupBy(records)));
   return groups.get(roomId) ?? [];
@@ -115,16 +127,21 @@ const seenByOpenings = new WeakMap<House['openings'], Seen>();
 /** The openings that a room sees: its own, and those of its neighbours that pierce a shared wall. */
 function seeOpenings(house: House, room: Room): readonly SeenOpening[] {
   let seen = seenByOpenings.get(house.openings);
-  if (!seen || seen.rooms !== house.rooms) seenByOpenings.set(house.openings, (seen = { rooms: house.rooms, byRoom: new Map() }));
+  if (!seen || seen.rooms !== house.rooms)
+    seenByOpenings.set(house.openings, (seen = { rooms: house.rooms, byRoom: new Map() }));
   let openings = seen.byRoom.get(room.id);
   if (!openings) seen.byRoom.set(room.id, (openings = findOpenings(house, room)));
   return openings;
 }
 
 function findOpenings(house: House, room: Room): SeenOpening[] {
-  const own = inRoom(house.openings, room.id).map(
-    (opening): SeenOpening => ({ opening, wall: opening.wall, alongIn: opening.alongIn, widthIn: opening.widthIn, own: true }),
-  );
+  const own = inRoom(house.openings, room.id).map((opening): SeenOpening => ({
+    opening,
+    wall: opening.wall,
+    alongIn: opening.alongIn,
+    widthIn: opening.widthIn,
+    own: true,
+  }));
   const across = facingOf(house, room).flatMap(({ other, wall, otherWall }) =>
     inRoom(house.openings, other.id)
       .filter((opening) => opening.wall === otherWall.id)
@@ -150,10 +167,17 @@ export function roomBehind(house: House, roomId: string, seen: SeenOpening): Roo
   })?.other;
 }
 
-const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean => a.length === b.length && a.every((item, i) => item === b[i]);
+const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((item, i) => item === b[i]);
 const sameSeen = (a: readonly SeenOpening[], b: readonly SeenOpening[]): boolean =>
   a.length === b.length &&
-  a.every((one, i) => one.opening === b[i]!.opening && one.wall === b[i]!.wall && one.alongIn === b[i]!.alongIn && one.widthIn === b[i]!.widthIn);
+  a.every(
+    (one, i) =>
+      one.opening === b[i]!.opening &&
+      one.wall === b[i]!.wall &&
+      one.alongIn === b[i]!.alongIn &&
+      one.widthIn === b[i]!.widthIn,
+  );
 
 const lastViews = new WeakMap<Room, RoomView>();
 
@@ -169,11 +193,18 @@ export function viewRoom(house: House, roomId: string): RoomView {
   const boxes = inRoom(house.boxes, roomId);
   const openings = seeOpenings(house, room);
   const last = lastViews.get(room);
-  if (last && last.level === level && sameItems(last.features, features) && sameItems(last.boxes, boxes) && sameSeen(last.openings, openings)) return last;
+  if (
+    last &&
+    last.level === level &&
+    sameItems(last.features, features) &&
+    sameItems(last.boxes, boxes) &&
+    sameSeen(last.openings, openings)
+  )
+    return last;
   const view = { room, level, openings, features, boxes };
   lastViews.set(room, view);
   return view;
-} // prettier-ignore
+}
 
 /** Remembers a derivation of one room by the identity of its view. */
 export function perRoom<T>(derive: (view: RoomView) => T): (view: RoomView) => T {

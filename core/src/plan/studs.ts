@@ -35,7 +35,8 @@ export const layStuds = perRoom((view: RoomView): readonly Stud[] => {
       add(gap.alongIn - 2.25, 'king');
       add(gap.alongIn + gap.widthIn + 2.25, 'king');
     }
-    for (let atIn = view.level.studSpacingIn; atIn < wall.lengthIn; atIn += view.level.studSpacingIn) add(atIn, 'common');
+    for (let atIn = view.level.studSpacingIn; atIn < wall.lengthIn; atIn += view.level.studSpacingIn)
+      add(atIn, 'common');
     const startIn = toLoop(loop, wall.id, 0);
     return spots.map((stud) => ({ ...stud, atIn: startIn + stud.atIn })).sort((a, b) => a.atIn - b.atIn);
   });
@@ -52,19 +53,34 @@ export interface StudFace {
 export function studFaces(view: RoomView, heightIn: number): StudFace[] {
   const loop = wallLoop(view.room);
   const blocked = view.openings
-    .filter((seen) => openingBreak(seen) !== undefined || seen.opening.kind === 'fixed-glass' || (seen.opening.kind === 'window' && seen.opening.sillIn < heightIn + 4 && seen.opening.headIn > heightIn - 4))
+    .filter(
+      (seen) =>
+        openingBreak(seen) !== undefined ||
+        seen.opening.kind === 'fixed-glass' ||
+        (seen.opening.kind === 'window' && seen.opening.sillIn < heightIn + 4 && seen.opening.headIn > heightIn - 4),
+    )
     .map((seen) => {
       const fromIn = toLoop(loop, seen.wall, seen.alongIn);
-      const whole = seen.opening.kind === 'slider' || seen.opening.kind === 'fixed-glass' || seen.opening.kind === 'window' || seen.opening.kind === 'door';
+      const whole =
+        seen.opening.kind === 'slider' ||
+        seen.opening.kind === 'fixed-glass' ||
+        seen.opening.kind === 'window' ||
+        seen.opening.kind === 'door';
       // Casing takes about 2 1/4 in beside an opening: common practice.
-      return { fromIn: fromIn - (whole ? 2.25 : 0) - HALF_BOX_IN, toIn: fromIn + seen.widthIn + (whole ? 2.25 : 0) + HALF_BOX_IN };
+      return {
+        fromIn: fromIn - (whole ? 2.25 : 0) - HALF_BOX_IN,
+        toIn: fromIn + seen.widthIn + (whole ? 2.25 : 0) + HALF_BOX_IN,
+      };
     });
   const offset = STUD_WIDTH_IN / 2 + HALF_BOX_IN;
   return layStuds(view).flatMap((stud) => {
     const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
     return (['left', 'right'] as const)
       .map((side): StudFace => ({ studIn: stud.atIn, side, atIn: stud.atIn + (side === 'left' ? -offset : offset) }))
-      .filter(({ atIn }) => atIn >= wall.startIn + HALF_BOX_IN + 0.5 && atIn <= wall.startIn + wall.lengthIn - HALF_BOX_IN - 0.5)
+      .filter(
+        ({ atIn }) =>
+          atIn >= wall.startIn + HALF_BOX_IN + 0.5 && atIn <= wall.startIn + wall.lengthIn - HALF_BOX_IN - 0.5,
+      )
       .filter(({ atIn }) => blocked.every((gap) => atIn <= gap.fromIn || atIn >= gap.toIn));
   });
-} // prettier-ignore
+}

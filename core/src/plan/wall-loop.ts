@@ -40,19 +40,29 @@ export function wallLoop(room: Room): WallLoop {
   const walls = room.corners.map((corner, i): LoopWall => {
     const next = room.corners[(i + 1) % room.corners.length]!;
     const lengthIn = distance(corner, next);
-    const wall = { id: corner.id, boundary: corner.wall, from: corner, to: next, lengthIn, startIn, name: compass(next.x - corner.x, next.y - corner.y) };
+    const wall = {
+      id: corner.id,
+      boundary: corner.wall,
+      from: corner,
+      to: next,
+      lengthIn,
+      startIn,
+      name: compass(next.x - corner.x, next.y - corner.y),
+    };
     startIn += lengthIn;
     return wall;
-  }); // prettier-ignore
+  });
   const loop = { room: room.id, walls, lengthIn: startIn };
   loops.set(room, loop);
   return loop;
 }
 
 /** A distance brought into [0, loop length). */
-export const wrapIn = (loop: WallLoop, alongLoopIn: number): number => ((alongLoopIn % loop.lengthIn) + loop.lengthIn) % loop.lengthIn;
+export const wrapIn = (loop: WallLoop, alongLoopIn: number): number =>
+  ((alongLoopIn % loop.lengthIn) + loop.lengthIn) % loop.lengthIn;
 
-export const findWall = (loop: WallLoop, wallId: string): LoopWall | undefined => loop.walls.find((wall) => wall.id === wallId);
+export const findWall = (loop: WallLoop, wallId: string): LoopWall | undefined =>
+  loop.walls.find((wall) => wall.id === wallId);
 
 /** Where on the loop a place on a wall is, inches. @throws when the room has no such wall (the document guarantees it). */
 export function toLoop(loop: WallLoop, wallId: string, alongIn: number): number {
@@ -75,7 +85,10 @@ export function pointOnWall(wall: LoopWall, alongIn: number, insetIn = 0): Point
 }
 
 /** The four corners of a rectangle that stands against a wall: along, width, depth, gap behind it. */
-export function rectangleOnWall(wall: LoopWall, at: { alongIn: number; widthIn: number; depthIn: number; behindIn?: number }): Point[] {
+export function rectangleOnWall(
+  wall: LoopWall,
+  at: { alongIn: number; widthIn: number; depthIn: number; behindIn?: number },
+): Point[] {
   const near = at.behindIn ?? 0;
   const far = near + at.depthIn;
   return [

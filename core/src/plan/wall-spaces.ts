@@ -44,8 +44,19 @@ export function openingBreak(seen: SeenOpening): { alongIn: number; widthIn: num
  * and stairs. A counter run is measured by 210.52(C) instead. Furniture, heaters and panels do not break the wall.
  */
 const BREAKING: ReadonlySet<Feature['kind']> = new Set([
-  'fireplace', 'cabinet', 'tall-cabinet', 'range', 'refrigerator', 'counter', 'peninsula', 'tub', 'shower', 'stair', 'dishwasher', 'water-heater',
-]); // prettier-ignore
+  'fireplace',
+  'cabinet',
+  'tall-cabinet',
+  'range',
+  'refrigerator',
+  'counter',
+  'peninsula',
+  'tub',
+  'shower',
+  'stair',
+  'dishwasher',
+  'water-heater',
+]);
 
 /** Every break of the floor line, sorted, inches along the loop. */
 export const measureBreaks = perRoom((view): readonly WallBreak[] => {
@@ -55,7 +66,9 @@ export const measureBreaks = perRoom((view): readonly WallBreak[] => {
     return { fromIn, toIn: fromIn + widthIn, cause };
   };
   const breaks = [
-    ...loop.walls.filter((wall) => wall.boundary === 'open').map((wall) => spread(wall.id, 0, wall.lengthIn, 'open to the next area')),
+    ...loop.walls
+      .filter((wall) => wall.boundary === 'open')
+      .map((wall) => spread(wall.id, 0, wall.lengthIn, 'open to the next area')),
     ...view.openings.flatMap((seen) => {
       const gap = openingBreak(seen);
       return gap ? [spread(seen.wall, gap.alongIn, gap.widthIn, gap.cause)] : [];

@@ -1,10 +1,26 @@
 import {
-  boxSchema, circuitSchema, createHouse, featureSchema, LOAD_LIBRARY, loadSchema, openingSchema, rectangleCorners, roomSchema, validateHouse,
-  type Device, type Edition, type FeatureKind, type House, type LoadKind, type OpeningKind, type RoomKind,
-} from '../index'; // prettier-ignore
+  boxSchema,
+  circuitSchema,
+  createHouse,
+  featureSchema,
+  LOAD_LIBRARY,
+  loadSchema,
+  openingSchema,
+  rectangleCorners,
+  roomSchema,
+  validateHouse,
+  type Device,
+  type Edition,
+  type FeatureKind,
+  type House,
+  type LoadKind,
+  type OpeningKind,
+  type RoomKind,
+} from '../index';
 
 const deepFreeze = <T>(value: T): T => {
-  if (typeof value === 'object' && value !== null && !Object.isFrozen(value)) Object.values(Object.freeze(value)).forEach(deepFreeze);
+  if (typeof value === 'object' && value !== null && !Object.isFrozen(value))
+    Object.values(Object.freeze(value)).forEach(deepFreeze);
   return value;
 };
 
@@ -25,7 +41,12 @@ export class HouseBuilder {
   }
 
   /** A rectangular room [x, y, width, depth], or a polygon of points, clockwise. */
-  room(id: string, kind: RoomKind, outline: readonly [number, number, number, number] | Points, extra: Extra = {}): this {
+  room(
+    id: string,
+    kind: RoomKind,
+    outline: readonly [number, number, number, number] | Points,
+    extra: Extra = {},
+  ): this {
     const isBox = typeof outline[0] === 'number';
     const corners = isBox
       ? rectangleCorners(...(outline as [number, number, number, number]))
@@ -42,17 +63,40 @@ export class HouseBuilder {
   }
 
   /** A feature against a wall: [wall, along, width, depth, gap behind]. */
-  feature(room: string, kind: FeatureKind, at: readonly [string, number, number, number, number?], extra: Extra = {}): this {
+  feature(
+    room: string,
+    kind: FeatureKind,
+    at: readonly [string, number, number, number, number?],
+    extra: Extra = {},
+  ): this {
     const id = this.#id('f');
     const [wall, alongIn, widthIn, depthIn, behindIn = 0] = at;
-    this.#house.features[id] = featureSchema.parse({ id, room, kind, at: { kind: 'wall', wall, alongIn, widthIn, depthIn, behindIn }, ...extra });
+    this.#house.features[id] = featureSchema.parse({
+      id,
+      room,
+      kind,
+      at: { kind: 'wall', wall, alongIn, widthIn, depthIn, behindIn },
+      ...extra,
+    });
     return this;
   }
 
   /** A feature standing free: [x, y, width, depth]. */
-  standing(id: string, room: string, kind: FeatureKind, at: readonly [number, number, number, number], extra: Extra = {}): this {
+  standing(
+    id: string,
+    room: string,
+    kind: FeatureKind,
+    at: readonly [number, number, number, number],
+    extra: Extra = {},
+  ): this {
     const [x, y, widthIn, depthIn] = at;
-    this.#house.features[id] = featureSchema.parse({ id, room, kind, at: { kind: 'free', x, y, widthIn, depthIn }, ...extra });
+    this.#house.features[id] = featureSchema.parse({
+      id,
+      room,
+      kind,
+      at: { kind: 'free', x, y, widthIn, depthIn },
+      ...extra,
+    });
     return this;
   }
 
@@ -60,12 +104,24 @@ export class HouseBuilder {
     const [box, deviceId] = [this.#id('b'), this.#id('d')];
     const { prefix } = this.#house.rooms[room]!;
     const number = Object.values(this.#house.boxes).filter((one) => one.room === room).length + 1;
-    this.#house.boxes[box] = boxSchema.parse({ id: box, room, tag: `${prefix}-${number}`, at, devices: { [deviceId]: { id: deviceId, ...device } }, ...extra });
+    this.#house.boxes[box] = boxSchema.parse({
+      id: box,
+      room,
+      tag: `${prefix}-${number}`,
+      at,
+      devices: { [deviceId]: { id: deviceId, ...device } },
+      ...extra,
+    });
     return { box, device: deviceId };
   }
 
   /** A duplex receptacle on a wall at a distance, 16 in high unless said otherwise. */
-  receptacle(room: string, wall: string, alongIn: number, extra: Extra & { heightIn?: number; inCabinet?: boolean } = {}): this {
+  receptacle(
+    room: string,
+    wall: string,
+    alongIn: number,
+    extra: Extra & { heightIn?: number; inCabinet?: boolean } = {},
+  ): this {
     const { heightIn = 16, inCabinet, ...device } = extra;
     this.#box(room, { kind: 'wall', wall, alongIn, heightIn }, { kind: 'receptacle', ...device }, { inCabinet });
     return this;
@@ -99,17 +155,32 @@ export class HouseBuilder {
     const { ratingA, style, heightIn = 16, inCabinet, ...own } = extra;
     const load = { ...LOAD_LIBRARY[kind], ...own };
     const device = load.cord
-      ? { kind: 'receptacle', circuit, volts: load.volts, ratingA: ratingA ?? (load.volts === 240 ? 50 : 15), style: style ?? (load.volts === 240 ? 'single' : 'duplex') }
+      ? {
+          kind: 'receptacle',
+          circuit,
+          volts: load.volts,
+          ratingA: ratingA ?? (load.volts === 240 ? 50 : 15),
+          style: style ?? (load.volts === 240 ? 'single' : 'duplex'),
+        }
       : { kind: 'connection', circuit, volts: load.volts };
     const { box, device: deviceId } = this.#box(room, { kind: 'wall', wall, alongIn, heightIn }, device, { inCabinet });
     const id = this.#id('l');
     this.#house.loads[id] = loadSchema.parse({ ...load, id, kind, box, device: deviceId });
     return this;
-  } // prettier-ignore
+  }
 
   circuit(id: string, ratingA: number, extra: Extra = {}): this {
     const awg = ratingA <= 15 ? '14' : ratingA <= 20 ? '12' : ratingA <= 30 ? '10' : ratingA <= 40 ? '8' : '6';
-    this.#house.circuits[id] = circuitSchema.parse({ id, name: id, poles: 1, ratingA, awg, panel: null, space: null, ...extra });
+    this.#house.circuits[id] = circuitSchema.parse({
+      id,
+      name: id,
+      poles: 1,
+      ratingA,
+      awg,
+      panel: null,
+      space: null,
+      ...extra,
+    });
     return this;
   }
 
@@ -127,7 +198,10 @@ export class HouseBuilder {
   /** The house, validated and frozen. @throws when a test has built an invalid one. */
   build(): House {
     const read = validateHouse(structuredClone(this.#house));
-    if (!read.ok) throw new Error(`The test's house is invalid: ${read.problems.map((one) => `${one.path} ${one.message}`).join('; ')}`);
+    if (!read.ok)
+      throw new Error(
+        `The test's house is invalid: ${read.problems.map((one) => `${one.path} ${one.message}`).join('; ')}`,
+      );
     return deepFreeze(read.value);
   }
 }

@@ -14,7 +14,11 @@ export interface RuleTables {
 }
 
 const gravest = (verdicts: readonly Finding[]): string =>
-  verdicts.some((one) => one.kind === 'fail') ? 'fail' : verdicts.some((one) => one.kind === 'cannot-tell') ? 'cannot-tell' : 'pass';
+  verdicts.some((one) => one.kind === 'fail')
+    ? 'fail'
+    : verdicts.some((one) => one.kind === 'cannot-tell')
+      ? 'cannot-tell'
+      : 'pass';
 
 const only = (house: House, rule: Rule) => {
   const check = checkHouse(house, { rules: [rule] });
@@ -52,15 +56,22 @@ export function testRule(rule: Rule, tables: RuleTables): void {
       it(`not applicable: ${what}`, () => expect(only(builder.build(), rule).status).toBe('not applicable'));
     it('has a reason and sources', () => {
       expect(rule.meta.why.length).toBeGreaterThan(30);
-      for (const entry of Object.values(rule.meta.editions)) expect((entry as { section: string }).section).not.toBe('');
+      for (const entry of Object.values(rule.meta.editions))
+        expect((entry as { section: string }).section).not.toBe('');
     });
     afterAll(() => {
       expect([...said].sort(), 'messages that no case makes it say').toEqual(Object.keys(rule.meta.messages).sort());
-      const entries = Object.entries(rule.meta.editions).map(([edition, entry]) => ({ edition, text: JSON.stringify(entry) }));
+      const entries = Object.entries(rule.meta.editions).map(([edition, entry]) => ({
+        edition,
+        text: JSON.stringify(entry),
+      }));
       for (const { text } of entries) {
         const alike = entries.filter((one) => one.text === text).map((one) => one.edition);
-        expect(alike.some((edition) => editions.has(edition)), `no case under NEC ${alike.join(', ')}`).toBe(true);
+        expect(
+          alike.some((edition) => editions.has(edition)),
+          `no case under NEC ${alike.join(', ')}`,
+        ).toBe(true);
       }
     });
   });
-} // prettier-ignore
+}

@@ -27,7 +27,7 @@ describe('parseLength takes what people type', () => {
     ['3/4', 0.75],
     ['12\u2019 6\u201d', 150],
     ["11'6", 138],
-    ["11' 6 1/4\"", 138.25],
+    ['11\' 6 1/4"', 138.25],
     ['4\u00bd"', 4.5],
     ['0', 0],
   ])('%s is %s in', (text, expected) => expect(inches(text)).toBe(expected));
@@ -56,7 +56,9 @@ describe('formatLength', () => {
     [11.99, '1/8', `1'-0"`],
     [39.37, 'metric', '1.00 m'],
     [10, 'metric', '254 mm'],
-  ] as const)('%s in as %s reads %s', (lengthIn, display, expected) => expect(formatLength(lengthIn, display)).toBe(expected));
+  ] as const)('%s in as %s reads %s', (lengthIn, display, expected) =>
+    expect(formatLength(lengthIn, display)).toBe(expected),
+  );
 
   it('is read back as the same length, to 1/16', () => {
     fc.assert(

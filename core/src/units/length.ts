@@ -62,8 +62,10 @@ function readMetric(groups: Groups): number {
  */
 export function parseLength(text: string, path = 'length'): Result<number> {
   const clean = unifyMarks(text);
-  const bad = (why: string) => refuse('length', path, `"${text.trim()}" ${why}. Type feet and inches: 12', 12-6 1/2, 150", 3 m.`);
-  if (clean === '') return refuse('length', path, `No length was typed. Type feet and inches: 12', 12-6 1/2, 150", 3 m.`);
+  const bad = (why: string) =>
+    refuse('length', path, `"${text.trim()}" ${why}. Type feet and inches: 12', 12-6 1/2, 150", 3 m.`);
+  if (clean === '')
+    return refuse('length', path, `No length was typed. Type feet and inches: 12', 12-6 1/2, 150", 3 m.`);
   if (clean.startsWith('-')) return bad('is negative; a length counts from zero up');
 
   const metric = metricForm.exec(clean)?.groups;

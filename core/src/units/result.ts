@@ -7,7 +7,8 @@ export interface Problem {
   readonly message: string;
 }
 
-export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type Result<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 export const succeed = <T>(value: T): Result<T> => ({ ok: true, value });
 

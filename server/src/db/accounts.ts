@@ -13,12 +13,14 @@ export async function findSignedIn(db: Db, userId: string): Promise<SignedIn | u
     .select(['users.id', 'users.name', 'users.email', 'firms.id as firmId', 'firms.name as firmName', 'members.role'])
     .where('users.id', '=', userId)
     .executeTakeFirst();
-  return row && {
-    user: { id: row.id, name: row.name, email: row.email },
-    firm: { id: row.firmId, name: row.firmName },
-    role: row.role as Role,
-  };
-} // prettier-ignore
+  return (
+    row && {
+      user: { id: row.id, name: row.name, email: row.email },
+      firm: { id: row.firmId, name: row.firmName },
+      role: row.role as Role,
+    }
+  );
+}
 
 export interface NewUser {
   readonly name: string;
@@ -53,7 +55,12 @@ export const listMembers = (db: Db, firmId: string): Promise<Member[]> =>
 
 /** Changes a role; false when nobody of this firm has the id. */
 export async function updateRole(db: Db, firmId: string, userId: string, role: Role): Promise<boolean> {
-  const { numUpdatedRows } = await db.updateTable('members').set({ role }).where('firm_id', '=', firmId).where('user_id', '=', userId).executeTakeFirst();
+  const { numUpdatedRows } = await db
+    .updateTable('members')
+    .set({ role })
+    .where('firm_id', '=', firmId)
+    .where('user_id', '=', userId)
+    .executeTakeFirst();
   return numUpdatedRows > 0n;
 }
 
@@ -61,12 +68,26 @@ export async function updateRole(db: Db, firmId: string, userId: string, role: R
 export async function deleteMember(db: Db, firmId: string, userId: string): Promise<boolean> {
   const { numDeletedRows } = await db
     .deleteFrom('users')
-    .where('id', 'in', db.selectFrom('members').select('user_id').where('firm_id', '=', firmId).where('user_id', '=', userId))
+    .where(
+      'id',
+      'in',
+      db.selectFrom('members').select('user_id').where('firm_id', '=', firmId).where('user_id', '=', userId),
+    )
     .executeTakeFirst();
   return numDeletedRows > 0n;
 }
 
 export const countOwners = async (db: Db, firmId: string): Promise<number> =>
-  Number((await db.selectFrom('members').select((eb) => eb.fn.countAll().as('n')).where('firm_id', '=', firmId).where('role', '=', 'owner').executeTakeFirstOrThrow()).n); // prettier-ignore
+  Number(
+    (
+      await db
+        .selectFrom('members')
+        .select((eb) => eb.fn.countAll().as('n'))
+        .where('firm_id', '=', firmId)
+        .where('role', '=', 'owner')
+        .executeTakeFirstOrThrow()
+    ).n,
+  );
 
-export const isEmpty = async (db: Db): Promise<boolean> => !(await db.selectFrom('users').select('id').limit(1).executeTakeFirst());
+export const isEmpty = async (db: Db): Promise<boolean> =>
+  !(await db.selectFrom('users').select('id').limit(1).executeTakeFirst());

@@ -14,7 +14,14 @@ export interface Tables {
     snapshot: unknown;
     snapshot_version: number;
   };
-  edits: { house_id: string; version: number; batch_id: string; author_id: string | null; at: Generated<Date>; edits: unknown };
+  edits: {
+    house_id: string;
+    version: number;
+    batch_id: string;
+    author_id: string | null;
+    at: Generated<Date>;
+    edits: unknown;
+  };
   rate_limits: { key: string; hits: number; reset_at: Date };
 }
 

@@ -14,7 +14,14 @@ const summary = (row: { id: string; name: string; version: number; updated_at: D
 });
 
 export const listHouses = async (db: Db, firmId: string): Promise<HouseSummary[]> =>
-  (await db.selectFrom('houses').select(['id', 'name', 'version', 'updated_at']).where('firm_id', '=', firmId).orderBy('updated_at', 'desc').execute()).map(summary);
+  (
+    await db
+      .selectFrom('houses')
+      .select(['id', 'name', 'version', 'updated_at'])
+      .where('firm_id', '=', firmId)
+      .orderBy('updated_at', 'desc')
+      .execute()
+  ).map(summary);
 
 export async function insertHouse(db: Db, firmId: string, house: House): Promise<HouseSummary> {
   const row = await db
@@ -26,16 +33,29 @@ export async function insertHouse(db: Db, firmId: string, house: House): Promise
 }
 
 export async function deleteHouse(db: Db, firmId: string, id: string): Promise<boolean> {
-  const { numDeletedRows } = await db.deleteFrom('houses').where('firm_id', '=', firmId).where('id', '=', id).executeTakeFirst();
+  const { numDeletedRows } = await db
+    .deleteFrom('houses')
+    .where('firm_id', '=', firmId)
+    .where('id', '=', id)
+    .executeTakeFirst();
   return numDeletedRows > 0n;
 }
 
 /** The version and owner of a house, without its document. */
 export const findHead = (db: Db, firmId: string, id: string) =>
-  db.selectFrom('houses').select(['id', 'name', 'version', 'updated_at']).where('firm_id', '=', firmId).where('id', '=', id).executeTakeFirst();
+  db
+    .selectFrom('houses')
+    .select(['id', 'name', 'version', 'updated_at'])
+    .where('firm_id', '=', firmId)
+    .where('id', '=', id)
+    .executeTakeFirst();
 
 export const findSnapshot = (db: Db, id: string) =>
-  db.selectFrom('houses').select(['firm_id as firmId', 'snapshot', 'snapshot_version as version']).where('id', '=', id).executeTakeFirst();
+  db
+    .selectFrom('houses')
+    .select(['firm_id as firmId', 'snapshot', 'snapshot_version as version'])
+    .where('id', '=', id)
+    .executeTakeFirst();
 
 /** The batches after a version, oldest first. */
 export async function listBatches(db: Db, houseId: string, after: number): Promise<AppliedBatch[]> {
@@ -93,8 +113,20 @@ export async function appendBatch(db: Db, append: Append): Promise<number | 'mov
 
 /** The version that a batch became, if it was applied. */
 export const findBatchVersion = async (db: Db, houseId: string, batchId: string): Promise<number | undefined> =>
-  (await db.selectFrom('edits').select('version').where('house_id', '=', houseId).where('batch_id', '=', batchId).executeTakeFirst())?.version;
+  (
+    await db
+      .selectFrom('edits')
+      .select('version')
+      .where('house_id', '=', houseId)
+      .where('batch_id', '=', batchId)
+      .executeTakeFirst()
+  )?.version;
 
 /** Keeps the replay of edits short. An older snapshot never replaces a newer one. */
 export const storeSnapshot = (db: Db, houseId: string, version: number, house: House) =>
-  db.updateTable('houses').set({ snapshot: JSON.stringify(house), snapshot_version: version }).where('id', '=', houseId).where('snapshot_version', '<', version).execute();
+  db
+    .updateTable('houses')
+    .set({ snapshot: JSON.stringify(house), snapshot_version: version })
+    .where('id', '=', houseId)
+    .where('snapshot_version', '<', version)
+    .execute();

@@ -11,7 +11,9 @@ const firstTables: Migration = {
         password_hash text not null,
         created_at timestamptz not null default now()
       )`.execute(db);
-    await sql`create table firms (id uuid primary key default gen_random_uuid(), name text not null, created_at timestamptz not null default now())`.execute(db);
+    await sql`create table firms (id uuid primary key default gen_random_uuid(), name text not null, created_at timestamptz not null default now())`.execute(
+      db,
+    );
     await sql`
       create table members (
         firm_id uuid not null references firms on delete cascade,
@@ -44,7 +46,9 @@ const firstTables: Migration = {
       )`.execute(db);
     await sql`create table session (sid text primary key, sess json not null, expire timestamptz not null)`.execute(db);
     await sql`create index session_by_expiry on session (expire)`.execute(db);
-    await sql`create table rate_limits (key text primary key, hits integer not null, reset_at timestamptz not null)`.execute(db);
+    await sql`create table rate_limits (key text primary key, hits integer not null, reset_at timestamptz not null)`.execute(
+      db,
+    );
   },
 };
 

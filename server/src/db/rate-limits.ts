@@ -13,6 +13,11 @@ export async function countTry(db: Db, key: string, windowMs: number): Promise<{
 }
 
 export const uncountTry = (db: Db, key: string) =>
-  db.updateTable('rate_limits').set((eb) => ({ hits: eb('hits', '-', 1) })).where('key', '=', key).where('hits', '>', 0).execute(); // prettier-ignore
+  db
+    .updateTable('rate_limits')
+    .set((eb) => ({ hits: eb('hits', '-', 1) }))
+    .where('key', '=', key)
+    .where('hits', '>', 0)
+    .execute();
 
 export const forgetTries = (db: Db, key: string) => db.deleteFrom('rate_limits').where('key', '=', key).execute();

@@ -15,7 +15,9 @@ describe('accounts and sessions', () => {
   it('opens an account, signs out and in again', async () => {
     const anna = person();
     expect((await anna.openAccount('First firm', 'Anna@First.example')).status).toBe(201);
-    expect((await anna.call('get', '/session')).body).toMatchObject({ signedIn: { user: { email: 'anna@first.example' }, role: 'owner' } });
+    expect((await anna.call('get', '/session')).body).toMatchObject({
+      signedIn: { user: { email: 'anna@first.example' }, role: 'owner' },
+    });
     expect((await anna.call('delete', '/session')).status).toBe(204);
     expect((await anna.call('get', '/houses')).status).toBe(401);
     expect((await anna.signIn('anna@first.example')).status).toBe(200);
@@ -42,7 +44,8 @@ describe('accounts and sessions', () => {
   it('stops guessing after ten tries, counted in the database', async () => {
     await person().openAccount('Guess firm', 'guess@firm.example');
     const statuses: number[] = [];
-    for (let n = 0; n < 12; n++) statuses.push((await person().signIn('guess@firm.example', `guess number ${n}`)).status);
+    for (let n = 0; n < 12; n++)
+      statuses.push((await person().signIn('guess@firm.example', `guess number ${n}`)).status);
     expect(statuses).toEqual([...Array<number>(10).fill(401), 429, 429]);
   });
 
@@ -100,28 +103,48 @@ describe('who may do what', () => {
     const id = await owner.addHouse(demo);
     await owner.move(id, demo, Object.values(demo.boxes).find((box) => box.at.kind === 'wall')!.id, 20, 0);
     const member = ((await owner.call('get', '/members')).body as { id: string }[])[0]!.id;
-    const batch = { id: '11111111-1111-4111-8111-111111111111', base: 0, edits: [{ label: 'x', patches: [{ op: 'replace', path: ['name'], value: 'Taken over' }] }] };
+    const batch = {
+      id: '11111111-1111-4111-8111-111111111111',
+      base: 0,
+      edits: [{ label: 'x', patches: [{ op: 'replace', path: ['name'], value: 'Taken over' }] }],
+    };
     const routes = [
-      ['get', `/houses/${id}`], ['delete', `/houses/${id}`], ['post', `/houses/${id}/edits`, batch], ['get', `/houses/${id}/edits`], ['get', `/houses/${id}/events`],
-      ['patch', `/members/${member}`, { role: 'viewer' }], ['delete', `/members/${member}`],
+      ['get', `/houses/${id}`],
+      ['delete', `/houses/${id}`],
+      ['post', `/houses/${id}/edits`, batch],
+      ['get', `/houses/${id}/edits`],
+      ['get', `/houses/${id}/events`],
+      ['patch', `/members/${member}`, { role: 'viewer' }],
+      ['delete', `/members/${member}`],
     ] as const;
     for (const [method, path, body] of routes) {
       const asStranger = await stranger.call(method, path, body);
       expect([401, 403, 404], `${method} ${path} as a stranger`).toContain(asStranger.status);
       const asOther = await other.call(method, path, body);
       expect([401, 403, 404], `${method} ${path} as another firm`).toContain(asOther.status);
-      for (const answer of [asStranger, asOther]) expect(JSON.stringify(answer.body)).not.toMatch(/studio|Owner firm|owner@scope/i);
+      for (const answer of [asStranger, asOther])
+        expect(JSON.stringify(answer.body)).not.toMatch(/studio|Owner firm|owner@scope/i);
     }
     for (const path of ['/houses', '/members']) expect((await stranger.call('get', path)).status).toBe(401);
     expect((await stranger.call('post', '/houses', { name: 'x', edition: '2023' })).status).toBe(401);
     expect((await other.call('get', '/houses')).body).toEqual([]);
     expect((await owner.call('get', `/houses/${id}`)).body).toMatchObject({ name: demo.name, version: 1 });
-  }); // prettier-ignore
+  });
 
   it('lets crew edit, viewers look, and owners alone delete and appoint', async () => {
     const [owner, crew, viewer] = [person(), person(), person()];
     await owner.openAccount('Role firm', 'owner@role.example');
-    for (const role of ['crew', 'viewer']) expect((await owner.call('post', '/members', { name: role, email: `${role}@role.example`, password: 'a long password', role })).status).toBe(201);
+    for (const role of ['crew', 'viewer'])
+      expect(
+        (
+          await owner.call('post', '/members', {
+            name: role,
+            email: `${role}@role.example`,
+            password: 'a long password',
+            role,
+          })
+        ).status,
+      ).toBe(201);
     await crew.signIn('crew@role.example');
     await viewer.signIn('viewer@role.example');
     const id = await owner.addHouse(demo);
@@ -132,13 +155,26 @@ describe('who may do what', () => {
     expect((await crew.move(id, demo, box, 12, 0)).status).toBe(200);
     for (const one of [crew, viewer]) {
       expect((await one.call('delete', `/houses/${id}`)).status).toBe(403);
-      expect((await one.call('post', '/members', { name: 'x', email: 'x@role.example', password: 'a long password', role: 'owner' })).status).toBe(403);
+      expect(
+        (
+          await one.call('post', '/members', {
+            name: 'x',
+            email: 'x@role.example',
+            password: 'a long password',
+            role: 'owner',
+          })
+        ).status,
+      ).toBe(403);
     }
-    const self = ((await owner.call('get', '/members')).body as { id: string; role: string }[]).find((one) => one.role === 'owner')!.id;
-    expect((await owner.call('patch', `/members/${self}`, { role: 'crew' })).body).toMatchObject({ code: 'last-owner' });
+    const self = ((await owner.call('get', '/members')).body as { id: string; role: string }[]).find(
+      (one) => one.role === 'owner',
+    )!.id;
+    expect((await owner.call('patch', `/members/${self}`, { role: 'crew' })).body).toMatchObject({
+      code: 'last-owner',
+    });
     expect((await owner.call('delete', `/members/${self}`)).body).toMatchObject({ code: 'last-owner' });
     expect((await owner.call('delete', `/houses/${id}`)).status).toBe(204);
-  }); // prettier-ignore
+  });
 });
 
 describe('bad input', () => {
@@ -147,16 +183,24 @@ describe('bad input', () => {
     await dora.openAccount('Bad input', 'bad@input.example');
     const malformed = await dora.call('post', '/houses', undefined, { 'content-type': 'application/json' });
     expect(malformed.status).toBe(400);
-    expect((await dora.call('post', '/houses', { file: '{"format":"winculum-house","version":1}' })).body).toMatchObject({ code: 'house-file' });
-    expect((await dora.call('post', '/houses', { file: ' '.repeat(11_000_000) })).body).toMatchObject({ code: 'house-file' });
+    expect(
+      (await dora.call('post', '/houses', { file: '{"format":"winculum-house","version":1}' })).body,
+    ).toMatchObject({ code: 'house-file' });
+    expect((await dora.call('post', '/houses', { file: ' '.repeat(11_000_000) })).body).toMatchObject({
+      code: 'house-file',
+    });
     expect((await dora.call('post', '/houses', { file: ' '.repeat(20_000_000) })).status).toBe(413);
     const id = await dora.addHouse(demo);
-    const send = (patches: unknown) => dora.call('post', `/houses/${id}/edits`, { id: crypto.randomUUID(), base: 0, edits: [{ label: 'x', patches }] });
-    expect((await send([{ op: 'replace', path: ['rooms', 'living', 'name'], value: '' }])).body).toMatchObject({ code: 'invalid-edit', problems: [{ path: 'rooms.living.name' }] });
+    const send = (patches: unknown) =>
+      dora.call('post', `/houses/${id}/edits`, { id: crypto.randomUUID(), base: 0, edits: [{ label: 'x', patches }] });
+    expect((await send([{ op: 'replace', path: ['rooms', 'living', 'name'], value: '' }])).body).toMatchObject({
+      code: 'invalid-edit',
+      problems: [{ path: 'rooms.living.name' }],
+    });
     expect((await send([{ op: 'replace', path: ['__proto__', 'x'], value: 1 }])).status).toBe(422);
     expect((await send([{ op: 'explode', path: ['name'] }])).status).toBe(400);
     expect((await dora.call('get', '/houses/not-an-id')).status).toBe(404);
     expect((await dora.call('get', '/nowhere')).status).toBe(404);
     expect((await dora.call('get', `/houses/${id}`)).body).toMatchObject({ version: 0 });
-  }); // prettier-ignore
+  });
 });

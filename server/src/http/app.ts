@@ -36,7 +36,10 @@ function securityHeaders(https: boolean) {
         defaultSrc: ["'none'"],
         scriptSrc: ["'self'"],
         // The theme's one style element carries this nonce; everything else is a file.
-        styleSrc: ["'self'", (_request, response) => `'nonce-${(response as unknown as { locals: { nonce: string } }).locals.nonce}'`],
+        styleSrc: [
+          "'self'",
+          (_request, response) => `'nonce-${(response as unknown as { locals: { nonce: string } }).locals.nonce}'`,
+        ],
         fontSrc: ["'self'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
         connectSrc: ["'self'"],
@@ -57,7 +60,10 @@ function serveInterface(app: Express, folder: string): void {
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(folder, { index: false }));
   app.get('/{*path}', (_request, response) => {
-    response.set('cache-control', 'no-store').type('html').send(page.replaceAll('__NONCE__', response.locals['nonce'] as string));
+    response
+      .set('cache-control', 'no-store')
+      .type('html')
+      .send(page.replaceAll('__NONCE__', response.locals['nonce'] as string));
   });
 }
 
@@ -80,7 +86,11 @@ export function createApp(options: AppOptions): { app: Express; announcements: A
       genReqId: () => randomUUID(),
       autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') },
       serializers: {
-        req: (request: { id: string; method: string; url: string }) => ({ id: request.id, method: request.method, url: request.url }),
+        req: (request: { id: string; method: string; url: string }) => ({
+          id: request.id,
+          method: request.method,
+          url: request.url,
+        }),
         res: (response: { statusCode: number }) => ({ status: response.statusCode }),
       },
     }),
@@ -92,7 +102,13 @@ export function createApp(options: AppOptions): { app: Express; announcements: A
       secret: options.secret,
       resave: false,
       saveUninitialized: false,
-      store: new Store({ pool: database.pool, tableName: 'session', disableTouch: true, pruneSessionInterval: 3600, errorLog: () => undefined }),
+      store: new Store({
+        pool: database.pool,
+        tableName: 'session',
+        disableTouch: true,
+        pruneSessionInterval: 3600,
+        errorLog: () => undefined,
+      }),
       cookie: { httpOnly: true, sameSite: 'strict', secure: options.https ?? false, maxAge: SESSION_DAYS * 86_400_000 },
     }),
     express.json({ limit: '12mb', type: 'application/json' }),

@@ -29,7 +29,11 @@ export interface Context {
 export function readBody<S extends z.ZodType>(schema: S, request: Request): z.infer<S> {
   const parsed = schema.safeParse(request.body);
   if (parsed.success) return parsed.data;
-  const problems = parsed.error.issues.map((issue) => ({ code: 'field', path: issue.path.join('.'), message: issue.message }));
+  const problems = parsed.error.issues.map((issue) => ({
+    code: 'field',
+    path: issue.path.join('.'),
+    message: issue.message,
+  }));
   const first = problems[0]!;
   throw new Refusal(400, 'bad-request', `${first.path || 'The request'}: ${first.message}`, { problems });
 }
@@ -45,7 +49,8 @@ export async function whoAsks(context: Context, request: Request): Promise<Signe
 /** A path parameter that is the id of something. @throws Refusal 404 for anything that is no id. */
 export function idFrom(request: Request): string {
   const id = String(request.params['id']);
-  if (!/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/.test(id)) throw new Refusal(404, 'not-found', 'There is nothing with this id.');
+  if (!/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/.test(id))
+    throw new Refusal(404, 'not-found', 'There is nothing with this id.');
   return id;
 }
 
@@ -58,9 +63,11 @@ const CHANGES = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 export const guardChanges: RequestHandler = (request, _response, next) => {
   if (CHANGES.has(request.method)) {
     const origin = request.get('origin');
-    if (origin !== undefined && new URL(origin === 'null' ? 'null:' : origin).host !== request.get('host')) throw new Refusal(403, 'csrf', 'This change did not come from this site.');
+    if (origin !== undefined && new URL(origin === 'null' ? 'null:' : origin).host !== request.get('host'))
+      throw new Refusal(403, 'csrf', 'This change did not come from this site.');
     const { userId, csrf } = request.session;
-    if (userId && request.get('x-csrf-token') !== csrf) throw new Refusal(403, 'csrf', 'The page is out of date. Load it again.');
+    if (userId && request.get('x-csrf-token') !== csrf)
+      throw new Refusal(403, 'csrf', 'The page is out of date. Load it again.');
   }
   next();
-}; // prettier-ignore
+};

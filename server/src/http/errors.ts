@@ -6,12 +6,14 @@ import { Refusal } from '../use-cases/errors';
 function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
   const { type, code } = error as { type?: string; code?: string };
-  if (type === 'entity.too.large') return new Refusal(413, 'too-large', 'The request is too large. A house file has at most 10 MB.');
+  if (type === 'entity.too.large')
+    return new Refusal(413, 'too-large', 'The request is too large. A house file has at most 10 MB.');
   if (type === 'entity.parse.failed') return new Refusal(400, 'malformed', 'The request is not valid JSON.');
   const isConnection = code !== undefined && /^(ECONN|57P0|08|53300)/.test(code);
-  if (isConnection || /timeout|terminated|Connection|not queryable/.test(String((error as Error | undefined)?.message))) return new Refusal(503, 'database', 'The database cannot be reached. Nothing is lost; try again in a moment.');
+  if (isConnection || /timeout|terminated|Connection|not queryable/.test(String((error as Error | undefined)?.message)))
+    return new Refusal(503, 'database', 'The database cannot be reached. Nothing is lost; try again in a moment.');
   return undefined;
-} // prettier-ignore
+}
 
 /** The one place where errors become answers. Faults get a fixed text; what they were is in the log under the request's id. */
 export const answerErrors: ErrorRequestHandler = (error, request, response, next) => {

@@ -30,8 +30,11 @@ export const limitTries = (db: Db, prefix: string, limit: number): RequestHandle
     skipSuccessfulRequests: true,
     standardHeaders: 'draft-7',
     legacyHeaders: false,
-    keyGenerator: (request) => `${ipKeyGenerator(request.ip ?? '')} ${String((request.body as { email?: unknown } | undefined)?.email ?? '').slice(0, 200).toLowerCase()}`,
+    keyGenerator: (request) =>
+      `${ipKeyGenerator(request.ip ?? '')} ${String((request.body as { email?: unknown } | undefined)?.email ?? '')
+        .slice(0, 200)
+        .toLowerCase()}`,
     handler: () => {
       throw new Refusal(429, 'too-many-tries', 'Too many tries. Wait ten minutes and try again.');
     },
-  }); // prettier-ignore
+  });

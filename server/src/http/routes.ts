@@ -1,6 +1,15 @@
 import { randomBytes } from 'node:crypto';
 import { Router, type Request } from 'express';
-import { batchSchema, memberChangeSchema, newAccountSchema, newHouseSchema, newMemberSchema, signInSchema, type SessionState, type SignedIn } from '@winculum/contract';
+import {
+  batchSchema,
+  memberChangeSchema,
+  newAccountSchema,
+  newHouseSchema,
+  newMemberSchema,
+  signInSchema,
+  type SessionState,
+  type SignedIn,
+} from '@winculum/contract';
 import { schemaVersion } from '../db/migrations';
 import { findSignedIn } from '../db/accounts';
 import { addMember, changeRole, createAccount, members, removeMember, signIn } from '../use-cases/accounts';
@@ -21,7 +30,9 @@ function startSession(request: Request, signedIn: SignedIn): Promise<SessionStat
       const csrf = randomBytes(24).toString('base64url');
       request.session.userId = signedIn.user.id;
       request.session.csrf = csrf;
-      request.session.save((saveError: unknown) => (saveError ? reject(saveError as Error) : resolve({ signedIn, csrf })));
+      request.session.save((saveError: unknown) =>
+        saveError ? reject(saveError as Error) : resolve({ signedIn, csrf }),
+      );
     });
   });
 }
@@ -44,10 +55,14 @@ function accountRoutes(context: Context): Router {
       response.json(await startSession(request, await signIn(db, readBody(signInSchema, request))));
     })
     .delete('/session', (request, response, next) => {
-      request.session.destroy((error: unknown) => (error ? next(error) : response.clearCookie('winculum').status(204).end()));
+      request.session.destroy((error: unknown) =>
+        error ? next(error) : response.clearCookie('winculum').status(204).end(),
+      );
     })
     .post('/accounts', limitTries(db, 'account ', ACCOUNT_TRIES), async (request, response) => {
-      response.status(201).json(await startSession(request, await createAccount(db, readBody(newAccountSchema, request))));
+      response
+        .status(201)
+        .json(await startSession(request, await createAccount(db, readBody(newAccountSchema, request))));
     })
     .get('/members', async (request, response) => {
       response.json(await members(db, await whoAsks(context, request)));
@@ -94,9 +109,15 @@ function houseRoutes(context: Context): Router {
     .get('/houses/:id/events', async (request, response) => {
       const [id, after] = [idFrom(request), afterFrom(request)];
       await loadHouse(db, open, await whoAsks(context, request), id);
-      response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
+      response.writeHead(200, {
+        'content-type': 'text/event-stream',
+        'cache-control': 'no-store',
+        'x-accel-buffering': 'no',
+      });
       response.write('retry: 1000\n\n');
-      const stop = announcements.listen(id, after, (batch) => response.write(`id: ${batch.version}\nevent: batch\ndata: ${JSON.stringify(batch)}\n\n`));
+      const stop = announcements.listen(id, after, (batch) =>
+        response.write(`id: ${batch.version}\nevent: batch\ndata: ${JSON.stringify(batch)}\n\n`),
+      );
       const beat = setInterval(() => response.write(': still here\n\n'), 25_000);
       request.on('close', () => {
         clearInterval(beat);
@@ -109,7 +130,10 @@ function houseRoutes(context: Context): Router {
 export function apiRoutes(context: Context, version: string): Router {
   return Router()
     .get('/health', async (_request, response) => {
-      const isUp = await context.pool.query('select 1').then(() => true, () => false); // prettier-ignore
+      const isUp = await context.pool.query('select 1').then(
+        () => true,
+        () => false,
+      );
       response.status(isUp ? 200 : 503).json({ version, schema: schemaVersion, database: isUp ? 'up' : 'down' });
     })
     .use(accountRoutes(context))

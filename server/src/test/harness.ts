@@ -43,14 +43,16 @@ export async function startApp(databaseUrl?: string): Promise<Running> {
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const { port } = server.address() as AddressInfo;
   return {
-    url: `http://127.0.0.1:${port}`, database, logged,
+    url: `http://127.0.0.1:${port}`,
+    database,
+    logged,
     stop: async () => {
       announcements.stop();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await database.pool.end();
     },
-  }; // prettier-ignore
+  };
 }
 
 /** Somebody at a browser: keeps the cookie and the token. */
@@ -60,8 +62,14 @@ export class Person {
 
   constructor(public url: string) {}
 
-  async call(method: 'get' | 'post' | 'patch' | 'delete', path: string, body?: unknown, headers: Record<string, string> = {}) {
-    let call = request(this.url)[method](`/api${path}`).set({ 'x-csrf-token': this.csrf, ...headers });
+  async call(
+    method: 'get' | 'post' | 'patch' | 'delete',
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ) {
+    const agent = request(this.url);
+    let call = agent[method](`/api${path}`).set({ 'x-csrf-token': this.csrf, ...headers });
     if (this.#cookie) call = call.set('cookie', this.#cookie);
     const answer = body === undefined ? await call : await call.send(body as object);
     const set = answer.headers['set-cookie'] as unknown as string[] | undefined;
@@ -106,11 +114,20 @@ export const answerOf = (response: { body: unknown }): BatchAnswer => response.b
 export async function startProcess(databaseUrl: string, port: number): Promise<ChildProcess> {
   const child = spawn('node', ['server/dist/main.js'], {
     cwd: new URL('../../..', import.meta.url).pathname,
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), SESSION_SECRET: 'a secret for tests', LOG_LEVEL: 'fatal' },
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      SESSION_SECRET: 'a secret for tests',
+      LOG_LEVEL: 'fatal',
+    },
     stdio: 'ignore',
   });
   for (let tries = 0; tries < 100; tries++) {
-    const isUp = await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false); // prettier-ignore
+    const isUp = await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
     if (isUp) return child;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
@@ -118,4 +135,13 @@ export async function startProcess(databaseUrl: string, port: number): Promise<C
 }
 
 export const freePort = (): number =>
-  Number(execFileSync('node', ['-e', 'const s=require("node:net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'], { encoding: 'utf8' })); // prettier-ignore
+  Number(
+    execFileSync(
+      'node',
+      [
+        '-e',
+        'const s=require("node:net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})',
+      ],
+      { encoding: 'utf8' },
+    ),
+  );

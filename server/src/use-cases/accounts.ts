@@ -1,7 +1,16 @@
 import { hash, verify } from '@node-rs/argon2';
 import type { z } from 'zod';
 import type { Member, newAccountSchema, newMemberSchema, Role, signInSchema, SignedIn } from '@winculum/contract';
-import { countOwners, deleteMember, findPassword, findSignedIn, insertFirm, insertMember, listMembers, updateRole } from '../db/accounts';
+import {
+  countOwners,
+  deleteMember,
+  findPassword,
+  findSignedIn,
+  insertFirm,
+  insertMember,
+  listMembers,
+  updateRole,
+} from '../db/accounts';
 import type { Db } from '../db/database';
 import { forbidden, notFound, Refusal } from './errors';
 
@@ -43,7 +52,9 @@ export const members = (db: Db, member: SignedIn): Promise<Member[]> => listMemb
 export async function addMember(db: Db, member: SignedIn, input: z.infer<typeof newMemberSchema>): Promise<Member> {
   mustOwn(member);
   const passwordHash = await hashPassword(input.password);
-  const added = await db.transaction().execute((tx) => insertMember(tx, member.firm.id, { ...input, passwordHash }, input.role));
+  const added = await db
+    .transaction()
+    .execute((tx) => insertMember(tx, member.firm.id, { ...input, passwordHash }, input.role));
   if (!added) throw taken();
   return added;
 }
@@ -51,7 +62,8 @@ export async function addMember(db: Db, member: SignedIn, input: z.infer<typeof 
 async function keepAnOwner(db: Db, member: SignedIn, userId: string): Promise<void> {
   const all = await listMembers(db, member.firm.id);
   const isOwner = all.some((one) => one.id === userId && one.role === 'owner');
-  if (isOwner && (await countOwners(db, member.firm.id)) < 2) throw new Refusal(409, 'last-owner', 'A firm needs an owner. Make somebody else owner first.');
+  if (isOwner && (await countOwners(db, member.firm.id)) < 2)
+    throw new Refusal(409, 'last-owner', 'A firm needs an owner. Make somebody else owner first.');
 }
 
 export async function changeRole(db: Db, member: SignedIn, userId: string, role: Role): Promise<void> {

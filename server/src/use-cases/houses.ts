@@ -12,7 +12,8 @@ export async function addHouse(db: Db, member: SignedIn, input: z.infer<typeof n
   if (member.role === 'viewer') throw forbidden('Your role here is viewer: you can look, not add houses.');
   if (!('file' in input)) return insertHouse(db, member.firm.id, createHouse(input.name, input.edition));
   const read = readHouseFile(input.file);
-  if (!read.ok) throw new Refusal(422, 'house-file', read.problems[0]!.message, { problems: read.problems.slice(0, 20) });
+  if (!read.ok)
+    throw new Refusal(422, 'house-file', read.problems[0]!.message, { problems: read.problems.slice(0, 20) });
   return insertHouse(db, member.firm.id, read.value);
 }
 
@@ -20,7 +21,13 @@ export async function loadHouse(db: Db, open: OpenHouses, member: SignedIn, id: 
   const head = await findHead(db, member.firm.id, id);
   const state = head && (await open.catchUp(db, id));
   if (!head || !state) throw notFound('house');
-  return { id, name: state.house.name, version: state.version, updatedAt: head.updated_at.toISOString(), house: state.house };
+  return {
+    id,
+    name: state.house.name,
+    version: state.version,
+    updatedAt: head.updated_at.toISOString(),
+    house: state.house,
+  };
 }
 
 export async function history(db: Db, member: SignedIn, id: string, after: number): Promise<AppliedBatch[]> {

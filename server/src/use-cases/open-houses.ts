@@ -43,12 +43,14 @@ export class OpenHouses {
       const row = await findSnapshot(db, id);
       const read = row && validateHouse(row.snapshot);
       if (!row || !read) return undefined;
-      if (!read.ok) throw new Error(`House ${id} is stored damaged: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
+      if (!read.ok)
+        throw new Error(`House ${id} is stored damaged: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
       open = { firmId: row.firmId, house: read.value, version: row.version };
     }
     for (const batch of await listBatches(db, id, open.version)) {
-      const next = applyEdit(open.house, batch.edits.flatMap((edit) => edit.patches) as never); // prettier-ignore
-      if (!next.ok) throw new Error(`Batch ${batch.version} of house ${id} does not apply: ${next.problems[0]?.message}`);
+      const next = applyEdit(open.house, batch.edits.flatMap((edit) => edit.patches) as never);
+      if (!next.ok)
+        throw new Error(`Batch ${batch.version} of house ${id} does not apply: ${next.problems[0]?.message}`);
       open = { ...open, house: next.value, version: batch.version };
     }
     this.keep(id, open);

@@ -14,10 +14,12 @@ const patchesOf = (batch: { readonly edits: Batch['edits'] | AppliedBatch['edits
 function applyBatch(house: House, batch: Batch, missed: readonly AppliedBatch[]): House {
   const mine = patchesOf(batch);
   const theirs = missed.filter((other) => editsOverlap(mine, patchesOf(other)));
-  if (theirs.length > 0) throw new Refusal(409, 'conflict', 'Somebody else changed the same places. Choose which to keep.', { theirs });
+  if (theirs.length > 0)
+    throw new Refusal(409, 'conflict', 'Somebody else changed the same places. Choose which to keep.', { theirs });
   const next = applyEdit(house, mine);
   if (next.ok) return next.value;
-  if (missed.length > 0) throw new Refusal(409, 'conflict', next.problems[0]!.message, { theirs: missed, problems: next.problems });
+  if (missed.length > 0)
+    throw new Refusal(409, 'conflict', next.problems[0]!.message, { theirs: missed, problems: next.problems });
   throw new Refusal(422, 'invalid-edit', next.problems[0]!.message, { problems: next.problems });
 }
 
@@ -26,7 +28,13 @@ function applyBatch(house: House, batch: Batch, missed: readonly AppliedBatch[])
  * touches other places than what came between, and refused with both sides where it touches the same. What has been
  * answered is committed. A batch sent twice is applied once.
  */
-export async function submitBatch(db: Db, open: OpenHouses, member: SignedIn, houseId: string, batch: Batch): Promise<BatchAnswer> {
+export async function submitBatch(
+  db: Db,
+  open: OpenHouses,
+  member: SignedIn,
+  houseId: string,
+  batch: Batch,
+): Promise<BatchAnswer> {
   if (member.role === 'viewer') throw forbidden('Your role here is viewer: you can look, not change.');
   let state = open.peek(houseId);
   if (!state || state.version < batch.base) {
@@ -35,14 +43,32 @@ export async function submitBatch(db: Db, open: OpenHouses, member: SignedIn, ho
   }
   if (state && state.firmId !== member.firm.id) throw notFound('house');
   for (let tries = 0; state && tries < MOST_TRIES; tries++) {
-    if (batch.base > state.version) throw new Refusal(422, 'base', `The batch was made on version ${batch.base}; the house has ${state.version}. Load it again.`);
+    if (batch.base > state.version)
+      throw new Refusal(
+        422,
+        'base',
+        `The batch was made on version ${batch.base}; the house has ${state.version}. Load it again.`,
+      );
     const missed = batch.base < state.version ? await listBatches(db, houseId, batch.base) : [];
     const mineAlready = missed.find((other) => other.batchId === batch.id);
-    if (mineAlready) return { version: mineAlready.version, missed: missed.filter((other) => other.version < mineAlready.version) };
+    if (mineAlready)
+      return { version: mineAlready.version, missed: missed.filter((other) => other.version < mineAlready.version) };
     // Batches may have landed between the two reads; the guard on the version below catches it.
-    const house = applyBatch(state.house, batch, missed.filter((other) => other.version <= state!.version));
-    const result = await appendBatch(db, { houseId, firmId: member.firm.id, authorId: member.user.id, onVersion: state.version, name: house.name, batch });
-    if (result === 'known') return { version: (await findBatchVersion(db, houseId, batch.id)) ?? state.version, missed };
+    const house = applyBatch(
+      state.house,
+      batch,
+      missed.filter((other) => other.version <= state!.version),
+    );
+    const result = await appendBatch(db, {
+      houseId,
+      firmId: member.firm.id,
+      authorId: member.user.id,
+      onVersion: state.version,
+      name: house.name,
+      batch,
+    });
+    if (result === 'known')
+      return { version: (await findBatchVersion(db, houseId, batch.id)) ?? state.version, missed };
     if (result !== 'moved') {
       open.keep(houseId, { firmId: member.firm.id, house, version: result });
       if (wantsSnapshot(result)) await storeSnapshot(db, houseId, result, house);
@@ -52,5 +78,9 @@ export async function submitBatch(db: Db, open: OpenHouses, member: SignedIn, ho
     state = await open.catchUp(db, houseId);
   }
   if (!state) throw notFound('house');
-  throw new Refusal(503, 'busy', 'Many people are changing this house at once. The edit stays in the queue; try again.');
-} // prettier-ignore
+  throw new Refusal(
+    503,
+    'busy',
+    'Many people are changing this house at once. The edit stays in the queue; try again.',
+  );
+}

@@ -24,12 +24,16 @@ async function owner(url = app.url): Promise<Person> {
   await person.openAccount('Sync firm', `${randomUUID()}@sync.example`);
   return person;
 }
-const houseOf = async (person: Person, id: string) => (await person.call('get', `/houses/${id}`)).body as { version: number; house: House };
+const houseOf = async (person: Person, id: string) =>
+  (await person.call('get', `/houses/${id}`)).body as { version: number; house: House };
 
 /** Listens to a house's events until `count` batches have come. */
 async function listen(person: Person, id: string, count: number, after = 0): Promise<AppliedBatch[]> {
   const stop = new AbortController();
-  const response = await fetch(`${person.url}/api/houses/${id}/events?after=${after}`, { headers: { cookie: person.cookie }, signal: stop.signal });
+  const response = await fetch(`${person.url}/api/houses/${id}/events?after=${after}`, {
+    headers: { cookie: person.cookie },
+    signal: stop.signal,
+  });
   const heard: AppliedBatch[] = [];
   let text = '';
   const decoder = new TextDecoder();
@@ -81,8 +85,15 @@ describe('batches', () => {
   it('with one bad edit among good ones are refused whole', async () => {
     const anna = await owner();
     const id = await anna.addHouse(demo);
-    const patch = (box: string, value: unknown) => ({ label: 'x', patches: [{ op: 'replace', path: ['boxes', box, 'at', 'alongIn'], value }] });
-    const answer = await anna.call('post', `/houses/${id}/edits`, { id: randomUUID(), base: 0, edits: [patch(first, 12), patch(second, 99_999)] });
+    const patch = (box: string, value: unknown) => ({
+      label: 'x',
+      patches: [{ op: 'replace', path: ['boxes', box, 'at', 'alongIn'], value }],
+    });
+    const answer = await anna.call('post', `/houses/${id}/edits`, {
+      id: randomUUID(),
+      base: 0,
+      edits: [patch(first, 12), patch(second, 99_999)],
+    });
     expect(answer.status).toBe(422);
     expect(await houseOf(anna, id)).toMatchObject({ version: 0, house: { boxes: demo.boxes } });
   });
@@ -112,6 +123,30 @@ describe('batches', () => {
   });
 });
 
+describe('a database that drops every connection', () => {
+  it('loses nothing: the edit goes through on a new connection, and windows hear of it again', async () => {
+    const own = await startApp();
+    const anna = await owner(own.url);
+    const id = await anna.addHouse(demo);
+    const hearing = listen(anna, id, 3);
+    expect((await anna.move(id, demo, first, 11, 0)).status).toBe(200);
+    await app.database.pool.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+      new URL(own.database.pool.options.connectionString!).pathname.slice(1),
+    ]);
+    const batchId = randomUUID();
+    let answer = await anna.move(id, demo, first, 12, 1, batchId);
+    for (let tries = 0; answer.status !== 200 && tries < 20; tries++) {
+      expect(answer.status).toBe(503);
+      answer = await anna.move(id, demo, first, 12, 1, batchId);
+    }
+    expect(answerOf(answer).version).toBe(2);
+    await new Promise((resolve) => setTimeout(resolve, 900));
+    await anna.move(id, demo, second, 13, 2);
+    expect((await hearing).map((batch) => batch.version)).toEqual([1, 2, 3]);
+    await own.stop();
+  });
+});
+
 describe('two server processes on one database', () => {
   it('behave as one, and what was acknowledged survives kill -9', async () => {
     const database = await newDatabase();
@@ -134,7 +169,8 @@ describe('two server processes on one database', () => {
         let answer = await anna.move(id, demo, first, 20 + n, base, batchId).catch(() => undefined);
         if (answer?.status !== 200) {
           lost++;
-          if (processes[0]!.exitCode === null && processes[0]!.signalCode === null) await new Promise((resolve) => processes[0]!.once('exit', resolve));
+          if (processes[0]!.exitCode === null && processes[0]!.signalCode === null)
+            await new Promise((resolve) => processes[0]!.once('exit', resolve));
           // The queue goes through by the other process, under the same batch id.
           anna.url = urls[1]!;
           answer = await anna.move(id, demo, first, 20 + n, base, batchId);
@@ -163,11 +199,17 @@ describe('backup and restore', () => {
     await anna.move(ids[0]!, demo, first, 33, 0);
     const folder = mkdtempSync(join(tmpdir(), 'winculum-backup-'));
     const file = join(folder, 'all.dump');
-    const start = (url: string, ...args: string[]) => execFileSync('./start', args, { cwd: root, env: { ...process.env, DATABASE_URL: url }, stdio: 'pipe' });
+    const start = (url: string, ...args: string[]) =>
+      execFileSync('./start', args, { cwd: root, env: { ...process.env, DATABASE_URL: url }, stdio: 'pipe' });
     start(from, '--backup', file);
     expect(existsSync(file)).toBe(true);
     start(to, '--restore', file, '--yes');
-    const rows = async (running: Running) => (await running.database.pool.query('select h.id, h.name, h.version, h.snapshot::text, (select json_agg(e order by e.version)::text from edits e where e.house_id = h.id) as edits from houses h order by h.id')).rows;
+    const rows = async (running: Running) =>
+      (
+        await running.database.pool.query(
+          'select h.id, h.name, h.version, h.snapshot::text, (select json_agg(e order by e.version)::text from edits e where e.house_id = h.id) as edits from houses h order by h.id',
+        )
+      ).rows;
     const target = await startApp(to);
     expect(await rows(target)).toEqual(await rows(source));
     const back = await fetch(`${target.url}/api/houses/${ids[0]}`, { headers: { cookie: anna.cookie } });
@@ -175,5 +217,5 @@ describe('backup and restore', () => {
     expect(() => start(to, '--restore', join(root, 'README.md'), '--yes')).toThrow();
     await Promise.all([source.stop(), target.stop()]);
     rmSync(folder, { recursive: true });
-  }); // prettier-ignore
+  });
 });

@@ -3,7 +3,15 @@ import { computed } from 'vue';
 import type { Box } from '@winculum/core';
 
 /** Plan symbols of the published drafting convention for electrical plans, drawn by us: a circle with strokes for receptacles, S for switches. */
-const props = defineProps<{ box: Box; angle: number; size: number; mark?: string; selected?: boolean; ghost?: boolean; color?: string }>();
+const props = defineProps<{
+  box: Box;
+  angle: number;
+  size: number;
+  mark?: string;
+  selected?: boolean;
+  ghost?: boolean;
+  color?: string;
+}>();
 
 const first = computed(() => Object.values(props.box.devices)[0]);
 const switches = computed(() => Object.values(props.box.devices).filter((device) => device.kind === 'switch').length);
@@ -19,34 +27,86 @@ const label = computed(() => `${props.box.tag}, ${first.value?.kind ?? 'box'}`);
         <path v-if="first.volts === 240" d="M-1.5,-.45H1.5M-1.5,0H1.5M-1.5,.45H1.5" />
         <path v-else-if="first.style === 'single'" d="M-1.5,0H1.5" />
         <path v-else d="M-1.5,-.35H1.5M-1.5,.35H1.5" />
-        <path v-if="first.switched !== 'no'" :d="first.switched === 'half' ? 'M-1,0A1,1 0 0 0 1,0Z' : 'M-1,0A1,1 0 0 0 1,0A1,1 0 0 0 -1,0Z'" class="filled" />
+        <path
+          v-if="first.switched !== 'no'"
+          :d="first.switched === 'half' ? 'M-1,0A1,1 0 0 0 1,0Z' : 'M-1,0A1,1 0 0 0 1,0A1,1 0 0 0 -1,0Z'"
+          class="filled"
+        />
       </template>
       <template v-else-if="first?.kind === 'luminaire'">
         <circle r="1" class="face" />
         <path d="M-.7,-.7L-1.25,-1.25M.7,-.7L1.25,-1.25M-.7,.7L-1.25,1.25M.7,.7L1.25,1.25" />
         <circle v-if="first.style === 'recessed'" r=".55" class="face" />
       </template>
-      <template v-else-if="first?.kind === 'fan'"><circle r="1" class="face" /><path d="M-.85,-.85L.85,.85M.85,-.85L-.85,.85" /></template>
-      <template v-else-if="first?.kind === 'connection'"><circle r="1" class="face" /><circle r=".4" class="filled" /></template>
+      <template v-else-if="first?.kind === 'fan'"
+        ><circle r="1" class="face" /><path d="M-.85,-.85L.85,.85M.85,-.85L-.85,.85"
+      /></template>
+      <template v-else-if="first?.kind === 'connection'"
+        ><circle r="1" class="face" /><circle r=".4" class="filled"
+      /></template>
       <rect v-else-if="first?.kind === 'alarm'" x="-1.3" y="-1" width="2.6" height="2" rx=".3" class="face" />
       <circle v-else r=".9" class="face" :class="{ bare: first?.kind === 'switch' }" />
     </g>
-    <text v-if="first?.kind === 'switch'" :font-size="size * 2.6" class="letter">S<tspan v-if="switches > 1" :font-size="size * 1.5" dy=".25em">{{ switches }}</tspan></text>
-    <text v-else-if="first?.kind === 'alarm'" :font-size="size * 1.35" class="letter">{{ first.senses === 'smoke' ? 'SA' : first.senses === 'co' ? 'CO' : 'SC' }}</text>
+    <text v-if="first?.kind === 'switch'" :font-size="size * 2.6" class="letter"
+      >S<tspan v-if="switches > 1" :font-size="size * 1.5" dy=".25em">{{ switches }}</tspan></text
+    >
+    <text v-else-if="first?.kind === 'alarm'" :font-size="size * 1.35" class="letter">{{
+      first.senses === 'smoke' ? 'SA' : first.senses === 'co' ? 'CO' : 'SC'
+    }}</text>
     <text v-if="mark" :font-size="size * 1.6" :y="size * 2.9" class="mark">{{ mark }}</text>
   </g>
 </template>
 
 <style scoped>
-.symbol { color: var(--ink); }
-.symbol path, .face { fill: none; stroke: currentColor; stroke-width: 0.2; vector-effect: none; }
-.face { fill: var(--room); }
-.face.bare { stroke: none; fill: none; }
-.symbol .filled { fill: currentColor; }
-.letter { font-family: var(--numbers); font-weight: 700; fill: currentColor; text-anchor: middle; dominant-baseline: central; }
-.mark { font-family: var(--numbers); font-weight: 600; fill: currentColor; text-anchor: middle; dominant-baseline: central; paint-order: stroke; stroke: var(--room); stroke-width: 3px; }
-.halo { fill: var(--chalk-soft); stroke: var(--chalk); stroke-width: 0.8; }
-.selected { color: var(--chalk); }
-.ghost { color: var(--chalk); }
-.ghost :deep(*) { stroke-dasharray: 0.45 0.3; }
+.symbol {
+  color: var(--ink);
+}
+.symbol path,
+.face {
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 0.2;
+  vector-effect: none;
+}
+.face {
+  fill: var(--room);
+}
+.face.bare {
+  stroke: none;
+  fill: none;
+}
+.symbol .filled {
+  fill: currentColor;
+}
+.letter {
+  font-family: var(--numbers);
+  font-weight: 700;
+  fill: currentColor;
+  text-anchor: middle;
+  dominant-baseline: central;
+}
+.mark {
+  font-family: var(--numbers);
+  font-weight: 600;
+  fill: currentColor;
+  text-anchor: middle;
+  dominant-baseline: central;
+  paint-order: stroke;
+  stroke: var(--room);
+  stroke-width: 3px;
+}
+.halo {
+  fill: var(--chalk-soft);
+  stroke: var(--chalk);
+  stroke-width: 0.8;
+}
+.selected {
+  color: var(--chalk);
+}
+.ghost {
+  color: var(--chalk);
+}
+.ghost :deep(*) {
+  stroke-dasharray: 0.45 0.3;
+}
 </style>

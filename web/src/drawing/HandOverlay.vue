@@ -8,7 +8,9 @@ import type { ToolState } from './tools/machine';
 const props = defineProps<{ state: ToolState; house: House; scale: number; room?: Room; handles?: boolean }>();
 const show = (lengthIn: number) => formatLength(lengthIn, props.house.standards.lengths);
 
-const rectangle = computed(() => (props.state.kind === 'drawing-rectangle' || props.state.kind === 'lassoing' ? props.state : null));
+const rectangle = computed(() =>
+  props.state.kind === 'drawing-rectangle' || props.state.kind === 'lassoing' ? props.state : null,
+);
 const size = computed(() => 12 / props.scale);
 const dimensions = computed(() => {
   const room = props.room;
@@ -24,27 +26,106 @@ const dimensions = computed(() => {
 
 <template>
   <g>
-    <rect v-if="rectangle" :x="Math.min(rectangle.from.x, rectangle.to.x)" :y="Math.min(rectangle.from.y, rectangle.to.y)" :width="Math.abs(rectangle.to.x - rectangle.from.x)" :height="Math.abs(rectangle.to.y - rectangle.from.y)" class="drawing" :class="{ lasso: state.kind === 'lassoing' }" :stroke-width="2 / scale" />
-    <text v-if="state.kind === 'drawing-rectangle'" :x="(state.from.x + state.to.x) / 2" :y="(state.from.y + state.to.y) / 2" :font-size="size * 1.3" class="dimension">{{ show(Math.abs(state.to.x - state.from.x)) }} × {{ show(Math.abs(state.to.y - state.from.y)) }}</text>
+    <rect
+      v-if="rectangle"
+      :x="Math.min(rectangle.from.x, rectangle.to.x)"
+      :y="Math.min(rectangle.from.y, rectangle.to.y)"
+      :width="Math.abs(rectangle.to.x - rectangle.from.x)"
+      :height="Math.abs(rectangle.to.y - rectangle.from.y)"
+      class="drawing"
+      :class="{ lasso: state.kind === 'lassoing' }"
+      :stroke-width="2 / scale"
+    />
+    <text
+      v-if="state.kind === 'drawing-rectangle'"
+      :x="(state.from.x + state.to.x) / 2"
+      :y="(state.from.y + state.to.y) / 2"
+      :font-size="size * 1.3"
+      class="dimension"
+      >{{ show(Math.abs(state.to.x - state.from.x)) }} × {{ show(Math.abs(state.to.y - state.from.y)) }}</text
+    >
     <template v-if="state.kind === 'drawing-polygon'">
       <path :d="toPath([...state.points, state.to], false)" class="drawing" :stroke-width="2 / scale" />
       <circle v-for="(point, i) in state.points" :key="i" :cx="point.x" :cy="point.y" :r="5 / scale" class="corner" />
-      <text :x="state.to.x" :y="state.to.y - size" :font-size="size * 1.2" class="dimension">{{ show(Math.hypot(state.to.x - state.points.at(-1)!.x, state.to.y - state.points.at(-1)!.y)) }}</text>
+      <text :x="state.to.x" :y="state.to.y - size" :font-size="size * 1.2" class="dimension">{{
+        show(Math.hypot(state.to.x - state.points.at(-1)!.x, state.to.y - state.points.at(-1)!.y))
+      }}</text>
     </template>
     <template v-if="room">
-      <text v-for="{ wall, x, y } in dimensions" :key="`d-${wall.id}`" :x="x" :y="y" :font-size="size" class="dimension">{{ show(wall.lengthIn) }}</text>
+      <text
+        v-for="{ wall, x, y } in dimensions"
+        :key="`d-${wall.id}`"
+        :x="x"
+        :y="y"
+        :font-size="size"
+        class="dimension"
+        >{{ show(wall.lengthIn) }}</text
+      >
       <template v-if="handles">
-        <rect v-for="{ wall, mx, my } in dimensions" :key="`w-${wall.id}`" :x="mx - 7 / scale" :y="my - 7 / scale" :width="14 / scale" :height="14 / scale" class="grip" data-hit="wall" :data-id="wall.id" :data-room="room.id"><title>Drag the {{ wall.name }} wall</title></rect>
-        <circle v-for="corner in room.corners" :key="corner.id" :cx="corner.x" :cy="corner.y" :r="8 / scale" class="corner" data-hit="corner" :data-id="corner.id" :data-room="room.id"><title>Drag the corner</title></circle>
+        <rect
+          v-for="{ wall, mx, my } in dimensions"
+          :key="`w-${wall.id}`"
+          :x="mx - 7 / scale"
+          :y="my - 7 / scale"
+          :width="14 / scale"
+          :height="14 / scale"
+          class="grip"
+          data-hit="wall"
+          :data-id="wall.id"
+          :data-room="room.id"
+          ><title>Drag the {{ wall.name }} wall</title></rect
+        >
+        <circle
+          v-for="corner in room.corners"
+          :key="corner.id"
+          :cx="corner.x"
+          :cy="corner.y"
+          :r="8 / scale"
+          class="corner"
+          data-hit="corner"
+          :data-id="corner.id"
+          :data-room="room.id"
+          ><title>Drag the corner</title></circle
+        >
       </template>
     </template>
   </g>
 </template>
 
 <style scoped>
-.drawing { fill: var(--chalk-soft); fill-opacity: 0.5; stroke: var(--chalk); }
-.drawing.lasso { stroke-dasharray: 6 4; fill-opacity: 0.25; }
-.dimension { font-family: var(--numbers); font-weight: 600; fill: var(--chalk); text-anchor: middle; dominant-baseline: central; paint-order: stroke; stroke: var(--room); stroke-width: 3px; pointer-events: none; }
-.corner { fill: var(--card); stroke: var(--chalk); stroke-width: 0.2em; vector-effect: non-scaling-stroke; cursor: grab; stroke-width: 2; }
-.grip { fill: var(--card); stroke: var(--chalk); vector-effect: non-scaling-stroke; stroke-width: 1.5; cursor: move; }
+.drawing {
+  fill: var(--chalk-soft);
+  fill-opacity: 0.5;
+  stroke: var(--chalk);
+}
+.drawing.lasso {
+  stroke-dasharray: 6 4;
+  fill-opacity: 0.25;
+}
+.dimension {
+  font-family: var(--numbers);
+  font-weight: 600;
+  fill: var(--chalk);
+  text-anchor: middle;
+  dominant-baseline: central;
+  paint-order: stroke;
+  stroke: var(--room);
+  stroke-width: 3px;
+  pointer-events: none;
+}
+.corner {
+  fill: var(--card);
+  stroke: var(--chalk);
+  stroke-width: 0.2em;
+  vector-effect: non-scaling-stroke;
+  cursor: grab;
+  stroke-width: 2;
+}
+.grip {
+  fill: var(--card);
+  stroke: var(--chalk);
+  vector-effect: non-scaling-stroke;
+  stroke-width: 1.5;
+  cursor: move;
+}
 </style>

@@ -2,7 +2,13 @@
 import { ref } from 'vue';
 
 /** The tape line: type as you would call out to a helper, Enter to nail it. What could not be done stays typed. */
-const props = defineProps<{ run: (text: string) => string | null; placeholder: string; hint: string; action: string; preview?: (text: string) => string }>();
+const props = defineProps<{
+  run: (text: string) => string | null;
+  placeholder: string;
+  hint: string;
+  action: string;
+  preview?: (text: string) => string;
+}>();
 const text = ref('');
 const problem = ref('');
 const input = ref<HTMLInputElement>();
@@ -18,17 +24,66 @@ defineExpose({ focus: () => input.value?.focus() });
 <template>
   <form class="tape" :class="{ refused: problem }" @submit.prevent="nail">
     <span class="arrow" aria-hidden="true">▸</span>
-    <input ref="input" v-model="text" class="num" :placeholder="placeholder" aria-label="Tape line" autocomplete="off" spellcheck="false" @input="problem = ''" @keydown.esc="(text = ''), (problem = ''), input?.blur()" />
-    <span class="hint" :class="{ 'is-violation': problem }" :role="problem ? 'alert' : undefined">{{ problem || (text && preview ? preview(text) : hint) }}</span>
+    <input
+      ref="input"
+      v-model="text"
+      class="num"
+      :placeholder="placeholder"
+      aria-label="Tape line"
+      autocomplete="off"
+      spellcheck="false"
+      @input="problem = ''"
+      @keydown.esc="((text = ''), (problem = ''), input?.blur())"
+    />
+    <span class="hint" :class="{ 'is-violation': problem }" :role="problem ? 'alert' : undefined">{{
+      problem || (text && preview ? preview(text) : hint)
+    }}</span>
     <button type="submit" class="action">{{ action }}</button>
   </form>
 </template>
 
 <style scoped>
-.tape { display: flex; align-items: center; gap: 12px; margin: 8px 12px 10px; min-height: 46px; padding: 0 14px; background: var(--card); border: 1.5px solid var(--chalk); border-radius: 6px; }
-.tape.refused { border-color: var(--violation); }
-.arrow { color: var(--chalk); }
-input { border: 0; outline: 0; background: none; color: var(--ink); font-size: 19px; width: 42%; min-width: 150px; min-height: 40px; }
-.hint { flex: 1; font-size: 13px; color: var(--muted); border-left: 2px solid var(--rule); padding-left: 12px; }
-.action { border: 0; background: none; color: var(--chalk); font: 600 14px var(--words); min-height: 40px; cursor: pointer; white-space: nowrap; }
+.tape {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin: 8px 12px 10px;
+  min-height: 46px;
+  padding: 0 14px;
+  background: var(--card);
+  border: 1.5px solid var(--chalk);
+  border-radius: 6px;
+}
+.tape.refused {
+  border-color: var(--violation);
+}
+.arrow {
+  color: var(--chalk);
+}
+input {
+  border: 0;
+  outline: 0;
+  background: none;
+  color: var(--ink);
+  font-size: 19px;
+  width: 42%;
+  min-width: 150px;
+  min-height: 40px;
+}
+.hint {
+  flex: 1;
+  font-size: 13px;
+  color: var(--muted);
+  border-left: 2px solid var(--rule);
+  padding-left: 12px;
+}
+.action {
+  border: 0;
+  background: none;
+  color: var(--chalk);
+  font: 600 14px var(--words);
+  min-height: 40px;
+  cursor: pointer;
+  white-space: nowrap;
+}
 </style>

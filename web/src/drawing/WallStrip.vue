@@ -1,7 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import { useElementSize } from '@vueuse/core';
-import { formatLength, fromLoop, moveBox, receptaclesOf, toLoop, type Box, type Edited, type House, type Proposal, type Result } from '@winculum/core';
+import {
+  formatLength,
+  fromLoop,
+  moveBox,
+  receptaclesOf,
+  toLoop,
+  type Box,
+  type Edited,
+  type House,
+  type Proposal,
+  type Result,
+} from '@winculum/core';
 import { cutAt, layOutStrip } from './strip-layout';
 import { snapToStud } from './tools/drag-edit';
 
@@ -15,7 +26,11 @@ const props = defineProps<{
   canEdit: boolean;
   limits: { readonly reachIn: number; readonly minWallIn: number };
 }>();
-const emit = defineEmits<{ cursor: [atLoopIn: number]; pick: [boxId: string, add: boolean]; commit: [result: Result<Edited>] }>();
+const emit = defineEmits<{
+  cursor: [atLoopIn: number];
+  pick: [boxId: string, add: boolean];
+  commit: [result: Result<Edited>];
+}>();
 
 const WALL_TOP = 24;
 const WALL_HEIGHT = 118;
@@ -42,7 +57,10 @@ const ghosts = computed(() => (props.proposal?.boxes ?? []).filter((box) => box.
 
 function loopAt(event: PointerEvent | MouseEvent): number {
   const rect = (event.currentTarget as Element).closest('svg')!.getBoundingClientRect();
-  return (strip.value.startIn + (event.clientX - rect.left - 2) / perInch.value + strip.value.lengthIn) % strip.value.lengthIn;
+  return (
+    (strip.value.startIn + (event.clientX - rect.left - 2) / perInch.value + strip.value.lengthIn) %
+    strip.value.lengthIn
+  );
 }
 
 function grab(event: PointerEvent, box: Box): void {
@@ -60,7 +78,14 @@ function pull(event: PointerEvent): void {
   const before = toLoop(strip.value.loop, now.box.at.wall, now.box.at.alongIn);
   const heightIn = Math.max(0, Math.round(now.box.at.heightIn - (dy / WALL_HEIGHT) * strip.value.ceilingIn));
   const atLoopIn = (before + dx / perInch.value + strip.value.lengthIn) % strip.value.lengthIn;
-  drag.value = { ...now, attempt: moveBox(props.house, now.box.id, snapToStud(props.house, props.roomId, atLoopIn, heightIn, event.altKey ? 0 : 4)) };
+  drag.value = {
+    ...now,
+    attempt: moveBox(
+      props.house,
+      now.box.id,
+      snapToStud(props.house, props.roomId, atLoopIn, heightIn, event.altKey ? 0 : 4),
+    ),
+  };
 }
 
 function letGo(): void {
@@ -75,25 +100,83 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
 <template>
   <section class="strip" aria-label="Wall strip">
     <header>
-      <b>Wall strip</b><span class="muted">{{ strip.roomName }}, {{ strip.startsAt }}</span><span class="grow" />
-      <span class="muted">cursor <b class="num">{{ show(wallAtCursor.alongIn) }}</b> along the {{ wallAtCursor.wall.name }} wall</span>
+      <b>Wall strip</b><span class="muted">{{ strip.roomName }}, {{ strip.startsAt }}</span
+      ><span class="grow" />
+      <span class="muted"
+        >cursor <b class="num">{{ show(wallAtCursor.alongIn) }}</b> along the {{ wallAtCursor.wall.name }} wall</span
+      >
       <span class="muted legend">studs {{ strip.studSpacingIn }}" o.c.</span>
     </header>
     <div ref="frame" class="frame">
-      <svg :width="drawnWidth" height="202" role="img" :aria-label="`Walls of ${strip.roomName}, unrolled`" @pointermove="pull" @pointerup="letGo" @pointercancel="drag = null">
-        <rect :x="2" :y="WALL_TOP" :width="drawnWidth - 4" :height="WALL_HEIGHT" class="wall" @click="emit('cursor', loopAt($event))" />
-        <path v-for="stud in strip.studs" :key="`${stud.at}`" :d="`M${x(stud.at)},${WALL_TOP}v${WALL_HEIGHT}`" class="stud" :class="stud.kind" pointer-events="none" />
+      <svg
+        :width="drawnWidth"
+        height="202"
+        role="img"
+        :aria-label="`Walls of ${strip.roomName}, unrolled`"
+        @pointermove="pull"
+        @pointerup="letGo"
+        @pointercancel="drag = null"
+      >
+        <rect
+          :x="2"
+          :y="WALL_TOP"
+          :width="drawnWidth - 4"
+          :height="WALL_HEIGHT"
+          class="wall"
+          @click="emit('cursor', loopAt($event))"
+        />
+        <path
+          v-for="stud in strip.studs"
+          :key="`${stud.at}`"
+          :d="`M${x(stud.at)},${WALL_TOP}v${WALL_HEIGHT}`"
+          class="stud"
+          :class="stud.kind"
+          pointer-events="none"
+        />
         <g v-for="part in strip.parts" :key="part.id" pointer-events="none">
-          <rect :x="x(part.fromIn)" :y="y(part.topIn)" :width="(part.toIn - part.fromIn) * perInch" :height="y(part.bottomIn) - y(part.topIn)" :class="['part', part.look]" />
-          <text v-if="(part.toIn - part.fromIn) * perInch > part.label.length * 5.6" :x="x((part.fromIn + part.toIn) / 2)" :y="(y(part.topIn) + y(part.bottomIn)) / 2" class="part-name">{{ part.label }}</text>
+          <rect
+            :x="x(part.fromIn)"
+            :y="y(part.topIn)"
+            :width="(part.toIn - part.fromIn) * perInch"
+            :height="y(part.bottomIn) - y(part.topIn)"
+            :class="['part', part.look]"
+          />
+          <text
+            v-if="(part.toIn - part.fromIn) * perInch > part.label.length * 5.6"
+            :x="x((part.fromIn + part.toIn) / 2)"
+            :y="(y(part.topIn) + y(part.bottomIn)) / 2"
+            class="part-name"
+          >
+            {{ part.label }}
+          </text>
         </g>
         <g v-for="wall in strip.walls" :key="`${wall.name}${wall.fromIn}`" pointer-events="none">
           <path :d="`M${x(wall.fromIn)},${WALL_TOP - 6}v${WALL_HEIGHT + 10}`" class="corner" />
-          <text v-if="(wall.toIn - wall.fromIn) * perInch > 34" :x="x((wall.fromIn + wall.toIn) / 2)" :y="WALL_TOP - 10" class="wall-name">{{ wall.name }}</text>
+          <text
+            v-if="(wall.toIn - wall.fromIn) * perInch > 34"
+            :x="x((wall.fromIn + wall.toIn) / 2)"
+            :y="WALL_TOP - 10"
+            class="wall-name"
+          >
+            {{ wall.name }}
+          </text>
         </g>
         <g v-for="stretch in strip.ribbon" :key="`r${stretch.fromIn}`" pointer-events="none">
-          <rect :x="x(stretch.fromIn)" :y="RIBBON" :width="(stretch.toIn - stretch.fromIn) * perInch" height="12" :class="stretch.reached ? 'reached' : 'gap'" />
-          <text v-if="!stretch.reached" :x="Math.max(56, Math.min(drawnWidth - 56, x((stretch.fromIn + stretch.toIn) / 2)))" :y="y(52)" class="gap-text">{{ show(stretch.toIn - stretch.fromIn) }} out of reach</text>
+          <rect
+            :x="x(stretch.fromIn)"
+            :y="RIBBON"
+            :width="(stretch.toIn - stretch.fromIn) * perInch"
+            height="12"
+            :class="stretch.reached ? 'reached' : 'gap'"
+          />
+          <text
+            v-if="!stretch.reached"
+            :x="Math.max(56, Math.min(drawnWidth - 56, x((stretch.fromIn + stretch.toIn) / 2)))"
+            :y="y(52)"
+            class="gap-text"
+          >
+            {{ show(stretch.toIn - stretch.fromIn) }} out of reach
+          </text>
         </g>
         <g class="tape" pointer-events="none">
           <rect :x="2" :y="TAPE" :width="drawnWidth - 4" height="22" />
@@ -101,14 +184,39 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
           <text v-for="at in feet" :key="`f${at}`" :x="x(at)" :y="TAPE + 16">{{ at / 12 }}'</text>
         </g>
         <g v-for="ghost in ghosts" :key="`g${ghost.atLoopIn}`" pointer-events="none">
-          <rect :x="x(cutAt(strip, ghost.atLoopIn)) - 5" :y="y(ghost.heightIn) - 8" width="10" height="16" rx="2" class="ghost" />
+          <rect
+            :x="x(cutAt(strip, ghost.atLoopIn)) - 5"
+            :y="y(ghost.heightIn) - 8"
+            width="10"
+            height="16"
+            rx="2"
+            class="ghost"
+          />
         </g>
-        <g v-for="{ box, at, heightIn } in strip.boxes" :key="box.id" class="box" :class="{ selected: selected.has(box.id) }" tabindex="0" role="button" :aria-label="`${box.tag}, ${show(at)} from the start, ${show(heightIn)} high`" @pointerdown="grab($event, box)" @keydown.enter="emit('pick', box.id, false)">
+        <g
+          v-for="{ box, at, heightIn } in strip.boxes"
+          :key="box.id"
+          class="box"
+          :class="{ selected: selected.has(box.id) }"
+          tabindex="0"
+          role="button"
+          :aria-label="`${box.tag}, ${show(at)} from the start, ${show(heightIn)} high`"
+          @pointerdown="grab($event, box)"
+          @keydown.enter="emit('pick', box.id, false)"
+        >
           <rect :x="x(at) - 14" :y="y(heightIn) - 18" width="28" height="36" class="target" />
           <rect :x="x(at) - 5.5" :y="y(heightIn) - 8.5" width="11" height="17" rx="2.5" class="face" />
-          <path v-if="isReceptacle(box)" :d="`M${x(at) - 1.8},${y(heightIn) - 3.5}v7M${x(at) + 1.8},${y(heightIn) - 3.5}v7`" class="slots" />
-          <text v-else :x="x(at)" :y="y(heightIn) + 0.5" class="letter">{{ Object.values(box.devices)[0]?.kind === 'switch' ? 'S' : '·' }}</text>
-          <text v-if="selected.has(box.id) || perInch > 0.95" :x="x(at)" :y="y(heightIn) - 14" class="tag">{{ box.tag }}</text>
+          <path
+            v-if="isReceptacle(box)"
+            :d="`M${x(at) - 1.8},${y(heightIn) - 3.5}v7M${x(at) + 1.8},${y(heightIn) - 3.5}v7`"
+            class="slots"
+          />
+          <text v-else :x="x(at)" :y="y(heightIn) + 0.5" class="letter">
+            {{ Object.values(box.devices)[0]?.kind === 'switch' ? 'S' : '·' }}
+          </text>
+          <text v-if="selected.has(box.id) || perInch > 0.95" :x="x(at)" :y="y(heightIn) - 14" class="tag">
+            {{ box.tag }}
+          </text>
         </g>
         <path :d="`M${cursorX},${WALL_TOP - 4}V${TAPE + 22}`" class="cursor" pointer-events="none" />
         <path :d="`M${cursorX - 5},${TAPE + 28}h10l-5,-7z`" class="cursor-foot" pointer-events="none" />
@@ -118,35 +226,153 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
 </template>
 
 <style scoped>
-.strip { background: var(--card); border: 1px solid var(--rule); border-radius: 6px; padding: 8px 12px 4px; }
-header { display: flex; gap: 12px; align-items: baseline; font-size: 13px; white-space: nowrap; overflow: hidden; }
-.frame { overflow-x: auto; overflow-y: hidden; }
-svg { display: block; touch-action: pan-x; user-select: none; }
-.wall { fill: var(--room); stroke: var(--wall); }
-.stud { stroke: var(--lumber); stroke-width: 2; opacity: 0.75; }
-.stud.king { stroke-width: 3; }
-.corner { stroke: var(--wall); stroke-width: 1.5; }
-.wall-name { font: 600 11px var(--numbers); letter-spacing: 0.12em; text-transform: uppercase; text-anchor: middle; fill: var(--muted); }
-.part { stroke: var(--muted); stroke-width: 0.8; fill: var(--feature); }
-.part.window, .part.glass { fill: var(--glass); }
-.part.void { fill: var(--rail); }
-.part.soft { fill: none; stroke-dasharray: 4 3; }
-.part-name { font: 500 11px var(--words); fill: var(--muted); text-anchor: middle; dominant-baseline: central; }
-.reached { fill: var(--reached); }
-.gap { fill: url(#hatch); stroke: var(--violation); stroke-width: 1; }
-.gap-text { font: 700 13px var(--numbers); fill: var(--violation); text-anchor: middle; paint-order: stroke; stroke: var(--room); stroke-width: 4px; }
-.tape rect { fill: var(--tape); stroke: #9a7a1d; stroke-width: 0.7; }
-.tape path { stroke: #4b3a09; stroke-width: 0.9; }
-.tape text { font: 600 12px var(--numbers); fill: #2e2406; text-anchor: middle; }
-.box { cursor: grab; }
-.target { fill: transparent; }
-.face { fill: var(--card); stroke: var(--ink); stroke-width: 1.4; }
-.slots { stroke: var(--ink); stroke-width: 1.4; }
-.letter { font: 700 11px var(--numbers); text-anchor: middle; dominant-baseline: central; fill: var(--ink); }
-.tag { font: 700 11px var(--numbers); text-anchor: middle; fill: var(--ink); paint-order: stroke; stroke: var(--room); stroke-width: 3px; }
-.selected .face { fill: var(--chalk-soft); stroke: var(--chalk); stroke-width: 2.4; }
-.selected .tag { fill: var(--chalk); }
-.ghost { fill: none; stroke: var(--chalk); stroke-width: 1.8; stroke-dasharray: 3 2; }
-.cursor { stroke: var(--chalk); stroke-width: 1.2; stroke-dasharray: 5 3; }
-.cursor-foot { fill: var(--chalk); }
+.strip {
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-radius: 6px;
+  padding: 8px 12px 4px;
+}
+header {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  font-size: 13px;
+  white-space: nowrap;
+  overflow: hidden;
+}
+.frame {
+  overflow-x: auto;
+  overflow-y: hidden;
+}
+svg {
+  display: block;
+  touch-action: pan-x;
+  user-select: none;
+}
+.wall {
+  fill: var(--room);
+  stroke: var(--wall);
+}
+.stud {
+  stroke: var(--lumber);
+  stroke-width: 2;
+  opacity: 0.75;
+}
+.stud.king {
+  stroke-width: 3;
+}
+.corner {
+  stroke: var(--wall);
+  stroke-width: 1.5;
+}
+.wall-name {
+  font: 600 11px var(--numbers);
+  letter-spacing: 0.12em;
+  text-transform: uppercase;
+  text-anchor: middle;
+  fill: var(--muted);
+}
+.part {
+  stroke: var(--muted);
+  stroke-width: 0.8;
+  fill: var(--feature);
+}
+.part.window,
+.part.glass {
+  fill: var(--glass);
+}
+.part.void {
+  fill: var(--rail);
+}
+.part.soft {
+  fill: none;
+  stroke-dasharray: 4 3;
+}
+.part-name {
+  font: 500 11px var(--words);
+  fill: var(--muted);
+  text-anchor: middle;
+  dominant-baseline: central;
+}
+.reached {
+  fill: var(--reached);
+}
+.gap {
+  fill: url(#hatch);
+  stroke: var(--violation);
+  stroke-width: 1;
+}
+.gap-text {
+  font: 700 13px var(--numbers);
+  fill: var(--violation);
+  text-anchor: middle;
+  paint-order: stroke;
+  stroke: var(--room);
+  stroke-width: 4px;
+}
+.tape rect {
+  fill: var(--tape);
+  stroke: #9a7a1d;
+  stroke-width: 0.7;
+}
+.tape path {
+  stroke: #4b3a09;
+  stroke-width: 0.9;
+}
+.tape text {
+  font: 600 12px var(--numbers);
+  fill: #2e2406;
+  text-anchor: middle;
+}
+.box {
+  cursor: grab;
+}
+.target {
+  fill: transparent;
+}
+.face {
+  fill: var(--card);
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+.slots {
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+.letter {
+  font: 700 11px var(--numbers);
+  text-anchor: middle;
+  dominant-baseline: central;
+  fill: var(--ink);
+}
+.tag {
+  font: 700 11px var(--numbers);
+  text-anchor: middle;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--room);
+  stroke-width: 3px;
+}
+.selected .face {
+  fill: var(--chalk-soft);
+  stroke: var(--chalk);
+  stroke-width: 2.4;
+}
+.selected .tag {
+  fill: var(--chalk);
+}
+.ghost {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 1.8;
+  stroke-dasharray: 3 2;
+}
+.cursor {
+  stroke: var(--chalk);
+  stroke-width: 1.2;
+  stroke-dasharray: 5 3;
+}
+.cursor-foot {
+  fill: var(--chalk);
+}
 </style>

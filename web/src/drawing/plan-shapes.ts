@@ -1,7 +1,19 @@
-import { featureOutline, findWall, pointOnWall, wallLoop, type Feature, type House, type LoopWall, type Opening, type Point, type Room } from '@winculum/core';
+import {
+  featureOutline,
+  findWall,
+  pointOnWall,
+  wallLoop,
+  type Feature,
+  type House,
+  type LoopWall,
+  type Opening,
+  type Point,
+  type Room,
+} from '@winculum/core';
 
 const at = ({ x, y }: Point) => `${x.toFixed(2)},${y.toFixed(2)}`;
-export const toPath = (points: readonly Point[], close = true): string => `M${points.map(at).join('L')}${close ? 'Z' : ''}`;
+export const toPath = (points: readonly Point[], close = true): string =>
+  `M${points.map(at).join('L')}${close ? 'Z' : ''}`;
 
 /** A drawn opening: the gap in the wall, and the lines that say what it is. */
 export interface OpeningShape {
@@ -25,11 +37,28 @@ export function drawOpening(house: House, opening: Opening, thicknessIn: number)
   switch (opening.kind) {
     case 'window':
     case 'fixed-glass':
-      return { ...base, glass: gap, lines: across(-thicknessIn / 2) + (opening.kind === 'fixed-glass' ? across(-thicknessIn * 0.2) : '') };
+      return {
+        ...base,
+        glass: gap,
+        lines: across(-thicknessIn / 2) + (opening.kind === 'fixed-glass' ? across(-thicknessIn * 0.2) : ''),
+      };
     case 'slider': {
       const half = widthIn / 2;
-      const [moving, fixed] = opening.moving === 'left' ? [[0, half], [half, widthIn]] : [[half, widthIn], [0, half]]; // prettier-ignore
-      return { ...base, glass: toPath([p(fixed![0]!, 0), p(fixed![1]!, 0), p(fixed![1]!, -thicknessIn), p(fixed![0]!, -thicknessIn)]), lines: across(-thicknessIn * 0.7, fixed![0], fixed![1]) + across(-thicknessIn * 0.3, moving![0], moving![1]) };
+      const [moving, fixed] =
+        opening.moving === 'left'
+          ? [
+              [0, half],
+              [half, widthIn],
+            ]
+          : [
+              [half, widthIn],
+              [0, half],
+            ];
+      return {
+        ...base,
+        glass: toPath([p(fixed![0]!, 0), p(fixed![1]!, 0), p(fixed![1]!, -thicknessIn), p(fixed![0]!, -thicknessIn)]),
+        lines: across(-thicknessIn * 0.7, fixed![0], fixed![1]) + across(-thicknessIn * 0.3, moving![0], moving![1]),
+      };
     }
     case 'vehicle':
       return { ...base, lines: across(-thicknessIn / 2) + across(-thicknessIn * 0.75) };
@@ -42,10 +71,13 @@ export function drawOpening(house: House, opening: Opening, thicknessIn: number)
       const tip = p(hinge, face + (inward ? widthIn : -widthIn));
       // Clockwise loops turn right inward, so the sweep of the leaf follows from hinge side and swing.
       const sweep = (opening.hinge === 'left') === inward ? 0 : 1;
-      return { ...base, lines: `${toPath([p(hinge, face), tip], false)}M${at(tip)}A${widthIn} ${widthIn} 0 0 ${sweep} ${at(p(latch, face))}` };
+      return {
+        ...base,
+        lines: `${toPath([p(hinge, face), tip], false)}M${at(tip)}A${widthIn} ${widthIn} 0 0 ${sweep} ${at(p(latch, face))}`,
+      };
     }
   }
-} // prettier-ignore
+}
 
 export const drawFeature = (room: Room, feature: Feature): string => toPath(featureOutline(room, feature));
 
@@ -56,7 +88,16 @@ export function alongLoop(walls: readonly LoopWall[], fromIn: number, toIn: numb
   for (const wall of walls)
     for (const shift of [0, total]) {
       const [from, to] = [Math.max(fromIn, wall.startIn + shift), Math.min(toIn, wall.startIn + shift + wall.lengthIn)];
-      if (to - from > 0.01) pieces.push(toPath([pointOnWall(wall, from - wall.startIn - shift, insetIn), pointOnWall(wall, to - wall.startIn - shift, insetIn)], false));
+      if (to - from > 0.01)
+        pieces.push(
+          toPath(
+            [
+              pointOnWall(wall, from - wall.startIn - shift, insetIn),
+              pointOnWall(wall, to - wall.startIn - shift, insetIn),
+            ],
+            false,
+          ),
+        );
     }
   return pieces.join('');
-} // prettier-ignore
+}

@@ -1,7 +1,23 @@
 import {
-  cutIntervals, findWall, layStuds, openingBreak, reachAlongCounters, reachAlongWalls, SPACED_ROOMS, toLoop, viewRoom, wallLoop, wrapIn,
-  type Box, type Feature, type House, type Interval, type RoomView, type SeenOpening, type WallLoop,
-} from '@winculum/core'; // prettier-ignore
+  cutIntervals,
+  findWall,
+  layStuds,
+  openingBreak,
+  reachAlongCounters,
+  reachAlongWalls,
+  SPACED_ROOMS,
+  toLoop,
+  viewRoom,
+  wallLoop,
+  wrapIn,
+  type Box,
+  type Feature,
+  type House,
+  type Interval,
+  type RoomView,
+  type SeenOpening,
+  type WallLoop,
+} from '@winculum/core';
 
 export interface StripPart {
   readonly id: string;
@@ -28,38 +44,64 @@ export interface Strip {
   readonly studs: readonly { readonly at: number; readonly kind: string }[];
   readonly parts: readonly StripPart[];
   readonly ribbon: readonly (Interval & { readonly reached: boolean })[];
-  readonly boxes: readonly { readonly box: Box; readonly at: number; readonly atLoopIn: number; readonly heightIn: number }[];
+  readonly boxes: readonly {
+    readonly box: Box;
+    readonly at: number;
+    readonly atLoopIn: number;
+    readonly heightIn: number;
+  }[];
 }
 
 /** A loop distance as a distance from the cut. */
-export const cutAt = (strip: { readonly startIn: number; readonly lengthIn: number }, atLoopIn: number): number => (((atLoopIn - strip.startIn) % strip.lengthIn) + strip.lengthIn) % strip.lengthIn;
+export const cutAt = (strip: { readonly startIn: number; readonly lengthIn: number }, atLoopIn: number): number =>
+  (((atLoopIn - strip.startIn) % strip.lengthIn) + strip.lengthIn) % strip.lengthIn;
 
 /** The walk starts at the far jamb of the first door, so that the strip reads left to right as one walks in and turns left. */
 function findStart(view: RoomView): { startIn: number; startsAt: string } {
   const loop = wallLoop(view.room);
-  const door = view.openings.find((seen) => seen.opening.kind === 'door') ?? view.openings.find((seen) => openingBreak(seen) !== undefined);
+  const door =
+    view.openings.find((seen) => seen.opening.kind === 'door') ??
+    view.openings.find((seen) => openingBreak(seen) !== undefined);
   if (!door) return { startIn: 0, startsAt: `from the ${loop.walls[0]!.name} wall's left corner` };
-  return { startIn: wrapIn(loop, toLoop(loop, door.wall, door.alongIn + door.widthIn)), startsAt: `from the right jamb of the ${findWall(loop, door.wall)!.name} ${door.opening.kind === 'door' ? 'door' : 'opening'}, walking left to right` };
-} // prettier-ignore
+  return {
+    startIn: wrapIn(loop, toLoop(loop, door.wall, door.alongIn + door.widthIn)),
+    startsAt: `from the right jamb of the ${findWall(loop, door.wall)!.name} ${door.opening.kind === 'door' ? 'door' : 'opening'}, walking left to right`,
+  };
+}
 
 const openingPart = (loop: WallLoop, seen: SeenOpening): Omit<StripPart, 'id'> => {
   const { opening } = seen;
   const fromIn = toLoop(loop, seen.wall, seen.alongIn);
   const base = { fromIn, toIn: fromIn + seen.widthIn, topIn: opening.headIn, bottomIn: 0 };
   switch (opening.kind) {
-    case 'window': return { ...base, bottomIn: opening.sillIn, label: 'window', look: 'window' };
-    case 'fixed-glass': return { ...base, label: 'glass', look: 'glass' };
-    case 'slider': return { ...base, label: 'sliding door', look: 'glass' };
-    case 'door': return { ...base, label: 'door', look: 'void' };
-    case 'cased': return { ...base, label: 'opening', look: 'void' };
-    case 'vehicle': return { ...base, label: 'vehicle door', look: 'void' };
+    case 'window':
+      return { ...base, bottomIn: opening.sillIn, label: 'window', look: 'window' };
+    case 'fixed-glass':
+      return { ...base, label: 'glass', look: 'glass' };
+    case 'slider':
+      return { ...base, label: 'sliding door', look: 'glass' };
+    case 'door':
+      return { ...base, label: 'door', look: 'void' };
+    case 'cased':
+      return { ...base, label: 'opening', look: 'void' };
+    case 'vehicle':
+      return { ...base, label: 'vehicle door', look: 'void' };
   }
-}; // prettier-ignore
+};
 
 function featurePart(loop: WallLoop, feature: Feature): Omit<StripPart, 'id'>[] {
   if (feature.at.kind !== 'wall') return [];
   const fromIn = toLoop(loop, feature.at.wall, feature.at.alongIn);
-  return [{ fromIn, toIn: fromIn + feature.at.widthIn, bottomIn: 0, topIn: feature.heightIn, label: feature.name || feature.kind.replaceAll('-', ' '), look: feature.kind === 'furniture' ? 'soft' : 'fixed' }]; // prettier-ignore
+  return [
+    {
+      fromIn,
+      toIn: fromIn + feature.at.widthIn,
+      bottomIn: 0,
+      topIn: feature.heightIn,
+      label: feature.name || feature.kind.replaceAll('-', ' '),
+      look: feature.kind === 'furniture' ? 'soft' : 'fixed',
+    },
+  ];
 }
 
 /** Moves stretches of the loop to distances from the cut; one that lies over the cut falls in two. */
@@ -67,20 +109,33 @@ function cutOpen<T extends Interval>(strip: { readonly startIn: number; readonly
   const fromIn = cutAt(strip, stretch.fromIn);
   const toIn = fromIn + (stretch.toIn - stretch.fromIn);
   if (toIn <= strip.lengthIn + 0.01) return [{ ...stretch, fromIn, toIn: Math.min(toIn, strip.lengthIn) }];
-  return [{ ...stretch, fromIn, toIn: strip.lengthIn }, { ...stretch, fromIn: 0, toIn: toIn - strip.lengthIn }]; // prettier-ignore
+  return [
+    { ...stretch, fromIn, toIn: strip.lengthIn },
+    { ...stretch, fromIn: 0, toIn: toIn - strip.lengthIn },
+  ];
 }
 
-function ribbonOf(view: RoomView, limits: { readonly reachIn: number; readonly minWallIn: number }): (Interval & { reached: boolean })[] {
+function ribbonOf(
+  view: RoomView,
+  limits: { readonly reachIn: number; readonly minWallIn: number },
+): (Interval & { reached: boolean })[] {
   const reaches = SPACED_ROOMS.has(view.room.kind) ? reachAlongWalls(view, limits.reachIn, limits.minWallIn) : [];
   const counters = reachAlongCounters(view, { reachIn: 24, minWidthIn: 12, maxAboveIn: 20 });
   return [...reaches, ...counters].flatMap(({ space, reach }) => {
     const reached = cutIntervals(space, reach.gaps);
-    return [...reached.map((one) => ({ ...one, reached: true })), ...reach.gaps.map((one) => ({ ...one, reached: false }))];
+    return [
+      ...reached.map((one) => ({ ...one, reached: true })),
+      ...reach.gaps.map((one) => ({ ...one, reached: false })),
+    ];
   });
-} // prettier-ignore
+}
 
 /** Lays a room's walls out as a strip. Pure; drawn by the wall strip. */
-export function layOutStrip(house: House, roomId: string, limits: { readonly reachIn: number; readonly minWallIn: number }): Strip {
+export function layOutStrip(
+  house: House,
+  roomId: string,
+  limits: { readonly reachIn: number; readonly minWallIn: number },
+): Strip {
   const view = viewRoom(house, roomId);
   const loop = wallLoop(view.room);
   const base = { ...findStart(view), lengthIn: loop.lengthIn };
@@ -94,7 +149,9 @@ export function layOutStrip(house: House, roomId: string, limits: { readonly rea
     roomName: view.room.name,
     ceilingIn: view.level.ceilingIn,
     studSpacingIn: view.level.studSpacingIn,
-    walls: loop.walls.flatMap((wall) => cutOpen(base, { name: wall.name, fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn })),
+    walls: loop.walls.flatMap((wall) =>
+      cutOpen(base, { name: wall.name, fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn }),
+    ),
     studs: layStuds(view).map((stud) => ({ at: cutAt(base, stud.atIn), kind: stud.kind })),
     parts: parts.flatMap((part) => cutOpen(base, part)).map((part, i) => ({ ...part, id: `${part.id}-${i}` })),
     ribbon: ribbonOf(view, limits).flatMap((stretch) => cutOpen(base, stretch)),
@@ -105,4 +162,3 @@ export function layOutStrip(house: House, roomId: string, limits: { readonly rea
     }),
   };
 }
-

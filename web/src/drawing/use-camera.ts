@@ -36,21 +36,28 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
     const [spanX, spanY] = [Math.max(24, bounds.maxX - bounds.minX), Math.max(24, bounds.maxY - bounds.minY)];
     const k = Math.min(6, (widthPx - 2 * MARGIN_PX) / spanX, (heightPx - 2 * MARGIN_PX) / spanY);
     const next = zoomIdentity
-      .translate(widthPx / 2 - (k * (bounds.minX + bounds.maxX)) / 2, heightPx / 2 - (k * (bounds.minY + bounds.maxY)) / 2)
+      .translate(
+        widthPx / 2 - (k * (bounds.minX + bounds.maxX)) / 2,
+        heightPx / 2 - (k * (bounds.minY + bounds.maxY)) / 2,
+      )
       .scale(k);
     const from = transform.value;
     const selection = select(element.value);
-    if (!smoothly || window.matchMedia('(prefers-reduced-motion: reduce)').matches) return void selection.call(behaviour.transform, next);
+    if (!smoothly || window.matchMedia('(prefers-reduced-motion: reduce)').matches)
+      return void selection.call(behaviour.transform, next);
     const [started, lasting] = [performance.now(), 260];
     const frame = (now: number) => {
       const t = Math.min(1, (now - started) / lasting);
       const eased = t * (2 - t);
       const between = (a: number, b: number) => a + (b - a) * eased;
-      selection.call(behaviour!.transform, zoomIdentity.translate(between(from.x, next.x), between(from.y, next.y)).scale(between(from.k, next.k)));
+      selection.call(
+        behaviour!.transform,
+        zoomIdentity.translate(between(from.x, next.x), between(from.y, next.y)).scale(between(from.k, next.k)),
+      );
       if (t < 1 && element.value) requestAnimationFrame(frame);
     };
     requestAnimationFrame(frame);
   }
 
   return { transform, flyTo };
-} // prettier-ignore
+}

@@ -6,7 +6,14 @@ import { useView, type Selected, type SelectedKind } from '../stores/view';
 import { IDLE, step, type Hit, type Tool, type ToolState } from './tools/machine';
 
 const SELECTABLE: readonly string[] = ['room', 'opening', 'feature', 'box'];
-const COLLECTION: Partial<Record<SelectedKind, Collection>> = { room: 'rooms', opening: 'openings', feature: 'features', box: 'boxes', circuit: 'circuits', panel: 'panels' };
+const COLLECTION: Partial<Record<SelectedKind, Collection>> = {
+  room: 'rooms',
+  opening: 'openings',
+  feature: 'features',
+  box: 'boxes',
+  circuit: 'circuits',
+  panel: 'panels',
+};
 
 export interface HandEvent {
   readonly type: 'down' | 'move' | 'up';
@@ -17,7 +24,11 @@ export interface HandEvent {
 }
 
 /** Carries the hand's events on the sheet to the tool in force, shows what would come of them, and commits. */
-export function useHand(tool: Ref<Tool>, thresholdIn: () => number, options: { readonly movesThings: boolean } = { movesThings: true }) {
+export function useHand(
+  tool: Ref<Tool>,
+  thresholdIn: () => number,
+  options: { readonly movesThings: boolean } = { movesThings: true },
+) {
   const store = useHouse();
   const view = useView();
   const state = shallowRef<ToolState>(IDLE);
@@ -35,7 +46,8 @@ export function useHand(tool: Ref<Tool>, thresholdIn: () => number, options: { r
   });
 
   function pick(hit: Hit | null, add: boolean): void {
-    const one: Selected | null = hit && SELECTABLE.includes(hit.kind) ? { kind: hit.kind as SelectedKind, id: hit.id } : null;
+    const one: Selected | null =
+      hit && SELECTABLE.includes(hit.kind) ? { kind: hit.kind as SelectedKind, id: hit.id } : null;
     if (!one) return add ? undefined : view.select([]);
     if (one.kind === 'room') view.stripRoom = one.id;
     if (one.kind === 'box') view.stripRoom = store.house!.boxes[one.id]!.room;
@@ -48,17 +60,28 @@ export function useHand(tool: Ref<Tool>, thresholdIn: () => number, options: { r
     const house = store.house!;
     const [minX, maxX] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
     const [minY, maxY] = [Math.min(from.y, to.y), Math.max(from.y, to.y)];
-    const area = [{ x: minX, y: minY }, { x: maxX, y: minY }, { x: maxX, y: maxY }, { x: minX, y: maxY }]; // prettier-ignore
-    const boxes = Object.values(house.boxes).filter((box) => house.rooms[box.room]!.level === view.level && isInside(boxPoint(house, box), area));
+    const area = [
+      { x: minX, y: minY },
+      { x: maxX, y: minY },
+      { x: maxX, y: maxY },
+      { x: minX, y: maxY },
+    ];
+    const boxes = Object.values(house.boxes).filter(
+      (box) => house.rooms[box.room]!.level === view.level && isInside(boxPoint(house, box), area),
+    );
     view.select(boxes.map(({ id }) => ({ kind: 'box', id })));
   }
 
   function send(event: HandEvent | { readonly type: 'cancel' | 'confirm' }): void {
     const full = 'point' in event ? event : { ...event, point: { x: 0, y: 0 }, hit: null, shift: false, alt: false };
     const context = {
-      house: store.house!, level: view.level, newId, thresholdIn: thresholdIn(), canEdit: store.canEdit && options.movesThings,
+      house: store.house!,
+      level: view.level,
+      newId,
+      thresholdIn: thresholdIn(),
+      canEdit: store.canEdit && options.movesThings,
       selectedRooms: view.selection.filter((one) => one.kind === 'room').map((one) => one.id),
-    }; // prettier-ignore
+    };
     const next = step(tool.value, state.value, full, context);
     state.value = next.state;
     if (next.picked) pick(next.picked.hit, next.picked.add);
@@ -67,7 +90,9 @@ export function useHand(tool: Ref<Tool>, thresholdIn: () => number, options: { r
   }
 
   function removeSelected(): void {
-    const refs = view.selection.flatMap(({ kind, id }) => (COLLECTION[kind] ? [{ collection: COLLECTION[kind], id }] : []));
+    const refs = view.selection.flatMap(({ kind, id }) =>
+      COLLECTION[kind] ? [{ collection: COLLECTION[kind], id }] : [],
+    );
     if (refs.length > 0 && store.apply(removeEntities(store.house!, refs))) view.select([]);
   }
 

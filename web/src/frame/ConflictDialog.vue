@@ -15,16 +15,28 @@ const conflict = computed(() => (store.syncState.kind === 'conflict' ? store.syn
         <section>
           <h2 class="small-caps">Yours, not sent yet</h2>
           <ul v-for="(edit, i) in conflict.mine" :key="i">
-            <li><b>{{ edit.label }}</b></li>
-            <li v-for="line in describePatches(store.house!, edit.patches)" :key="line" class="muted num">{{ line }}</li>
+            <li>
+              <b>{{ edit.label }}</b>
+            </li>
+            <li v-for="line in describePatches(store.house!, edit.patches)" :key="line" class="muted num">
+              {{ line }}
+            </li>
           </ul>
         </section>
         <section>
           <h2 class="small-caps">Theirs, on the server</h2>
           <p v-if="!conflict.theirs.length" class="muted">The house as the server has it.</p>
           <ul v-for="batch in conflict.theirs" :key="batch.version">
-            <li v-for="edit in batch.edits" :key="edit.label"><b>{{ edit.label }}</b> <span class="muted">by {{ batch.author }}</span></li>
-            <li v-for="line in batch.edits.flatMap((edit) => describePatches(store.house!, edit.patches))" :key="line" class="muted num">{{ line }}</li>
+            <li v-for="edit in batch.edits" :key="edit.label">
+              <b>{{ edit.label }}</b> <span class="muted">by {{ batch.author }}</span>
+            </li>
+            <li
+              v-for="line in batch.edits.flatMap((edit) => describePatches(store.house!, edit.patches))"
+              :key="line"
+              class="muted num"
+            >
+              {{ line }}
+            </li>
           </ul>
         </section>
       </div>
@@ -37,7 +49,21 @@ const conflict = computed(() => (store.syncState.kind === 'conflict' ? store.syn
 </template>
 
 <style scoped>
-.sides { display: grid; grid-template-columns: 1fr 1fr; gap: 16px; margin-top: 14px; max-height: 46vh; overflow: auto; }
-section { background: var(--paper); border: 1px solid var(--rule); border-radius: 4px; padding: 12px; }
-ul { margin-top: 8px; }
+.sides {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
+  margin-top: 14px;
+  max-height: 46vh;
+  overflow: auto;
+}
+section {
+  background: var(--paper);
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  padding: 12px;
+}
+ul {
+  margin-top: 8px;
+}
 </style>

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router';
 import type { Finding } from '@winculum/core';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
-import { STOPS } from '../router';
+import { STOPS } from '../stops';
 import { useFly } from './fly';
 
 const store = useHouse();
@@ -18,7 +18,12 @@ const titles: Record<string, string> = { house: 'House', boxes: 'Boxes', circuit
 function placeOf(finding: Finding): string {
   const { rooms, boxes, circuits, panels } = store.house!;
   const { room, box, circuit, panel } = finding.where;
-  return rooms[room ?? boxes[box ?? '']?.room ?? '']?.name ?? circuits[circuit ?? '']?.name ?? panels[panel ?? '']?.name ?? 'House';
+  return (
+    rooms[room ?? boxes[box ?? '']?.room ?? '']?.name ??
+    circuits[circuit ?? '']?.name ??
+    panels[panel ?? '']?.name ??
+    'House'
+  );
 }
 
 /** By stop in the order of work, then by room. */
@@ -26,7 +31,8 @@ const groups = computed(() => {
   const all = showPasses.value ? store.check!.passes : store.check!.findings;
   return STOPS.map((stop) => {
     const byPlace = new Map<string, Finding[]>();
-    for (const finding of all) if (finding.stage === stop) byPlace.set(placeOf(finding), [...(byPlace.get(placeOf(finding)) ?? []), finding]);
+    for (const finding of all)
+      if (finding.stage === stop) byPlace.set(placeOf(finding), [...(byPlace.get(placeOf(finding)) ?? []), finding]);
     return { stop, places: [...byPlace].map(([place, findings]) => ({ place, findings })) };
   }).filter((group) => group.places.length > 0);
 });
@@ -37,34 +43,90 @@ function go(finding: Finding): void {
   fly(finding.where, finding);
   view.side = 'why';
 }
-const mark = (finding: Finding) => (finding.kind === 'pass' ? '✓' : finding.kind === 'cannot-tell' ? '?' : finding.severity === 'violation' ? '▨' : finding.severity === 'caution' ? '△' : '·');
+const mark = (finding: Finding) =>
+  finding.kind === 'pass'
+    ? '✓'
+    : finding.kind === 'cannot-tell'
+      ? '?'
+      : finding.severity === 'violation'
+        ? '▨'
+        : finding.severity === 'caution'
+          ? '△'
+          : '·';
 </script>
 
 <template>
   <div class="stack">
-    <p v-if="!groups.length" class="ok">Nothing open under NEC {{ store.check!.edition }}, as far as the rules here reach.</p>
+    <p v-if="!groups.length" class="ok">
+      Nothing open under NEC {{ store.check!.edition }}, as far as the rules here reach.
+    </p>
     <section v-for="group in groups" :key="group.stop">
       <h2 class="small-caps">{{ titles[group.stop] }}</h2>
       <div v-for="{ place, findings } in group.places" :key="place">
         <p class="place">{{ place }}</p>
-        <button v-for="finding in findings" :key="finding.key" class="item" :class="[finding.kind, finding.severity]" @click="go(finding)">
+        <button
+          v-for="finding in findings"
+          :key="finding.key"
+          class="item"
+          :class="[finding.kind, finding.severity]"
+          @click="go(finding)"
+        >
           <span class="mark" aria-hidden="true">{{ mark(finding) }}</span>
-          <span><span class="visually-hidden">{{ finding.kind === 'cannot-tell' ? 'cannot tell' : finding.severity }}: </span>{{ finding.message }} <span class="muted num">{{ finding.section }}</span></span>
+          <span
+            ><span class="visually-hidden"
+              >{{ finding.kind === 'cannot-tell' ? 'cannot tell' : finding.severity }}: </span
+            >{{ finding.message }} <span class="muted num">{{ finding.section }}</span></span
+          >
         </button>
       </div>
     </section>
-    <p v-for="one in switchedOff" :key="one.ruleId" class="muted">Switched off: {{ one.ruleId }}, {{ one.amendment?.authority }}, {{ one.amendment?.date }}</p>
-    <button class="plain-button wide" @click="showPasses = !showPasses">{{ showPasses ? 'Show what is open' : 'Show what is met, and why' }}</button>
+    <p v-for="one in switchedOff" :key="one.ruleId" class="muted">
+      Switched off: {{ one.ruleId }}, {{ one.amendment?.authority }}, {{ one.amendment?.date }}
+    </p>
+    <button class="plain-button wide" @click="showPasses = !showPasses">
+      {{ showPasses ? 'Show what is open' : 'Show what is met, and why' }}
+    </button>
   </div>
 </template>
 
 <style scoped>
-.place { font-weight: 600; margin: 10px 0 2px; }
-.item { display: grid; grid-template-columns: 20px 1fr; gap: 4px; width: 100%; text-align: left; border: 0; background: none; color: var(--ink); font: 400 13.5px/1.35 var(--words); padding: 6px 4px; min-height: 40px; border-radius: 4px; cursor: pointer; }
-.item:hover { background: var(--paper); }
-.mark { font-weight: 700; color: var(--muted); }
-.fail.violation .mark { color: var(--violation); }
-.fail.caution .mark, .cannot-tell .mark { color: var(--caution); }
-.pass .mark { color: var(--reached-ink); }
-.ok { font-size: 16px; }
+.place {
+  font-weight: 600;
+  margin: 10px 0 2px;
+}
+.item {
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  gap: 4px;
+  width: 100%;
+  text-align: left;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: 400 13.5px/1.35 var(--words);
+  padding: 6px 4px;
+  min-height: 40px;
+  border-radius: 4px;
+  cursor: pointer;
+}
+.item:hover {
+  background: var(--paper);
+}
+.mark {
+  font-weight: 700;
+  color: var(--muted);
+}
+.fail.violation .mark {
+  color: var(--violation);
+}
+.fail.caution .mark,
+.cannot-tell .mark {
+  color: var(--caution);
+}
+.pass .mark {
+  color: var(--reached-ink);
+}
+.ok {
+  font-size: 16px;
+}
 </style>

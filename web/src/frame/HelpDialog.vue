@@ -18,15 +18,28 @@ const keys = [
   <v-dialog :model-value="true" max-width="560" @update:model-value="emit('close')">
     <v-card class="pa-5" title="Keys and gestures">
       <dl>
-        <template v-for="[key, what] in keys" :key="key"><dt class="num">{{ key }}</dt><dd>{{ what }}</dd></template>
+        <template v-for="[key, what] in keys" :key="key"
+          ><dt class="num">{{ key }}</dt>
+          <dd>{{ what }}</dd></template
+        >
       </dl>
-      <p class="muted mt-4">Lengths are taken as you say them: <b class="num">12', 12-6 1/2, 150", 3.5', 3 m, 90cm</b>. A bare number is inches.</p>
+      <p class="muted mt-4">
+        Lengths are taken as you say them: <b class="num">12', 12-6 1/2, 150", 3.5', 3 m, 90cm</b>. A bare number is
+        inches.
+      </p>
       <button class="plain-button main mt-4" @click="emit('close')">Close</button>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-dl { display: grid; grid-template-columns: 150px 1fr; gap: 8px 14px; }
-dt { color: var(--chalk); font-size: 16px; }
+dl {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 8px 14px;
+}
+dt {
+  color: var(--chalk);
+  font-size: 16px;
+}
 </style>

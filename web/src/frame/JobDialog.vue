@@ -9,13 +9,20 @@ const store = useHouse();
 const house = computed(() => store.house!);
 
 const heights = [
-  ['receptacleHeightIn', 'Receptacles'], ['counterHeightIn', 'Over counters'], ['bathHeightIn', 'Bathrooms'], ['garageHeightIn', 'Garage'],
-  ['laundryHeightIn', 'Laundry'], ['outdoorHeightIn', 'Outdoors'], ['switchHeightIn', 'Switches'],
-] as const; // prettier-ignore
+  ['receptacleHeightIn', 'Receptacles'],
+  ['counterHeightIn', 'Over counters'],
+  ['bathHeightIn', 'Bathrooms'],
+  ['garageHeightIn', 'Garage'],
+  ['laundryHeightIn', 'Laundry'],
+  ['outdoorHeightIn', 'Outdoors'],
+  ['switchHeightIn', 'Switches'],
+] as const;
 
 const schools = [
-  ['yoke-80', '180 VA a yoke, at 80 %'], ['yoke-100', '180 VA a yoke, at 100 %'], ['area', 'by area, with a maximum count'],
-] as const; // prettier-ignore
+  ['yoke-80', '180 VA a yoke, at 80 %'],
+  ['yoke-100', '180 VA a yoke, at 100 %'],
+  ['area', 'by area, with a maximum count'],
+] as const;
 
 function setJob(changes: Partial<House['job']>): void {
   store.apply(edit(house.value, 'Change job', (draft) => void Object.assign(draft.job, changes)));
@@ -41,8 +48,12 @@ const limits = computed(() => {
 function addAmendment(): void {
   const { rule, limit, value, authority, date, note } = amendment.value;
   const change = limit === '' ? { kind: 'off' as const } : { kind: 'limit' as const, limit, value: Number(value) };
-  if (limit !== '' && (value.trim() === '' || !Number.isFinite(Number(value)))) store.problem = 'New value: type a number, in the unit of the limit.';
-  else if (store.apply(addEntity(house.value, 'amendments', { id: newId('amendment'), rule, change, authority, date, note }))) amendment.value = { ...amendment.value, note: '', value: '' };
+  if (limit !== '' && (value.trim() === '' || !Number.isFinite(Number(value))))
+    store.problem = 'New value: type a number, in the unit of the limit.';
+  else if (
+    store.apply(addEntity(house.value, 'amendments', { id: newId('amendment'), rule, change, authority, date, note }))
+  )
+    amendment.value = { ...amendment.value, note: '', value: '' };
 }
 
 const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.summary ?? id;
@@ -53,43 +64,117 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
     <v-card title="The job">
       <v-card-text class="stack">
         <fieldset :disabled="!store.canEdit" class="grid">
-          <label class="field">Authority <input class="plain" :value="house.job.authority" maxlength="120" placeholder="authority having jurisdiction" @change="setJob({ authority: ($event.target as HTMLInputElement).value })" /></label>
-          <label class="field">Permit date <input class="plain" type="date" :value="house.job.permitDate" @change="setJob({ permitDate: ($event.target as HTMLInputElement).value || null })" /></label>
-          <label class="field">Lengths
-            <select class="plain" :value="house.standards.lengths" @change="setStandards({ lengths: ($event.target as HTMLSelectElement).value as never })">
-              <option value="1/16">feet, inches, 1/16</option><option value="1/8">feet, inches, 1/8</option><option value="metric">metric</option>
+          <label class="field"
+            >Authority
+            <input
+              class="plain"
+              :value="house.job.authority"
+              maxlength="120"
+              placeholder="authority having jurisdiction"
+              @change="setJob({ authority: ($event.target as HTMLInputElement).value })"
+          /></label>
+          <label class="field"
+            >Permit date
+            <input
+              class="plain"
+              type="date"
+              :value="house.job.permitDate"
+              @change="setJob({ permitDate: ($event.target as HTMLInputElement).value || null })"
+          /></label>
+          <label class="field"
+            >Lengths
+            <select
+              class="plain"
+              :value="house.standards.lengths"
+              @change="setStandards({ lengths: ($event.target as HTMLSelectElement).value as never })"
+            >
+              <option value="1/16">feet, inches, 1/16</option>
+              <option value="1/8">feet, inches, 1/8</option>
+              <option value="metric">metric</option>
             </select>
           </label>
-          <label class="field">Receptacles
-            <select class="plain" :value="house.standards.receptacleSchool" @change="setStandards({ receptacleSchool: ($event.target as HTMLSelectElement).value as never })">
+          <label class="field"
+            >Receptacles
+            <select
+              class="plain"
+              :value="house.standards.receptacleSchool"
+              @change="setStandards({ receptacleSchool: ($event.target as HTMLSelectElement).value as never })"
+            >
               <option v-for="[id, name] in schools" :key="id" :value="id">{{ name }}</option>
             </select>
           </label>
-          <label v-if="house.standards.receptacleSchool === 'area'" class="field">Maximum <input class="plain" type="number" min="1" max="60" :value="house.standards.maxReceptaclesPerCircuit" @change="setStandards({ maxReceptaclesPerCircuit: Number(($event.target as HTMLInputElement).value) })" /></label>
+          <label v-if="house.standards.receptacleSchool === 'area'" class="field"
+            >Maximum
+            <input
+              class="plain"
+              type="number"
+              min="1"
+              max="60"
+              :value="house.standards.maxReceptaclesPerCircuit"
+              @change="setStandards({ maxReceptaclesPerCircuit: Number(($event.target as HTMLInputElement).value) })"
+          /></label>
         </fieldset>
         <h2 class="small-caps">Heights, finished floor to the centre of the box</h2>
         <fieldset :disabled="!store.canEdit" class="grid">
-          <label v-for="[field, label] in heights" :key="field" class="field">{{ label }}
-            <input class="plain num" :value="formatLength(house.standards[field], house.standards.lengths)" @change="setHeight(field, ($event.target as HTMLInputElement).value)" />
+          <label v-for="[field, label] in heights" :key="field" class="field"
+            >{{ label }}
+            <input
+              class="plain num"
+              :value="formatLength(house.standards[field], house.standards.lengths)"
+              @change="setHeight(field, ($event.target as HTMLInputElement).value)"
+            />
           </label>
         </fieldset>
         <h2 class="small-caps">Local amendments</h2>
-        <p v-if="!Object.keys(house.amendments).length" class="muted">None. Where the authority has switched a rule off or changed its number, write it down here with who and when; it is printed with the house.</p>
+        <p v-if="!Object.keys(house.amendments).length" class="muted">
+          None. Where the authority has switched a rule off or changed its number, write it down here with who and when;
+          it is printed with the house.
+        </p>
         <ul class="stack">
           <li v-for="one in house.amendments" :key="one.id" class="row amendment">
-            <span class="grow"><b>{{ summaryOf(one.rule) }}</b>: {{ one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}` }}<br /><span class="muted">{{ one.authority }}, {{ one.date }} {{ one.note }}</span></span>
-            <button v-if="store.canEdit" class="plain-button" @click="store.apply(removeEntities(house, [{ collection: 'amendments', id: one.id }]))">Remove</button>
+            <span class="grow"
+              ><b>{{ summaryOf(one.rule) }}</b
+              >: {{ one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}`
+              }}<br /><span class="muted">{{ one.authority }}, {{ one.date }} {{ one.note }}</span></span
+            >
+            <button
+              v-if="store.canEdit"
+              class="plain-button"
+              @click="store.apply(removeEntities(house, [{ collection: 'amendments', id: one.id }]))"
+            >
+              Remove
+            </button>
           </li>
         </ul>
         <form v-if="store.canEdit" class="stack new" @submit.prevent="addAmendment">
-          <label class="field">Rule <select v-model="amendment.rule" class="plain" @change="amendment.limit = ''"><option v-for="rule in editable" :key="rule.id" :value="rule.id">{{ rule.meta.summary }}</option></select></label>
+          <label class="field"
+            >Rule
+            <select v-model="amendment.rule" class="plain" @change="amendment.limit = ''">
+              <option v-for="rule in editable" :key="rule.id" :value="rule.id">{{ rule.meta.summary }}</option>
+            </select></label
+          >
           <div class="grid">
-            <label class="field">Change <select v-model="amendment.limit" class="plain"><option value="">switch the rule off</option><option v-for="[limit, value] in limits" :key="limit" :value="limit">{{ limit }} (now {{ value }})</option></select></label>
-            <label v-if="amendment.limit" class="field">New value <input v-model="amendment.value" class="plain num" required /></label>
-            <label class="field">Decided by <input v-model="amendment.authority" class="plain" required maxlength="80" /></label>
+            <label class="field"
+              >Change
+              <select v-model="amendment.limit" class="plain">
+                <option value="">switch the rule off</option>
+                <option v-for="[limit, value] in limits" :key="limit" :value="limit">
+                  {{ limit }} (now {{ value }})
+                </option>
+              </select></label
+            >
+            <label v-if="amendment.limit" class="field"
+              >New value <input v-model="amendment.value" class="plain num" required
+            /></label>
+            <label class="field"
+              >Decided by <input v-model="amendment.authority" class="plain" required maxlength="80"
+            /></label>
             <label class="field">Date <input v-model="amendment.date" class="plain" type="date" required /></label>
           </div>
-          <label class="field">Note <input v-model="amendment.note" class="plain" maxlength="500" placeholder="by telephone, bulletin number …" /></label>
+          <label class="field"
+            >Note
+            <input v-model="amendment.note" class="plain" maxlength="500" placeholder="by telephone, bulletin number …"
+          /></label>
           <button class="plain-button main" type="submit">Add the amendment</button>
         </form>
       </v-card-text>
@@ -99,8 +184,25 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
 </template>
 
 <style scoped>
-fieldset { border: 0; padding: 0; }
-.grid { display: grid; grid-template-columns: 1fr 1fr; gap: 8px 18px; }
-.amendment, .new { background: var(--paper); border: 1px solid var(--rule); border-radius: 4px; padding: 10px 12px; }
-@media (max-width: 640px) { .grid { grid-template-columns: 1fr; } }
+fieldset {
+  border: 0;
+  padding: 0;
+}
+.grid {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 18px;
+}
+.amendment,
+.new {
+  background: var(--paper);
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  padding: 10px 12px;
+}
+@media (max-width: 640px) {
+  .grid {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -36,7 +36,9 @@ onMounted(() => run(async () => undefined));
       <p class="muted">An owner changes members and deletes houses, crew draws and assigns, a viewer only looks.</p>
       <ul class="stack my-4">
         <li v-for="member in members" :key="member.id" class="row">
-          <span class="grow">{{ member.name }} <span class="muted">{{ member.email }}</span></span>
+          <span class="grow"
+            >{{ member.name }} <span class="muted">{{ member.email }}</span></span
+          >
           <select
             class="plain role"
             :aria-label="`Role of ${member.name}`"
@@ -46,13 +48,27 @@ onMounted(() => run(async () => undefined));
           >
             <option v-for="role in ROLES" :key="role">{{ role }}</option>
           </select>
-          <button v-if="session.signedIn?.role === 'owner'" class="plain-button" @click="run(() => api.removeMember(member.id))">Remove</button>
+          <button
+            v-if="session.signedIn?.role === 'owner'"
+            class="plain-button"
+            @click="run(() => api.removeMember(member.id))"
+          >
+            Remove
+          </button>
         </li>
       </ul>
       <form v-if="session.signedIn?.role === 'owner'" class="add" @submit.prevent="add">
         <input v-model="added.name" class="plain" placeholder="Name" aria-label="Name" required />
         <input v-model="added.email" class="plain" type="email" placeholder="E-mail" aria-label="E-mail" required />
-        <input v-model="added.password" class="plain" type="password" placeholder="First password" aria-label="First password" autocomplete="new-password" required />
+        <input
+          v-model="added.password"
+          class="plain"
+          type="password"
+          placeholder="First password"
+          aria-label="First password"
+          autocomplete="new-password"
+          required
+        />
         <select v-model="added.role" class="plain" aria-label="Role">
           <option v-for="role in ROLES" :key="role">{{ role }}</option>
         </select>
@@ -64,7 +80,17 @@ onMounted(() => run(async () => undefined));
 </template>
 
 <style scoped>
-.role { width: 110px; }
-.add { display: grid; grid-template-columns: 1fr 1fr 1fr 100px auto; gap: 8px; }
-@media (max-width: 620px) { .add { grid-template-columns: 1fr; } }
+.role {
+  width: 110px;
+}
+.add {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr 100px auto;
+  gap: 8px;
+}
+@media (max-width: 620px) {
+  .add {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

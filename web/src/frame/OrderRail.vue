@@ -1,16 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useHouse } from '../stores/house';
-import type { Stop } from '../router';
+import type { Stop } from '../stops';
 
 defineProps<{ stop: Stop }>();
 const store = useHouse();
 
-const groups: readonly { readonly title: string; readonly stops: readonly { readonly id: Stop; readonly name: string; readonly short: string }[] }[] = [
+const groups: readonly {
+  readonly title: string;
+  readonly stops: readonly { readonly id: Stop; readonly name: string; readonly short: string }[];
+}[] = [
   { title: 'Ask', stops: [{ id: 'house', name: 'House', short: 'HO' }] },
   { title: 'Lay out', stops: [{ id: 'boxes', name: 'Boxes', short: 'BX' }] },
-  { title: 'Circuit', stops: [{ id: 'circuits', name: 'Circuits', short: 'CI' }, { id: 'panel', name: 'Panel', short: 'PA' }] },
-]; // prettier-ignore
+  {
+    title: 'Circuit',
+    stops: [
+      { id: 'circuits', name: 'Circuits', short: 'CI' },
+      { id: 'panel', name: 'Panel', short: 'PA' },
+    ],
+  },
+];
 
 /** What is open at each stop: violations first, then questions and notes. */
 const open = computed(() => {
@@ -33,7 +42,14 @@ function describe(id: Stop): string {
   <nav class="rail" aria-label="Order of work">
     <template v-for="group in groups" :key="group.title">
       <p class="small-caps title">{{ group.title }}</p>
-      <router-link v-for="one in group.stops" :key="one.id" :to="`/houses/${store.id}/${one.id}`" class="stop" :class="{ here: one.id === stop }" :title="describe(one.id)">
+      <router-link
+        v-for="one in group.stops"
+        :key="one.id"
+        :to="`/houses/${store.id}/${one.id}`"
+        class="stop"
+        :class="{ here: one.id === stop }"
+        :title="describe(one.id)"
+      >
         <span class="name">{{ one.name }}</span><span class="short num">{{ one.short }}</span>
         <span v-if="open[one.id]?.violations" class="badge violations num">{{ open[one.id]!.violations }}</span>
         <span v-else-if="open[one.id]?.others" class="badge num">{{ open[one.id]!.others }}</span>
@@ -41,24 +57,87 @@ function describe(id: Stop): string {
         <span class="visually-hidden">{{ describe(one.id) }}</span>
       </router-link>
     </template>
-    <p class="caution muted">Plans only. The adopted code, the authority having jurisdiction and a licensed electrician decide.</p>
+    <p class="caution muted">
+      Plans only. The adopted code, the authority having jurisdiction and a licensed electrician decide.
+    </p>
   </nav>
 </template>
 
 <style scoped>
-.rail { background: var(--rail); border-right: 1px solid var(--rule); padding: 10px 0; display: flex; flex-direction: column; overflow-y: auto; }
-.title { padding: 12px 18px 4px; }
-.stop { display: flex; align-items: center; gap: 8px; min-height: 40px; padding: 0 12px 0 22px; color: var(--ink); text-decoration: none; font-size: 16px; font-weight: 500; border-left: 4px solid transparent; }
-.stop.here { background: var(--card); border-left-color: var(--chalk); font-weight: 600; }
-.name { flex: 1; }
-.short { display: none; }
-.badge { min-width: 26px; text-align: center; border: 1.5px solid var(--caution); color: var(--caution); border-radius: 12px; font-size: 14px; line-height: 20px; }
-.badge.violations { background: var(--violation); border-color: var(--violation); color: var(--card); }
-.done { color: var(--reached-ink); width: 26px; text-align: center; }
-.caution { margin-top: auto; padding: 12px 16px 4px; font-size: 12px; line-height: 1.35; }
+.rail {
+  background: var(--rail);
+  border-right: 1px solid var(--rule);
+  padding: 10px 0;
+  display: flex;
+  flex-direction: column;
+  overflow-y: auto;
+}
+.title {
+  padding: 12px 18px 4px;
+}
+.stop {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 40px;
+  padding: 0 12px 0 22px;
+  color: var(--ink);
+  text-decoration: none;
+  font-size: 16px;
+  font-weight: 500;
+  border-left: 4px solid transparent;
+}
+.stop.here {
+  background: var(--card);
+  border-left-color: var(--chalk);
+  font-weight: 600;
+}
+.name {
+  flex: 1;
+}
+.short {
+  display: none;
+}
+.badge {
+  min-width: 26px;
+  text-align: center;
+  border: 1.5px solid var(--caution);
+  color: var(--caution);
+  border-radius: 12px;
+  font-size: 14px;
+  line-height: 20px;
+}
+.badge.violations {
+  background: var(--violation);
+  border-color: var(--violation);
+  color: var(--card);
+}
+.done {
+  color: var(--reached-ink);
+  width: 26px;
+  text-align: center;
+}
+.caution {
+  margin-top: auto;
+  padding: 12px 16px 4px;
+  font-size: 12px;
+  line-height: 1.35;
+}
 @media (max-width: 1080px) {
-  .name, .title, .caution { display: none; }
-  .short { display: inline; }
-  .stop { flex-direction: column; gap: 0; padding: 6px 2px; min-height: 56px; justify-content: center; }
+  .name,
+  .title,
+  .caution {
+    display: none;
+  }
+  .short {
+    display: inline;
+  }
+  .stop {
+    flex-direction: column;
+    gap: 0;
+    padding: 6px 2px;
+    min-height: 56px;
+    justify-content: center;
+  }
 }
 </style>

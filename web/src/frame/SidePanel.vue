@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent } from 'vue';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
-import type { Stop } from '../router';
+import type { Stop } from '../stops';
 import DocketList from './DocketList.vue';
 import FindingCard from './FindingCard.vue';
 import WhyPanel from './WhyPanel.vue';
@@ -14,14 +14,18 @@ const RoomForm = defineAsyncComponent(() => import('../stages/house/HousePanel.v
 const CircuitForm = defineAsyncComponent(() => import('../stages/circuits/CircuitPanel.vue'));
 
 const count = computed(() => store.check?.findings.length ?? 0);
-const form = computed(() => (props.stop === 'house' ? RoomForm : props.stop === 'circuits' && view.only('circuit') ? CircuitForm : WhyPanel));
+const form = computed(() =>
+  props.stop === 'house' ? RoomForm : props.stop === 'circuits' && view.only('circuit') ? CircuitForm : WhyPanel,
+);
 </script>
 
 <template>
   <aside class="side" aria-label="What is selected, and why">
     <div class="tabs" role="tablist">
       <button role="tab" :aria-selected="view.side === 'why'" class="tab" @click="view.side = 'why'">Why</button>
-      <button role="tab" :aria-selected="view.side === 'docket'" class="tab" @click="view.side = 'docket'">Docket <b class="num">{{ count }}</b></button>
+      <button role="tab" :aria-selected="view.side === 'docket'" class="tab" @click="view.side = 'docket'">
+        Docket <b class="num">{{ count }}</b>
+      </button>
     </div>
     <div class="body">
       <DocketList v-if="view.side === 'docket'" />
@@ -35,10 +39,42 @@ const form = computed(() => (props.stop === 'house' ? RoomForm : props.stop === 
 </template>
 
 <style scoped>
-.side { background: var(--card); border-left: 1px solid var(--rule); display: flex; flex-direction: column; min-height: 0; }
-.tabs { display: flex; border-bottom: 1px solid var(--rule); }
-.tab { flex: 1; min-height: 42px; border: 0; background: none; color: var(--muted); font: 600 14px var(--words); cursor: pointer; border-bottom: 3px solid transparent; }
-.tab[aria-selected='true'] { color: var(--ink); border-bottom-color: var(--chalk); }
-.body { flex: 1; overflow-y: auto; padding: 14px 18px; display: flex; flex-direction: column; gap: 14px; }
-.foot { padding: 8px 18px; font-size: 12.5px; border-top: 1px solid var(--rule); }
+.side {
+  background: var(--card);
+  border-left: 1px solid var(--rule);
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.tabs {
+  display: flex;
+  border-bottom: 1px solid var(--rule);
+}
+.tab {
+  flex: 1;
+  min-height: 42px;
+  border: 0;
+  background: none;
+  color: var(--muted);
+  font: 600 14px var(--words);
+  cursor: pointer;
+  border-bottom: 3px solid transparent;
+}
+.tab[aria-selected='true'] {
+  color: var(--ink);
+  border-bottom-color: var(--chalk);
+}
+.body {
+  flex: 1;
+  overflow-y: auto;
+  padding: 14px 18px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+}
+.foot {
+  padding: 8px 18px;
+  font-size: 12.5px;
+  border-top: 1px solid var(--rule);
+}
 </style>

@@ -31,7 +31,8 @@ function setEdition(edition: Edition): void {
 
 function rename(event: Event): void {
   const name = (event.target as HTMLInputElement).value.trim();
-  if (name && name !== store.house!.name) store.apply(edit(store.house!, 'Rename house', (draft) => void (draft.name = name)));
+  if (name && name !== store.house!.name)
+    store.apply(edit(store.house!, 'Rename house', (draft) => void (draft.name = name)));
   else (event.target as HTMLInputElement).value = store.house!.name;
 }
 
@@ -42,14 +43,24 @@ function turnTheme(): void {
 }
 
 function save(): void {
-  download(`${store.house!.name.replace(/[^\w-]+/g, '-').toLowerCase()}.json`, 'application/json', writeHouseFile(store.house!));
+  download(
+    `${store.house!.name.replace(/[^\w-]+/g, '-').toLowerCase()}.json`,
+    'application/json',
+    writeHouseFile(store.house!),
+  );
 }
 
 function addLevel(): void {
   const above = Math.max(...levels.value.map((level) => level.elevationIn));
   const id = `L${levels.value.length + 1}-${Date.now().toString(36)}`;
   const first = store.house!.levels[view.level]!;
-  const added = { ...first, id, name: `Level ${levels.value.length + 1}`, elevationIn: above + 120, below: 'floor' as const };
+  const added = {
+    ...first,
+    id,
+    name: `Level ${levels.value.length + 1}`,
+    elevationIn: above + 120,
+    below: 'floor' as const,
+  };
   if (store.apply(edit(store.house!, 'Add level', (draft) => void (draft.levels[id] = added)))) view.level = id;
 }
 
@@ -69,22 +80,61 @@ function chooseLevel(value: string): void {
 <template>
   <header class="bar">
     <router-link to="/houses" class="brand num" aria-label="All houses">WINCULUM</router-link>
-    <input class="name" :value="store.house!.name" aria-label="Name of the house" maxlength="80" :readonly="!store.canEdit" @change="rename" />
-    <select class="plain pill" aria-label="Level" :value="view.level" @change="chooseLevel(($event.target as HTMLSelectElement).value); ($event.target as HTMLSelectElement).value = view.level">
+    <input
+      class="name"
+      :value="store.house!.name"
+      aria-label="Name of the house"
+      maxlength="80"
+      :readonly="!store.canEdit"
+      @change="rename"
+    />
+    <select
+      class="plain pill"
+      aria-label="Level"
+      :value="view.level"
+      @change="
+        chooseLevel(($event.target as HTMLSelectElement).value);
+        ($event.target as HTMLSelectElement).value = view.level;
+      "
+    >
       <option v-for="level in levels" :key="level.id" :value="level.id">{{ level.name }}</option>
       <option v-if="store.canEdit" value="~">Rename this level …</option>
       <option v-if="store.canEdit" value="+">Add a level …</option>
     </select>
-    <select class="plain pill edition" aria-label="Edition of the code" :value="store.house!.job.edition" :disabled="!store.canEdit" @change="setEdition(($event.target as HTMLSelectElement).value as Edition)">
+    <select
+      class="plain pill edition"
+      aria-label="Edition of the code"
+      :value="store.house!.job.edition"
+      :disabled="!store.canEdit"
+      @change="setEdition(($event.target as HTMLSelectElement).value as Edition)"
+    >
       <option v-for="one in EDITIONS" :key="one" :value="one">NEC {{ one }}</option>
     </select>
     <button class="plain-button" @click="showJob = true">Job</button>
     <span class="grow" />
     <span class="saved" role="status" :class="store.syncState.kind">{{ saved }}</span>
-    <button class="plain-button icon" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!store.undoStack.length" @click="store.undo">↶</button>
-    <button class="plain-button icon" aria-label="Redo" title="Redo (Ctrl Y)" :disabled="!store.redoStack.length" @click="store.redo">↷</button>
+    <button
+      class="plain-button icon"
+      aria-label="Undo"
+      title="Undo (Ctrl Z)"
+      :disabled="!store.undoStack.length"
+      @click="store.undo"
+    >
+      ↶
+    </button>
+    <button
+      class="plain-button icon"
+      aria-label="Redo"
+      title="Redo (Ctrl Y)"
+      :disabled="!store.redoStack.length"
+      @click="store.redo"
+    >
+      ↷
+    </button>
     <BreakerSearch />
-    <button class="plain-button icon" aria-label="Save as a house file" title="Save as a house file" @click="save">⤓</button>
+    <button class="plain-button icon" aria-label="Save as a house file" title="Save as a house file" @click="save">
+      ⤓
+    </button>
     <button class="plain-button icon" aria-label="Light or dark" title="Light or dark" @click="turnTheme">◐</button>
     <button class="plain-button icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</button>
     <JobDialog v-if="showJob" @close="showJob = false" />
@@ -92,15 +142,74 @@ function chooseLevel(value: string): void {
 </template>
 
 <style scoped>
-.bar { display: flex; align-items: center; gap: 8px; padding: 0 12px 0 20px; background: var(--card); border-bottom: 1px solid var(--rule); }
-.brand { font-size: 20px; letter-spacing: 0.06em; font-weight: 700; color: var(--chalk); text-decoration: none; margin-right: 12px; }
-.name { font: 600 16px var(--words); color: var(--ink); border: 1px solid transparent; border-radius: 4px; background: none; padding: 4px 6px; width: 232px; text-overflow: ellipsis; }
-.name:hover, .name:focus { border-color: var(--rule); background: var(--paper); }
-.pill { width: auto; max-width: 140px; font-weight: 600; }
-.saved { font-size: 13px; color: var(--muted); white-space: nowrap; }
-.saved.offline, .saved.signed-out { color: var(--caution); font-weight: 600; }
-.saved.conflict { color: var(--violation); font-weight: 600; }
-.icon { min-width: 36px; justify-content: center; font-size: 17px; padding: 2px; }
-@media (max-width: 1180px) { .brand { display: none; } .name { width: 150px; } }
-@media (max-width: 820px) { .name, .saved { display: none; } }
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 0 12px 0 20px;
+  background: var(--card);
+  border-bottom: 1px solid var(--rule);
+}
+.brand {
+  font-size: 20px;
+  letter-spacing: 0.06em;
+  font-weight: 700;
+  color: var(--chalk);
+  text-decoration: none;
+  margin-right: 12px;
+}
+.name {
+  font: 600 16px var(--words);
+  color: var(--ink);
+  border: 1px solid transparent;
+  border-radius: 4px;
+  background: none;
+  padding: 4px 6px;
+  width: 232px;
+  text-overflow: ellipsis;
+}
+.name:hover,
+.name:focus {
+  border-color: var(--rule);
+  background: var(--paper);
+}
+.pill {
+  width: auto;
+  max-width: 140px;
+  font-weight: 600;
+}
+.saved {
+  font-size: 13px;
+  color: var(--muted);
+  white-space: nowrap;
+}
+.saved.offline,
+.saved.signed-out {
+  color: var(--caution);
+  font-weight: 600;
+}
+.saved.conflict {
+  color: var(--violation);
+  font-weight: 600;
+}
+.icon {
+  min-width: 36px;
+  justify-content: center;
+  font-size: 17px;
+  padding: 2px;
+}
+@media (max-width: 1180px) {
+  .brand {
+    display: none;
+  }
+  .name {
+    width: 150px;
+  }
+}
+@media (max-width: 820px) {
+  .name,
+  .saved {
+    display: none;
+  }
+}
 </style>

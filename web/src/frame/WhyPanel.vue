@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { decideAfci, decideGfci, formatLength, indexOutlets, removeEntities, spacesOf, assignToCircuit, changeDevice, changeEntity, parseLength, type Device } from '@winculum/core';
+import {
+  decideAfci,
+  decideGfci,
+  formatLength,
+  indexOutlets,
+  removeEntities,
+  spacesOf,
+  assignToCircuit,
+  changeDevice,
+  changeEntity,
+  parseLength,
+  type Device,
+} from '@winculum/core';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import FindingCard from './FindingCard.vue';
@@ -12,14 +24,22 @@ const show = (lengthIn: number) => formatLength(lengthIn, house.value.standards.
 
 const box = computed(() => house.value.boxes[view.only('box') ?? '']);
 const room = computed(() => house.value.rooms[view.only('room') ?? '']);
-const outlets = computed(() => (box.value ? indexOutlets(house.value).all.filter((outlet) => outlet.box === box.value) : []));
+const outlets = computed(() =>
+  box.value ? indexOutlets(house.value).all.filter((outlet) => outlet.box === box.value) : [],
+);
 const circuits = computed(() => Object.values(house.value.circuits).sort((a, b) => (a.space ?? 99) - (b.space ?? 99)));
 const findings = computed(() =>
-  (store.check?.findings ?? []).filter((one) => one.key !== view.finding?.key && ((box.value && one.where.box === box.value.id) || (room.value && one.where.room === room.value.id && one.stage === 'boxes'))),
+  (store.check?.findings ?? []).filter(
+    (one) =>
+      one.key !== view.finding?.key &&
+      ((box.value && one.where.box === box.value.id) ||
+        (room.value && one.where.room === room.value.id && one.stage === 'boxes')),
+  ),
 );
 
 const describe = (device: Device) => {
-  if (device.kind === 'receptacle') return `${device.style} receptacle, ${device.volts} V ${device.ratingA} A${device.gfci ? ', GFCI' : ''}${device.switched === 'no' ? '' : `, ${device.switched} switched`}`;
+  if (device.kind === 'receptacle')
+    return `${device.style} receptacle, ${device.volts} V ${device.ratingA} A${device.gfci ? ', GFCI' : ''}${device.switched === 'no' ? '' : `, ${device.switched} switched`}`;
   return device.kind === 'connection' ? `hard-wired, ${device.volts} V` : device.kind;
 };
 const circuitOf = (device: Device) => (device.circuit === null ? undefined : house.value.circuits[device.circuit]);
@@ -27,7 +47,8 @@ const circuitOf = (device: Device) => (device.circuit === null ? undefined : hou
 function setWall(field: 'alongIn' | 'heightIn', text: string): void {
   const read = parseLength(text, field === 'alongIn' ? 'Along the wall' : 'Height');
   if (!read.ok) store.problem = read.problems[0]!.message;
-  else if (box.value?.at.kind === 'wall') store.apply(changeEntity(house.value, 'boxes', box.value.id, { at: { ...box.value.at, [field]: read.value } }));
+  else if (box.value?.at.kind === 'wall')
+    store.apply(changeEntity(house.value, 'boxes', box.value.id, { at: { ...box.value.at, [field]: read.value } }));
 }
 
 function setDevice(device: Device, changes: Record<string, unknown>): void {
@@ -35,7 +56,15 @@ function setDevice(device: Device, changes: Record<string, unknown>): void {
 }
 
 function remove(): void {
-  if (store.apply(removeEntities(house.value, view.selection.filter((one) => one.kind === 'box').map(({ id }) => ({ collection: 'boxes' as const, id }))))) view.select([]);
+  if (
+    store.apply(
+      removeEntities(
+        house.value,
+        view.selection.filter((one) => one.kind === 'box').map(({ id }) => ({ collection: 'boxes' as const, id })),
+      ),
+    )
+  )
+    view.select([]);
 }
 const checked = (event: Event) => (event.target as HTMLInputElement).checked;
 const value = (event: Event) => (event.target as HTMLInputElement).value;
@@ -43,28 +72,79 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
 
 <template>
   <section v-if="box" class="stack">
-    <h2 class="tag num">{{ box.tag }} <span class="muted kind">{{ house.rooms[box.room]!.name }}</span></h2>
+    <h2 class="tag num">
+      {{ box.tag }} <span class="muted kind">{{ house.rooms[box.room]!.name }}</span>
+    </h2>
     <div v-if="box.at.kind === 'wall'" class="pair">
-      <label class="muted">from the wall's start <input class="plain num big" :value="show(box.at.alongIn)" :readonly="!store.canEdit" @change="setWall('alongIn', value($event))" /></label>
-      <label class="muted">to centre <input class="plain num big" :value="show(box.at.heightIn)" :readonly="!store.canEdit" @change="setWall('heightIn', value($event))" /></label>
+      <label class="muted"
+        >from the wall's start
+        <input
+          class="plain num big"
+          :value="show(box.at.alongIn)"
+          :readonly="!store.canEdit"
+          @change="setWall('alongIn', value($event))"
+      /></label>
+      <label class="muted"
+        >to centre
+        <input
+          class="plain num big"
+          :value="show(box.at.heightIn)"
+          :readonly="!store.canEdit"
+          @change="setWall('heightIn', value($event))"
+      /></label>
     </div>
     <div v-for="{ device, load, room: inRoom } in outlets" :key="device.id" class="device stack">
-      <p><b>{{ load?.name ?? describe(device) }}</b> <span v-if="load" class="muted">{{ describe(device) }}, {{ load.va }} VA {{ load.source }}</span></p>
-      <label class="field">circuit
-        <select class="plain" :value="device.circuit ?? ''" :disabled="!store.canEdit" @change="store.apply(assignToCircuit(house, [device.id], value($event) || null))">
+      <p>
+        <b>{{ load?.name ?? describe(device) }}</b>
+        <span v-if="load" class="muted">{{ describe(device) }}, {{ load.va }} VA {{ load.source }}</span>
+      </p>
+      <label class="field"
+        >circuit
+        <select
+          class="plain"
+          :value="device.circuit ?? ''"
+          :disabled="!store.canEdit"
+          @change="store.apply(assignToCircuit(house, [device.id], value($event) || null))"
+        >
           <option value="">none</option>
-          <option v-for="circuit in circuits" :key="circuit.id" :value="circuit.id">{{ spacesOf(circuit).join('-') || '–' }} {{ circuit.name }}</option>
+          <option v-for="circuit in circuits" :key="circuit.id" :value="circuit.id">
+            {{ spacesOf(circuit).join('-') || '–' }} {{ circuit.name }}
+          </option>
         </select>
       </label>
-      <p v-if="circuitOf(device)" class="num line">{{ circuitOf(device)!.ratingA }} A, NM-B {{ circuitOf(device)!.awg }}</p>
+      <p v-if="circuitOf(device)" class="num line">
+        {{ circuitOf(device)!.ratingA }} A, NM-B {{ circuitOf(device)!.awg }}
+      </p>
       <div v-if="device.kind === 'receptacle' && device.volts === 120 && store.canEdit" class="row">
-        <label class="row"><input type="checkbox" :checked="device.gfci" @change="setDevice(device, { gfci: checked($event) })" /> GFCI receptacle</label>
-        <select class="plain small" aria-label="Switched" :value="device.switched" @change="setDevice(device, { switched: value($event) })">
-          <option value="no">always live</option><option value="half">half switched</option><option value="whole">wholly switched</option>
+        <label class="row"
+          ><input type="checkbox" :checked="device.gfci" @change="setDevice(device, { gfci: checked($event) })" /> GFCI
+          receptacle</label
+        >
+        <select
+          class="plain small"
+          aria-label="Switched"
+          :value="device.switched"
+          @change="setDevice(device, { switched: value($event) })"
+        >
+          <option value="no">always live</option>
+          <option value="half">half switched</option>
+          <option value="whole">wholly switched</option>
         </select>
       </div>
-      <template v-for="(decision, name) in { GFCI: decideGfci(house, { device, load, box, room: inRoom }, house.job.edition), AFCI: decideAfci(house, { device, load, box, room: inRoom }, house.job.edition) }" :key="name">
-        <p v-if="device.kind !== 'switch'" class="decision"><b :class="{ needed: decision.kind === 'required' }">{{ name }} {{ decision.kind === 'required' ? 'due' : decision.kind === 'cannot-tell' ? 'cannot tell' : 'not due' }}</b> {{ decision.reason }} <span v-if="'section' in decision" class="muted num">{{ decision.section }}</span></p>
+      <template
+        v-for="(decision, name) in {
+          GFCI: decideGfci(house, { device, load, box, room: inRoom }, house.job.edition),
+          AFCI: decideAfci(house, { device, load, box, room: inRoom }, house.job.edition),
+        }"
+        :key="name"
+      >
+        <p v-if="device.kind !== 'switch'" class="decision">
+          <b :class="{ needed: decision.kind === 'required' }"
+            >{{ name }}
+            {{ decision.kind === 'required' ? 'due' : decision.kind === 'cannot-tell' ? 'cannot tell' : 'not due' }}</b
+          >
+          {{ decision.reason }} <span v-if="'section' in decision" class="muted num">{{ decision.section }}</span>
+        </p>
       </template>
     </div>
     <p class="muted">{{ box.origin === 'code' ? 'Asked for by the code.' : 'A wish.' }}</p>
@@ -76,22 +156,61 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
   </section>
   <section v-else-if="view.selection.length > 1" class="stack">
     <h2 class="tag num">{{ view.selection.length }} selected</h2>
-    <button v-if="store.canEdit && view.selection.every((one) => one.kind === 'box')" class="plain-button" @click="remove">Delete them</button>
+    <button
+      v-if="store.canEdit && view.selection.every((one) => one.kind === 'box')"
+      class="plain-button"
+      @click="remove"
+    >
+      Delete them
+    </button>
   </section>
-  <p v-else-if="!view.finding" class="muted hint">Click a box, a room or a circuit to see its numbers, what the code says of it and why.</p>
+  <p v-else-if="!view.finding" class="muted hint">
+    Click a box, a room or a circuit to see its numbers, what the code says of it and why.
+  </p>
   <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" />
 </template>
 
 <style scoped>
-.tag { font-size: 26px; font-weight: 700; }
-.kind { font: 400 14px var(--words); margin-left: 6px; }
-.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; font-size: 12.5px; }
-.big { font: 700 20px var(--numbers); }
-.device { border-top: 1px solid var(--rule); padding-top: 10px; }
-.line { font-size: 17px; }
-.small { width: auto; }
-.decision { font-size: 13px; line-height: 1.4; }
-.decision b { display: block; color: var(--muted); }
-.decision b.needed { color: var(--chalk); }
-.hint { font-size: 15px; line-height: 1.45; }
+.tag {
+  font-size: 26px;
+  font-weight: 700;
+}
+.kind {
+  font: 400 14px var(--words);
+  margin-left: 6px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+  font-size: 12.5px;
+}
+.big {
+  font: 700 20px var(--numbers);
+}
+.device {
+  border-top: 1px solid var(--rule);
+  padding-top: 10px;
+}
+.line {
+  font-size: 17px;
+}
+.small {
+  width: auto;
+}
+.decision {
+  font-size: 13px;
+  line-height: 1.4;
+}
+.decision b {
+  display: block;
+  color: var(--muted);
+}
+.decision b.needed {
+  color: var(--chalk);
+}
+.hint {
+  font-size: 15px;
+  line-height: 1.45;
+}
 </style>

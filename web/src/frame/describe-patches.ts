@@ -7,12 +7,15 @@ interface AnyPatch {
 }
 
 const nameOf = (house: House, collection: string, id: string): string => {
-  const entity = (house as unknown as Record<string, Record<string, { name?: string; tag?: string; kind?: string }>>)[collection]?.[id];
+  const entity = (house as unknown as Record<string, Record<string, { name?: string; tag?: string; kind?: string }>>)[
+    collection
+  ]?.[id];
   return entity?.tag ?? entity?.name ?? entity?.kind ?? 'something new';
 };
 
 function write(house: House, field: string, value: unknown): string {
-  if (typeof value === 'number' && (/In$/.test(field) || field === 'x' || field === 'y')) return formatLength(value, house.standards.lengths);
+  if (typeof value === 'number' && (/In$/.test(field) || field === 'x' || field === 'y'))
+    return formatLength(value, house.standards.lengths);
   return typeof value === 'object' ? 'as drawn' : String(value);
 }
 

@@ -8,7 +8,7 @@ import HelpDialog from '../frame/HelpDialog.vue';
 import OrderRail from '../frame/OrderRail.vue';
 import SidePanel from '../frame/SidePanel.vue';
 import TopBar from '../frame/TopBar.vue';
-import type { Stop } from '../router';
+import type { Stop } from '../stops';
 
 const props = defineProps<{ id: string; stop: Stop }>();
 const store = useHouse();
@@ -30,14 +30,17 @@ async function open(): Promise<void> {
   try {
     await store.open(props.id);
     const levels = Object.values(store.house!.levels).sort((a, b) => a.elevationIn - b.elevationIn);
-    const withRooms = levels.filter((level) => Object.values(store.house!.rooms).some((room) => room.level === level.id));
+    const withRooms = levels.filter((level) =>
+      Object.values(store.house!.rooms).some((room) => room.level === level.id),
+    );
     view.level = (withRooms.find((level) => level.elevationIn >= 0) ?? levels[0])?.id ?? '';
   } catch (error) {
     failure.value = error instanceof Error ? error.message : String(error);
   }
 }
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
 
 function onKey(event: KeyboardEvent): void {
   const key = event.key.toLowerCase();
@@ -49,7 +52,8 @@ function onKey(event: KeyboardEvent): void {
     event.preventDefault();
     store.redo();
   } else if (event.key === '?' && !isTyping(event.target)) showHelp.value = true;
-  else if (event.altKey && ['1', '2', '3', '4'].includes(event.key)) void router.push(`/houses/${props.id}/${Object.keys(stages)[Number(event.key) - 1]}`);
+  else if (event.altKey && ['1', '2', '3', '4'].includes(event.key))
+    void router.push(`/houses/${props.id}/${Object.keys(stages)[Number(event.key) - 1]}`);
 }
 
 onMounted(() => {
@@ -80,25 +84,74 @@ watch(
     <SidePanel class="side" :stop="stop" />
     <ConflictDialog />
     <HelpDialog v-if="showHelp" @close="showHelp = false" />
-    <v-snackbar :model-value="store.problem !== ''" :timeout="9000" color="error" location="bottom" @update:model-value="store.problem = ''">
+    <v-snackbar
+      :model-value="store.problem !== ''"
+      :timeout="9000"
+      color="error"
+      location="bottom"
+      @update:model-value="store.problem = ''"
+    >
       <span role="alert">{{ store.problem }}</span>
       <template #actions><v-btn variant="text" @click="store.problem = ''">Close</v-btn></template>
     </v-snackbar>
   </div>
   <main v-else class="wait">
-    <p v-if="failure" class="is-violation" role="alert">{{ failure }} <router-link to="/houses">All houses</router-link></p>
+    <p v-if="failure" class="is-violation" role="alert">
+      {{ failure }} <router-link to="/houses">All houses</router-link>
+    </p>
     <p v-else class="muted">Opening the house …</p>
   </main>
 </template>
 
 <style scoped>
-.frame { display: grid; grid-template: 48px minmax(0, 1fr) / 168px minmax(0, 1fr) 318px; grid-template-areas: 'top top top' 'rail stage side'; height: 100vh; }
-.top { grid-area: top; }
-.rail { grid-area: rail; }
-.stage { grid-area: stage; min-width: 0; min-height: 0; display: flex; flex-direction: column; }
-.side { grid-area: side; }
-.wait { display: grid; place-content: center; height: 100vh; font-size: 16px; }
-@media (max-width: 1080px) { .frame { grid-template-columns: 60px minmax(0, 1fr) 280px; } }
-@media (max-width: 820px) { .frame { grid-template: 48px minmax(0, 1fr) 38vh / 60px minmax(0, 1fr); grid-template-areas: 'top top' 'rail stage' 'side side'; } }
-@media print { .frame { display: block; height: auto; } .top, .rail, .side { display: none; } }
+.frame {
+  display: grid;
+  grid-template: 48px minmax(0, 1fr) / 168px minmax(0, 1fr) 318px;
+  grid-template-areas: 'top top top' 'rail stage side';
+  height: 100vh;
+}
+.top {
+  grid-area: top;
+}
+.rail {
+  grid-area: rail;
+}
+.stage {
+  grid-area: stage;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+.side {
+  grid-area: side;
+}
+.wait {
+  display: grid;
+  place-content: center;
+  height: 100vh;
+  font-size: 16px;
+}
+@media (max-width: 1080px) {
+  .frame {
+    grid-template-columns: 60px minmax(0, 1fr) 280px;
+  }
+}
+@media (max-width: 820px) {
+  .frame {
+    grid-template: 48px minmax(0, 1fr) 38vh / 60px minmax(0, 1fr);
+    grid-template-areas: 'top top' 'rail stage' 'side side';
+  }
+}
+@media print {
+  .frame {
+    display: block;
+    height: auto;
+  }
+  .top,
+  .rail,
+  .side {
+    display: none;
+  }
+}
 </style>

@@ -19,7 +19,9 @@ const showMembers = ref(false);
 
 function show(error: unknown): void {
   const details = error instanceof ApiError ? error.body?.problems : undefined;
-  problems.value = details?.length ? details.map((one) => `${one.path || 'file'}: ${one.message}`) : [error instanceof Error ? error.message : String(error)];
+  problems.value = details?.length
+    ? details.map((one) => `${one.path || 'file'}: ${one.message}`)
+    : [error instanceof Error ? error.message : String(error)];
 }
 
 async function load(): Promise<void> {
@@ -47,7 +49,10 @@ async function openFile(event: Event): Promise<void> {
   const file = input.files?.[0];
   input.value = '';
   if (!file) return;
-  if (file.size > LARGEST_FILE) problems.value = [`${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a house file has at most 10 MB. Choose the house file itself.`];
+  if (file.size > LARGEST_FILE)
+    problems.value = [
+      `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a house file has at most 10 MB. Choose the house file itself.`,
+    ];
   else await add({ file: await file.text() });
 }
 
@@ -74,24 +79,42 @@ onMounted(load);
   <main class="page">
     <header class="row">
       <p class="brand num grow">WINCULUM</p>
-      <span class="muted">{{ session.signedIn?.user.name }}, {{ session.signedIn?.firm.name }} ({{ session.signedIn?.role }})</span>
+      <span class="muted"
+        >{{ session.signedIn?.user.name }}, {{ session.signedIn?.firm.name }} ({{ session.signedIn?.role }})</span
+      >
       <button class="plain-button" @click="showMembers = true">Members</button>
       <button class="plain-button" @click="signOut">Sign out</button>
     </header>
     <h1 class="small-caps">Houses</h1>
-    <p v-if="!isLoading && houses.length === 0" class="empty">No house yet. Name one below and draw it, or open a house file.</p>
+    <p v-if="!isLoading && houses.length === 0" class="empty">
+      No house yet. Name one below and draw it, or open a house file.
+    </p>
     <ul class="list">
       <li v-for="house in houses" :key="house.id" class="row">
         <router-link class="grow name" :to="`/houses/${house.id}/boxes`">{{ house.name }}</router-link>
         <span class="muted num">{{ house.version }} edits, {{ new Date(house.updatedAt).toLocaleString() }}</span>
-        <button v-if="session.signedIn?.role === 'owner'" class="plain-button" :aria-label="`Delete ${house.name}`" @click="remove(house)">Delete</button>
+        <button
+          v-if="session.signedIn?.role === 'owner'"
+          class="plain-button"
+          :aria-label="`Delete ${house.name}`"
+          @click="remove(house)"
+        >
+          Delete
+        </button>
       </li>
     </ul>
     <div v-if="problems.length" role="alert" class="problems">
       <p v-for="problem in problems" :key="problem" class="is-violation">{{ problem }}</p>
     </div>
     <form v-if="session.signedIn?.role !== 'viewer'" class="row new" @submit.prevent="add({ name, edition: edition })">
-      <input v-model="name" class="plain grow" aria-label="Name of the new house" placeholder="Name of the new house" required maxlength="80" />
+      <input
+        v-model="name"
+        class="plain grow"
+        aria-label="Name of the new house"
+        placeholder="Name of the new house"
+        required
+        maxlength="80"
+      />
       <select v-model="edition" class="plain edition" aria-label="Edition">
         <option v-for="one in ['2017', '2020', '2023']" :key="one" :value="one">NEC {{ one }}</option>
       </select>
@@ -106,14 +129,52 @@ onMounted(load);
 </template>
 
 <style scoped>
-.page { max-width: 880px; margin: 0 auto; padding: 28px 24px; width: 100%; display: grid; gap: 14px; align-content: start; height: 100vh; overflow: auto; }
-.brand { font-size: 24px; letter-spacing: 0.06em; color: var(--chalk); font-weight: 700; }
-.list { border: 1px solid var(--rule); border-radius: 6px; background: var(--card); }
-.list:empty { display: none; }
-.list li { padding: 10px 14px; border-top: 1px solid var(--rule); min-height: 56px; }
-.list li:first-child { border-top: 0; }
-.name { font-size: 17px; font-weight: 600; color: var(--ink); text-decoration: none; }
-.name:hover { color: var(--chalk); }
-.new .edition { width: 120px; }
-.empty { font-size: 16px; }
+.page {
+  max-width: 880px;
+  margin: 0 auto;
+  padding: 28px 24px;
+  width: 100%;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  height: 100vh;
+  overflow: auto;
+}
+.brand {
+  font-size: 24px;
+  letter-spacing: 0.06em;
+  color: var(--chalk);
+  font-weight: 700;
+}
+.list {
+  border: 1px solid var(--rule);
+  border-radius: 6px;
+  background: var(--card);
+}
+.list:empty {
+  display: none;
+}
+.list li {
+  padding: 10px 14px;
+  border-top: 1px solid var(--rule);
+  min-height: 56px;
+}
+.list li:first-child {
+  border-top: 0;
+}
+.name {
+  font-size: 17px;
+  font-weight: 600;
+  color: var(--ink);
+  text-decoration: none;
+}
+.name:hover {
+  color: var(--chalk);
+}
+.new .edition {
+  width: 120px;
+}
+.empty {
+  font-size: 16px;
+}
 </style>

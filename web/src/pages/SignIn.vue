@@ -32,7 +32,10 @@ async function submit(): Promise<void> {
   <main class="door">
     <section class="sheet">
       <p class="brand num">WINCULUM</p>
-      <p class="lead">Lay out the branch circuits of a house: space the boxes, fill the circuits, choose the protection, print the panel.</p>
+      <p class="lead">
+        Lay out the branch circuits of a house: space the boxes, fill the circuits, choose the protection, print the
+        panel.
+      </p>
       <form class="stack" @submit.prevent="submit">
         <template v-if="isNew">
           <v-text-field v-model="account.firm" label="Firm" autocomplete="organization" required />
@@ -47,20 +50,49 @@ async function submit(): Promise<void> {
           required
         />
         <p v-if="message" class="is-violation" role="alert">{{ message }}</p>
-        <button class="plain-button main wide" type="submit" :disabled="isBusy">{{ isNew ? 'Open the account' : 'Sign in' }}</button>
+        <button class="plain-button main wide" type="submit" :disabled="isBusy">
+          {{ isNew ? 'Open the account' : 'Sign in' }}
+        </button>
         <button class="plain-button wide" type="button" @click="isNew = !isNew">
           {{ isNew ? 'I have an account' : 'New here: open an account' }}
         </button>
       </form>
     </section>
-    <p class="caution muted">A plan is not permission. The adopted code, the authority having jurisdiction and a licensed electrician decide.</p>
+    <p class="caution muted">
+      A plan is not permission. The adopted code, the authority having jurisdiction and a licensed electrician decide.
+    </p>
   </main>
 </template>
 
 <style scoped>
-.door { min-height: 100vh; display: grid; place-content: center; gap: 18px; padding: 24px; }
-.sheet { width: min(400px, calc(100vw - 48px)); background: var(--card); border: 1px solid var(--rule); border-top: 6px solid var(--chalk); border-radius: 6px; padding: 28px; }
-.brand { font-size: 30px; letter-spacing: 0.06em; color: var(--chalk); font-weight: 700; }
-.lead { margin: 4px 0 20px; line-height: 1.45; }
-.caution { width: min(400px, calc(100vw - 48px)); font-size: 12.5px; text-align: center; }
+.door {
+  min-height: 100vh;
+  display: grid;
+  place-content: center;
+  gap: 18px;
+  padding: 24px;
+}
+.sheet {
+  width: min(400px, calc(100vw - 48px));
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-top: 6px solid var(--chalk);
+  border-radius: 6px;
+  padding: 28px;
+}
+.brand {
+  font-size: 30px;
+  letter-spacing: 0.06em;
+  color: var(--chalk);
+  font-weight: 700;
+}
+.lead {
+  margin: 4px 0 20px;
+  line-height: 1.45;
+}
+.caution {
+  width: min(400px, calc(100vw - 48px));
+  font-size: 12.5px;
+  text-align: center;
+}
 </style>

@@ -1,4 +1,14 @@
-import { checkHouse, undoOf, validateHouse, type Edit, type Edited, type House, type HouseCheck, type Result, applyEdit } from '@winculum/core';
+import {
+  checkHouse,
+  undoOf,
+  validateHouse,
+  type Edit,
+  type Edited,
+  type House,
+  type HouseCheck,
+  type Result,
+  applyEdit,
+} from '@winculum/core';
 import type { AppliedBatch } from '@winculum/contract';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
@@ -32,7 +42,9 @@ export const useHouse = defineStore('house', () => {
   function connect(houseId: string): void {
     events?.close();
     events = new EventSource(`/api/houses/${houseId}/events?after=${sync?.version ?? 0}`);
-    events.addEventListener('batch', (event) => sync?.hear(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch));
+    events.addEventListener('batch', (event) =>
+      sync?.hear(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch),
+    );
     events.addEventListener('open', () => void sync?.flush());
   }
 
@@ -62,7 +74,10 @@ export const useHouse = defineStore('house', () => {
             const failure = asFailure(error);
             // A new token is all that is missing when the server was restarted or the session renewed.
             if (failure.kind === 'signed-out') await session.refresh().catch(() => undefined);
-            return { ok: false, failure: failure.kind === 'signed-out' && session.signedIn ? { kind: 'unreachable' } : failure };
+            return {
+              ok: false,
+              failure: failure.kind === 'signed-out' && session.signedIn ? { kind: 'unreachable' } : failure,
+            };
           }
         },
         store: (next) => writeStored(userId, houseId, next),
@@ -134,14 +149,27 @@ export const useHouse = defineStore('house', () => {
     const state = await api.loadHouse(id.value);
     const read = validateHouse(state.house);
     if (!read.ok || !sync) return;
-    if (!sync.resolve(choice, { version: state.version, house: read.value })) problem.value = 'Your change no longer fits the house. Take theirs and make it again.';
+    if (!sync.resolve(choice, { version: state.version, house: read.value }))
+      problem.value = 'Your change no longer fits the house. Take theirs and make it again.';
     else if (choice === 'theirs') undoStack.value = [];
     connect(id.value);
   }
 
   return {
-    id, house, check, syncState, problem, canEdit, undoStack, redoStack, open, close, apply, flush, resolveConflict,
+    id,
+    house,
+    check,
+    syncState,
+    problem,
+    canEdit,
+    undoStack,
+    redoStack,
+    open,
+    close,
+    apply,
+    flush,
+    resolveConflict,
     undo: () => travel(undoStack, redoStack, 'Undo'),
     redo: () => travel(redoStack, undoStack, 'Redo'),
   };
-}); // prettier-ignore
+});

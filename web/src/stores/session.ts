@@ -33,7 +33,8 @@ export const useSession = defineStore('session', () => {
     isKnown,
     load,
     signIn: async (email: string, password: string) => remember((await api.signIn(email, password)).signedIn),
-    createAccount: async (account: Parameters<typeof api.createAccount>[0]) => remember((await api.createAccount(account)).signedIn),
+    createAccount: async (account: Parameters<typeof api.createAccount>[0]) =>
+      remember((await api.createAccount(account)).signedIn),
     signOut: async () => {
       await api.signOut();
       remember(null);

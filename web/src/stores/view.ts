@@ -23,15 +23,32 @@ export const useView = defineStore('view', () => {
   const cursorIn = ref(0);
 
   return {
-    level, selection, finding, proposal, side, tool, target, stripRoom, cursorIn,
+    level,
+    selection,
+    finding,
+    proposal,
+    side,
+    tool,
+    target,
+    stripRoom,
+    cursorIn,
     select: (next: readonly Selected[]) => {
       selection.value = next;
       finding.value = null;
     },
     isSelected: (kind: SelectedKind, id: string) => selection.value.some((one) => one.kind === kind && one.id === id),
-    only: (kind: SelectedKind) => (selection.value.length === 1 && selection.value[0]!.kind === kind ? selection.value[0]!.id : null),
+    only: (kind: SelectedKind) =>
+      selection.value.length === 1 && selection.value[0]!.kind === kind ? selection.value[0]!.id : null,
     reset: () => {
-      [level.value, selection.value, finding.value, proposal.value, tool.value, stripRoom.value, cursorIn.value] = ['', [], null, null, 'select', '', 0];
+      [level.value, selection.value, finding.value, proposal.value, tool.value, stripRoom.value, cursorIn.value] = [
+        '',
+        [],
+        null,
+        null,
+        'select',
+        '',
+        0,
+      ];
     },
   };
-}); // prettier-ignore
+});

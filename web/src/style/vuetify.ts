@@ -4,17 +4,33 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 const light = {
   dark: false,
   colors: {
-    background: '#F7F2E8', surface: '#FFFCF5', primary: '#1F5C7A', secondary: '#6B7672', error: '#B3261E', warning: '#A86A00', success: '#3C7A4B',
-    'on-background': '#22302F', 'on-surface': '#22302F', 'on-primary': '#FFFCF5',
+    background: '#F7F2E8',
+    surface: '#FFFCF5',
+    primary: '#1F5C7A',
+    secondary: '#6B7672',
+    error: '#B3261E',
+    warning: '#A86A00',
+    success: '#3C7A4B',
+    'on-background': '#22302F',
+    'on-surface': '#22302F',
+    'on-primary': '#FFFCF5',
   },
-}; // prettier-ignore
+};
 const dark = {
   dark: true,
   colors: {
-    background: '#191D1C', surface: '#222827', primary: '#7DB8D6', secondary: '#9AA6A1', error: '#FF8A80', warning: '#E5B25D', success: '#8CC79B',
-    'on-background': '#E9E4D8', 'on-surface': '#E9E4D8', 'on-primary': '#10222C',
+    background: '#191D1C',
+    surface: '#222827',
+    primary: '#7DB8D6',
+    secondary: '#9AA6A1',
+    error: '#FF8A80',
+    warning: '#E5B25D',
+    success: '#8CC79B',
+    'on-background': '#E9E4D8',
+    'on-surface': '#E9E4D8',
+    'on-primary': '#10222C',
   },
-}; // prettier-ignore
+};
 
 const STORED = 'winculum-theme';
 

@@ -16,7 +16,12 @@ export type SyncState =
   | { readonly kind: 'saving'; readonly waiting: number }
   | { readonly kind: 'offline'; readonly waiting: number }
   | { readonly kind: 'signed-out'; readonly waiting: number }
-  | { readonly kind: 'conflict'; readonly mine: readonly Edit[]; readonly theirs: readonly AppliedBatch[]; readonly reason: string };
+  | {
+      readonly kind: 'conflict';
+      readonly mine: readonly Edit[];
+      readonly theirs: readonly AppliedBatch[];
+      readonly reason: string;
+    };
 
 /** How a sending failed. */
 export type SendFailure =
@@ -36,8 +41,12 @@ export interface SyncDependencies {
 const FIRST_RETRY_MS = 1_000;
 const LONGEST_RETRY_MS = 15_000;
 
-const patchesOf = (edits: readonly { readonly patches: readonly unknown[] }[]): Patch[] => edits.flatMap((one) => one.patches) as Patch[];
-const toSent = (edit: Edit): SentEdit => ({ label: edit.label, patches: edit.patches.map((patch) => ({ ...patch, path: [...patch.path] })) });
+const patchesOf = (edits: readonly { readonly patches: readonly unknown[] }[]): Patch[] =>
+  edits.flatMap((one) => one.patches) as Patch[];
+const toSent = (edit: Edit): SentEdit => ({
+  label: edit.label,
+  patches: edit.patches.map((patch) => ({ ...patch, path: [...patch.path] })),
+});
 
 /**
  * Keeps one open house in step with the server. Edits apply at once, wait on the device until the server has them, and are
@@ -102,6 +111,8 @@ export class HouseSync {
     this.#inFlight = false;
     if (this.#stopped) return;
     if (result.ok) this.#acknowledge(id, edits, result.answer);
+    // The batch may have been announced as applied although its answer was lost.
+    else if (this.#sending?.id !== id) this.#settle();
     else this.#failed(result.failure);
   }
 
@@ -168,7 +179,11 @@ export class HouseSync {
     const next = applyEdit(this.#confirmed, patchesOf(batch.edits));
     if (!next.ok) return;
     // While a batch is on its way the server decides; without one, a clash shows here first.
-    if (this.#sending === null && this.#pending.length > 0 && editsOverlap(patchesOf(this.#pending), patchesOf(batch.edits)))
+    if (
+      this.#sending === null &&
+      this.#pending.length > 0 &&
+      editsOverlap(patchesOf(this.#pending), patchesOf(batch.edits))
+    )
       return this.#conflict([batch], 'Somebody else changed the same places.');
     if (this.#sending !== null) return;
     this.#confirmed = next.value;
@@ -191,7 +206,12 @@ export class HouseSync {
   }
 
   #store(): Promise<void> {
-    return this.use.store({ version: this.#version, house: this.#confirmed, pending: this.#pending, sending: this.#sending });
+    return this.use.store({
+      version: this.#version,
+      house: this.#confirmed,
+      pending: this.#pending,
+      sending: this.#sending,
+    });
   }
 
   #changed(state: SyncState): void {
@@ -204,4 +224,3 @@ export class HouseSync {
     this.#callOff?.();
   }
 }
-

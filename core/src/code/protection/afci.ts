@@ -4,11 +4,38 @@ import { fromMemory, type Basis } from '../rule';
 import type { Decision } from './decision';
 
 /** 210.12(A) in 2017 and 2020, 210.12(B) in 2023. *From memory*, high; the 2023 letter medium-high. */
-export const AFCI_SECTION: Readonly<Record<Edition, string>> = { '2017': '210.12(A)', '2020': '210.12(A)', '2023': '210.12(B)' };
+export const AFCI_SECTION: Readonly<Record<Edition, string>> = {
+  '2017': '210.12(A)',
+  '2020': '210.12(A)',
+  '2023': '210.12(B)',
+};
 
-const NAMED: readonly RoomKind[] = ['kitchen', 'family', 'dining', 'living', 'library', 'den', 'bedroom', 'sunroom', 'recreation', 'closet', 'walk-in-closet', 'hallway', 'laundry']; // prettier-ignore
+const NAMED: readonly RoomKind[] = [
+  'kitchen',
+  'family',
+  'dining',
+  'living',
+  'library',
+  'den',
+  'bedroom',
+  'sunroom',
+  'recreation',
+  'closet',
+  'walk-in-closet',
+  'hallway',
+  'laundry',
+];
 /** Read as "similar rooms or areas" by practice: medium confidence, check with the authority. */
-const SIMILAR: readonly RoomKind[] = ['office', 'studio', 'breakfast', 'pantry', 'foyer', 'stair', 'linen', 'basement-finished'];
+const SIMILAR: readonly RoomKind[] = [
+  'office',
+  'studio',
+  'breakfast',
+  'pantry',
+  'foyer',
+  'stair',
+  'linen',
+  'basement-finished',
+];
 
 const areas = new Map<RoomKind, Basis>([
   ...NAMED.map((kind) => [kind, fromMemory('high')] as const),
@@ -22,8 +49,18 @@ export function decideAfci(house: House, outlet: Outlet, edition: Edition): Deci
   const volts = circuit ? circuitVolts(circuit) : 'volts' in device ? device.volts : 120;
   if (volts !== 120) return { kind: 'not-required', reason: '210.12 covers 120 V circuits.' };
   if (circuit && circuit.ratingA > 20) return { kind: 'not-required', reason: '210.12 covers 15 and 20 A circuits.' };
-  if (room.kind === 'other') return { kind: 'cannot-tell', section: AFCI_SECTION[edition], reason: `Nobody has said what ${room.name} is used for. Name its kind.` };
+  if (room.kind === 'other')
+    return {
+      kind: 'cannot-tell',
+      section: AFCI_SECTION[edition],
+      reason: `Nobody has said what ${room.name} is used for. Name its kind.`,
+    };
   const basis = areas.get(room.kind);
   if (!basis) return { kind: 'not-required', reason: `${room.name} is not a listed area.` };
-  return { kind: 'required', section: AFCI_SECTION[edition], basis, reason: `An outlet or device in ${room.name}${basis.confidence === 'medium' ? ', read as similar to the listed rooms' : ''}.` };
-} // prettier-ignore
+  return {
+    kind: 'required',
+    section: AFCI_SECTION[edition],
+    basis,
+    reason: `An outlet or device in ${room.name}${basis.confidence === 'medium' ? ', read as similar to the listed rooms' : ''}.`,
+  };
+}

@@ -23,13 +23,26 @@ export interface CircuitProtection {
   readonly fitted: BreakerKind;
 }
 
-const kindOf = (gfci: boolean, afci: boolean): BreakerKind => (gfci ? (afci ? 'dual' : 'gfci') : afci ? 'afci' : 'plain');
+const kindOf = (gfci: boolean, afci: boolean): BreakerKind =>
+  gfci ? (afci ? 'dual' : 'gfci') : afci ? 'afci' : 'plain';
 
 export const givesGfci = (kind: BreakerKind): boolean => kind === 'gfci' || kind === 'dual';
 export const givesAfci = (kind: BreakerKind): boolean => kind === 'afci' || kind === 'dual';
 
 /** Appliances that hide the receptacle behind them, so that a GFCI there is not readily accessible. */
-const HIDING = new Set(['refrigerator', 'freezer', 'dishwasher', 'washer', 'dryer', 'gas-dryer', 'disposer', 'microwave', 'range-hood', 'garage-door-opener', 'tub-pump']); // prettier-ignore
+const HIDING = new Set([
+  'refrigerator',
+  'freezer',
+  'dishwasher',
+  'washer',
+  'dryer',
+  'gas-dryer',
+  'disposer',
+  'microwave',
+  'range-hood',
+  'garage-door-opener',
+  'tub-pump',
+]);
 
 /** Why a GFCI receptacle here would not be readily accessible (210.8), or undefined when it is. */
 export function whyNotReadilyAccessible(outlet: Outlet): string | undefined {
@@ -41,17 +54,38 @@ export function whyNotReadilyAccessible(outlet: Outlet): string | undefined {
 }
 
 /** Decides the protection of every outlet of a circuit and the breaker that follows from it. */
-export function protectCircuit(house: House, circuit: Circuit, edition: Edition = house.job.edition): CircuitProtection {
-  const outlets = outletsOn(house, circuit).map((outlet) => ({ outlet, gfci: decideGfci(house, outlet, edition), afci: decideAfci(house, outlet, edition) }));
+export function protectCircuit(
+  house: House,
+  circuit: Circuit,
+  edition: Edition = house.job.edition,
+): CircuitProtection {
+  const outlets = outletsOn(house, circuit).map((outlet) => ({
+    outlet,
+    gfci: decideGfci(house, outlet, edition),
+    afci: decideAfci(house, outlet, edition),
+  }));
   const needing = outlets.filter((one) => one.gfci.kind === 'required');
   const first = circuit.gfciFirst === null ? undefined : indexOutlets(house).byDevice.get(circuit.gfciFirst);
-  const firstProtects = first?.device.circuit === circuit.id && circuit.poles === 1 && first.device.kind === 'receptacle' && first.device.gfci && !whyNotReadilyAccessible(first);
-  const protectsItself = (one: OutletProtection) => one.outlet.device.kind === 'receptacle' && one.outlet.device.gfci && !whyNotReadilyAccessible(one.outlet);
+  const firstProtects =
+    first?.device.circuit === circuit.id &&
+    circuit.poles === 1 &&
+    first.device.kind === 'receptacle' &&
+    first.device.gfci &&
+    !whyNotReadilyAccessible(first);
+  const protectsItself = (one: OutletProtection) =>
+    one.outlet.device.kind === 'receptacle' && one.outlet.device.gfci && !whyNotReadilyAccessible(one.outlet);
   const breakerGfci = !firstProtects && needing.some((one) => !protectsItself(one));
   const needsAfci = outlets.some((one) => one.afci.kind === 'required');
   const needed = kindOf(breakerGfci, needsAfci);
-  return { outlets, needsGfci: needing.length > 0, needsAfci, first: firstProtects ? first : undefined, needed, fitted: circuit.breaker === 'auto' ? needed : circuit.breaker };
-} // prettier-ignore
+  return {
+    outlets,
+    needsGfci: needing.length > 0,
+    needsAfci,
+    first: firstProtects ? first : undefined,
+    needed,
+    fitted: circuit.breaker === 'auto' ? needed : circuit.breaker,
+  };
+}
 
 const memory = new WeakMap<House, Map<string, CircuitProtection>>();
 

@@ -10,8 +10,13 @@ function isStraight(corners: readonly Point[], a: Point, b: Point): boolean {
   const crosses = corners.some((corner, i) => segmentsCross(a, b, corner, corners[(i + 1) % corners.length]!));
   if (crosses) return false;
   const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
-  return isInside(middle, corners) || corners.some((corner, i) => distance(middle, nearestOnSegment(middle, corner, corners[(i + 1) % corners.length]!)) < 1);
-} // prettier-ignore
+  return (
+    isInside(middle, corners) ||
+    corners.some(
+      (corner, i) => distance(middle, nearestOnSegment(middle, corner, corners[(i + 1) % corners.length]!)) < 1,
+    )
+  );
+}
 
 /** The shortest way inside a room from one point to another, around its corners, inches; a cord pierces no wall. */
 export function pathInRoom(view: RoomView, from: Point, to: Point): number {
@@ -54,7 +59,13 @@ function pathsWithin(view: RoomView, start: Point, kinds: ReadonlySet<string>, u
  * it may not. Plan distance: heights are left out, which errs towards protection. A bowl's inner edge (the reference
  * since 2017) lies farther than the outer edge used here, which errs the same way.
  */
-export function cordPathTo(house: House, box: Box, kinds: ReadonlySet<string>, nearIn: number, throughDoorways: boolean): number {
+export function cordPathTo(
+  house: House,
+  box: Box,
+  kinds: ReadonlySet<string>,
+  nearIn: number,
+  throughDoorways: boolean,
+): number {
   const view = viewRoom(house, box.room);
   const from = boxPoint(house, box);
   const paths = pathsWithin(view, from, kinds, 0, nearIn);
@@ -63,7 +74,11 @@ export function cordPathTo(house: House, box: Box, kinds: ReadonlySet<string>, n
       const gap = openingBreak(seen);
       if (!gap) continue;
       const wall = wallLoop(view.room).walls.find((one) => one.id === seen.wall)!;
-      const through = nearestOnSegment(from, pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn));
+      const through = nearestOnSegment(
+        from,
+        pointOnWall(wall, gap.alongIn),
+        pointOnWall(wall, gap.alongIn + gap.widthIn),
+      );
       if (distance(from, through) >= nearIn) continue;
       const behind = roomBehind(house, view.room.id, seen);
       if (!behind) continue;

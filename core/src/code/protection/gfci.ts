@@ -67,22 +67,33 @@ function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefin
 }
 
 function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
-  if (edition === '2017' || !OUTDOOR_KINDS.has(outlet.room.kind) || outlet.device.kind !== 'connection') return undefined;
+  if (edition === '2017' || !OUTDOOR_KINDS.has(outlet.room.kind) || outlet.device.kind !== 'connection')
+    return undefined;
   const circuit = outlet.device.circuit === null ? undefined : house.circuits[outlet.device.circuit];
-  if (circuit && circuit.ratingA > 50) return { kind: 'not-required', reason: 'An outdoor outlet on a circuit over 50 A is outside 210.8(F).' };
+  if (circuit && circuit.ratingA > 50)
+    return { kind: 'not-required', reason: 'An outdoor outlet on a circuit over 50 A is outside 210.8(F).' };
   if (edition === '2023' && outlet.load && HVAC.has(outlet.load.kind)) {
     const { permitDate } = house.job;
     if (permitDate === null)
-      return { kind: 'cannot-tell', section: '210.8(F)', reason: `Listed HVAC equipment is excepted until ${HVAC_EXEMPT_BEFORE}. Enter the permit date.` };
-    if (permitDate < HVAC_EXEMPT_BEFORE) return { kind: 'not-required', reason: `Listed HVAC equipment is excepted until ${HVAC_EXEMPT_BEFORE}: 210.8(F) Exception 2.` };
+      return {
+        kind: 'cannot-tell',
+        section: '210.8(F)',
+        reason: `Listed HVAC equipment is excepted until ${HVAC_EXEMPT_BEFORE}. Enter the permit date.`,
+      };
+    if (permitDate < HVAC_EXEMPT_BEFORE)
+      return {
+        kind: 'not-required',
+        reason: `Listed HVAC equipment is excepted until ${HVAC_EXEMPT_BEFORE}: 210.8(F) Exception 2.`,
+      };
   }
   return required('210.8(F)', 'An outdoor outlet, hard-wired ones included.', 'medium');
-} // prettier-ignore
+}
 
 function decideKitchen(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
   if (outlet.room.kind !== 'kitchen') return undefined;
   if (edition === '2023') return required('210.8(A)(6)', 'Every receptacle in a kitchen.');
-  if (servesCounter(viewRoom(house, outlet.room.id), outlet.box)) return required('210.8(A)(6)', 'It serves a kitchen counter.');
+  if (servesCounter(viewRoom(house, outlet.room.id), outlet.box))
+    return required('210.8(A)(6)', 'It serves a kitchen counter.');
   return undefined;
 }
 
@@ -107,8 +118,10 @@ function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decisi
 
 function measureNearWater(house: House, box: Box, edition: Edition): Decision | undefined {
   const to = (kinds: ReadonlySet<string>) => cordPathTo(house, box, kinds, NEAR_WATER_IN, edition !== '2017');
-  if (to(SINKS) < NEAR_WATER_IN) return required(`210.8(A)${SINK_ITEM[edition]}`, 'Within 6 ft of a sink by the path of a cord.');
-  if (to(TUBS) < NEAR_WATER_IN) return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
+  if (to(SINKS) < NEAR_WATER_IN)
+    return required(`210.8(A)${SINK_ITEM[edition]}`, 'Within 6 ft of a sink by the path of a cord.');
+  if (to(TUBS) < NEAR_WATER_IN)
+    return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
   return undefined;
 }
 
@@ -117,11 +130,13 @@ function decideFoodArea(house: House, outlet: Outlet, edition: Edition): Decisio
   const couldBe: readonly RoomKind[] = ['pantry', 'breakfast', 'dining', 'recreation', 'basement-finished', 'studio'];
   if (edition !== '2023' || !couldBe.includes(outlet.room.kind)) return undefined;
   const { features } = viewRoom(house, outlet.room.id);
-  if (!features.some((feature) => feature.kind === 'sink') || !features.some((feature) => feature.kind === 'counter')) return undefined;
+  if (!features.some((feature) => feature.kind === 'sink') || !features.some((feature) => feature.kind === 'counter'))
+    return undefined;
   return {
     kind: 'cannot-tell',
     section: '210.8(A)(7)',
-    reason: 'This room has a sink and a counter. If food or drink is prepared here, every receptacle needs GFCI: ask, and protect if in doubt.',
+    reason:
+      'This room has a sink and a counter. If food or drink is prepared here, every receptacle needs GFCI: ask, and protect if in doubt.',
   };
 }
 
@@ -133,18 +148,39 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Deci
   }
   const byAppliance = decideByAppliance(outlet, edition);
   if (byAppliance) return byAppliance;
-  if (device.kind === 'connection') return decideOutdoors(house, outlet, edition) ?? { kind: 'not-required', reason: 'A hard-wired outlet that no edition in force names.' };
+  if (device.kind === 'connection')
+    return (
+      decideOutdoors(house, outlet, edition) ?? {
+        kind: 'not-required',
+        reason: 'A hard-wired outlet that no edition in force names.',
+      }
+    );
   if (device.kind !== 'receptacle') return { kind: 'not-required', reason: 'Not a receptacle.' };
   if (!isInVoltageScope(outlet, edition))
-    return { kind: 'not-required', reason: `210.8(A) of ${edition} covers 125 V, 15 and 20 A receptacles; this is ${voltsAt(outlet)} V, ${device.ratingA} A.` };
+    return {
+      kind: 'not-required',
+      reason: `210.8(A) of ${edition} covers 125 V, 15 and 20 A receptacles; this is ${voltsAt(outlet)} V, ${device.ratingA} A.`,
+    };
   const whole = WHOLE_ROOMS[room.kind];
   const item = whole?.[edition];
   if (whole && item) return required(`210.8(A)${item}`, `A receptacle ${whole.what}.`);
-  const found = decideKitchen(house, outlet, edition) ?? decideNearWater(house, outlet, edition) ?? decideFoodArea(house, outlet, edition);
+  const found =
+    decideKitchen(house, outlet, edition) ??
+    decideNearWater(house, outlet, edition) ??
+    decideFoodArea(house, outlet, edition);
   if (found) return found;
-  if (room.kind === 'other') return { kind: 'cannot-tell', section: '210.8(A)', reason: `Nobody has said what ${room.name} is used for. Name its kind.` };
+  if (room.kind === 'other')
+    return {
+      kind: 'cannot-tell',
+      section: '210.8(A)',
+      reason: `Nobody has said what ${room.name} is used for. Name its kind.`,
+    };
   const sinkDrawn = viewRoom(house, room.id).features.some((feature) => SINKS.has(feature.kind));
   if (room.kind === 'kitchen' && !sinkDrawn)
-    return { kind: 'cannot-tell', section: `210.8(A)${SINK_ITEM[edition]}`, reason: 'The sink is not drawn, so its distance is not known.' };
+    return {
+      kind: 'cannot-tell',
+      section: `210.8(A)${SINK_ITEM[edition]}`,
+      reason: 'The sink is not drawn, so its distance is not known.',
+    };
   return { kind: 'not-required', reason: 'Not in a listed place, and no sink, tub or shower within 6 ft.' };
-} // prettier-ignore
+}

@@ -1,16 +1,39 @@
 import { describe, expect, it } from 'vitest';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
-import { checkHouse, decideAfci, decideGfci, EDITIONS, indexOutlets, protectionOf, ROOM_KINDS, type Edition, type RoomKind } from '../../index';
+import {
+  checkHouse,
+  decideAfci,
+  decideGfci,
+  EDITIONS,
+  indexOutlets,
+  protectionOf,
+  ROOM_KINDS,
+  type Edition,
+  type RoomKind,
+} from '../../index';
 
 /** For each edition whether the first outlet of the house needs it: y, n, or ? for cannot tell. */
 const across = (build: (edition: Edition) => HouseBuilder, decide: typeof decideGfci) =>
   EDITIONS.map((edition) => {
     const house = build(edition).build();
-    return { required: 'y', 'not-required': 'n', 'cannot-tell': '?' }[decide(house, indexOutlets(house).all[0]!, edition).kind];
+    return { required: 'y', 'not-required': 'n', 'cannot-tell': '?' }[
+      decide(house, indexOutlets(house).all[0]!, edition).kind
+    ];
   }).join('');
 
-const inRoom = (kind: RoomKind, device: object = {}) => (edition: Edition) => aHouse(edition).room('r', kind, [0, 0, 200, 200]).circuit('A', 20).receptacle('r', 'c0', 100, { circuit: 'A', ...device });
-const fridge = (sinkAt: number) => (edition: Edition) => aHouse(edition).room('k', 'kitchen', [0, 0, 300, 120]).circuit('A', 20).load('refrigerator', 'k', 'c0', 20, 'A').feature('k', 'sink', ['c0', sinkAt, 30, 20]);
+const inRoom =
+  (kind: RoomKind, device: object = {}) =>
+  (edition: Edition) =>
+    aHouse(edition)
+      .room('r', kind, [0, 0, 200, 200])
+      .circuit('A', 20)
+      .receptacle('r', 'c0', 100, { circuit: 'A', ...device });
+const fridge = (sinkAt: number) => (edition: Edition) =>
+  aHouse(edition)
+    .room('k', 'kitchen', [0, 0, 300, 120])
+    .circuit('A', 20)
+    .load('refrigerator', 'k', 'c0', 20, 'A')
+    .feature('k', 'sink', ['c0', sinkAt, 30, 20]);
 const big = { volts: 240, ratingA: 30, style: 'single' };
 
 // 2017, 2020, 2023
@@ -29,26 +52,160 @@ describe('GFCI 210.8 by place and edition', () => {
     ['a room without a use', inRoom('other'), '???'],
     ['a refrigerator more than 6 ft from the sink: 2023 only', fridge(100), 'nny'],
     ['a refrigerator within 6 ft of the sink', fridge(60), 'yyy'],
-    ['a kitchen without a drawn sink', (edition: Edition) => aHouse(edition).room('k', 'kitchen', [0, 0, 99, 99]).circuit('A', 20).load('refrigerator', 'k', 'c0', 20, 'A'), '??y'],
-    ['a counter receptacle', (edition: Edition) => aHouse(edition).room('k', 'kitchen', [0, 0, 300, 120]).circuit('A', 20).feature('k', 'counter', ['c0', 0, 60, 25]).receptacle('k', 'c0', 30, { heightIn: 43, circuit: 'A' }).feature('k', 'sink', ['c0', 200, 30, 20]), 'yyy'],
-    ['a dishwasher, hard-wired or not', (edition: Edition) => aHouse(edition).room('k', 'kitchen', [0, 0, 300, 120]).circuit('A', 20).load('dishwasher', 'k', 'c0', 20, 'A', { cord: false }), 'yyy'],
-    ['a range far from the sink: 2023', (edition: Edition) => aHouse(edition).room('k', 'kitchen', [0, 0, 300, 120]).circuit('A', 40, { poles: 2 }).load('range', 'k', 'c0', 20, 'A').feature('k', 'sink', ['c0', 200, 30, 20]), 'nny'],
-    ['a sump pump in a closet: from 2020', (edition: Edition) => aHouse(edition).room('c', 'closet', [0, 0, 99, 99]).circuit('A', 20).load('sump-pump', 'c', 'c0', 20, 'A'), 'nyy'],
-    ['a bedroom receptacle 5 ft from a tub through the open doorway: from 2020', (edition: Edition) => aHouse(edition).room('bed', 'bedroom', [0, 0, 120, 120]).room('bath', 'bathroom', [124.5, 0, 96, 100]).opening('bed', 'c1', 'door', 20, 32).feature('bath', 'tub', ['c3', 20, 60, 30]).circuit('A', 15).receptacle('bed', 'c1', 70, { circuit: 'A' }), 'nyy'],
-    ['through the wall a sink is not near', (edition: Edition) => aHouse(edition).room('bed', 'bedroom', [0, 0, 120, 120]).room('bath', 'bathroom', [124.5, 0, 96, 100]).feature('bath', 'basin', ['c3', 20, 20, 18]).circuit('A', 15).receptacle('bed', 'c1', 70, { circuit: 'A' }), 'nnn'],
-    ['a hard-wired outdoor outlet: 210.8(F) from 2020', (edition: Edition) => aHouse(edition).room('yard', 'outdoors', [0, 0, 99, 99]).circuit('A', 20, { poles: 2 }).load('other', 'yard', 'c0', 20, 'A', { cord: false, volts: 240 }), 'nyy'],
-    ['an outdoor outlet on 60 A is outside 210.8(F)', (edition: Edition) => aHouse(edition).room('yard', 'outdoors', [0, 0, 99, 99]).circuit('A', 60, { poles: 2 }).load('ev-charger', 'yard', 'c0', 20, 'A'), 'nnn'],
-    ['an air conditioner: excepted in 2023 for permits before September 2026', (edition: Edition) => aHouse(edition).room('yard', 'outdoors', [0, 0, 99, 99]).circuit('A', 30, { poles: 2 }).load('air-conditioner', 'yard', 'c0', 20, 'A').with((house) => (house.job.permitDate = '2026-08-31')), 'nyn'],
-    ['the same with a later permit', (edition: Edition) => aHouse(edition).room('yard', 'outdoors', [0, 0, 99, 99]).circuit('A', 30, { poles: 2 }).load('air-conditioner', 'yard', 'c0', 20, 'A').with((house) => (house.job.permitDate = '2026-09-01')), 'nyy'],
-    ['the same without a permit date', (edition: Edition) => aHouse(edition).room('yard', 'outdoors', [0, 0, 99, 99]).circuit('A', 30, { poles: 2 }).load('air-conditioner', 'yard', 'c0', 20, 'A'), 'ny?'],
-    ['a crawl-space light', (edition: Edition) => aHouse(edition).room('c', 'crawl-space', [0, 0, 99, 99]).circuit('A', 15).ceiling('c', 'luminaire', 'A'), 'yyy'],
-    ['a bathroom light', (edition: Edition) => aHouse(edition).room('c', 'bathroom', [0, 0, 99, 99]).circuit('A', 15).ceiling('c', 'luminaire', 'A'), 'nnn'],
-    ['a studio with a sink and a counter: ask in 2023', (edition: Edition) => aHouse(edition).room('s', 'studio', [0, 0, 400, 120]).feature('s', 'counter', ['c0', 250, 60, 25]).feature('s', 'sink', ['c0', 260, 30, 20]).circuit('A', 20).receptacle('s', 'c0', 20, { circuit: 'A' }), 'nn?'],
+    [
+      'a kitchen without a drawn sink',
+      (edition: Edition) =>
+        aHouse(edition).room('k', 'kitchen', [0, 0, 99, 99]).circuit('A', 20).load('refrigerator', 'k', 'c0', 20, 'A'),
+      '??y',
+    ],
+    [
+      'a counter receptacle',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('k', 'kitchen', [0, 0, 300, 120])
+          .circuit('A', 20)
+          .feature('k', 'counter', ['c0', 0, 60, 25])
+          .receptacle('k', 'c0', 30, { heightIn: 43, circuit: 'A' })
+          .feature('k', 'sink', ['c0', 200, 30, 20]),
+      'yyy',
+    ],
+    [
+      'a dishwasher, hard-wired or not',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('k', 'kitchen', [0, 0, 300, 120])
+          .circuit('A', 20)
+          .load('dishwasher', 'k', 'c0', 20, 'A', { cord: false }),
+      'yyy',
+    ],
+    [
+      'a range far from the sink: 2023',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('k', 'kitchen', [0, 0, 300, 120])
+          .circuit('A', 40, { poles: 2 })
+          .load('range', 'k', 'c0', 20, 'A')
+          .feature('k', 'sink', ['c0', 200, 30, 20]),
+      'nny',
+    ],
+    [
+      'a sump pump in a closet: from 2020',
+      (edition: Edition) =>
+        aHouse(edition).room('c', 'closet', [0, 0, 99, 99]).circuit('A', 20).load('sump-pump', 'c', 'c0', 20, 'A'),
+      'nyy',
+    ],
+    [
+      'a bedroom receptacle 5 ft from a tub through the open doorway: from 2020',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('bed', 'bedroom', [0, 0, 120, 120])
+          .room('bath', 'bathroom', [124.5, 0, 96, 100])
+          .opening('bed', 'c1', 'door', 20, 32)
+          .feature('bath', 'tub', ['c3', 20, 60, 30])
+          .circuit('A', 15)
+          .receptacle('bed', 'c1', 70, { circuit: 'A' }),
+      'nyy',
+    ],
+    [
+      'through the wall a sink is not near',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('bed', 'bedroom', [0, 0, 120, 120])
+          .room('bath', 'bathroom', [124.5, 0, 96, 100])
+          .feature('bath', 'basin', ['c3', 20, 20, 18])
+          .circuit('A', 15)
+          .receptacle('bed', 'c1', 70, { circuit: 'A' }),
+      'nnn',
+    ],
+    [
+      'a hard-wired outdoor outlet: 210.8(F) from 2020',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('yard', 'outdoors', [0, 0, 99, 99])
+          .circuit('A', 20, { poles: 2 })
+          .load('other', 'yard', 'c0', 20, 'A', { cord: false, volts: 240 }),
+      'nyy',
+    ],
+    [
+      'an outdoor outlet on 60 A is outside 210.8(F)',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('yard', 'outdoors', [0, 0, 99, 99])
+          .circuit('A', 60, { poles: 2 })
+          .load('ev-charger', 'yard', 'c0', 20, 'A'),
+      'nnn',
+    ],
+    [
+      'an air conditioner: excepted in 2023 for permits before September 2026',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('yard', 'outdoors', [0, 0, 99, 99])
+          .circuit('A', 30, { poles: 2 })
+          .load('air-conditioner', 'yard', 'c0', 20, 'A')
+          .with((house) => (house.job.permitDate = '2026-08-31')),
+      'nyn',
+    ],
+    [
+      'the same with a later permit',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('yard', 'outdoors', [0, 0, 99, 99])
+          .circuit('A', 30, { poles: 2 })
+          .load('air-conditioner', 'yard', 'c0', 20, 'A')
+          .with((house) => (house.job.permitDate = '2026-09-01')),
+      'nyy',
+    ],
+    [
+      'the same without a permit date',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('yard', 'outdoors', [0, 0, 99, 99])
+          .circuit('A', 30, { poles: 2 })
+          .load('air-conditioner', 'yard', 'c0', 20, 'A'),
+      'ny?',
+    ],
+    [
+      'a crawl-space light',
+      (edition: Edition) =>
+        aHouse(edition).room('c', 'crawl-space', [0, 0, 99, 99]).circuit('A', 15).ceiling('c', 'luminaire', 'A'),
+      'yyy',
+    ],
+    [
+      'a bathroom light',
+      (edition: Edition) =>
+        aHouse(edition).room('c', 'bathroom', [0, 0, 99, 99]).circuit('A', 15).ceiling('c', 'luminaire', 'A'),
+      'nnn',
+    ],
+    [
+      'a studio with a sink and a counter: ask in 2023',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('s', 'studio', [0, 0, 400, 120])
+          .feature('s', 'counter', ['c0', 250, 60, 25])
+          .feature('s', 'sink', ['c0', 260, 30, 20])
+          .circuit('A', 20)
+          .receptacle('s', 'c0', 20, { circuit: 'A' }),
+      'nn?',
+    ],
   ])('%s', (_, build, expected) => expect(across(build, decideGfci)).toBe(expected));
-}); // prettier-ignore
+});
 
 describe('AFCI 210.12 by room', () => {
-  const listed = ['kitchen', 'family', 'dining', 'living', 'library', 'den', 'bedroom', 'sunroom', 'recreation', 'closet', 'walk-in-closet', 'hallway', 'laundry'];
+  const listed = [
+    'kitchen',
+    'family',
+    'dining',
+    'living',
+    'library',
+    'den',
+    'bedroom',
+    'sunroom',
+    'recreation',
+    'closet',
+    'walk-in-closet',
+    'hallway',
+    'laundry',
+  ];
   const similar = ['office', 'studio', 'breakfast', 'pantry', 'foyer', 'stair', 'linen', 'basement-finished'];
   it.each(ROOM_KINDS)('%s', (kind) => {
     const expected = listed.includes(kind) || similar.includes(kind) ? 'yyy' : kind === 'other' ? '???' : 'nnn';
@@ -59,7 +216,16 @@ describe('AFCI 210.12 by room', () => {
   });
   it('not on 240 V, not on 30 A', () => {
     expect(across(inRoom('bedroom', big), decideAfci)).toBe('yyy');
-    expect(across((edition) => aHouse(edition).room('r', 'bedroom', [0, 0, 200, 200]).circuit('A', 30, { poles: 2 }).receptacle('r', 'c0', 100, { circuit: 'A', ...big }), decideAfci)).toBe('nnn'); // prettier-ignore
+    expect(
+      across(
+        (edition) =>
+          aHouse(edition)
+            .room('r', 'bedroom', [0, 0, 200, 200])
+            .circuit('A', 30, { poles: 2 })
+            .receptacle('r', 'c0', 100, { circuit: 'A', ...big }),
+        decideAfci,
+      ),
+    ).toBe('nnn');
   });
 });
 
@@ -69,27 +235,67 @@ describe('the breaker that follows', () => {
     ['a bedroom', inRoom('bedroom')('2023'), 'afci'],
     ['a bathroom', inRoom('bathroom')('2023'), 'gfci'],
     ['a laundry wants both', inRoom('laundry')('2023'), 'dual'],
-    ['a porch light alone', aHouse().room('p', 'porch', [0, 0, 99, 99]).circuit('A', 15).ceiling('p', 'luminaire', 'A'), 'plain'],
+    [
+      'a porch light alone',
+      aHouse().room('p', 'porch', [0, 0, 99, 99]).circuit('A', 15).ceiling('p', 'luminaire', 'A'),
+      'plain',
+    ],
     ['GFCI receptacles everywhere leave the AFCI', inRoom('laundry', { gfci: true })('2023'), 'afci'],
   ] as const)('%s: %s', (_, builder, expected) => expect(kindOf(builder)).toBe(expected));
 });
 
 describe('amendments', () => {
   const long = () => aHouse().room('hall', 'hallway', [0, 0, 40, 130]);
-  const ruling = { id: 'a', rule: 'hallway-receptacle', authority: 'Inspector of the demo county', date: '2026-01-02', note: '' };
+  const ruling = {
+    id: 'a',
+    rule: 'hallway-receptacle',
+    authority: 'Inspector of the demo county',
+    date: '2026-01-02',
+    note: '',
+  };
   const about = (builder: HouseBuilder) => checkHouse(builder.build());
   it('switch a rule off, with who and when', () => {
     const check = about(long().with((house) => (house.amendments['a'] = { ...ruling, change: { kind: 'off' } })));
     expect(check.findings.some((one) => one.ruleId === 'hallway-receptacle')).toBe(false);
-    expect(check.statuses.find((one) => one.ruleId === 'hallway-receptacle')).toMatchObject({ status: 'switched off', amendment: { authority: ruling.authority } });
+    expect(check.statuses.find((one) => one.ruleId === 'hallway-receptacle')).toMatchObject({
+      status: 'switched off',
+      amendment: { authority: ruling.authority },
+    });
   });
   it('change a number, for better or worse', () => {
-    const limit = (value: number) => about(long().with((house) => (house.amendments['a'] = { ...ruling, change: { kind: 'limit', limit: 'minLengthIn', value } }))).findings.filter((one) => one.ruleId === 'hallway-receptacle');
+    const limit = (value: number) =>
+      about(
+        long().with(
+          (house) => (house.amendments['a'] = { ...ruling, change: { kind: 'limit', limit: 'minLengthIn', value } }),
+        ),
+      ).findings.filter((one) => one.ruleId === 'hallway-receptacle');
     expect(limit(144)).toEqual([]);
     expect(limit(60)[0]).toMatchObject({ amendment: { id: 'a' }, required: 'one receptacle from 5\'-0" up' });
-  }); // prettier-ignore
+  });
   it('a rule that throws cannot tell, and says so', () => {
-    const check = checkHouse(long().build(), { rules: [{ id: 'x', meta: { summary: '', stage: 'boxes', severity: 'violation', why: '', editions: { '2023': { section: '1', limits: {}, basis: { source: 'from memory', confidence: 'low' } } }, messages: {} }, scope: 'house', appliesTo: () => true, check: () => { throw new Error('broken on purpose'); } }] });
-    expect(check.findings[0]).toMatchObject({ kind: 'cannot-tell', message: 'This rule could not be checked because of a fault in the program: broken on purpose' });
-  }); // prettier-ignore
+    const check = checkHouse(long().build(), {
+      rules: [
+        {
+          id: 'x',
+          meta: {
+            summary: '',
+            stage: 'boxes',
+            severity: 'violation',
+            why: '',
+            editions: { '2023': { section: '1', limits: {}, basis: { source: 'from memory', confidence: 'low' } } },
+            messages: {},
+          },
+          scope: 'house',
+          appliesTo: () => true,
+          check: () => {
+            throw new Error('broken on purpose');
+          },
+        },
+      ],
+    });
+    expect(check.findings[0]).toMatchObject({
+      kind: 'cannot-tell',
+      message: 'This rule could not be checked because of a fault in the program: broken on purpose',
+    });
+  });
 });

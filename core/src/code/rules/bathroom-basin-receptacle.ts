@@ -11,12 +11,20 @@ export const bathroomBasinReceptacle = defineRule({
     stage: 'boxes',
     severity: 'violation',
     why: 'Dryers and shavers are used at the basin. A receptacle close by keeps a cord from crossing the tub or the door.',
-    editions: everyEdition({ section: '210.52(D)', limits: { reachIn: 36, belowTopIn: 12 }, basis: fromMemory('high') }),
+    editions: everyEdition({
+      section: '210.52(D)',
+      limits: { reachIn: 36, belowTopIn: 12 },
+      basis: fromMemory('high'),
+    }),
     messages: {
       far: ({ room, nearest }: { room: string; nearest: number }, show) =>
-        nearest === Infinity ? `${room} has no receptacle at its basin.` : `The nearest receptacle to the basin of ${room} is ${show(nearest)} away.`,
-      near: ({ room, nearest }: { room: string; nearest: number }, show) => `A receptacle stands ${show(nearest)} from the basin of ${room}.`,
-      notDrawn: ({ room }: { room: string }) => `No basin is drawn in ${room}, so the distance to its receptacle is not known. Draw the basin.`,
+        nearest === Infinity
+          ? `${room} has no receptacle at its basin.`
+          : `The nearest receptacle to the basin of ${room} is ${show(nearest)} away.`,
+      near: ({ room, nearest }: { room: string; nearest: number }, show) =>
+        `A receptacle stands ${show(nearest)} from the basin of ${room}.`,
+      notDrawn: ({ room }: { room: string }) =>
+        `No basin is drawn in ${room}, so the distance to its receptacle is not known. Draw the basin.`,
     },
   },
   scope: 'room',
@@ -28,20 +36,39 @@ export const bathroomBasinReceptacle = defineRule({
     return basins.map((basin) => {
       const outline = featureOutline(view.room, basin);
       const distances = view.boxes
-        .filter((box) => whyNotCounted(box, view.level.ceilingIn) === undefined && box.at.kind === 'wall' && box.at.heightIn >= basin.heightIn - limits.belowTopIn)
+        .filter(
+          (box) =>
+            whyNotCounted(box, view.level.ceilingIn) === undefined &&
+            box.at.kind === 'wall' &&
+            box.at.heightIn >= basin.heightIn - limits.belowTopIn,
+        )
         .map((box) => {
-          const at = box.at.kind === 'wall' ? pointOnWall(findWall(wallLoop(view.room), box.at.wall)!, box.at.alongIn) : { x: 0, y: 0 };
-          return Math.min(...outline.map((corner, i) => distance(at, nearestOnSegment(at, corner, outline[(i + 1) % outline.length]!))));
+          const at =
+            box.at.kind === 'wall'
+              ? pointOnWall(findWall(wallLoop(view.room), box.at.wall)!, box.at.alongIn)
+              : { x: 0, y: 0 };
+          return Math.min(
+            ...outline.map((corner, i) =>
+              distance(at, nearestOnSegment(at, corner, outline[(i + 1) % outline.length]!)),
+            ),
+          );
         });
       const nearest = Math.min(Infinity, ...distances);
       const where = { room: view.room.id, feature: basin.id };
       const detail = {
         measured: (show: (lengthIn: number) => string) => (nearest === Infinity ? 'none' : show(nearest)),
-        required: (show: (lengthIn: number) => string) => `${show(limits.reachIn)} at most, not more than ${show(limits.belowTopIn)} below the basin's top`,
+        required: (show: (lengthIn: number) => string) =>
+          `${show(limits.reachIn)} at most, not more than ${show(limits.belowTopIn)} below the basin's top`,
       };
       if (nearest <= limits.reachIn + 1 / 64) return report.pass('near', { room, nearest }, where, detail);
-      const stretch = basin.at.kind === 'wall' ? { fromIn: toLoop(wallLoop(view.room), basin.at.wall, basin.at.alongIn), toIn: toLoop(wallLoop(view.room), basin.at.wall, basin.at.alongIn) + basin.at.widthIn } : undefined;
+      const stretch =
+        basin.at.kind === 'wall'
+          ? {
+              fromIn: toLoop(wallLoop(view.room), basin.at.wall, basin.at.alongIn),
+              toIn: toLoop(wallLoop(view.room), basin.at.wall, basin.at.alongIn) + basin.at.widthIn,
+            }
+          : undefined;
       return report.fail('far', { room, nearest }, { ...where, stretch }, detail);
     });
   },
-}); // prettier-ignore
+});

@@ -23,7 +23,11 @@ export const circuitInPanel = defineRule({
     if (panels.length === 0) return [report.cannotTell('noPanel', {}, {})];
     const open = circuitsOf(facts).filter((circuit) => circuit.panel === null || circuit.space === null);
     if (open.length === 0) return [report.pass('done', { n: circuitsOf(facts).length }, {})];
-    const names = open.slice(0, 3).map((circuit) => circuit.name).join(', ') + (open.length > 3 ? ' …' : ''); // prettier-ignore
+    const names =
+      open
+        .slice(0, 3)
+        .map((circuit) => circuit.name)
+        .join(', ') + (open.length > 3 ? ' …' : '');
     return [report.fail('open', { n: open.length, names }, { panel: panels[0]!.id })];
   },
 });

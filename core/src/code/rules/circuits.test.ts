@@ -20,84 +20,239 @@ import { smallApplianceReceptacles } from './small-appliance-receptacles';
 
 const over = (circuit: string | null) => ({ heightIn: 43, circuit });
 const kitchen = (edition: '2017' | '2020' | '2023' = '2023') =>
-  aHouse(edition).room('kit', 'kitchen', [0, 0, 144, 144]).room('din', 'dining', [150, 0, 144, 144]).feature('kit', 'counter', ['c0', 0, 100, 25]).circuit('SA1', 20).circuit('SA2', 20);
+  aHouse(edition)
+    .room('kit', 'kitchen', [0, 0, 144, 144])
+    .room('din', 'dining', [150, 0, 144, 144])
+    .feature('kit', 'counter', ['c0', 0, 100, 25])
+    .circuit('SA1', 20)
+    .circuit('SA2', 20);
 
 testRule(smallApplianceCircuits, {
-  passes: [['two circuits reach the counter', kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('SA2')), 'The counter of kit is fed by 2 circuits of 20 A.']],
-  fails: [
-    ['one for the counter, one for the dining room', kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('SA1')).receptacle('din', 'c0', 20, { circuit: 'SA2' }), 'The counter of kit is fed by 1 circuit of 20 A; 2 are due.'],
-    ['a 15 A circuit does not count', kitchen().circuit('L1', 15).receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('L1'))],
+  passes: [
+    [
+      'two circuits reach the counter',
+      kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('SA2')),
+      'The counter of kit is fed by 2 circuits of 20 A.',
+    ],
   ],
-  cannotTell: [['no counter receptacle yet', kitchen(), 'kit has no counter receptacle yet, so its small-appliance circuits cannot be counted.']],
-}); // prettier-ignore
+  fails: [
+    [
+      'one for the counter, one for the dining room',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA1'))
+        .receptacle('din', 'c0', 20, { circuit: 'SA2' }),
+      'The counter of kit is fed by 1 circuit of 20 A; 2 are due.',
+    ],
+    [
+      'a 15 A circuit does not count',
+      kitchen().circuit('L1', 15).receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('L1')),
+    ],
+  ],
+  cannotTell: [
+    [
+      'no counter receptacle yet',
+      kitchen(),
+      'kit has no counter receptacle yet, so its small-appliance circuits cannot be counted.',
+    ],
+  ],
+});
 
 testRule(smallApplianceReceptacles, {
   passes: [
-    ['the dining room rides on the counter circuit', kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('din', 'c0', 60, { circuit: 'SA1' }), 'The receptacles of din are on small-appliance circuits, or on circuits of their own.'],
-    ['a refrigerator on a 15 A circuit of its own', kitchen().circuit('F', 15, { purpose: 'individual' }).load('refrigerator', 'kit', 'c1', 40, 'F')],
+    [
+      'the dining room rides on the counter circuit',
+      kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('din', 'c0', 60, { circuit: 'SA1' }),
+      'The receptacles of din are on small-appliance circuits, or on circuits of their own.',
+    ],
+    [
+      'a refrigerator on a 15 A circuit of its own',
+      kitchen().circuit('F', 15, { purpose: 'individual' }).load('refrigerator', 'kit', 'c1', 40, 'F'),
+    ],
   ],
   fails: [
-    ['a dining room on a lighting circuit', kitchen().circuit('L1', 15).receptacle('din', 'c0', 60, { circuit: 'L1' }), 'receptacle R2-1 in din: fed by L1, which is not a 20 A small-appliance circuit for din.'],
-    ['a refrigerator on a general circuit with others', kitchen().circuit('G', 20).load('refrigerator', 'kit', 'c1', 40, 'G').receptacle('din', 'c0', 60, { circuit: 'G' })],
+    [
+      'a dining room on a lighting circuit',
+      kitchen().circuit('L1', 15).receptacle('din', 'c0', 60, { circuit: 'L1' }),
+      'receptacle R2-1 in din: fed by L1, which is not a 20 A small-appliance circuit for din.',
+    ],
+    [
+      'a refrigerator on a general circuit with others',
+      kitchen()
+        .circuit('G', 20)
+        .load('refrigerator', 'kit', 'c1', 40, 'G')
+        .receptacle('din', 'c0', 60, { circuit: 'G' }),
+    ],
   ],
-}); // prettier-ignore
+});
 
 testRule(smallApplianceOnly, {
   passes: [
-    ['counter and dining room', kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('din', 'c0', 60, { circuit: 'SA1' }), 'SA1 feeds small-appliance receptacles only.'],
-    ['the igniter of a gas range may ride along', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('other', 'kit', 'c1', 60, 'SA1', { name: 'Gas range igniter' })],
+    [
+      'counter and dining room',
+      kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('din', 'c0', 60, { circuit: 'SA1' }),
+      'SA1 feeds small-appliance receptacles only.',
+    ],
+    [
+      'the igniter of a gas range may ride along',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .load('other', 'kit', 'c1', 60, 'SA1', { name: 'Gas range igniter' }),
+    ],
     ['a switch is no outlet', kitchen().receptacle('kit', 'c0', 20, over('SA1')).switchAt('kit', 'c2', 30, 'SA1')],
   ],
   fails: [
-    ['under-cabinet lights off the counter circuit', kitchen().receptacle('kit', 'c0', 20, over('SA1')).ceiling('kit', 'luminaire', 'SA1', { style: 'strip' }), 'SA1 is a small-appliance circuit and also feeds luminaire R1-2 in kit.'],
+    [
+      'under-cabinet lights off the counter circuit',
+      kitchen().receptacle('kit', 'c0', 20, over('SA1')).ceiling('kit', 'luminaire', 'SA1', { style: 'strip' }),
+      'SA1 is a small-appliance circuit and also feeds luminaire R1-2 in kit.',
+    ],
     ['a dishwasher', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('dishwasher', 'kit', 'c0', 110, 'SA1')],
     ['a disposer', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('disposer', 'kit', 'c0', 110, 'SA1')],
   ],
-}); // prettier-ignore
+});
 
-const laundry = () => aHouse().room('laundry', 'laundry', [0, 0, 120, 100]).room('hall', 'hallway', [130, 0, 40, 100]).circuit('L', 20).circuit('G', 15);
+const laundry = () =>
+  aHouse()
+    .room('laundry', 'laundry', [0, 0, 120, 100])
+    .room('hall', 'hallway', [130, 0, 40, 100])
+    .circuit('L', 20)
+    .circuit('G', 15);
 testRule(laundryCircuit, {
-  passes: [['two laundry receptacles alone on 20 A', laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).receptacle('laundry', 'c0', 80, { circuit: 'L' }), 'L feeds the laundry receptacles alone.']],
+  passes: [
+    [
+      'two laundry receptacles alone on 20 A',
+      laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).receptacle('laundry', 'c0', 80, { circuit: 'L' }),
+      'L feeds the laundry receptacles alone.',
+    ],
+  ],
   fails: [
-    ['a 15 A circuit', laundry().receptacle('laundry', 'c0', 30, { circuit: 'G' }), 'No 20 A circuit feeds the laundry receptacles.'],
-    ['the hall rides along', laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).receptacle('hall', 'c1', 30, { circuit: 'L' }), 'L feeds the laundry and also receptacle R2-1 in hall.'],
-    ['so does a light', laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).ceiling('laundry', 'luminaire', 'L')],
+    [
+      'a 15 A circuit',
+      laundry().receptacle('laundry', 'c0', 30, { circuit: 'G' }),
+      'No 20 A circuit feeds the laundry receptacles.',
+    ],
+    [
+      'the hall rides along',
+      laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).receptacle('hall', 'c1', 30, { circuit: 'L' }),
+      'L feeds the laundry and also receptacle R2-1 in hall.',
+    ],
+    [
+      'so does a light',
+      laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).ceiling('laundry', 'luminaire', 'L'),
+    ],
   ],
   cannotTell: [
-    ['a house without a laundry', aHouse().room('kit', 'kitchen', [0, 0, 100, 100]), 'No laundry area is drawn. Most one-family houses need one with a 20 A circuit: draw it, or ask the authority.'],
-    ['not on a circuit yet', laundry().receptacle('laundry', 'c0', 30), 'The laundry has no receptacle on a circuit yet.'],
+    [
+      'a house without a laundry',
+      aHouse().room('kit', 'kitchen', [0, 0, 100, 100]),
+      'No laundry area is drawn. Most one-family houses need one with a 20 A circuit: draw it, or ask the authority.',
+    ],
+    [
+      'not on a circuit yet',
+      laundry().receptacle('laundry', 'c0', 30),
+      'The laundry has no receptacle on a circuit yet.',
+    ],
   ],
-}); // prettier-ignore
+});
 
-const baths = () => aHouse().room('one', 'bathroom', [0, 0, 96, 60]).room('two', 'bathroom', [100, 0, 96, 60]).room('hall', 'hallway', [0, 70, 96, 40]).circuit('B', 20);
+const baths = () =>
+  aHouse()
+    .room('one', 'bathroom', [0, 0, 96, 60])
+    .room('two', 'bathroom', [100, 0, 96, 60])
+    .room('hall', 'hallway', [0, 70, 96, 40])
+    .circuit('B', 20);
 testRule(bathroomCircuit, {
   passes: [
-    ['pattern A: receptacles of two bathrooms and nothing else', baths().receptacle('one', 'c0', 20, { circuit: 'B' }).receptacle('two', 'c0', 20, { circuit: 'B' }), 'B feeds bathroom receptacles alone.'],
-    ['pattern B: everything of one bathroom', baths().receptacle('one', 'c0', 20, { circuit: 'B' }).ceiling('one', 'luminaire', 'B').load('exhaust-fan', 'one', 'c1', 20, 'B'), 'B feeds one and nothing outside it.'],
+    [
+      'pattern A: receptacles of two bathrooms and nothing else',
+      baths().receptacle('one', 'c0', 20, { circuit: 'B' }).receptacle('two', 'c0', 20, { circuit: 'B' }),
+      'B feeds bathroom receptacles alone.',
+    ],
+    [
+      'pattern B: everything of one bathroom',
+      baths()
+        .receptacle('one', 'c0', 20, { circuit: 'B' })
+        .ceiling('one', 'luminaire', 'B')
+        .load('exhaust-fan', 'one', 'c1', 20, 'B'),
+      'B feeds one and nothing outside it.',
+    ],
   ],
   fails: [
-    ['two bathrooms and one fan', baths().receptacle('one', 'c0', 20, { circuit: 'B' }).receptacle('two', 'c0', 20, { circuit: 'B' }).load('exhaust-fan', 'one', 'c1', 20, 'B'), 'B feeds bathroom receptacles and also Exhaust fan (R1-2).'],
-    ['a hall receptacle on the bathroom circuit', baths().receptacle('one', 'c0', 20, { circuit: 'B' }).receptacle('hall', 'c0', 20, { circuit: 'B' })],
-    ['a 15 A circuit', baths().circuit('C', 15).receptacle('one', 'c0', 20, { circuit: 'C' }), 'receptacle R1-1 in one: on C, a 15 A circuit. A 20 A circuit is due.'],
+    [
+      'two bathrooms and one fan',
+      baths()
+        .receptacle('one', 'c0', 20, { circuit: 'B' })
+        .receptacle('two', 'c0', 20, { circuit: 'B' })
+        .load('exhaust-fan', 'one', 'c1', 20, 'B'),
+      'B feeds bathroom receptacles and also Exhaust fan (R1-2).',
+    ],
+    [
+      'a hall receptacle on the bathroom circuit',
+      baths().receptacle('one', 'c0', 20, { circuit: 'B' }).receptacle('hall', 'c0', 20, { circuit: 'B' }),
+    ],
+    [
+      'a 15 A circuit',
+      baths().circuit('C', 15).receptacle('one', 'c0', 20, { circuit: 'C' }),
+      'receptacle R1-1 in one: on C, a 15 A circuit. A 20 A circuit is due.',
+    ],
   ],
-  cannotTell: [['not on a circuit yet', baths().receptacle('one', 'c0', 20), '1 bathroom receptacles are on no circuit yet.']],
-}); // prettier-ignore
+  cannotTell: [
+    ['not on a circuit yet', baths().receptacle('one', 'c0', 20), '1 bathroom receptacles are on no circuit yet.'],
+  ],
+});
 
 const garage = (edition: '2017' | '2020' | '2023', bays: number) =>
-  aHouse(edition).room('garage', 'garage', [0, 0, 240, 240], { bays }).room('porch', 'porch', [0, 250, 100, 60]).room('liv', 'living', [250, 0, 100, 100]).circuit('G', 20).circuit('X', 15);
+  aHouse(edition)
+    .room('garage', 'garage', [0, 0, 240, 240], { bays })
+    .room('porch', 'porch', [0, 250, 100, 60])
+    .room('liv', 'living', [250, 0, 100, 100])
+    .circuit('G', 20)
+    .circuit('X', 15);
 testRule(garageCircuit, {
   passes: [
-    ['2017: with a readily accessible outdoor receptacle', garage('2017', 2).receptacle('garage', 'c0', 30, { circuit: 'G' }).receptacle('porch', 'c0', 30, { circuit: 'G' }), 'G feeds the garage receptacles.'],
-    ['2020: a single bay may share with its light', garage('2020', 1).receptacle('garage', 'c0', 30, { circuit: 'G' }).ceiling('garage', 'luminaire', 'G')],
-    ['2023: the door opener never fails', garage('2023', 2).receptacle('garage', 'c0', 30, { circuit: 'G' }).load('garage-door-opener', 'garage', 'c1', 30, 'G')],
+    [
+      '2017: with a readily accessible outdoor receptacle',
+      garage('2017', 2)
+        .receptacle('garage', 'c0', 30, { circuit: 'G' })
+        .receptacle('porch', 'c0', 30, { circuit: 'G' }),
+      'G feeds the garage receptacles.',
+    ],
+    [
+      '2020: a single bay may share with its light',
+      garage('2020', 1).receptacle('garage', 'c0', 30, { circuit: 'G' }).ceiling('garage', 'luminaire', 'G'),
+    ],
+    [
+      '2023: the door opener never fails',
+      garage('2023', 2)
+        .receptacle('garage', 'c0', 30, { circuit: 'G' })
+        .load('garage-door-opener', 'garage', 'c1', 30, 'G'),
+    ],
   ],
   fails: [
-    ['2017: a single bay may not share with its light', garage('2017', 1).receptacle('garage', 'c0', 30, { circuit: 'G' }).ceiling('garage', 'luminaire', 'G')],
-    ['2020: garage and living room on one circuit', garage('2020', 2).receptacle('garage', 'c0', 30, { circuit: 'G' }).receptacle('liv', 'c0', 30, { circuit: 'G' }), 'G feeds the garage receptacles and also receptacle R3-1 in liv.'],
-    ['a 15 A circuit', garage('2023', 2).receptacle('garage', 'c0', 30, { circuit: 'X' }), 'No 20 A circuit feeds the garage receptacles.'],
+    [
+      '2017: a single bay may not share with its light',
+      garage('2017', 1).receptacle('garage', 'c0', 30, { circuit: 'G' }).ceiling('garage', 'luminaire', 'G'),
+    ],
+    [
+      '2020: garage and living room on one circuit',
+      garage('2020', 2).receptacle('garage', 'c0', 30, { circuit: 'G' }).receptacle('liv', 'c0', 30, { circuit: 'G' }),
+      'G feeds the garage receptacles and also receptacle R3-1 in liv.',
+    ],
+    [
+      'a 15 A circuit',
+      garage('2023', 2).receptacle('garage', 'c0', 30, { circuit: 'X' }),
+      'No 20 A circuit feeds the garage receptacles.',
+    ],
   ],
-  cannotTell: [['not on a circuit yet', garage('2023', 2).receptacle('garage', 'c0', 30), 'The garage receptacles are on no circuit yet.']],
-}); // prettier-ignore
+  cannotTell: [
+    [
+      'not on a circuit yet',
+      garage('2023', 2).receptacle('garage', 'c0', 30),
+      'The garage receptacles are on no circuit yet.',
+    ],
+  ],
+});
 
 const den = () => aHouse().room('den', 'den', [0, 0, 200, 200]);
 testRule(conductorSize, {
@@ -105,92 +260,261 @@ testRule(conductorSize, {
     ['15 A on 14', den().circuit('A', 15), 'A: No. 14 copper fits its breaker and load.'],
     ['20 A on 12', den().circuit('A', 20)],
     ['a bigger wire on a smaller breaker is fine', den().circuit('A', 15, { awg: '12' })],
-    ['60 A on 6 for one fixed load, rounded up by 240.4(B)', den().circuit('A', 60, { poles: 2 }).load('ev-charger', 'den', 'c0', 30, 'A', { va: 10_560 })],
+    [
+      '60 A on 6 for one fixed load, rounded up by 240.4(B)',
+      den().circuit('A', 60, { poles: 2 }).load('ev-charger', 'den', 'c0', 30, 'A', { va: 10_560 }),
+    ],
   ],
   fails: [
-    ['20 A on 14', den().circuit('A', 20, { awg: '14' }), 'A: No. 14 copper NM-B may have a 15 A breaker at most; this one has 20 A.'],
-    ['a kiln of 36 A on 8 with a 50 A breaker', den().circuit('A', 50, { poles: 2, awg: '8' }).load('kiln', 'den', 'c0', 30, 'A'), 'A: No. 8 copper NM-B may have a 40 A breaker at most; this one has 50 A.'],
-    ['a 48 A car charger on 6 AWG NM', den().circuit('A', 60, { poles: 2 }).load('ev-charger', 'den', 'c0', 30, 'A', { va: 11_520 }), 'A: No. 6 copper NM-B carries 55 A; the load with continuous parts at 125 % is 60.0 A.'],
+    [
+      '20 A on 14',
+      den().circuit('A', 20, { awg: '14' }),
+      'A: No. 14 copper NM-B may have a 15 A breaker at most; this one has 20 A.',
+    ],
+    [
+      'a kiln of 36 A on 8 with a 50 A breaker',
+      den().circuit('A', 50, { poles: 2, awg: '8' }).load('kiln', 'den', 'c0', 30, 'A'),
+      'A: No. 8 copper NM-B may have a 40 A breaker at most; this one has 50 A.',
+    ],
+    [
+      'a 48 A car charger on 6 AWG NM',
+      den().circuit('A', 60, { poles: 2 }).load('ev-charger', 'den', 'c0', 30, 'A', { va: 11_520 }),
+      'A: No. 6 copper NM-B carries 55 A; the load with continuous parts at 125 % is 60.0 A.',
+    ],
   ],
-  cannotTell: [['an air conditioner follows its nameplate', den().circuit('A', 30, { poles: 2, awg: '12' }).load('air-conditioner', 'den', 'c0', 30, 'A'), 'A: a cooling circuit is sized by the nameplate (MCA and MOCP, Article 440). Check them.']],
-}); // prettier-ignore
+  cannotTell: [
+    [
+      'an air conditioner follows its nameplate',
+      den().circuit('A', 30, { poles: 2, awg: '12' }).load('air-conditioner', 'den', 'c0', 30, 'A'),
+      'A: a cooling circuit is sized by the nameplate (MCA and MOCP, Article 440). Check them.',
+    ],
+  ],
+});
 
 testRule(circuitOverload, {
   passes: [
-    ['three 750 W heaters at 240 V on 20 A: 11.7 A', den().circuit('A', 20, { poles: 2 }).load('baseboard-heat', 'den', 'c0', 30, 'A', { va: 750 }).load('baseboard-heat', 'den', 'c1', 30, 'A', { va: 750 }).load('baseboard-heat', 'den', 'c2', 30, 'A', { va: 750 }), 'A carries 11.7 A of 20 A.'],
-    ['thirty receptacles bind nothing by the code', Array.from({ length: 30 }, (_, i) => i).reduce((house, i) => house.receptacle('den', 'c0', 5 + i * 6, { circuit: 'A' }), den().circuit('A', 15)), 'A carries 0.0 A of 15 A.'],
+    [
+      'three 750 W heaters at 240 V on 20 A: 11.7 A',
+      den()
+        .circuit('A', 20, { poles: 2 })
+        .load('baseboard-heat', 'den', 'c0', 30, 'A', { va: 750 })
+        .load('baseboard-heat', 'den', 'c1', 30, 'A', { va: 750 })
+        .load('baseboard-heat', 'den', 'c2', 30, 'A', { va: 750 }),
+      'A carries 11.7 A of 20 A.',
+    ],
+    [
+      'thirty receptacles bind nothing by the code',
+      Array.from({ length: 30 }, (_, i) => i).reduce(
+        (house, i) => house.receptacle('den', 'c0', 5 + i * 6, { circuit: 'A' }),
+        den().circuit('A', 15),
+      ),
+      'A carries 0.0 A of 15 A.',
+    ],
   ],
   fails: [
-    ['the same heaters at 120 V', den().circuit('A', 20).load('baseboard-heat', 'den', 'c0', 30, 'A', { va: 750, volts: 120 }).load('baseboard-heat', 'den', 'c1', 30, 'A', { va: 750, volts: 120 }).load('baseboard-heat', 'den', 'c2', 30, 'A', { va: 750, volts: 120 }), 'A carries 23.4 A of known load on a 20 A breaker.'],
+    [
+      'the same heaters at 120 V',
+      den()
+        .circuit('A', 20)
+        .load('baseboard-heat', 'den', 'c0', 30, 'A', { va: 750, volts: 120 })
+        .load('baseboard-heat', 'den', 'c1', 30, 'A', { va: 750, volts: 120 })
+        .load('baseboard-heat', 'den', 'c2', 30, 'A', { va: 750, volts: 120 }),
+      'A carries 23.4 A of known load on a 20 A breaker.',
+    ],
     ['a 4,500 W water heater on 20 A', den().circuit('A', 20, { poles: 2 }).load('water-heater', 'den', 'c0', 30, 'A')],
   ],
-}); // prettier-ignore
+});
 
-const eightOnFifteen = (n: number) => Array.from({ length: n }, (_, i) => i).reduce((house, i) => house.receptacle('den', 'c0', 5 + i * 12, { circuit: 'A' }), den().circuit('A', 15));
+const eightOnFifteen = (n: number) =>
+  Array.from({ length: n }, (_, i) => i).reduce(
+    (house, i) => house.receptacle('den', 'c0', 5 + i * 12, { circuit: 'A' }),
+    den().circuit('A', 15),
+  );
 testRule(receptacleSchool, {
-  passes: [['eight at 180 VA and 80 % fill 15 A', eightOnFifteen(8), 'A: 100 % of the firm\'s standard.']],
-  fails: [['nine do not fit', eightOnFifteen(9), 'A is loaded to 113 % of the firm\'s standard.']],
-}); // prettier-ignore
+  passes: [['eight at 180 VA and 80 % fill 15 A', eightOnFifteen(8), "A: 100 % of the firm's standard."]],
+  fails: [['nine do not fit', eightOnFifteen(9), "A is loaded to 113 % of the firm's standard."]],
+});
 
-const shared = (edition: '2017' | '2023' = '2023') => aHouse(edition).room('den', 'den', [0, 0, 200, 200]).circuit('A', 20).ceiling('den', 'luminaire', 'A');
+const shared = (edition: '2017' | '2023' = '2023') =>
+  aHouse(edition).room('den', 'den', [0, 0, 200, 200]).circuit('A', 20).ceiling('den', 'luminaire', 'A');
 testRule(fastenedHalf, {
   passes: [
-    ['10 A in all beside lights on 20 A', shared().load('disposer', 'den', 'c0', 30, 'A', { va: 1200 }), 'A: 10.0 A fastened in place of 10 A allowed.'],
-    ['luminaires are not counted as fastened equipment', shared('2017').ceiling('den', 'luminaire', 'A', { va: 1500 }).load('disposer', 'den', 'c0', 30, 'A', { va: 600 })],
+    [
+      '10 A in all beside lights on 20 A',
+      shared().load('disposer', 'den', 'c0', 30, 'A', { va: 1200 }),
+      'A: 10.0 A fastened in place of 10 A allowed.',
+    ],
+    [
+      'luminaires are not counted as fastened equipment',
+      shared('2017').ceiling('den', 'luminaire', 'A', { va: 1500 }).load('disposer', 'den', 'c0', 30, 'A', { va: 600 }),
+    ],
   ],
   fails: [
-    ['two of 10 A each share with lights: the sum counts', shared().load('disposer', 'den', 'c0', 30, 'A', { va: 600, name: 'Disposer' }).load('dishwasher', 'den', 'c1', 30, 'A', { va: 660, name: 'Dishwasher' }), 'A feeds lights or plugs as well as Disposer (R1-2), Dishwasher (R1-3): 10.5 A fastened in place, 10 A allowed.'],
-    ['a 1,500 W bath heater beside its receptacle', shared('2017').receptacle('den', 'c0', 20, { circuit: 'A' }).load('bath-heater', 'den', 'c1', 30, 'A')],
+    [
+      'two of 10 A each share with lights: the sum counts',
+      shared()
+        .load('disposer', 'den', 'c0', 30, 'A', { va: 600, name: 'Disposer' })
+        .load('dishwasher', 'den', 'c1', 30, 'A', { va: 660, name: 'Dishwasher' }),
+      'A feeds lights or plugs as well as Disposer (R1-2), Dishwasher (R1-3): 10.5 A fastened in place, 10 A allowed.',
+    ],
+    [
+      'a 1,500 W bath heater beside its receptacle',
+      shared('2017').receptacle('den', 'c0', 20, { circuit: 'A' }).load('bath-heater', 'den', 'c1', 30, 'A'),
+    ],
   ],
-}); // prettier-ignore
+});
 
-const cord = (edition: '2017' | '2023' = '2023') => aHouse(edition).room('den', 'den', [0, 0, 200, 200]).circuit('A', 15).receptacle('den', 'c1', 40, { circuit: 'A' });
+const cord = (edition: '2017' | '2023' = '2023') =>
+  aHouse(edition).room('den', 'den', [0, 0, 200, 200]).circuit('A', 15).receptacle('den', 'c1', 40, { circuit: 'A' });
 testRule(cordLoad, {
-  passes: [['exactly 12 A on 15 A', cord('2017').load('portable-heater', 'den', 'c0', 30, 'A', { va: 1440 }), 'Portable heater draws 12.0 A of 12 A allowed.']],
-  fails: [['a 1,500 W heater on 15 A', cord().load('portable-heater', 'den', 'c0', 30, 'A'), 'Portable heater draws 12.5 A on A; 12 A is the most for one plug-in load there.']],
+  passes: [
+    [
+      'exactly 12 A on 15 A',
+      cord('2017').load('portable-heater', 'den', 'c0', 30, 'A', { va: 1440 }),
+      'Portable heater draws 12.0 A of 12 A allowed.',
+    ],
+  ],
+  fails: [
+    [
+      'a 1,500 W heater on 15 A',
+      cord().load('portable-heater', 'den', 'c0', 30, 'A'),
+      'Portable heater draws 12.5 A on A; 12 A is the most for one plug-in load there.',
+    ],
+  ],
 });
 
 testRule(individualCircuit, {
   passes: [
-    ['a furnace with its condensate pump', den().circuit('A', 15).load('furnace', 'den', 'c0', 30, 'A').load('other', 'den', 'c1', 30, 'A', { name: 'Condensate pump' }), 'Furnace has A to itself.'],
+    [
+      'a furnace with its condensate pump',
+      den()
+        .circuit('A', 15)
+        .load('furnace', 'den', 'c0', 30, 'A')
+        .load('other', 'den', 'c1', 30, 'A', { name: 'Condensate pump' }),
+      'Furnace has A to itself.',
+    ],
   ],
   fails: [
-    ['a convenience receptacle on the furnace circuit', den().circuit('A', 15).load('furnace', 'den', 'c0', 30, 'A').receptacle('den', 'c1', 30, { circuit: 'A' }), 'Furnace needs a circuit of its own and shares A with receptacle R1-2 in den.'],
-    ['under-cabinet lights off a cord-connected hood\u2019s circuit', den().circuit('A', 20).load('range-hood', 'den', 'c0', 30, 'A', { individual: false }).ceiling('den', 'luminaire', 'A', { style: 'strip' })],
-    ['a car charger beside the garage receptacles', den().circuit('A', 40, { poles: 2 }).load('ev-charger', 'den', 'c0', 30, 'A').load('kiln', 'den', 'c1', 30, 'A')],
+    [
+      'a convenience receptacle on the furnace circuit',
+      den().circuit('A', 15).load('furnace', 'den', 'c0', 30, 'A').receptacle('den', 'c1', 30, { circuit: 'A' }),
+      'Furnace needs a circuit of its own and shares A with receptacle R1-2 in den.',
+    ],
+    [
+      'under-cabinet lights off a cord-connected hood\u2019s circuit',
+      den()
+        .circuit('A', 20)
+        .load('range-hood', 'den', 'c0', 30, 'A', { individual: false })
+        .ceiling('den', 'luminaire', 'A', { style: 'strip' }),
+    ],
+    [
+      'a car charger beside the garage receptacles',
+      den().circuit('A', 40, { poles: 2 }).load('ev-charger', 'den', 'c0', 30, 'A').load('kiln', 'den', 'c1', 30, 'A'),
+    ],
   ],
-  notApplicable: [['a hard-wired hood without such instructions', den().circuit('A', 15).load('range-hood', 'den', 'c0', 30, 'A', { cord: false, individual: false })]],
-}); // prettier-ignore
+  notApplicable: [
+    [
+      'a hard-wired hood without such instructions',
+      den().circuit('A', 15).load('range-hood', 'den', 'c0', 30, 'A', { cord: false, individual: false }),
+    ],
+  ],
+});
 
 testRule(continuousLoads, {
-  passes: [['a water heater marked continuous', den().circuit('A', 30, { poles: 2 }).load('water-heater', 'den', 'c0', 30, 'A'), 'Water heater counts at 125 %.']],
-  fails: [['one that is not', den().circuit('A', 20, { poles: 2 }).load('water-heater', 'den', 'c0', 30, 'A', { continuous: false }), 'Water heater is not marked continuous, so its circuit is sized too small.']],
+  passes: [
+    [
+      'a water heater marked continuous',
+      den().circuit('A', 30, { poles: 2 }).load('water-heater', 'den', 'c0', 30, 'A'),
+      'Water heater counts at 125 %.',
+    ],
+  ],
+  fails: [
+    [
+      'one that is not',
+      den().circuit('A', 20, { poles: 2 }).load('water-heater', 'den', 'c0', 30, 'A', { continuous: false }),
+      'Water heater is not marked continuous, so its circuit is sized too small.',
+    ],
+  ],
 });
 
 testRule(circuitVoltage, {
-  passes: [['a range on two poles', den().circuit('A', 40, { poles: 2 }).load('range', 'den', 'c0', 30, 'A'), 'Everything on A is made for 240 V.']],
-  fails: [['a range on one pole', den().circuit('A', 40).load('range', 'den', 'c0', 30, 'A'), 'A is a 120 V circuit and feeds Range (R1-1), made for 240 V.']],
+  passes: [
+    [
+      'a range on two poles',
+      den().circuit('A', 40, { poles: 2 }).load('range', 'den', 'c0', 30, 'A'),
+      'Everything on A is made for 240 V.',
+    ],
+  ],
+  fails: [
+    [
+      'a range on one pole',
+      den().circuit('A', 40).load('range', 'den', 'c0', 30, 'A'),
+      'A is a 120 V circuit and feeds Range (R1-1), made for 240 V.',
+    ],
+  ],
 });
 
 testRule(receptacleRating, {
   passes: [
-    ['15 A duplexes on 20 A', den().circuit('A', 20).receptacle('den', 'c0', 20, { circuit: 'A' }).receptacle('den', 'c0', 60, { circuit: 'A' }), 'The receptacles of A fit its rating.'],
-    ['one 15 A duplex alone on 20 A is two receptacles', den().circuit('A', 20).receptacle('den', 'c0', 20, { circuit: 'A' })],
+    [
+      '15 A duplexes on 20 A',
+      den()
+        .circuit('A', 20)
+        .receptacle('den', 'c0', 20, { circuit: 'A' })
+        .receptacle('den', 'c0', 60, { circuit: 'A' }),
+      'The receptacles of A fit its rating.',
+    ],
+    [
+      'one 15 A duplex alone on 20 A is two receptacles',
+      den().circuit('A', 20).receptacle('den', 'c0', 20, { circuit: 'A' }),
+    ],
     ['a 50 A range receptacle on 40 A', den().circuit('A', 40, { poles: 2 }).load('range', 'den', 'c0', 20, 'A')],
   ],
   fails: [
-    ['a single 15 A receptacle alone on 20 A', den().circuit('A', 20).receptacle('den', 'c0', 20, { circuit: 'A', style: 'single' }), 'receptacle R1-1 in den: a single receptacle rated below its 20 A circuit, A.'],
-    ['a 20 A receptacle on 15 A', den().circuit('A', 15).receptacle('den', 'c0', 20, { circuit: 'A', ratingA: 20 }).receptacle('den', 'c0', 60, { circuit: 'A' }), 'receptacle R1-1 in den: not a rating allowed on the 15 A circuit A.'],
+    [
+      'a single 15 A receptacle alone on 20 A',
+      den().circuit('A', 20).receptacle('den', 'c0', 20, { circuit: 'A', style: 'single' }),
+      'receptacle R1-1 in den: a single receptacle rated below its 20 A circuit, A.',
+    ],
+    [
+      'a 20 A receptacle on 15 A',
+      den()
+        .circuit('A', 15)
+        .receptacle('den', 'c0', 20, { circuit: 'A', ratingA: 20 })
+        .receptacle('den', 'c0', 60, { circuit: 'A' }),
+      'receptacle R1-1 in den: not a rating allowed on the 15 A circuit A.',
+    ],
   ],
-}); // prettier-ignore
+});
 
 testRule(outletOnCircuit, {
-  passes: [['all are', den().circuit('A', 15).receptacle('den', 'c0', 20, { circuit: 'A' }), 'All 1 outlets are on circuits.']],
-  fails: [['two are not', den().receptacle('den', 'c0', 20).ceiling('den', 'luminaire', null), '2 outlets of den are on no circuit.']],
+  passes: [
+    ['all are', den().circuit('A', 15).receptacle('den', 'c0', 20, { circuit: 'A' }), 'All 1 outlets are on circuits.'],
+  ],
+  fails: [
+    [
+      'two are not',
+      den().receptacle('den', 'c0', 20).ceiling('den', 'luminaire', null),
+      '2 outlets of den are on no circuit.',
+    ],
+  ],
 });
 
 const big = (edition: '2017' | '2020' | '2023') => aHouse(edition).room('hall', 'living', [0, 0, 240, 361]);
 testRule(generalCircuits, {
-  passes: [['2017: one 15 A circuit serves 600 ft²', aHouse('2017').room('hall', 'living', [0, 0, 240, 360]).circuit('A', 15), '600 ft² of floor ask for 1800 VA of general circuits; there are 1800 VA.'], ['2023: a garage is not counted', aHouse('2023').room('garage', 'garage', [0, 0, 400, 400]).circuit('A', 15)]],
-  fails: [['2020: a hair over 600 ft² asks for a second', big('2020').circuit('A', 15), '602 ft² of floor ask for 1805 VA of general circuits; there are 1800 VA.']],
-}); // prettier-ignore
+  passes: [
+    [
+      '2017: one 15 A circuit serves 600 ft²',
+      aHouse('2017').room('hall', 'living', [0, 0, 240, 360]).circuit('A', 15),
+      '600 ft² of floor ask for 1800 VA of general circuits; there are 1800 VA.',
+    ],
+    ['2023: a garage is not counted', aHouse('2023').room('garage', 'garage', [0, 0, 400, 400]).circuit('A', 15)],
+  ],
+  fails: [
+    [
+      '2020: a hair over 600 ft² asks for a second',
+      big('2020').circuit('A', 15),
+      '602 ft² of floor ask for 1805 VA of general circuits; there are 1800 VA.',
+    ],
+  ],
+});

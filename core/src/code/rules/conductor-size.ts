@@ -20,8 +20,10 @@ export const conductorSize = defineRule({
         `${circuit}: No. ${awg} copper NM-B may have a ${largest} A breaker at most; this one has ${rating} A.`,
       weak: ({ circuit, awg, carries, load }: { circuit: string; awg: string; carries: number; load: number }) =>
         `${circuit}: No. ${awg} copper NM-B carries ${carries} A; the load with continuous parts at 125 % is ${load.toFixed(1)} A.`,
-      fits: ({ circuit, awg }: { circuit: string; awg: string }) => `${circuit}: No. ${awg} copper fits its breaker and load.`,
-      nameplate: ({ circuit }: { circuit: string }) => `${circuit}: a cooling circuit is sized by the nameplate (MCA and MOCP, Article 440). Check them.`,
+      fits: ({ circuit, awg }: { circuit: string; awg: string }) =>
+        `${circuit}: No. ${awg} copper fits its breaker and load.`,
+      nameplate: ({ circuit }: { circuit: string }) =>
+        `${circuit}: a cooling circuit is sized by the nameplate (MCA and MOCP, Article 440). Check them.`,
     },
   },
   scope: 'house',
@@ -35,11 +37,21 @@ export const conductorSize = defineRule({
       const remedies = fitting ? [conductorRemedy(circuit.id, fitting)] : [];
       const where = { circuit: circuit.id };
       const data = { circuit: circuit.name, awg: circuit.awg };
-      if (outlets.some((outlet) => outlet.load && OWN_SIZING.has(outlet.load.kind))) return report.cannotTell('nameplate', data, where, { section: '440.4, 240.4(G)' });
+      if (outlets.some((outlet) => outlet.load && OWN_SIZING.has(outlet.load.kind)))
+        return report.cannotTell('nameplate', data, where, { section: '440.4, 240.4(G)' });
       if (circuit.ratingA > largestBreakerA)
-        return report.fail('small', { ...data, rating: circuit.ratingA, largest: largestBreakerA }, where, { remedies, measured: () => `${circuit.ratingA} A`, required: () => `${largestBreakerA} A at most on No. ${circuit.awg}` });
+        return report.fail('small', { ...data, rating: circuit.ratingA, largest: largestBreakerA }, where, {
+          remedies,
+          measured: () => `${circuit.ratingA} A`,
+          required: () => `${largestBreakerA} A at most on No. ${circuit.awg}`,
+        });
       if (sizedAmps > ampacityA + 1e-9)
-        return report.fail('weak', { ...data, carries: ampacityA, load: sizedAmps }, where, { remedies, section: '210.19(A)', measured: () => `${sizedAmps.toFixed(1)} A`, required: () => `${ampacityA} A at most` });
+        return report.fail('weak', { ...data, carries: ampacityA, load: sizedAmps }, where, {
+          remedies,
+          section: '210.19(A)',
+          measured: () => `${sizedAmps.toFixed(1)} A`,
+          required: () => `${ampacityA} A at most`,
+        });
       return report.pass('fits', data, where);
     }),
-}); // prettier-ignore
+});

@@ -13,8 +13,10 @@ export const cordLoad = defineRule({
     why: 'A portable heater or treadmill that fills the circuit leaves nothing for what is plugged in beside it. It may have the whole of a circuit of its own.',
     editions: { '2017': entry('210.23(A)(1)'), '2020': entry('210.23(A)(1)'), '2023': entry('210.23(B)(1)') },
     messages: {
-      over: ({ load, amps, allowed, circuit }: { load: string; amps: number; allowed: number; circuit: string }) => `${load} draws ${amps.toFixed(1)} A on ${circuit}; ${allowed} A is the most for one plug-in load there.`,
-      within: ({ load, amps, allowed }: { load: string; amps: number; allowed: number }) => `${load} draws ${amps.toFixed(1)} A of ${allowed} A allowed.`,
+      over: ({ load, amps, allowed, circuit }: { load: string; amps: number; allowed: number; circuit: string }) =>
+        `${load} draws ${amps.toFixed(1)} A on ${circuit}; ${allowed} A is the most for one plug-in load there.`,
+      within: ({ load, amps, allowed }: { load: string; amps: number; allowed: number }) =>
+        `${load} draws ${amps.toFixed(1)} A of ${allowed} A allowed.`,
     },
   },
   scope: 'house',
@@ -29,7 +31,11 @@ export const cordLoad = defineRule({
         const allowed = circuit.ratingA * limits.share;
         const data = { load: load.name, amps, allowed, circuit: circuit.name };
         const detail = { measured: () => `${amps.toFixed(1)} A`, required: () => `${allowed} A at most` };
-        return [amps > allowed + 1e-9 ? report.fail('over', data, { circuit: circuit.id, box: box.id }, detail) : report.pass('within', data, { circuit: circuit.id, box: box.id }, detail)];
+        return [
+          amps > allowed + 1e-9
+            ? report.fail('over', data, { circuit: circuit.id, box: box.id }, detail)
+            : report.pass('within', data, { circuit: circuit.id, box: box.id }, detail),
+        ];
       });
     }),
-}); // prettier-ignore
+});

@@ -12,29 +12,52 @@ export const counterReceptacleSpacing = defineRule({
     stage: 'boxes',
     severity: 'violation',
     why: 'Kitchen appliances have two-foot cords. A receptacle close by keeps cords from hanging over the edge or across a sink or range.',
-    editions: everyEdition({ section: '210.52(C)(1)', limits: { reachIn: 24, minWidthIn: 12, maxAboveIn: 20 }, basis: fromMemory('high') }),
+    editions: everyEdition({
+      section: '210.52(C)(1)',
+      limits: { reachIn: 24, minWidthIn: 12, maxAboveIn: 20 },
+      basis: fromMemory('high'),
+    }),
     messages: {
       gap: ({ room, wall, gap, from }: { room: string; wall: string; gap: number; from: string }, show) =>
         `${show(gap)} of the ${wall} counter of ${room} is farther than 24" from a receptacle above it, ${from}.`,
       served: ({ room, wall, worst }: { room: string; wall: string; worst: number }, show) =>
         `The ${wall} counter of ${room} is served: ${show(worst)} at the worst point.`,
-      notDrawn: ({ room }: { room: string }) => `No counter is drawn in ${room}, so its counter receptacles cannot be checked. Draw the counters.`,
+      notDrawn: ({ room }: { room: string }) =>
+        `No counter is drawn in ${room}, so its counter receptacles cannot be checked. Draw the counters.`,
     },
   },
   scope: 'room',
-  appliesTo: (view) => view.room.kind === 'kitchen' || (['pantry', 'breakfast', 'dining'].includes(view.room.kind) && measureCounterSpaces(view).length > 0),
+  appliesTo: (view) =>
+    view.room.kind === 'kitchen' ||
+    (['pantry', 'breakfast', 'dining'].includes(view.room.kind) && measureCounterSpaces(view).length > 0),
   check: (view, limits, report) => {
     const room = view.room.name;
-    if (measureCounterSpaces(view).length === 0) return [report.cannotTell('notDrawn', { room }, { room: view.room.id })];
+    if (measureCounterSpaces(view).length === 0)
+      return [report.cannotTell('notDrawn', { room }, { room: view.room.id })];
     return reachAlongCounters(view, limits).flatMap(({ space, reach }) => {
       const detail = {
-        measured: (show: (lengthIn: number) => string) => (reach.worstIn === Infinity ? 'no receptacle over this counter' : `${show(reach.worstIn)} at the worst point`),
-        required: (show: (lengthIn: number) => string) => `${show(limits.reachIn)} along the wall, at most ${show(limits.maxAboveIn)} above the counter`,
+        measured: (show: (lengthIn: number) => string) =>
+          reach.worstIn === Infinity ? 'no receptacle over this counter' : `${show(reach.worstIn)} at the worst point`,
+        required: (show: (lengthIn: number) => string) =>
+          `${show(limits.reachIn)} along the wall, at most ${show(limits.maxAboveIn)} above the counter`,
       };
-      if (reach.gaps.length === 0) return [report.pass('served', { room, wall: formatStretch(view, space), worst: reach.worstIn }, { room: view.room.id, stretch: space }, detail)];
+      if (reach.gaps.length === 0)
+        return [
+          report.pass(
+            'served',
+            { room, wall: formatStretch(view, space), worst: reach.worstIn },
+            { room: view.room.id, stretch: space },
+            detail,
+          ),
+        ];
       return reach.gaps.map((gap) =>
-        report.fail('gap', { room, wall: formatStretch(view, gap), gap: lengthOf(gap), from: nearestCorner(view, gap) }, { room: view.room.id, stretch: gap }, { ...detail, remedies: [fillRoomRemedy(view.room)] }),
+        report.fail(
+          'gap',
+          { room, wall: formatStretch(view, gap), gap: lengthOf(gap), from: nearestCorner(view, gap) },
+          { room: view.room.id, stretch: gap },
+          { ...detail, remedies: [fillRoomRemedy(view.room)] },
+        ),
       );
     });
   },
-}); // prettier-ignore
+});

@@ -17,21 +17,29 @@ export const fastenedHalf = defineRule({
     messages: {
       over: ({ circuit, sum, half, outlets }: { circuit: string; sum: number; half: number; outlets: string }) =>
         `${circuit} feeds lights or plugs as well as ${outlets}: ${sum.toFixed(1)} A fastened in place, ${half} A allowed.`,
-      within: ({ circuit, sum, half }: { circuit: string; sum: number; half: number }) => `${circuit}: ${sum.toFixed(1)} A fastened in place of ${half} A allowed.`,
+      within: ({ circuit, sum, half }: { circuit: string; sum: number; half: number }) =>
+        `${circuit}: ${sum.toFixed(1)} A fastened in place of ${half} A allowed.`,
     },
   },
   scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).some((circuit) => outletsOf(facts, circuit).some((outlet) => outlet.load?.fastened)),
+  appliesTo: (facts) =>
+    circuitsOf(facts).some((circuit) => outletsOf(facts, circuit).some((outlet) => outlet.load?.fastened)),
   check: (facts, limits, report) =>
     circuitsOf(facts).flatMap((circuit) => {
       const outlets = outletsOf(facts, circuit);
       const fastened = outlets.filter((outlet) => outlet.load?.fastened);
-      const sharesWith = outlets.some((outlet) => isLighting(outlet) || isGeneralReceptacle(outlet) || (outlet.load?.cord && !outlet.load.fastened));
+      const sharesWith = outlets.some(
+        (outlet) => isLighting(outlet) || isGeneralReceptacle(outlet) || (outlet.load?.cord && !outlet.load.fastened),
+      );
       if (fastened.length === 0 || !sharesWith || circuit.poles === 2 || circuit.ratingA > 20) return [];
       const sum = fastened.reduce((amps, outlet) => amps + ampsOf(outlet.load!), 0);
       const half = circuit.ratingA * limits.share;
       const detail = { measured: () => `${sum.toFixed(1)} A`, required: () => `${half} A at most` };
       const where = { circuit: circuit.id, box: fastened[0]!.box.id };
-      return [sum > half + 1e-9 ? report.fail('over', { circuit: circuit.name, sum, half, outlets: listOutlets(fastened) }, where, detail) : report.pass('within', { circuit: circuit.name, sum, half }, where, detail)];
+      return [
+        sum > half + 1e-9
+          ? report.fail('over', { circuit: circuit.name, sum, half, outlets: listOutlets(fastened) }, where, detail)
+          : report.pass('within', { circuit: circuit.name, sum, half }, where, detail),
+      ];
     }),
-}); // prettier-ignore
+});

@@ -19,7 +19,8 @@ export const foyerReceptacle = defineRule({
       none: ({ room, wall, length }: { room: string; wall: string; length: number }, show) =>
         `${show(length)} of the ${wall} wall of ${room} has no receptacle.`,
       served: ({ room, wall }: { room: string; wall: string }) => `The ${wall} wall of ${room} has a receptacle.`,
-      small: ({ room, area }: { room: string; area: number }) => `${room} has ${area.toFixed(0)} ft²: none is required.`,
+      small: ({ room, area }: { room: string; area: number }) =>
+        `${room} has ${area.toFixed(0)} ft²: none is required.`,
     },
   },
   scope: 'room',
@@ -32,17 +33,30 @@ export const foyerReceptacle = defineRule({
     // Each straight stretch for itself: the text has no words about corners (edge case, low confidence).
     const sidelights = view.openings
       .filter((seen) => seen.opening.kind === 'fixed-glass')
-      .map((seen) => ({ fromIn: toLoop(loop, seen.wall, seen.alongIn), toIn: toLoop(loop, seen.wall, seen.alongIn) + seen.widthIn }));
+      .map((seen) => ({
+        fromIn: toLoop(loop, seen.wall, seen.alongIn),
+        toIn: toLoop(loop, seen.wall, seen.alongIn) + seen.widthIn,
+      }));
     return loop.walls.flatMap((wall) =>
-      cutIntervals({ fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn }, [...measureBreaks(view), ...sidelights])
+      cutIntervals({ fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn }, [
+        ...measureBreaks(view),
+        ...sidelights,
+      ])
         .filter((space) => space.toIn - space.fromIn >= limits.minWallIn - 1 / 64)
         .map((space) => {
           const length = space.toIn - space.fromIn;
-          const served = placesIn(space, loop.lengthIn, countedOnLoop(view).map((one) => one.atIn)).length > 0; // prettier-ignore
+          const served =
+            placesIn(
+              space,
+              loop.lengthIn,
+              countedOnLoop(view).map((one) => one.atIn),
+            ).length > 0;
           const where = { room: view.room.id, stretch: space };
           const detail = {
-            measured: (show: (lengthIn: number) => string) => `${show(length)} of wall, ${area.toFixed(0)} ft² of foyer`,
-            required: (show: (lengthIn: number) => string) => `one receptacle in each wall space from ${show(limits.minWallIn)} up`,
+            measured: (show: (lengthIn: number) => string) =>
+              `${show(length)} of wall, ${area.toFixed(0)} ft² of foyer`,
+            required: (show: (lengthIn: number) => string) =>
+              `one receptacle in each wall space from ${show(limits.minWallIn)} up`,
           };
           return served
             ? report.pass('served', { room, wall: wall.name }, where, detail)

@@ -19,19 +19,36 @@ export const garageCircuit = defineRule({
     },
     messages: {
       none: (_: object) => 'No 20 A circuit feeds the garage receptacles.',
-      other: ({ circuit, outlets }: { circuit: string; outlets: string }) => `${circuit} feeds the garage receptacles and also ${outlets}.`,
+      other: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} feeds the garage receptacles and also ${outlets}.`,
       right: ({ circuit }: { circuit: string }) => `${circuit} feeds the garage receptacles.`,
       notYet: (_: object) => 'The garage receptacles are on no circuit yet.',
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && outlet.room.kind === 'garage'),
+  appliesTo: (facts) =>
+    facts.outlets.all.some(
+      (outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && outlet.room.kind === 'garage',
+    ),
   check: (facts, limits, report) => {
     const ceiling = (room: string) => facts.views.find((view) => view.room.id === room)!.level.ceilingIn;
-    const area = serveArea(facts, new Set(['garage']), limits.ratingA, (outlet) => outlet.load === undefined && boxHeightIn(outlet.box, ceiling(outlet.room.id)) <= HIGHEST_REQUIRED_IN);
+    const area = serveArea(
+      facts,
+      new Set(['garage']),
+      limits.ratingA,
+      (outlet) => outlet.load === undefined && boxHeightIn(outlet.box, ceiling(outlet.room.id)) <= HIGHEST_REQUIRED_IN,
+    );
     const garage = facts.views.find((view) => view.room.kind === 'garage')!.room;
     if (area.receptacles.length === area.unassigned) return [report.cannotTell('notYet', {}, { room: garage.id })];
-    if (area.circuits.length === 0) return [report.fail('none', {}, { room: garage.id }, { measured: () => `${area.wrong[0]!.circuit.ratingA} A`, required: () => `${limits.ratingA} A` })];
+    if (area.circuits.length === 0)
+      return [
+        report.fail(
+          'none',
+          {},
+          { room: garage.id },
+          { measured: () => `${area.wrong[0]!.circuit.ratingA} A`, required: () => `${limits.ratingA} A` },
+        ),
+      ];
     return area.circuits.map(({ circuit, others }) => {
       const foreign = others.filter((outlet) => {
         const isOutdoorReceptacle = outlet.device.kind === 'receptacle' && OUTDOOR_KINDS.has(outlet.room.kind);
@@ -41,7 +58,12 @@ export const garageCircuit = defineRule({
         return !isOutdoorReceptacle && !isOpener && !shares;
       });
       if (foreign.length === 0) return report.pass('right', { circuit: circuit.name }, { circuit: circuit.id });
-      return report.fail('other', { circuit: circuit.name, outlets: listOutlets(foreign) }, { circuit: circuit.id, box: foreign[0]!.box.id }, { remedies: [takeOffRemedy(deviceIds(foreign), foreign.length === 1 ? 'it' : 'them')] });
+      return report.fail(
+        'other',
+        { circuit: circuit.name, outlets: listOutlets(foreign) },
+        { circuit: circuit.id, box: foreign[0]!.box.id },
+        { remedies: [takeOffRemedy(deviceIds(foreign), foreign.length === 1 ? 'it' : 'them')] },
+      );
     });
   },
-}); // prettier-ignore
+});

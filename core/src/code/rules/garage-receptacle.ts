@@ -11,8 +11,10 @@ export const garageReceptacle = defineRule({
     why: 'Tools, chargers and vacuum cleaners are used at every bay. The receptacle of a door opener in the ceiling does not serve them, nor does one for charging a car.',
     editions: everyEdition({ section: '210.52(G)(1)', limits: { maxHeightIn: 66 }, basis: fromMemory('high') }),
     messages: {
-      few: ({ room, have, bays }: { room: string; have: number; bays: number }) => `${room} has ${count(have, 'receptacle')} for ${count(bays, 'vehicle bay')}.`,
-      enough: ({ room, have, bays }: { room: string; have: number; bays: number }) => `${room} has ${count(have, 'receptacle')} for ${count(bays, 'vehicle bay')}.`,
+      few: ({ room, have, bays }: { room: string; have: number; bays: number }) =>
+        `${room} has ${count(have, 'receptacle')} for ${count(bays, 'vehicle bay')}.`,
+      enough: ({ room, have, bays }: { room: string; have: number; bays: number }) =>
+        `${room} has ${count(have, 'receptacle')} for ${count(bays, 'vehicle bay')}.`,
       baysUnknown: ({ room }: { room: string }) => `How many vehicles ${room} holds is not said. Enter its bays.`,
     },
   },
@@ -24,7 +26,9 @@ export const garageReceptacle = defineRule({
     const { bays } = view.room;
     if (bays === undefined) return [report.cannotTell('baysUnknown', { room }, where)];
     const have = view.boxes.filter(
-      (box) => whyNotCounted(box, view.level.ceilingIn) === undefined && boxHeightIn(box, view.level.ceilingIn) <= limits.maxHeightIn,
+      (box) =>
+        whyNotCounted(box, view.level.ceilingIn) === undefined &&
+        boxHeightIn(box, view.level.ceilingIn) <= limits.maxHeightIn,
     ).length;
     const data = { room, have, bays };
     const detail = { measured: () => `${have}`, required: () => `${bays}, one a bay` };

@@ -22,9 +22,12 @@ export const hallwayReceptacle = defineRule({
     why: 'A vacuum cleaner is plugged in somewhere: without a receptacle in a long hall its cord runs through a bedroom door.',
     editions: everyEdition({ section: '210.52(H)', limits: { minLengthIn: 120 }, basis: fromMemory('high') }),
     messages: {
-      none: ({ room, length }: { room: string; length: number }, show) => `${room} is ${show(length)} long and has no receptacle.`,
-      enough: ({ room, length }: { room: string; length: number }, show) => `${room} is ${show(length)} long and has a receptacle.`,
-      short: ({ room, length }: { room: string; length: number }, show) => `${room} is ${show(length)} long: none is required.`,
+      none: ({ room, length }: { room: string; length: number }, show) =>
+        `${room} is ${show(length)} long and has no receptacle.`,
+      enough: ({ room, length }: { room: string; length: number }, show) =>
+        `${room} is ${show(length)} long and has a receptacle.`,
+      short: ({ room, length }: { room: string; length: number }, show) =>
+        `${room} is ${show(length)} long: none is required.`,
     },
   },
   scope: 'room',
@@ -38,6 +41,10 @@ export const hallwayReceptacle = defineRule({
       required: (show: (lengthIn: number) => string) => `one receptacle from ${show(limits.minLengthIn)} up`,
     };
     if (length < limits.minLengthIn - 1 / 64) return [report.pass('short', data, where, detail)];
-    return [countedOnLoop(view).length > 0 ? report.pass('enough', data, where, detail) : report.fail('none', data, where, detail)];
+    return [
+      countedOnLoop(view).length > 0
+        ? report.pass('enough', data, where, detail)
+        : report.fail('none', data, where, detail),
+    ];
   },
 });

@@ -17,12 +17,22 @@ export const heaterBelowReceptacle = defineRule({
   scope: 'room',
   appliesTo: (view) => view.features.some((feature) => feature.kind === 'baseboard-heater'),
   check: (view, _limits, report) => {
-    const heaters = view.features.flatMap((feature) => (feature.kind === 'baseboard-heater' && feature.at.kind === 'wall' ? [feature.at] : []));
+    const heaters = view.features.flatMap((feature) =>
+      feature.kind === 'baseboard-heater' && feature.at.kind === 'wall' ? [feature.at] : [],
+    );
     const above = view.boxes.filter((box) => {
       const { at } = box;
-      return at.kind === 'wall' && receptaclesOf(box).length > 0 && heaters.some((one) => one.wall === at.wall && at.alongIn >= one.alongIn && at.alongIn <= one.alongIn + one.widthIn);
+      return (
+        at.kind === 'wall' &&
+        receptaclesOf(box).length > 0 &&
+        heaters.some(
+          (one) => one.wall === at.wall && at.alongIn >= one.alongIn && at.alongIn <= one.alongIn + one.widthIn,
+        )
+      );
     });
     if (above.length === 0) return [report.pass('clear', { room: view.room.name }, { room: view.room.id })];
-    return above.map((box) => report.fail('above', { tag: box.tag, room: view.room.name }, { room: view.room.id, box: box.id }));
+    return above.map((box) =>
+      report.fail('above', { tag: box.tag, room: view.room.name }, { room: view.room.id, box: box.id }),
+    );
   },
-}); // prettier-ignore
+});

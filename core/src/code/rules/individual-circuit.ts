@@ -27,7 +27,8 @@ export const individualCircuit = defineRule({
     why: 'The instructions of listed equipment bind. A furnace, a car charger and a cord-connected hood are named by the code itself.',
     editions: { '2017': entry, '2020': entry, '2023': entry },
     messages: {
-      shared: ({ load, circuit, others }: { load: string; circuit: string; others: string }) => `${load} needs a circuit of its own and shares ${circuit} with ${others}.`,
+      shared: ({ load, circuit, others }: { load: string; circuit: string; others: string }) =>
+        `${load} needs a circuit of its own and shares ${circuit} with ${others}.`,
       alone: ({ load, circuit }: { load: string; circuit: string }) => `${load} has ${circuit} to itself.`,
     },
   },
@@ -39,10 +40,18 @@ export const individualCircuit = defineRule({
       const circuit = outlet.device.circuit === null ? undefined : facts.house.circuits[outlet.device.circuit];
       if (!section || !circuit) return [];
       const load = outlet.load!;
-      const others = outletsProper(outletsOf(facts, circuit)).filter((one) => one !== outlet && !(load.kind === 'furnace' && isAssociated(one.load?.name ?? '')));
+      const others = outletsProper(outletsOf(facts, circuit)).filter(
+        (one) => one !== outlet && !(load.kind === 'furnace' && isAssociated(one.load?.name ?? '')),
+      );
       const where = { circuit: circuit.id, box: outlet.box.id };
-      if (others.length === 0) return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];
+      if (others.length === 0)
+        return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];
       const named = `${describeOutlet(others[0]!)}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`;
-      return [report.fail('shared', { load: load.name, circuit: circuit.name, others: named }, where, { section, remedies: [newCircuitRemedy(deviceIds([outlet]), 'it')] })];
+      return [
+        report.fail('shared', { load: load.name, circuit: circuit.name, others: named }, where, {
+          section,
+          remedies: [newCircuitRemedy(deviceIds([outlet]), 'it')],
+        }),
+      ];
     }),
-}); // prettier-ignore
+});

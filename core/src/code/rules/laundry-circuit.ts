@@ -13,9 +13,11 @@ export const laundryCircuit = defineRule({
     editions: everyEdition({ section: '210.11(C)(2)', limits: { ratingA: 20 }, basis: fromMemory('high') }),
     messages: {
       none: (_: object) => 'No 20 A circuit feeds the laundry receptacles.',
-      other: ({ circuit, outlets }: { circuit: string; outlets: string }) => `${circuit} feeds the laundry and also ${outlets}.`,
+      other: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} feeds the laundry and also ${outlets}.`,
       right: ({ circuit }: { circuit: string }) => `${circuit} feeds the laundry receptacles alone.`,
-      noLaundry: (_: object) => 'No laundry area is drawn. Most one-family houses need one with a 20 A circuit: draw it, or ask the authority.',
+      noLaundry: (_: object) =>
+        'No laundry area is drawn. Most one-family houses need one with a 20 A circuit: draw it, or ask the authority.',
       notYet: (_: object) => 'The laundry has no receptacle on a circuit yet.',
     },
   },
@@ -27,11 +29,24 @@ export const laundryCircuit = defineRule({
     // A receptacle on a circuit of its own (a gas dryer's, a freezer's) takes nothing from the laundry circuit.
     const area = serveArea(facts, new Set(['laundry']), limits.ratingA);
     if (area.unassigned === area.receptacles.length) return [report.cannotTell('notYet', {}, { room: room.id })];
-    if (area.circuits.length === 0) return [report.fail('none', {}, { room: room.id }, { measured: () => `${area.wrong[0]?.circuit.ratingA} A`, required: () => `${limits.ratingA} A` })];
+    if (area.circuits.length === 0)
+      return [
+        report.fail(
+          'none',
+          {},
+          { room: room.id },
+          { measured: () => `${area.wrong[0]?.circuit.ratingA} A`, required: () => `${limits.ratingA} A` },
+        ),
+      ];
     return area.circuits.map(({ circuit, others }) =>
       others.length === 0
         ? report.pass('right', { circuit: circuit.name }, { circuit: circuit.id, room: room.id })
-        : report.fail('other', { circuit: circuit.name, outlets: listOutlets(others) }, { circuit: circuit.id, box: others[0]!.box.id }, { remedies: [takeOffRemedy(deviceIds(others), others.length === 1 ? 'it' : 'them')] }),
+        : report.fail(
+            'other',
+            { circuit: circuit.name, outlets: listOutlets(others) },
+            { circuit: circuit.id, box: others[0]!.box.id },
+            { remedies: [takeOffRemedy(deviceIds(others), others.length === 1 ? 'it' : 'them')] },
+          ),
     );
   },
-}); // prettier-ignore
+});

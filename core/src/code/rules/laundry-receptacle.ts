@@ -14,7 +14,8 @@ export const laundryReceptacle = defineRule({
     editions: everyEdition({ section: '210.52(F), 210.50(C)', limits: { reachIn: 72 }, basis: fromMemory('high') }),
     messages: {
       none: ({ room }: { room: string }) => `${room} has no 120 V receptacle.`,
-      far: ({ room, nearest }: { room: string; nearest: number }, show) => `The nearest receptacle to the washer in ${room} is ${show(nearest)} away.`,
+      far: ({ room, nearest }: { room: string; nearest: number }, show) =>
+        `The nearest receptacle to the washer in ${room} is ${show(nearest)} away.`,
       near: ({ room }: { room: string }) => `${room} has its receptacle.`,
     },
   },
@@ -24,13 +25,25 @@ export const laundryReceptacle = defineRule({
     const room = view.room.name;
     const where = { room: view.room.id };
     const points = view.boxes.flatMap((box) =>
-      whyNotCounted(box, view.level.ceilingIn) === undefined && box.at.kind === 'wall' ? [pointOnWall(findWall(wallLoop(view.room), box.at.wall)!, box.at.alongIn)] : [],
+      whyNotCounted(box, view.level.ceilingIn) === undefined && box.at.kind === 'wall'
+        ? [pointOnWall(findWall(wallLoop(view.room), box.at.wall)!, box.at.alongIn)]
+        : [],
     );
-    if (points.length === 0) return [report.fail('none', { room }, where, { measured: () => 'none', required: () => 'at least one' })];
-    return view.features.filter((feature) => feature.kind === 'washer').map((washer) => {
-      const outline = featureOutline(view.room, washer);
-      const nearest = Math.min(...points.flatMap((at) => outline.map((corner, i) => distance(at, nearestOnSegment(at, corner, outline[(i + 1) % outline.length]!)))));
-      return nearest <= limits.reachIn ? report.pass('near', { room }, where) : report.fail('far', { room, nearest }, where, { required: (show) => `${show(limits.reachIn)} at most` });
-    }).concat(view.features.some((feature) => feature.kind === 'washer') ? [] : [report.pass('near', { room }, where)]);
+    if (points.length === 0)
+      return [report.fail('none', { room }, where, { measured: () => 'none', required: () => 'at least one' })];
+    return view.features
+      .filter((feature) => feature.kind === 'washer')
+      .map((washer) => {
+        const outline = featureOutline(view.room, washer);
+        const nearest = Math.min(
+          ...points.flatMap((at) =>
+            outline.map((corner, i) => distance(at, nearestOnSegment(at, corner, outline[(i + 1) % outline.length]!))),
+          ),
+        );
+        return nearest <= limits.reachIn
+          ? report.pass('near', { room }, where)
+          : report.fail('far', { room, nearest }, where, { required: (show) => `${show(limits.reachIn)} at most` });
+      })
+      .concat(view.features.some((feature) => feature.kind === 'washer') ? [] : [report.pass('near', { room }, where)]);
   },
-}); // prettier-ignore
+});

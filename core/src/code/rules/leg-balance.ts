@@ -10,12 +10,15 @@ export const legBalance = defineRule({
     why: 'An uneven panel loads one leg of the service and the neutral more than it must. 210.11(B) asks that the area load be spread evenly.',
     editions: everyEdition({ section: '210.11(B)', limits: { share: 0.25 }, basis: commonPractice }),
     messages: {
-      uneven: ({ panel, percent, a, b }: { panel: string; percent: number; a: number; b: number }) => `${panel}: leg A ${Math.round(a)} VA, leg B ${Math.round(b)} VA, ${percent} % apart.`,
+      uneven: ({ panel, percent, a, b }: { panel: string; percent: number; a: number; b: number }) =>
+        `${panel}: leg A ${Math.round(a)} VA, leg B ${Math.round(b)} VA, ${percent} % apart.`,
       even: ({ panel, percent }: { panel: string; percent: number }) => `${panel}: the legs are ${percent} % apart.`,
     },
   },
   scope: 'house',
-  appliesTo: (facts) => Object.keys(facts.house.panels).length > 0 && Object.values(facts.house.circuits).some((circuit) => circuit.space !== null),
+  appliesTo: (facts) =>
+    Object.keys(facts.house.panels).length > 0 &&
+    Object.values(facts.house.circuits).some((circuit) => circuit.space !== null),
   check: (facts, limits, report) =>
     Object.values(facts.house.panels).map((panel) => {
       const { legVa, imbalance } = buildSchedule(facts.house, panel, () => 'plain');

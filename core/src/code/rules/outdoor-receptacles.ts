@@ -15,7 +15,8 @@ export const outdoorReceptacles = defineRule({
     why: 'Mowers and holiday lights are used on both sides. Without a receptacle there a cord runs through a door or window.',
     editions: everyEdition({ section: '210.52(E)(1)', limits: { maxAboveGradeIn: 78 }, basis: fromMemory('high') }),
     messages: {
-      none: ({ side }: { side: string }) => `No outdoor receptacle at the ${side} of the house, readily accessible from grade.`,
+      none: ({ side }: { side: string }) =>
+        `No outdoor receptacle at the ${side} of the house, readily accessible from grade.`,
       there: ({ side, room }: { side: string; room: string }) => `The ${side} has its receptacle: ${room}.`,
       unknown: ({ side }: { side: string }) =>
         `No porch, deck or yard is drawn at the ${side} of the house, so its outdoor receptacle cannot be checked. Draw one and say which side it is on.`,
@@ -28,11 +29,18 @@ export const outdoorReceptacles = defineRule({
       const rooms = outdoorRooms(facts).filter((view) => view.room.side === side && view.room.kind !== 'balcony');
       if (rooms.length === 0) return report.cannotTell('unknown', { side }, {});
       const served = rooms.find((view) =>
-        view.boxes.some((box) => receptaclesOf(box).some((one) => one.volts === 120) && boxHeightIn(box, view.level.ceilingIn) + view.level.elevationIn <= limits.maxAboveGradeIn),
+        view.boxes.some(
+          (box) =>
+            receptaclesOf(box).some((one) => one.volts === 120) &&
+            boxHeightIn(box, view.level.ceilingIn) + view.level.elevationIn <= limits.maxAboveGradeIn,
+        ),
       );
-      const detail = { required: (show: (lengthIn: number) => string) => `at least one, not above ${show(limits.maxAboveGradeIn)} over grade` };
+      const detail = {
+        required: (show: (lengthIn: number) => string) =>
+          `at least one, not above ${show(limits.maxAboveGradeIn)} over grade`,
+      };
       return served
         ? report.pass('there', { side, room: served.room.name }, { room: served.room.id }, detail)
         : report.fail('none', { side }, { room: rooms[0]!.room.id }, { ...detail, measured: () => 'none' });
     }),
-}); // prettier-ignore
+});

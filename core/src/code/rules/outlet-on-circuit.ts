@@ -12,7 +12,8 @@ export const outletOnCircuit = defineRule({
     why: 'An outlet without a circuit has no breaker, no cable and no protection decided yet.',
     editions: everyEdition({ section: 'plan', limits: {}, basis: commonPractice }),
     messages: {
-      open: ({ room, n }: { room: string; n: number }) => `${count(n, 'outlet')} of ${room} ${n === 1 ? 'is' : 'are'} on no circuit.`,
+      open: ({ room, n }: { room: string; n: number }) =>
+        `${count(n, 'outlet')} of ${room} ${n === 1 ? 'is' : 'are'} on no circuit.`,
       done: ({ n }: { n: number }) => `All ${n} outlets are on circuits.`,
     },
   },
@@ -23,7 +24,12 @@ export const outletOnCircuit = defineRule({
     if (unassigned.length === 0) return [report.pass('done', { n: all.length }, {})];
     return [...new Set(unassigned.map((outlet) => outlet.room))].map((room) => {
       const open = unassigned.filter((outlet) => outlet.room === room);
-      return report.fail('open', { room: room.name, n: open.length }, { room: room.id }, { remedies: [newCircuitRemedy(deviceIds(open), 'them')] });
+      return report.fail(
+        'open',
+        { room: room.name, n: open.length },
+        { room: room.id },
+        { remedies: [newCircuitRemedy(deviceIds(open), 'them')] },
+      );
     });
   },
 });

@@ -10,9 +10,12 @@ export const panelSpaces = defineRule({
     why: 'A panel holds only as many breakers as it is made for; doubling up under one breaker is not allowed.',
     editions: everyEdition({ section: '408.54, 110.3(B)', limits: {}, basis: fromMemory('medium') }),
     messages: {
-      clash: ({ panel, space, circuits }: { panel: string; space: number; circuits: string }) => `Space ${space} of ${panel} is taken twice: ${circuits}.`,
-      beyond: ({ panel, space, spaces, circuit }: { panel: string; space: number; spaces: number; circuit: string }) => `${circuit} wants space ${space}; ${panel} has ${spaces}.`,
-      fits: ({ panel, free }: { panel: string; free: number }) => `${panel} holds its circuits; ${free} spaces are free.`,
+      clash: ({ panel, space, circuits }: { panel: string; space: number; circuits: string }) =>
+        `Space ${space} of ${panel} is taken twice: ${circuits}.`,
+      beyond: ({ panel, space, spaces, circuit }: { panel: string; space: number; spaces: number; circuit: string }) =>
+        `${circuit} wants space ${space}; ${panel} has ${spaces}.`,
+      fits: ({ panel, free }: { panel: string; free: number }) =>
+        `${panel} holds its circuits; ${free} spaces are free.`,
     },
   },
   scope: 'house',
@@ -21,14 +24,29 @@ export const panelSpaces = defineRule({
     Object.values(facts.house.panels).flatMap((panel) => {
       const bySpace = new Map<number, string[]>();
       const circuits = Object.values(facts.house.circuits).filter((circuit) => circuit.panel === panel.id);
-      for (const circuit of circuits) for (const space of spacesOf(circuit)) bySpace.set(space, [...(bySpace.get(space) ?? []), circuit.name]);
+      for (const circuit of circuits)
+        for (const space of spacesOf(circuit)) bySpace.set(space, [...(bySpace.get(space) ?? []), circuit.name]);
       const where = { panel: panel.id };
-      const clashes = [...bySpace].filter(([, names]) => names.length > 1).map(([space, names]) => report.fail('clash', { panel: panel.name, space, circuits: names.join(' and ') }, where));
+      const clashes = [...bySpace]
+        .filter(([, names]) => names.length > 1)
+        .map(([space, names]) =>
+          report.fail('clash', { panel: panel.name, space, circuits: names.join(' and ') }, where),
+        );
       const beyond = circuits.flatMap((circuit) => {
         const space = Math.max(0, ...spacesOf(circuit));
-        return space > panel.spaces ? [report.fail('beyond', { panel: panel.name, space, spaces: panel.spaces, circuit: circuit.name }, { ...where, circuit: circuit.id })] : [];
+        return space > panel.spaces
+          ? [
+              report.fail(
+                'beyond',
+                { panel: panel.name, space, spaces: panel.spaces, circuit: circuit.name },
+                { ...where, circuit: circuit.id },
+              ),
+            ]
+          : [];
       });
       const failures = [...clashes, ...beyond];
-      return failures.length > 0 ? failures : [report.pass('fits', { panel: panel.name, free: panel.spaces - bySpace.size }, where)];
+      return failures.length > 0
+        ? failures
+        : [report.pass('fits', { panel: panel.name, free: panel.spaces - bySpace.size }, where)];
     }),
-}); // prettier-ignore
+});

@@ -11,98 +11,243 @@ import { outdoorReceptacles } from './outdoor-receptacles';
 import { porchReceptacle } from './porch-receptacle';
 import { roomUseNamed } from './room-use-named';
 
-const bath = () => aHouse().room('bath', 'bathroom', [0, 0, 120, 100]).feature('bath', 'basin', ['c0', 20, 20, 18], { heightIn: 34 });
+const bath = () =>
+  aHouse().room('bath', 'bathroom', [0, 0, 120, 100]).feature('bath', 'basin', ['c0', 20, 20, 18], { heightIn: 34 });
 testRule(bathroomBasinReceptacle, {
-  passes: [['exactly 3 ft from the basin\u2019s edge', bath().receptacle('bath', 'c0', 76, { heightIn: 43 }), 'A receptacle stands 3\'-0" from the basin of bath.']],
+  passes: [
+    [
+      'exactly 3 ft from the basin\u2019s edge',
+      bath().receptacle('bath', 'c0', 76, { heightIn: 43 }),
+      'A receptacle stands 3\'-0" from the basin of bath.',
+    ],
+  ],
   fails: [
-    ['3 ft and a sixteenth', bath().receptacle('bath', 'c0', 76.0625, { heightIn: 43 }), 'The nearest receptacle to the basin of bath is 3\'-0 1/16" away.'],
+    [
+      '3 ft and a sixteenth',
+      bath().receptacle('bath', 'c0', 76.0625, { heightIn: 43 }),
+      'The nearest receptacle to the basin of bath is 3\'-0 1/16" away.',
+    ],
     ['none at all', bath(), 'bath has no receptacle at its basin.'],
     ['more than 12 in below the basin\u2019s top', bath().receptacle('bath', 'c0', 30, { heightIn: 21 })],
-    ['one between two basins more than 72 in apart', aHouse().room('bath', 'bathroom', [0, 0, 160, 100]).feature('bath', 'basin', ['c0', 10, 20, 18]).feature('bath', 'basin', ['c0', 104, 20, 18]).receptacle('bath', 'c0', 60, { heightIn: 43 })],
+    [
+      'one between two basins more than 72 in apart',
+      aHouse()
+        .room('bath', 'bathroom', [0, 0, 160, 100])
+        .feature('bath', 'basin', ['c0', 10, 20, 18])
+        .feature('bath', 'basin', ['c0', 104, 20, 18])
+        .receptacle('bath', 'c0', 60, { heightIn: 43 }),
+    ],
   ],
-  cannotTell: [['no basin drawn', aHouse().room('bath', 'bathroom', [0, 0, 96, 60]), 'No basin is drawn in bath, so the distance to its receptacle is not known. Draw the basin.']],
-}); // prettier-ignore
+  cannotTell: [
+    [
+      'no basin drawn',
+      aHouse().room('bath', 'bathroom', [0, 0, 96, 60]),
+      'No basin is drawn in bath, so the distance to its receptacle is not known. Draw the basin.',
+    ],
+  ],
+});
 
 const island = (edition: '2017' | '2020' | '2023', w: number, d: number, extra = {}) =>
-  aHouse(edition).room('kit', 'kitchen', [0, 0, 300, 300]).standing('isl', 'kit', 'island', [100, 100, w, d], { name: 'island', ...extra });
+  aHouse(edition)
+    .room('kit', 'kitchen', [0, 0, 300, 300])
+    .standing('isl', 'kit', 'island', [100, 100, w, d], { name: 'island', ...extra });
 testRule(islandReceptacle, {
   passes: [
-    ['2017: one for an island of 24 x 12', island('2017', 24, 12).onFeature('kit', 'isl'), 'The island has 1 receptacle: enough.'],
+    [
+      '2017: one for an island of 24 x 12',
+      island('2017', 24, 12).onFeature('kit', 'isl'),
+      'The island has 1 receptacle: enough.',
+    ],
     ['2020: 27 ft² asks for two', island('2020', 72, 54).onFeature('kit', 'isl').onFeature('kit', 'isl')],
-    ['2023: a provision is enough', island('2023', 72, 36, { provision: true }), 'The island has a provision for a later receptacle.'],
+    [
+      '2023: a provision is enough',
+      island('2023', 72, 36, { provision: true }),
+      'The island has a provision for a later receptacle.',
+    ],
     ['2023: one receptacle is enough', island('2023', 96, 60).onFeature('kit', 'isl')],
   ],
   fails: [
     ['2017: none', island('2017', 24, 12), 'The island (2.0 ft²) has 0 receptacles; 1 are due.'],
-    ['2020: a hair over 27 ft² asks for three', island('2020', 72, 54.1).onFeature('kit', 'isl').onFeature('kit', 'isl'), 'The island (27.1 ft²) has 2 receptacles; 3 are due.'],
-    ['2023: neither receptacle nor provision', island('2023', 72, 36), 'The island has neither a receptacle nor a provision (box, cable or raceway) for one later.'],
+    [
+      '2020: a hair over 27 ft² asks for three',
+      island('2020', 72, 54.1).onFeature('kit', 'isl').onFeature('kit', 'isl'),
+      'The island (27.1 ft²) has 2 receptacles; 3 are due.',
+    ],
+    [
+      '2023: neither receptacle nor provision',
+      island('2023', 72, 36),
+      'The island has neither a receptacle nor a provision (box, cable or raceway) for one later.',
+    ],
   ],
   notApplicable: [['a kitchen without an island', aHouse().room('kit', 'kitchen', [0, 0, 100, 100])]],
-}); // prettier-ignore
+});
 
 testRule(hallwayReceptacle, {
   passes: [
-    ['9 ft 11 in long needs none', aHouse().room('hall', 'hallway', [0, 0, 40, 119]), 'hall is 9\'-11" long: none is required.'],
-    ['10 ft with one', aHouse().room('hall', 'hallway', [0, 0, 40, 120]).receptacle('hall', 'c1', 60), 'hall is 10\'-0" long and has a receptacle.'],
+    [
+      '9 ft 11 in long needs none',
+      aHouse().room('hall', 'hallway', [0, 0, 40, 119]),
+      'hall is 9\'-11" long: none is required.',
+    ],
+    [
+      '10 ft with one',
+      aHouse().room('hall', 'hallway', [0, 0, 40, 120]).receptacle('hall', 'c1', 60),
+      'hall is 10\'-0" long and has a receptacle.',
+    ],
   ],
   fails: [
-    ['exactly 10 ft without', aHouse().room('hall', 'hallway', [0, 0, 40, 120]), 'hall is 10\'-0" long and has no receptacle.'],
-    ['an L of 72 in and 72 in along its bent middle', aHouse().room('hall', 'hallway', [[0, 0], [92, 0], [92, 40], [40, 40], [40, 92], [0, 92]])],
+    [
+      'exactly 10 ft without',
+      aHouse().room('hall', 'hallway', [0, 0, 40, 120]),
+      'hall is 10\'-0" long and has no receptacle.',
+    ],
+    [
+      'an L of 72 in and 72 in along its bent middle',
+      aHouse().room('hall', 'hallway', [
+        [0, 0],
+        [92, 0],
+        [92, 40],
+        [40, 40],
+        [40, 92],
+        [0, 92],
+      ]),
+    ],
   ],
-}); // prettier-ignore
+});
 
-const foyer = (depth: number) => aHouse().room('foyer', 'foyer', [0, 0, 96, depth]).opening('foyer', 'c2', 'door', 20, 56).opening('foyer', 'c1', 'cased', 0, depth).opening('foyer', 'c3', 'cased', 0, depth);
+const foyer = (depth: number) =>
+  aHouse()
+    .room('foyer', 'foyer', [0, 0, 96, depth])
+    .opening('foyer', 'c2', 'door', 20, 56)
+    .opening('foyer', 'c1', 'cased', 0, depth)
+    .opening('foyer', 'c3', 'cased', 0, depth);
 testRule(foyerReceptacle, {
   passes: [
     ['exactly 60 ft² is not yet a case', foyer(90), 'foyer has 60 ft²: none is required.'],
     ['a wall of 8 ft with one', foyer(96).receptacle('foyer', 'c0', 48), 'The north wall of foyer has a receptacle.'],
   ],
   fails: [['over 60 ft², a wall of 8 ft without', foyer(96), '8\'-0" of the north wall of foyer has no receptacle.']],
-}); // prettier-ignore
+});
 
-const laundry = () => aHouse().room('laundry', 'laundry', [0, 0, 150, 100]).feature('laundry', 'washer', ['c0', 0, 28, 28]);
+const laundry = () =>
+  aHouse().room('laundry', 'laundry', [0, 0, 150, 100]).feature('laundry', 'washer', ['c0', 0, 28, 28]);
 testRule(laundryReceptacle, {
-  passes: [['within 6 ft of the washer', laundry().receptacle('laundry', 'c0', 100, { heightIn: 44 }), 'laundry has its receptacle.']],
-  fails: [
-    ['only the dryer\u2019s 240 V receptacle', laundry().receptacle('laundry', 'c0', 60, { volts: 240, ratingA: 30 }), 'laundry has no 120 V receptacle.'],
-    ['6 ft 1 in from the washer', laundry().receptacle('laundry', 'c0', 101), 'The nearest receptacle to the washer in laundry is 6\'-1" away.'],
+  passes: [
+    [
+      'within 6 ft of the washer',
+      laundry().receptacle('laundry', 'c0', 100, { heightIn: 44 }),
+      'laundry has its receptacle.',
+    ],
   ],
-}); // prettier-ignore
+  fails: [
+    [
+      'only the dryer\u2019s 240 V receptacle',
+      laundry().receptacle('laundry', 'c0', 60, { volts: 240, ratingA: 30 }),
+      'laundry has no 120 V receptacle.',
+    ],
+    [
+      '6 ft 1 in from the washer',
+      laundry().receptacle('laundry', 'c0', 101),
+      'The nearest receptacle to the washer in laundry is 6\'-1" away.',
+    ],
+  ],
+});
 
 const garage = (bays?: number) => aHouse().room('garage', 'garage', [0, 0, 240, 240], { bays });
 testRule(garageReceptacle, {
-  passes: [['two bays, two receptacles, one at exactly 5 1/2 ft', garage(2).receptacle('garage', 'c0', 60, { heightIn: 66 }).receptacle('garage', 'c1', 60), 'garage has 2 receptacles for 2 vehicle bays.']],
+  passes: [
+    [
+      'two bays, two receptacles, one at exactly 5 1/2 ft',
+      garage(2).receptacle('garage', 'c0', 60, { heightIn: 66 }).receptacle('garage', 'c1', 60),
+      'garage has 2 receptacles for 2 vehicle bays.',
+    ],
+  ],
   fails: [
-    ['two bays, one receptacle', garage(2).receptacle('garage', 'c0', 60), 'garage has 1 receptacle for 2 vehicle bays.'],
+    [
+      'two bays, one receptacle',
+      garage(2).receptacle('garage', 'c0', 60),
+      'garage has 1 receptacle for 2 vehicle bays.',
+    ],
     ['the door opener\u2019s ceiling receptacle serves no bay', garage(1).ceiling('garage', 'receptacle', null)],
   ],
-  cannotTell: [['nobody has said how many bays', garage(), 'How many vehicles garage holds is not said. Enter its bays.']],
-}); // prettier-ignore
-
-const outside = () => aHouse().room('liv', 'living', [0, 0, 200, 200]).room('front', 'porch', [0, 210, 100, 60], { side: 'front' }).room('back', 'deck', [0, -70, 100, 60], { side: 'back' });
-testRule(outdoorReceptacles, {
-  passes: [['front and back', outside().receptacle('front', 'c0', 50).receptacle('back', 'c2', 50), 'The front has its receptacle: front.']],
-  fails: [
-    ['none at the back', outside().receptacle('front', 'c0', 50), 'No outdoor receptacle at the back of the house, readily accessible from grade.'],
-    ['more than 6 1/2 ft above grade', outside().receptacle('front', 'c0', 50, { heightIn: 61 }).receptacle('back', 'c2', 50)],
+  cannotTell: [
+    ['nobody has said how many bays', garage(), 'How many vehicles garage holds is not said. Enter its bays.'],
   ],
-  cannotTell: [['the back is not drawn', aHouse().room('liv', 'living', [0, 0, 200, 200]).room('front', 'porch', [0, 210, 100, 60], { side: 'front' }).receptacle('front', 'c0', 9), 'No porch, deck or yard is drawn at the back of the house, so its outdoor receptacle cannot be checked. Draw one and say which side it is on.']],
-}); // prettier-ignore
+});
+
+const outside = () =>
+  aHouse()
+    .room('liv', 'living', [0, 0, 200, 200])
+    .room('front', 'porch', [0, 210, 100, 60], { side: 'front' })
+    .room('back', 'deck', [0, -70, 100, 60], { side: 'back' });
+testRule(outdoorReceptacles, {
+  passes: [
+    [
+      'front and back',
+      outside().receptacle('front', 'c0', 50).receptacle('back', 'c2', 50),
+      'The front has its receptacle: front.',
+    ],
+  ],
+  fails: [
+    [
+      'none at the back',
+      outside().receptacle('front', 'c0', 50),
+      'No outdoor receptacle at the back of the house, readily accessible from grade.',
+    ],
+    [
+      'more than 6 1/2 ft above grade',
+      outside().receptacle('front', 'c0', 50, { heightIn: 61 }).receptacle('back', 'c2', 50),
+    ],
+  ],
+  cannotTell: [
+    [
+      'the back is not drawn',
+      aHouse()
+        .room('liv', 'living', [0, 0, 200, 200])
+        .room('front', 'porch', [0, 210, 100, 60], { side: 'front' })
+        .receptacle('front', 'c0', 9),
+      'No porch, deck or yard is drawn at the back of the house, so its outdoor receptacle cannot be checked. Draw one and say which side it is on.',
+    ],
+  ],
+});
 
 testRule(porchReceptacle, {
-  passes: [['a balcony with one', aHouse().room('bal', 'balcony', [0, 0, 36, 24]).receptacle('bal', 'c0', 18), 'bal has its receptacle.']],
-  fails: [['a balcony of 6 ft² without', aHouse().room('bal', 'balcony', [0, 0, 36, 24]), 'bal has no receptacle within reach of its floor.']],
+  passes: [
+    [
+      'a balcony with one',
+      aHouse().room('bal', 'balcony', [0, 0, 36, 24]).receptacle('bal', 'c0', 18),
+      'bal has its receptacle.',
+    ],
+  ],
+  fails: [
+    [
+      'a balcony of 6 ft² without',
+      aHouse().room('bal', 'balcony', [0, 0, 36, 24]),
+      'bal has no receptacle within reach of its floor.',
+    ],
+  ],
   notApplicable: [['a yard', aHouse().room('yard', 'outdoors', [0, 0, 100, 100])]],
 });
 
-const heated = () => aHouse().room('bed', 'bedroom', [0, 0, 144, 120]).feature('bed', 'baseboard-heater', ['c0', 20, 72, 3]);
+const heated = () =>
+  aHouse().room('bed', 'bedroom', [0, 0, 144, 120]).feature('bed', 'baseboard-heater', ['c0', 20, 72, 3]);
 testRule(heaterBelowReceptacle, {
-  passes: [['a box beside the heater', heated().receptacle('bed', 'c0', 100), 'No receptacle stands above the heater of bed.']],
-  fails: [['a box above the heater', heated().receptacle('bed', 'c0', 60), 'R1-1 stands above the baseboard heater of bed.']],
+  passes: [
+    ['a box beside the heater', heated().receptacle('bed', 'c0', 100), 'No receptacle stands above the heater of bed.'],
+  ],
+  fails: [
+    ['a box above the heater', heated().receptacle('bed', 'c0', 60), 'R1-1 stands above the baseboard heater of bed.'],
+  ],
 });
 
 testRule(roomUseNamed, {
   passes: [['a bedroom', aHouse().room('bed', 'bedroom', [0, 0, 100, 100]), 'bed is a bedroom.']],
   fails: [],
-  cannotTell: [['a room that nobody has named', aHouse().room('x', 'other', [0, 0, 100, 100]), 'x has no use yet, so spacing and protection there cannot be decided. Choose its kind.']],
+  cannotTell: [
+    [
+      'a room that nobody has named',
+      aHouse().room('x', 'other', [0, 0, 100, 100]),
+      'x has no use yet, so spacing and protection there cannot be decided. Choose its kind.',
+    ],
+  ],
 });

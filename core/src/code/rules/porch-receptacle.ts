@@ -18,8 +18,19 @@ export const porchReceptacle = defineRule({
   appliesTo: (view) => ['porch', 'deck', 'balcony'].includes(view.room.kind),
   check: (view, limits, report) => {
     const room = view.room.name;
-    const served = view.boxes.some((box) => receptaclesOf(box).some((one) => one.volts === 120) && boxHeightIn(box, view.level.ceilingIn) <= limits.maxHeightIn);
-    const detail = { measured: () => (served ? 'one or more' : 'none'), required: (show: (lengthIn: number) => string) => `one, at most ${show(limits.maxHeightIn)} above its floor` };
-    return [served ? report.pass('there', { room }, { room: view.room.id }, detail) : report.fail('none', { room }, { room: view.room.id }, detail)];
+    const served = view.boxes.some(
+      (box) =>
+        receptaclesOf(box).some((one) => one.volts === 120) &&
+        boxHeightIn(box, view.level.ceilingIn) <= limits.maxHeightIn,
+    );
+    const detail = {
+      measured: () => (served ? 'one or more' : 'none'),
+      required: (show: (lengthIn: number) => string) => `one, at most ${show(limits.maxHeightIn)} above its floor`,
+    };
+    return [
+      served
+        ? report.pass('there', { room }, { room: view.room.id }, detail)
+        : report.fail('none', { room }, { room: view.room.id }, detail),
+    ];
   },
-}); // prettier-ignore
+});

@@ -7,26 +7,94 @@ const garage = () => aHouse().room('garage', 'garage', [0, 0, 240, 240], { bays:
 
 testRule(gfciProtection, {
   passes: [
-    ['the breaker follows the outlets', garage().receptacle('garage', 'c0', 30, { circuit: 'G' }), 'receptacle R1-1 in garage has GFCI protection. A receptacle in a garage.'],
-    ['a GFCI receptacle first in line protects the rest', garage().receptacle('garage', 'c0', 30, { circuit: 'G', gfci: true }).receptacle('garage', 'c0', 90, { circuit: 'G' }).with((house) => (house.circuits['G']!.gfciFirst = Object.values(house.boxes)[0]!.devices[Object.keys(Object.values(house.boxes)[0]!.devices)[0]!]!.id)).with((house) => (house.circuits['G']!.breaker = 'plain'))],
+    [
+      'the breaker follows the outlets',
+      garage().receptacle('garage', 'c0', 30, { circuit: 'G' }),
+      'receptacle R1-1 in garage has GFCI protection. A receptacle in a garage.',
+    ],
+    [
+      'a GFCI receptacle first in line protects the rest',
+      garage()
+        .receptacle('garage', 'c0', 30, { circuit: 'G', gfci: true })
+        .receptacle('garage', 'c0', 90, { circuit: 'G' })
+        .with(
+          (house) =>
+            (house.circuits['G']!.gfciFirst = Object.values(house.boxes)[0]!.devices[
+              Object.keys(Object.values(house.boxes)[0]!.devices)[0]!
+            ]!.id),
+        )
+        .with((house) => (house.circuits['G']!.breaker = 'plain')),
+    ],
   ],
   fails: [
-    ['a plain breaker chosen by hand', garage().receptacle('garage', 'c0', 30, { circuit: 'G' }).with((house) => (house.circuits['G']!.breaker = 'plain')), 'receptacle R1-1 in garage on G has no GFCI protection. A receptacle in a garage.'],
-    ['a GFCI receptacle in the ceiling is not readily accessible', garage().ceiling('garage', 'receptacle', 'G', { gfci: true }).with((house) => (house.circuits['G']!.gfciFirst = Object.keys(Object.values(house.boxes)[0]!.devices)[0]!)).with((house) => (house.circuits['G']!.breaker = 'plain')), 'receptacle R1-1 in garage is the GFCI of its circuit and not readily accessible: it is in the ceiling.'],
+    [
+      'a plain breaker chosen by hand',
+      garage()
+        .receptacle('garage', 'c0', 30, { circuit: 'G' })
+        .with((house) => (house.circuits['G']!.breaker = 'plain')),
+      'receptacle R1-1 in garage on G has no GFCI protection. A receptacle in a garage.',
+    ],
+    [
+      'a GFCI receptacle in the ceiling is not readily accessible',
+      garage()
+        .ceiling('garage', 'receptacle', 'G', { gfci: true })
+        .with((house) => (house.circuits['G']!.gfciFirst = Object.keys(Object.values(house.boxes)[0]!.devices)[0]!))
+        .with((house) => (house.circuits['G']!.breaker = 'plain')),
+      'receptacle R1-1 in garage is the GFCI of its circuit and not readily accessible: it is in the ceiling.',
+    ],
   ],
   cannotTell: [
-    ['a kitchen refrigerator whose sink is not drawn, 2020', aHouse('2020').room('kit', 'kitchen', [0, 0, 100, 100]).circuit('F', 20).load('refrigerator', 'kit', 'c0', 50, 'F'), 'Refrigerator (R1-1): The sink is not drawn, so its distance is not known.'],
-    ['a room without a use', aHouse().room('x', 'other', [0, 0, 100, 100]).circuit('A', 15).receptacle('x', 'c0', 50, { circuit: 'A' })],
+    [
+      'a kitchen refrigerator whose sink is not drawn, 2020',
+      aHouse('2020')
+        .room('kit', 'kitchen', [0, 0, 100, 100])
+        .circuit('F', 20)
+        .load('refrigerator', 'kit', 'c0', 50, 'F'),
+      'Refrigerator (R1-1): The sink is not drawn, so its distance is not known.',
+    ],
+    [
+      'a room without a use',
+      aHouse().room('x', 'other', [0, 0, 100, 100]).circuit('A', 15).receptacle('x', 'c0', 50, { circuit: 'A' }),
+    ],
   ],
-}); // prettier-ignore
+});
 
-const bed = () => aHouse().room('bed', 'bedroom', [0, 0, 120, 120]).room('bath', 'bathroom', [130, 0, 96, 60]).circuit('A', 15);
+const bed = () =>
+  aHouse().room('bed', 'bedroom', [0, 0, 120, 120]).room('bath', 'bathroom', [130, 0, 96, 60]).circuit('A', 15);
 
 testRule(afciProtection, {
-  passes: [['the breaker follows the outlets', bed().receptacle('bed', 'c0', 30, { circuit: 'A' }), 'A has AFCI protection for bed.']],
-  fails: [
-    ['a plain breaker chosen by hand', bed().receptacle('bed', 'c0', 30, { circuit: 'A' }).with((house) => (house.circuits['A']!.breaker = 'plain')), 'A feeds bed and has no AFCI protection.'],
-    ['a switch in the bedroom makes an outdoor light\u2019s circuit an arc-fault circuit', bed().room('porch', 'porch', [0, 130, 100, 50]).ceiling('porch', 'luminaire', 'A').switchAt('bed', 'c2', 20, 'A').with((house) => (house.circuits['A']!.breaker = 'plain'))],
+  passes: [
+    [
+      'the breaker follows the outlets',
+      bed().receptacle('bed', 'c0', 30, { circuit: 'A' }),
+      'A has AFCI protection for bed.',
+    ],
   ],
-  cannotTell: [['a room without a use', aHouse().room('x', 'other', [0, 0, 100, 100]).circuit('A', 15, { breaker: 'plain' }).receptacle('x', 'c0', 50, { circuit: 'A' }), 'A: Nobody has said what x is used for. Name its kind.']],
-}); // prettier-ignore
+  fails: [
+    [
+      'a plain breaker chosen by hand',
+      bed()
+        .receptacle('bed', 'c0', 30, { circuit: 'A' })
+        .with((house) => (house.circuits['A']!.breaker = 'plain')),
+      'A feeds bed and has no AFCI protection.',
+    ],
+    [
+      'a switch in the bedroom makes an outdoor light\u2019s circuit an arc-fault circuit',
+      bed()
+        .room('porch', 'porch', [0, 130, 100, 50])
+        .ceiling('porch', 'luminaire', 'A')
+        .switchAt('bed', 'c2', 20, 'A')
+        .with((house) => (house.circuits['A']!.breaker = 'plain')),
+    ],
+  ],
+  cannotTell: [
+    [
+      'a room without a use',
+      aHouse()
+        .room('x', 'other', [0, 0, 100, 100])
+        .circuit('A', 15, { breaker: 'plain' })
+        .receptacle('x', 'c0', 50, { circuit: 'A' }),
+      'A: Nobody has said what x is used for. Name its kind.',
+    ],
+  ],
+});

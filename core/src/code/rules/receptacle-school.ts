@@ -11,8 +11,10 @@ export const receptacleSchool = defineRule({
     why: 'The code sets no number of receptacles for a dwelling circuit. Firms set one so that everyday use does not trip breakers: 180 VA a yoke at 80 % or 100 %, or a maximum.',
     editions: everyEdition({ section: 'standard of the firm', limits: {}, basis: commonPractice }),
     messages: {
-      over: ({ circuit, percent }: { circuit: string; percent: number }) => `${circuit} is loaded to ${percent} % of the firm's standard.`,
-      within: ({ circuit, percent }: { circuit: string; percent: number }) => `${circuit}: ${percent} % of the firm's standard.`,
+      over: ({ circuit, percent }: { circuit: string; percent: number }) =>
+        `${circuit} is loaded to ${percent} % of the firm's standard.`,
+      within: ({ circuit, percent }: { circuit: string; percent: number }) =>
+        `${circuit}: ${percent} % of the firm's standard.`,
     },
   },
   scope: 'house',
@@ -23,8 +25,13 @@ export const receptacleSchool = defineRule({
       .map((circuit) => {
         const load = measureCircuitLoad(facts.house, circuit);
         const data = { circuit: circuit.name, percent: Math.round(load.used * 100) };
-        const detail = { measured: () => `${load.amps.toFixed(1)} A, ${load.generalReceptacles} receptacles`, required: () => `${load.allowedA.toFixed(1)} A` };
+        const detail = {
+          measured: () => `${load.amps.toFixed(1)} A, ${load.generalReceptacles} receptacles`,
+          required: () => `${load.allowedA.toFixed(1)} A`,
+        };
         const where = { circuit: circuit.id };
-        return load.used > 1 + 1e-9 ? report.fail('over', data, where, detail) : report.pass('within', data, where, detail);
+        return load.used > 1 + 1e-9
+          ? report.fail('over', data, where, detail)
+          : report.pass('within', data, where, detail);
       }),
 });

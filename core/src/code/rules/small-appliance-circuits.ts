@@ -9,11 +9,18 @@ export const smallApplianceCircuits = defineRule({
     stage: 'circuits',
     severity: 'violation',
     why: 'A kettle and a toaster together load one 20 A circuit to the full. Two circuits on the counter keep breakfast from tripping.',
-    editions: everyEdition({ section: '210.11(C)(1), 210.52(B)(3)', limits: { circuits: 2, ratingA: 20 }, basis: fromMemory('high') }),
+    editions: everyEdition({
+      section: '210.11(C)(1), 210.52(B)(3)',
+      limits: { circuits: 2, ratingA: 20 },
+      basis: fromMemory('high'),
+    }),
     messages: {
-      few: ({ room, n, need }: { room: string; n: number; need: number }) => `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A; ${need} are due.`,
-      enough: ({ room, n }: { room: string; n: number }) => `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A.`,
-      noCounter: ({ room }: { room: string }) => `${room} has no counter receptacle yet, so its small-appliance circuits cannot be counted.`,
+      few: ({ room, n, need }: { room: string; n: number; need: number }) =>
+        `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A; ${need} are due.`,
+      enough: ({ room, n }: { room: string; n: number }) =>
+        `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A.`,
+      noCounter: ({ room }: { room: string }) =>
+        `${room} has no counter receptacle yet, so its small-appliance circuits cannot be counted.`,
     },
   },
   scope: 'house',
@@ -22,11 +29,21 @@ export const smallApplianceCircuits = defineRule({
     facts.views
       .filter((view) => view.room.kind === 'kitchen')
       .map(({ room }) => {
-        const counters = facts.outlets.all.filter((outlet) => outlet.room === room && isCounterReceptacle(facts, outlet));
+        const counters = facts.outlets.all.filter(
+          (outlet) => outlet.room === room && isCounterReceptacle(facts, outlet),
+        );
         if (counters.length === 0) return report.cannotTell('noCounter', { room: room.name }, { room: room.id });
-        const feeding = circuitsOf(facts).filter((circuit) => circuit.ratingA === limits.ratingA && outletsOf(facts, circuit).some((outlet) => counters.includes(outlet)));
+        const feeding = circuitsOf(facts).filter(
+          (circuit) =>
+            circuit.ratingA === limits.ratingA && outletsOf(facts, circuit).some((outlet) => counters.includes(outlet)),
+        );
         const data = { room: room.name, n: feeding.length, need: limits.circuits };
-        const detail = { measured: () => `${feeding.length}`, required: () => `${limits.circuits} of ${limits.ratingA} A` };
-        return feeding.length < limits.circuits ? report.fail('few', data, { room: room.id }, detail) : report.pass('enough', data, { room: room.id }, detail);
+        const detail = {
+          measured: () => `${feeding.length}`,
+          required: () => `${limits.circuits} of ${limits.ratingA} A`,
+        };
+        return feeding.length < limits.circuits
+          ? report.fail('few', data, { room: room.id }, detail)
+          : report.pass('enough', data, { room: room.id }, detail);
       }),
-}); // prettier-ignore
+});

@@ -1,4 +1,12 @@
-import { circuitsOf, deviceIds, isFoodReceptacle, isSmallAppliance, listOutlets, outletsOf, outletsProper } from '../circuit-facts';
+import {
+  circuitsOf,
+  deviceIds,
+  isFoodReceptacle,
+  isSmallAppliance,
+  listOutlets,
+  outletsOf,
+  outletsProper,
+} from '../circuit-facts';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -14,7 +22,8 @@ export const smallApplianceOnly = defineRule({
     why: 'Lights, hoods, disposers and dishwashers would take the ampacity that the counter is there for.',
     editions: everyEdition({ section: '210.52(B)(2)', limits: {}, basis: fromMemory('high') }),
     messages: {
-      other: ({ circuit, outlets }: { circuit: string; outlets: string }) => `${circuit} is a small-appliance circuit and also feeds ${outlets}.`,
+      other: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} is a small-appliance circuit and also feeds ${outlets}.`,
       only: ({ circuit }: { circuit: string }) => `${circuit} feeds small-appliance receptacles only.`,
     },
   },
@@ -24,9 +33,16 @@ export const smallApplianceOnly = defineRule({
     circuitsOf(facts)
       .filter((circuit) => isSmallAppliance(facts, circuit))
       .map((circuit) => {
-        const other = outletsProper(outletsOf(facts, circuit)).filter((outlet) => !isFoodReceptacle(outlet) && !MAY_RIDE(outlet.load?.name ?? ''));
+        const other = outletsProper(outletsOf(facts, circuit)).filter(
+          (outlet) => !isFoodReceptacle(outlet) && !MAY_RIDE(outlet.load?.name ?? ''),
+        );
         if (other.length === 0) return report.pass('only', { circuit: circuit.name }, { circuit: circuit.id });
         const remedies = [takeOffRemedy(deviceIds(other), other.length === 1 ? 'it' : 'them')];
-        return report.fail('other', { circuit: circuit.name, outlets: listOutlets(other) }, { circuit: circuit.id, box: other[0]!.box.id }, { remedies });
+        return report.fail(
+          'other',
+          { circuit: circuit.name, outlets: listOutlets(other) },
+          { circuit: circuit.id, box: other[0]!.box.id },
+          { remedies },
+        );
       }),
 });

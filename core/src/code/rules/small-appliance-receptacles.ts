@@ -9,10 +9,16 @@ export const smallApplianceReceptacles = defineRule({
     stage: 'circuits',
     severity: 'violation',
     why: 'Toasters and coffee makers move to the dining table. Its receptacles must be able to carry them.',
-    editions: everyEdition({ section: '210.52(B)(1)', limits: { ratingA: 20, ownCircuitA: 15 }, basis: fromMemory('high') }),
+    editions: everyEdition({
+      section: '210.52(B)(1)',
+      limits: { ratingA: 20, ownCircuitA: 15 },
+      basis: fromMemory('high'),
+    }),
     messages: {
-      wrong: ({ room, outlets, circuit }: { room: string; outlets: string; circuit: string }) => `${outlets}: fed by ${circuit}, which is not a 20 A small-appliance circuit for ${room}.`,
-      right: ({ room }: { room: string }) => `The receptacles of ${room} are on small-appliance circuits, or on circuits of their own.`,
+      wrong: ({ room, outlets, circuit }: { room: string; outlets: string; circuit: string }) =>
+        `${outlets}: fed by ${circuit}, which is not a 20 A small-appliance circuit for ${room}.`,
+      right: ({ room }: { room: string }) =>
+        `The receptacles of ${room} are on small-appliance circuits, or on circuits of their own.`,
     },
   },
   scope: 'house',
@@ -20,23 +26,31 @@ export const smallApplianceReceptacles = defineRule({
   check: (facts, limits, report) => {
     const rooms = [...new Set(facts.outlets.all.filter(isFoodReceptacle).map((outlet) => outlet.room))];
     return rooms.flatMap((room) => {
-      const wrong = new Map<string, typeof facts.outlets.all[number][]>();
+      const wrong = new Map<string, (typeof facts.outlets.all)[number][]>();
       for (const outlet of facts.outlets.all.filter((one) => one.room === room && isFoodReceptacle(one))) {
         const circuit = outlet.device.circuit === null ? undefined : facts.house.circuits[outlet.device.circuit];
         if (!circuit) continue;
         // Exceptions 1 and 2: a refrigerator, and from 2017 any specific appliance, on a circuit of its own of 15 A or more.
-        const alone = outlet.load !== undefined && outletsProper(outletsOf(facts, circuit)).length === 1 && circuit.ratingA >= limits.ownCircuitA;
+        const alone =
+          outlet.load !== undefined &&
+          outletsProper(outletsOf(facts, circuit)).length === 1 &&
+          circuit.ratingA >= limits.ownCircuitA;
         if (alone || (isSmallAppliance(facts, circuit) && circuit.ratingA === limits.ratingA)) continue;
         wrong.set(circuit.id, [...(wrong.get(circuit.id) ?? []), outlet]);
       }
       if (wrong.size === 0) return [report.pass('right', { room: room.name }, { room: room.id })];
       return [...wrong].map(([id, outlets]) =>
-        report.fail('wrong', { room: room.name, outlets: listOutlets(outlets), circuit: facts.house.circuits[id]!.name }, { room: room.id, circuit: id }, {
-          measured: () => `${facts.house.circuits[id]!.ratingA} A, ${facts.house.circuits[id]!.purpose}`,
-          required: () => `${limits.ratingA} A, small-appliance`,
-          remedies: [takeOffRemedy(deviceIds(outlets), 'them')],
-        }),
+        report.fail(
+          'wrong',
+          { room: room.name, outlets: listOutlets(outlets), circuit: facts.house.circuits[id]!.name },
+          { room: room.id, circuit: id },
+          {
+            measured: () => `${facts.house.circuits[id]!.ratingA} A, ${facts.house.circuits[id]!.purpose}`,
+            required: () => `${limits.ratingA} A, small-appliance`,
+            remedies: [takeOffRemedy(deviceIds(outlets), 'them')],
+          },
+        ),
       );
     });
   },
-}); // prettier-ignore
+});

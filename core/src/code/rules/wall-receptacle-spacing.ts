@@ -11,7 +11,11 @@ export const wallReceptacleSpacing = defineRule({
     stage: 'boxes',
     severity: 'violation',
     why: 'A six-foot cord must reach from anywhere along the wall, so that nobody runs a cord across a door or under a rug. Corners count, windows do not break the wall.',
-    editions: everyEdition({ section: '210.52(A)(1)', limits: { reachIn: 72, minWallIn: 24 }, basis: fromMemory('high') }),
+    editions: everyEdition({
+      section: '210.52(A)(1)',
+      limits: { reachIn: 72, minWallIn: 24 },
+      basis: fromMemory('high'),
+    }),
     messages: {
       none: ({ room, walls, wall }: { room: string; walls: string; wall: number }, show) =>
         `${show(wall)} of the ${walls} wall of ${room} has no receptacle of its own.`,
@@ -27,13 +31,30 @@ export const wallReceptacleSpacing = defineRule({
     reachAlongWalls(view, limits.reachIn, limits.minWallIn).flatMap(({ space, reach, boxes }) => {
       const walls = space.walls.join('-');
       const room = view.room.name;
-      const measured = (show: (lengthIn: number) => string) => (boxes.length === 0 ? 'no receptacle in this wall space' : `${show(reach.worstIn)} at the worst point`);
+      const measured = (show: (lengthIn: number) => string) =>
+        boxes.length === 0 ? 'no receptacle in this wall space' : `${show(reach.worstIn)} at the worst point`;
       const required = (show: (lengthIn: number) => string) => `${show(limits.reachIn)} along the floor line`;
       const detail = { measured, required, remedies: [fillRoomRemedy(view.room)] };
-      if (boxes.length === 0) return [report.fail('none', { room, walls, wall: lengthOf(space) }, { room: view.room.id, stretch: space }, detail)];
-      if (reach.gaps.length === 0) return [report.pass('reached', { room, walls, worst: reach.worstIn }, { room: view.room.id, stretch: space }, { measured, required })];
+      if (boxes.length === 0)
+        return [
+          report.fail('none', { room, walls, wall: lengthOf(space) }, { room: view.room.id, stretch: space }, detail),
+        ];
+      if (reach.gaps.length === 0)
+        return [
+          report.pass(
+            'reached',
+            { room, walls, worst: reach.worstIn },
+            { room: view.room.id, stretch: space },
+            { measured, required },
+          ),
+        ];
       return reach.gaps.map((gap) =>
-        report.fail('gap', { room, walls: formatStretch(view, gap), gap: lengthOf(gap), from: nearestCorner(view, gap) }, { room: view.room.id, stretch: gap }, detail),
+        report.fail(
+          'gap',
+          { room, walls: formatStretch(view, gap), gap: lengthOf(gap), from: nearestCorner(view, gap) },
+          { room: view.room.id, stretch: gap },
+          detail,
+        ),
       );
     }),
-}); // prettier-ignore
+});

@@ -64,19 +64,38 @@ function gripOf(hit: Hit, context: ToolContext): Grip | undefined {
   if (hit.kind === 'box' || hit.kind === 'opening' || hit.kind === 'feature') return { kind: hit.kind, id: hit.id };
   if (hit.kind === 'corner' && hit.room) return { kind: 'corner', room: hit.room, corner: hit.id };
   if (hit.kind === 'wall' && hit.room) return { kind: 'wall', room: hit.room, wall: hit.id };
-  if (hit.kind === 'room' && context.selectedRooms.includes(hit.id)) return { kind: 'rooms', ids: context.selectedRooms };
+  if (hit.kind === 'room' && context.selectedRooms.includes(hit.id))
+    return { kind: 'rooms', ids: context.selectedRooms };
   return undefined;
 }
 
-function stepSelect(tool: Extract<Tool, { kind: 'select' }>, state: ToolState, event: ToolEvent, context: ToolContext): Step {
+function stepSelect(
+  tool: Extract<Tool, { kind: 'select' }>,
+  state: ToolState,
+  event: ToolEvent,
+  context: ToolContext,
+): Step {
   switch (state.kind) {
     case 'pressing':
     case 'dragging': {
       const { grip, from } = state;
       const far = Math.hypot(event.point.x - from.x, event.point.y - from.y) > context.thresholdIn / 2;
       if (event.type === 'move' && (far || state.kind === 'dragging'))
-        return { state: { kind: 'dragging', grip, from, attempt: dragEdit(context.house, grip, { from, to: event.point, thresholdIn: context.thresholdIn, free: event.alt }) } };
-      if (event.type === 'up') return state.kind === 'dragging' ? { state: IDLE, commit: state.attempt } : { state: IDLE };
+        return {
+          state: {
+            kind: 'dragging',
+            grip,
+            from,
+            attempt: dragEdit(context.house, grip, {
+              from,
+              to: event.point,
+              thresholdIn: context.thresholdIn,
+              free: event.alt,
+            }),
+          },
+        };
+      if (event.type === 'up')
+        return state.kind === 'dragging' ? { state: IDLE, commit: state.attempt } : { state: IDLE };
       return event.type === 'cancel' ? { state: IDLE } : { state };
     }
     case 'lassoing':
@@ -86,31 +105,50 @@ function stepSelect(tool: Extract<Tool, { kind: 'select' }>, state: ToolState, e
     default: {
       if (event.type !== 'down') return { state: IDLE };
       const isGround = event.hit === null || event.hit.kind === 'room';
-      if (isGround && (tool.lasso || event.shift)) return { state: { kind: 'lassoing', from: event.point, to: event.point } };
+      if (isGround && (tool.lasso || event.shift))
+        return { state: { kind: 'lassoing', from: event.point, to: event.point } };
       const grip = event.hit && context.canEdit ? gripOf(event.hit, context) : undefined;
       const isHandle = event.hit?.kind === 'corner' || event.hit?.kind === 'wall';
       const picked = isHandle ? undefined : { hit: event.hit, add: event.shift };
       return { state: grip && !event.shift ? { kind: 'pressing', grip, from: event.point } : IDLE, picked };
     }
   }
-} // prettier-ignore
+}
 
-function stepRectangle(tool: Extract<Tool, { kind: 'rectangle' }>, state: ToolState, event: ToolEvent, context: ToolContext): Step {
+function stepRectangle(
+  tool: Extract<Tool, { kind: 'rectangle' }>,
+  state: ToolState,
+  event: ToolEvent,
+  context: ToolContext,
+): Step {
   const point = snapped(event, context);
-  if (state.kind !== 'drawing-rectangle') return { state: event.type === 'down' ? { kind: 'drawing-rectangle', from: point, to: point } : IDLE };
+  if (state.kind !== 'drawing-rectangle')
+    return { state: event.type === 'down' ? { kind: 'drawing-rectangle', from: point, to: point } : IDLE };
   if (event.type === 'move') return { state: { ...state, to: point } };
   if (event.type === 'cancel') return { state: IDLE };
   if (event.type !== 'up') return { state };
   const { from } = state;
-  if (Math.abs(point.x - from.x) < SMALLEST_ROOM_IN || Math.abs(point.y - from.y) < SMALLEST_ROOM_IN) return { state: IDLE };
-  return { state: IDLE, commit: addRoom(context.house, context.level, tool.room, rectangleBetween(from, point), context.newId) };
+  if (Math.abs(point.x - from.x) < SMALLEST_ROOM_IN || Math.abs(point.y - from.y) < SMALLEST_ROOM_IN)
+    return { state: IDLE };
+  return {
+    state: IDLE,
+    commit: addRoom(context.house, context.level, tool.room, rectangleBetween(from, point), context.newId),
+  };
 }
 
-function stepPolygon(tool: Extract<Tool, { kind: 'polygon' }>, state: ToolState, event: ToolEvent, context: ToolContext): Step {
+function stepPolygon(
+  tool: Extract<Tool, { kind: 'polygon' }>,
+  state: ToolState,
+  event: ToolEvent,
+  context: ToolContext,
+): Step {
   const point = snapped(event, context);
   const points = state.kind === 'drawing-polygon' ? state.points : [];
   const first = points[0];
-  const finish = (): Step => (points.length < 3 ? { state } : { state: IDLE, commit: addRoom(context.house, context.level, tool.room, points, context.newId) });
+  const finish = (): Step =>
+    points.length < 3
+      ? { state }
+      : { state: IDLE, commit: addRoom(context.house, context.level, tool.room, points, context.newId) };
   switch (event.type) {
     case 'cancel':
       return { state: IDLE };
@@ -121,14 +159,24 @@ function stepPolygon(tool: Extract<Tool, { kind: 'polygon' }>, state: ToolState,
     case 'up':
       return { state };
     case 'down': {
-      if (first && points.length >= 3 && Math.hypot(event.point.x - first.x, event.point.y - first.y) <= context.thresholdIn * 1.5) return finish();
+      if (
+        first &&
+        points.length >= 3 &&
+        Math.hypot(event.point.x - first.x, event.point.y - first.y) <= context.thresholdIn * 1.5
+      )
+        return finish();
       const last = points.at(-1);
       // Walls run square unless Alt is held: the nearer axis keeps the last corner's coordinate.
-      const square = last && !event.alt ? (Math.abs(point.x - last.x) < Math.abs(point.y - last.y) ? { x: last.x, y: point.y } : { x: point.x, y: last.y }) : point;
+      const square =
+        last && !event.alt
+          ? Math.abs(point.x - last.x) < Math.abs(point.y - last.y)
+            ? { x: last.x, y: point.y }
+            : { x: point.x, y: last.y }
+          : point;
       return { state: { kind: 'drawing-polygon', points: [...points, square], to: square } };
     }
   }
-} // prettier-ignore
+}
 
 /** Putting something down: it hovers under the hand, a press nails it. */
 function stepPlace(state: ToolState, event: ToolEvent, attempt: () => Result<Edited>): Step {
@@ -152,6 +200,8 @@ export function step(tool: Tool, state: ToolState, event: ToolEvent, context: To
     case 'feature':
       return stepPlace(state, event, () => placeFeature(house, level, tool.feature, event.point, newId));
     case 'box':
-      return stepPlace(state, event, () => placeBoxAt(house, level, tool.box, event.point, newId, event.alt ? 0 : thresholdIn));
+      return stepPlace(state, event, () =>
+        placeBoxAt(house, level, tool.box, event.point, newId, event.alt ? 0 : thresholdIn),
+      );
   }
 }

@@ -1,22 +1,71 @@
 import {
-  addEntity, choosePrefix, featureSchema, isInside, nearestWall, openingSchema, placeBoxes, rectangleCorners, refuse, roomSpan, toLoop, turnClockwise,
-  usualHeightIn, wallLoop, type Device, type Edited, type FeatureKind, type House, type NewId, type OpeningKind, type Point, type Result, type Room, type RoomKind,
-} from '@winculum/core'; // prettier-ignore
+  addEntity,
+  choosePrefix,
+  featureSchema,
+  isInside,
+  nearestWall,
+  openingSchema,
+  placeBoxes,
+  rectangleCorners,
+  refuse,
+  roomSpan,
+  toLoop,
+  turnClockwise,
+  usualHeightIn,
+  wallLoop,
+  type Device,
+  type Edited,
+  type FeatureKind,
+  type House,
+  type NewId,
+  type OpeningKind,
+  type Point,
+  type Result,
+  type Room,
+  type RoomKind,
+} from '@winculum/core';
 import { snapToStud } from './drag-edit';
 
 /** Sizes that things usually have when they are first put down, inches: *common practice*, changed at will. */
-const OPENING_WIDTH: Record<OpeningKind, number> = { door: 32, cased: 48, slider: 72, window: 36, 'fixed-glass': 24, vehicle: 108 };
+const OPENING_WIDTH: Record<OpeningKind, number> = {
+  door: 32,
+  cased: 48,
+  slider: 72,
+  window: 36,
+  'fixed-glass': 24,
+  vehicle: 108,
+};
 const FEATURE_SIZE: Partial<Record<FeatureKind, readonly [number, number, number]>> = {
-  counter: [72, 25, 36], island: [72, 36, 36], peninsula: [60, 25, 36], cabinet: [36, 24, 84], 'tall-cabinet': [24, 24, 84], sink: [33, 20, 36],
-  basin: [20, 19, 34], range: [30, 26, 36], cooktop: [30, 21, 36], refrigerator: [36, 30, 70], dishwasher: [24, 24, 34], tub: [60, 30, 20],
-  shower: [36, 36, 80], toilet: [20, 28, 16], washer: [28, 30, 42], dryer: [28, 30, 42], fireplace: [60, 20, 48], stair: [40, 120, 100],
-  'baseboard-heater': [72, 3, 8], 'water-heater': [22, 22, 60], kiln: [34, 34, 36], panel: [16, 4, 60], furniture: [60, 36, 30],
-}; // prettier-ignore
+  counter: [72, 25, 36],
+  island: [72, 36, 36],
+  peninsula: [60, 25, 36],
+  cabinet: [36, 24, 84],
+  'tall-cabinet': [24, 24, 84],
+  sink: [33, 20, 36],
+  basin: [20, 19, 34],
+  range: [30, 26, 36],
+  cooktop: [30, 21, 36],
+  refrigerator: [36, 30, 70],
+  dishwasher: [24, 24, 34],
+  tub: [60, 30, 20],
+  shower: [36, 36, 80],
+  toilet: [20, 28, 16],
+  washer: [28, 30, 42],
+  dryer: [28, 30, 42],
+  fireplace: [60, 20, 48],
+  stair: [40, 120, 100],
+  'baseboard-heater': [72, 3, 8],
+  'water-heater': [22, 22, 60],
+  kiln: [34, 34, 36],
+  panel: [16, 4, 60],
+  furniture: [60, 36, 30],
+};
 const STANDS_FREE: ReadonlySet<FeatureKind> = new Set(['island', 'stair', 'kiln', 'furniture']);
 /** How far from a wall a click still means that wall, inches. */
 const NEAR_WALL_IN = 30;
 
-export type BoxTool = 'receptacle' | 'floor-receptacle' | 'receptacle-240' | 'switch' | 'luminaire' | 'fan' | 'alarm' | 'connection';
+export type BoxTool =
+  'receptacle' | 'floor-receptacle' | 'receptacle-240' | 'switch' | 'luminaire' | 'fan' | 'alarm' | 'connection';
 
 export const roomAt = (house: House, level: string, point: Point): Room | undefined =>
   Object.values(house.rooms).find((room) => room.level === level && isInside(point, room.corners));
@@ -28,50 +77,113 @@ function wallNear(house: House, level: string, point: Point) {
     .map((room) => ({ room, ...nearestWall(wallLoop(room), point) }))
     .filter((one) => one.distanceIn <= NEAR_WALL_IN)
     .sort((a, b) => a.distanceIn - b.distanceIn)[0];
-  return found ? { ok: true as const, value: found } : refuse('no-wall', 'place', 'There is no wall here. Click close to the wall of a room.');
+  return found
+    ? { ok: true as const, value: found }
+    : refuse('no-wall', 'place', 'There is no wall here. Click close to the wall of a room.');
 }
 
 /** Where a thing of some width starts so that it is centred on a place and stays on its wall. */
-const centre = (alongIn: number, widthIn: number, wallIn: number) => Math.max(0, Math.min(wallIn - widthIn, Math.round((alongIn - widthIn / 2) * 2) / 2));
+const centre = (alongIn: number, widthIn: number, wallIn: number) =>
+  Math.max(0, Math.min(wallIn - widthIn, Math.round((alongIn - widthIn / 2) * 2) / 2));
 
-export function placeOpening(house: House, level: string, kind: OpeningKind, point: Point, newId: NewId): Result<Edited> {
+export function placeOpening(
+  house: House,
+  level: string,
+  kind: OpeningKind,
+  point: Point,
+  newId: NewId,
+): Result<Edited> {
   const near = wallNear(house, level, point);
   if (!near.ok) return near;
   const { room, wall, alongIn } = near.value;
   const widthIn = OPENING_WIDTH[kind];
-  return addEntity(house, 'openings', openingSchema.parse({ id: newId('opening'), room: room.id, wall: wall.id, kind, widthIn, alongIn: centre(alongIn, widthIn, wall.lengthIn) }));
-} // prettier-ignore
+  return addEntity(
+    house,
+    'openings',
+    openingSchema.parse({
+      id: newId('opening'),
+      room: room.id,
+      wall: wall.id,
+      kind,
+      widthIn,
+      alongIn: centre(alongIn, widthIn, wall.lengthIn),
+    }),
+  );
+}
 
-export function placeFeature(house: House, level: string, kind: FeatureKind, point: Point, newId: NewId): Result<Edited> {
+export function placeFeature(
+  house: House,
+  level: string,
+  kind: FeatureKind,
+  point: Point,
+  newId: NewId,
+): Result<Edited> {
   const [widthIn, depthIn, heightIn] = FEATURE_SIZE[kind] ?? [36, 24, 36];
   const base = { id: newId('feature'), kind, heightIn };
   if (STANDS_FREE.has(kind)) {
     const room = roomAt(house, level, point);
     if (!room) return refuse('no-room', 'place', 'This stands in a room. Click inside one.');
     const span = roomSpan(room);
-    if (widthIn > span.widthIn || depthIn > span.depthIn) return refuse('too-large', 'place', `${room.name} is too small for this.`);
-    return addEntity(house, 'features', featureSchema.parse({ ...base, room: room.id, at: { kind: 'free', x: Math.round(point.x - widthIn / 2), y: Math.round(point.y - depthIn / 2), widthIn, depthIn } }));
+    if (widthIn > span.widthIn || depthIn > span.depthIn)
+      return refuse('too-large', 'place', `${room.name} is too small for this.`);
+    return addEntity(
+      house,
+      'features',
+      featureSchema.parse({
+        ...base,
+        room: room.id,
+        at: {
+          kind: 'free',
+          x: Math.round(point.x - widthIn / 2),
+          y: Math.round(point.y - depthIn / 2),
+          widthIn,
+          depthIn,
+        },
+      }),
+    );
   }
   const near = wallNear(house, level, point);
   if (!near.ok) return near;
   const { room, wall, alongIn } = near.value;
   const fitting = kind === 'counter' || kind === 'baseboard-heater' ? Math.min(widthIn, wall.lengthIn) : widthIn;
-  return addEntity(house, 'features', featureSchema.parse({ ...base, room: room.id, at: { kind: 'wall', wall: wall.id, widthIn: fitting, depthIn, alongIn: centre(alongIn, fitting, wall.lengthIn), behindIn: kind === 'sink' || kind === 'basin' ? 3 : 0 } }));
-} // prettier-ignore
+  return addEntity(
+    house,
+    'features',
+    featureSchema.parse({
+      ...base,
+      room: room.id,
+      at: {
+        kind: 'wall',
+        wall: wall.id,
+        widthIn: fitting,
+        depthIn,
+        alongIn: centre(alongIn, fitting, wall.lengthIn),
+        behindIn: kind === 'sink' || kind === 'basin' ? 3 : 0,
+      },
+    }),
+  );
+}
 
 function deviceFor(tool: BoxTool, id: string): Device {
   const base = { id, circuit: null };
   switch (tool) {
     case 'receptacle':
-    case 'floor-receptacle': return { ...base, kind: 'receptacle', style: 'duplex', volts: 120, ratingA: 15, gfci: false, switched: 'no' };
-    case 'receptacle-240': return { ...base, kind: 'receptacle', style: 'single', volts: 240, ratingA: 30, gfci: false, switched: 'no' };
-    case 'switch': return { ...base, kind: 'switch', style: 'toggle' };
-    case 'luminaire': return { ...base, kind: 'luminaire', style: 'surface', va: 12 };
-    case 'fan': return { ...base, kind: 'fan', va: 60 };
-    case 'alarm': return { ...base, kind: 'alarm', senses: 'smoke', va: 5 };
-    case 'connection': return { ...base, kind: 'connection', volts: 120 };
+    case 'floor-receptacle':
+      return { ...base, kind: 'receptacle', style: 'duplex', volts: 120, ratingA: 15, gfci: false, switched: 'no' };
+    case 'receptacle-240':
+      return { ...base, kind: 'receptacle', style: 'single', volts: 240, ratingA: 30, gfci: false, switched: 'no' };
+    case 'switch':
+      return { ...base, kind: 'switch', style: 'toggle' };
+    case 'luminaire':
+      return { ...base, kind: 'luminaire', style: 'surface', va: 12 };
+    case 'fan':
+      return { ...base, kind: 'fan', va: 60 };
+    case 'alarm':
+      return { ...base, kind: 'alarm', senses: 'smoke', va: 5 };
+    case 'connection':
+      return { ...base, kind: 'connection', volts: 120 };
   }
-} // prettier-ignore
+}
 
 const IN_THE_CEILING: ReadonlySet<BoxTool> = new Set(['luminaire', 'fan', 'alarm', 'connection']);
 
@@ -80,27 +192,61 @@ export function heightFor(house: House, room: Room, tool: BoxTool, atLoopIn: num
   if (tool === 'switch') return house.standards.switchHeightIn;
   const loop = wallLoop(room);
   const overCounter = Object.values(house.features).some(
-    (feature) => feature.room === room.id && feature.kind === 'counter' && feature.at.kind === 'wall' && atLoopIn >= toLoop(loop, feature.at.wall, feature.at.alongIn) && atLoopIn <= toLoop(loop, feature.at.wall, feature.at.alongIn) + feature.at.widthIn,
+    (feature) =>
+      feature.room === room.id &&
+      feature.kind === 'counter' &&
+      feature.at.kind === 'wall' &&
+      atLoopIn >= toLoop(loop, feature.at.wall, feature.at.alongIn) &&
+      atLoopIn <= toLoop(loop, feature.at.wall, feature.at.alongIn) + feature.at.widthIn,
   );
   return overCounter ? house.standards.counterHeightIn : usualHeightIn(room, house.standards);
-} // prettier-ignore
-
-/** Drops a box on a wall of a room at a distance along its loop. */
-export function dropOnWall(house: House, room: Room, tool: BoxTool, atLoopIn: number, newId: NewId, snapIn = 0): Result<Edited> {
-  const at = snapToStud(house, room.id, atLoopIn, heightFor(house, room, tool, atLoopIn), snapIn);
-  return placeBoxes(house, [{ id: newId('box'), room: room.id, at, origin: 'wish', devices: [deviceFor(tool, newId('device'))] }]);
 }
 
-export function placeBoxAt(house: House, level: string, tool: BoxTool, point: Point, newId: NewId, snapIn: number): Result<Edited> {
+/** Drops a box on a wall of a room at a distance along its loop. */
+export function dropOnWall(
+  house: House,
+  room: Room,
+  tool: BoxTool,
+  atLoopIn: number,
+  newId: NewId,
+  snapIn = 0,
+): Result<Edited> {
+  const at = snapToStud(house, room.id, atLoopIn, heightFor(house, room, tool, atLoopIn), snapIn);
+  return placeBoxes(house, [
+    { id: newId('box'), room: room.id, at, origin: 'wish', devices: [deviceFor(tool, newId('device'))] },
+  ]);
+}
+
+export function placeBoxAt(
+  house: House,
+  level: string,
+  tool: BoxTool,
+  point: Point,
+  newId: NewId,
+  snapIn: number,
+): Result<Edited> {
   if (IN_THE_CEILING.has(tool) || tool === 'floor-receptacle') {
     const room = roomAt(house, level, point);
     if (!room) return refuse('no-room', 'place', 'This hangs in a room. Click inside one.');
-    const at = { kind: tool === 'floor-receptacle' ? ('floor' as const) : ('ceiling' as const), x: Math.round(point.x), y: Math.round(point.y) };
-    return placeBoxes(house, [{ id: newId('box'), room: room.id, at, origin: 'wish', devices: [deviceFor(tool, newId('device'))] }]);
+    const at = {
+      kind: tool === 'floor-receptacle' ? ('floor' as const) : ('ceiling' as const),
+      x: Math.round(point.x),
+      y: Math.round(point.y),
+    };
+    return placeBoxes(house, [
+      { id: newId('box'), room: room.id, at, origin: 'wish', devices: [deviceFor(tool, newId('device'))] },
+    ]);
   }
   const near = wallNear(house, level, point);
   if (!near.ok) return near;
-  return dropOnWall(house, near.value.room, tool, toLoop(wallLoop(near.value.room), near.value.wall.id, near.value.alongIn), newId, snapIn);
+  return dropOnWall(
+    house,
+    near.value.room,
+    tool,
+    toLoop(wallLoop(near.value.room), near.value.wall.id, near.value.alongIn),
+    newId,
+    snapIn,
+  );
 }
 
 /** "Bedroom 2" for the second bedroom; other kinds are numbered from the second on. */
@@ -113,9 +259,25 @@ export function nameRoom(house: House, kind: RoomKind): string {
 }
 
 /** A new room with an outline, in whichever direction it was drawn. */
-export function addRoom(house: House, level: string, kind: RoomKind, outline: readonly Point[], newId: NewId, name = nameRoom(house, kind)): Result<Edited> {
+export function addRoom(
+  house: House,
+  level: string,
+  kind: RoomKind,
+  outline: readonly Point[],
+  newId: NewId,
+  name = nameRoom(house, kind),
+): Result<Edited> {
   const corners = turnClockwise(outline).map(({ x, y }, i) => ({ id: `c${i}`, x, y, wall: 'solid' as const }));
-  return addEntity(house, 'rooms', { id: newId('room'), level, name, kind, prefix: choosePrefix(house, name), corners, ...(kind === 'garage' ? { bays: 1 } : {}) });
+  return addEntity(house, 'rooms', {
+    id: newId('room'),
+    level,
+    name,
+    kind,
+    prefix: choosePrefix(house, name),
+    corners,
+    ...(kind === 'garage' ? { bays: 1 } : {}),
+  });
 }
 
-export const rectangleBetween = (a: Point, b: Point): Point[] => rectangleCorners(Math.min(a.x, b.x), Math.min(a.y, b.y), Math.abs(a.x - b.x), Math.abs(a.y - b.y));
+export const rectangleBetween = (a: Point, b: Point): Point[] =>
+  rectangleCorners(Math.min(a.x, b.x), Math.min(a.y, b.y), Math.abs(a.x - b.x), Math.abs(a.y - b.y));

@@ -13,8 +13,8 @@ export function findSnapLines(house: House, level: string, without: ReadonlySet<
   for (const room of Object.values(house.rooms)) {
     if (room.level !== level || without.has(room.id)) continue;
     const { minX, maxX, minY, maxY } = boundsOf(room.corners);
-    for (const { x, y } of room.corners) [xs.add(x), ys.add(y)];
-    [xs.add(minX - thickness), xs.add(maxX + thickness), ys.add(minY - thickness), ys.add(maxY + thickness)];
+    for (const x of [minX - thickness, maxX + thickness, ...room.corners.map((corner) => corner.x)]) xs.add(x);
+    for (const y of [minY - thickness, maxY + thickness, ...room.corners.map((corner) => corner.y)]) ys.add(y);
   }
   return { xs: [...xs], ys: [...ys] };
 }
@@ -22,8 +22,7 @@ export function findSnapLines(house: House, level: string, without: ReadonlySet<
 function snapNumber(value: number, lines: readonly number[], thresholdIn: number): number {
   let best = Math.round(value);
   let nearest = thresholdIn;
-  for (const line of lines)
-    if (Math.abs(line - value) <= nearest) [best, nearest] = [line, Math.abs(line - value)];
+  for (const line of lines) if (Math.abs(line - value) <= nearest) [best, nearest] = [line, Math.abs(line - value)];
   return best;
 }
 
@@ -34,7 +33,13 @@ export const snapPoint = (point: Point, lines: SnapLines, thresholdIn: number): 
 });
 
 /** A shift of whole shapes that brings one of their edges onto a line. */
-export function snapShift(points: readonly Point[], dx: number, dy: number, lines: SnapLines, thresholdIn: number): Point {
+export function snapShift(
+  points: readonly Point[],
+  dx: number,
+  dy: number,
+  lines: SnapLines,
+  thresholdIn: number,
+): Point {
   const along = (values: readonly number[], shift: number, targets: readonly number[]) => {
     let [best, nearest] = [Math.round(shift), thresholdIn];
     for (const value of values)
@@ -44,5 +49,16 @@ export function snapShift(points: readonly Point[], dx: number, dy: number, line
       }
     return best;
   };
-  return { x: along(points.map((p) => p.x), dx, lines.xs), y: along(points.map((p) => p.y), dy, lines.ys) }; // prettier-ignore
+  return {
+    x: along(
+      points.map((p) => p.x),
+      dx,
+      lines.xs,
+    ),
+    y: along(
+      points.map((p) => p.y),
+      dy,
+      lines.ys,
+    ),
+  };
 }

@@ -1,8 +1,19 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import {
-  boxesOfProposal, fromLoop, placeBoxes, placementLimits, proposeForHouse, proposeForRoom, proposeForWall, SPACED_ROOMS, studFaces, viewRoom, wallLoop, wrapIn,
-} from '@winculum/core'; // prettier-ignore
+  boxesOfProposal,
+  fromLoop,
+  placeBoxes,
+  placementLimits,
+  proposeForHouse,
+  proposeForRoom,
+  proposeForWall,
+  SPACED_ROOMS,
+  studFaces,
+  viewRoom,
+  wallLoop,
+  wrapIn,
+} from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
@@ -21,12 +32,16 @@ const store = useHouse();
 const view = useView();
 const scale = ref(1);
 const tools: readonly { key: string; tool: BoxTool; label: string }[] = [
-  { key: 'R', tool: 'receptacle', label: 'receptacle' }, { key: 'S', tool: 'switch', label: 'switch' },
-  { key: 'L', tool: 'luminaire', label: 'luminaire' }, { key: 'A', tool: 'alarm', label: 'alarm' },
-]; // prettier-ignore
+  { key: 'R', tool: 'receptacle', label: 'receptacle' },
+  { key: 'S', tool: 'switch', label: 'switch' },
+  { key: 'L', tool: 'luminaire', label: 'luminaire' },
+  { key: 'A', tool: 'alarm', label: 'alarm' },
+];
 const others: readonly BoxTool[] = ['receptacle-240', 'floor-receptacle', 'fan', 'connection'];
 
-const tool = computed<Tool>(() => (view.tool === 'select' ? { kind: 'select', lasso: false } : { kind: 'box', box: view.tool as BoxTool }));
+const tool = computed<Tool>(() =>
+  view.tool === 'select' ? { kind: 'select', lasso: false } : { kind: 'box', box: view.tool as BoxTool },
+);
 const hand = useHand(tool, () => 9 / scale.value);
 const selected = computed(() => new Set(view.selection.map((one) => one.id)));
 const limits = computed(() => placementLimits(store.house!));
@@ -35,8 +50,12 @@ const levelRooms = computed(() => Object.values(store.house!.rooms).filter((one)
 
 /** The room to begin with: where something is open, else the first one under the wall spacing. */
 function chooseRoom(): string {
-  const open = (store.check?.findings ?? []).find((one) => one.stage === 'boxes' && one.where.room && store.house!.rooms[one.where.room]?.level === view.level);
-  return open?.where.room ?? (levelRooms.value.find((one) => SPACED_ROOMS.has(one.kind)) ?? levelRooms.value[0])?.id ?? '';
+  const open = (store.check?.findings ?? []).find(
+    (one) => one.stage === 'boxes' && one.where.room && store.house!.rooms[one.where.room]?.level === view.level,
+  );
+  return (
+    open?.where.room ?? (levelRooms.value.find((one) => SPACED_ROOMS.has(one.kind)) ?? levelRooms.value[0])?.id ?? ''
+  );
 }
 
 watch(
@@ -52,12 +71,17 @@ watch(
 function fill(what: 'wall' | 'room' | 'house'): void {
   const house = store.house!;
   const proposal =
-    what === 'house' ? proposeForHouse(house, limits.value)
-    : what === 'room' ? proposeForRoom(house, view.stripRoom, limits.value)
-    : proposeForWall(house, view.stripRoom, fromLoop(wallLoop(room.value!), view.cursorIn).wall.id, limits.value); // prettier-ignore
+    what === 'house'
+      ? proposeForHouse(house, limits.value)
+      : what === 'room'
+        ? proposeForRoom(house, view.stripRoom, limits.value)
+        : proposeForWall(house, view.stripRoom, fromLoop(wallLoop(room.value!), view.cursorIn).wall.id, limits.value);
   view.proposal = proposal;
   if (proposal.boxes.length === 0) {
-    store.problem = proposal.unreachable.length > 0 ? 'No box on these walls reaches the rest: glass to the floor wants a floor receptacle within 18".' : '';
+    store.problem =
+      proposal.unreachable.length > 0
+        ? 'No box on these walls reaches the rest: glass to the floor wants a floor receptacle within 18".'
+        : '';
     if (proposal.unreachable.length > 0) view.proposal = null;
   }
 }
@@ -65,7 +89,14 @@ function fill(what: 'wall' | 'room' | 'house'): void {
 function accept(): void {
   const proposal = view.proposal!;
   view.proposal = null;
-  if (proposal.boxes.length > 0) store.apply(placeBoxes(store.house!, boxesOfProposal(store.house!, proposal, newId), `Fill: ${proposal.boxes.length} receptacles`));
+  if (proposal.boxes.length > 0)
+    store.apply(
+      placeBoxes(
+        store.house!,
+        boxesOfProposal(store.house!, proposal, newId),
+        `Fill: ${proposal.boxes.length} receptacles`,
+      ),
+    );
 }
 
 const inProposal = computed(() => {
@@ -80,8 +111,15 @@ function drop(what: BoxTool, atLoopIn = view.cursorIn, snapIn = 0): boolean {
   const { house } = store;
   const before = new Set(Object.keys(house!.boxes));
   const onWall = what === 'receptacle' || what === 'switch' || what === 'receptacle-240';
-  const middle = room.value.corners.reduce((sum, one) => ({ x: sum.x + one.x / room.value!.corners.length, y: sum.y + one.y / room.value!.corners.length }), { x: 0, y: 0 });
-  const done = store.apply(onWall ? dropOnWall(house!, room.value, what, atLoopIn, newId, snapIn) : placeBoxAt(house!, view.level, what, middle, newId, 0));
+  const middle = room.value.corners.reduce(
+    (sum, one) => ({ x: sum.x + one.x / room.value!.corners.length, y: sum.y + one.y / room.value!.corners.length }),
+    { x: 0, y: 0 },
+  );
+  const done = store.apply(
+    onWall
+      ? dropOnWall(house!, room.value, what, atLoopIn, newId, snapIn)
+      : placeBoxAt(house!, view.level, what, middle, newId, 0),
+  );
   const added = Object.keys(store.house!.boxes).find((id) => !before.has(id));
   if (done && added) view.select([{ kind: 'box', id: added }]);
   return done;
@@ -105,8 +143,12 @@ const preview = (text: string) => {
 /** The next stud side from the cursor, to the right or to the left. */
 function walkToStud(direction: 1 | -1): number {
   const loop = wallLoop(room.value!);
-  const faces = studFaces(viewRoom(store.house!, room.value!.id), store.house!.standards.receptacleHeightIn).map((face) => face.atIn);
-  const ahead = faces.map((at) => ({ at, gap: wrapIn(loop, (at - view.cursorIn) * direction) })).filter(({ gap }) => gap > 0.05);
+  const faces = studFaces(viewRoom(store.house!, room.value!.id), store.house!.standards.receptacleHeightIn).map(
+    (face) => face.atIn,
+  );
+  const ahead = faces
+    .map((at) => ({ at, gap: wrapIn(loop, (at - view.cursorIn) * direction) }))
+    .filter(({ gap }) => gap > 0.05);
   return ahead.sort((a, b) => a.gap - b.gap)[0]?.at ?? view.cursorIn;
 }
 
@@ -117,7 +159,9 @@ function onKey(event: KeyboardEvent): void {
   const letter = tools.find((one) => one.key === event.key.toUpperCase());
   if (direction !== 0) {
     event.preventDefault();
-    view.cursorIn = event.shiftKey ? walkToStud(direction) : wrapIn(wallLoop(room.value), Math.round(view.cursorIn) + direction);
+    view.cursorIn = event.shiftKey
+      ? walkToStud(direction)
+      : wrapIn(wallLoop(room.value), Math.round(view.cursorIn) + direction);
   } else if (letter && store.canEdit) drop(letter.tool);
   else if (event.key === 'Enter' && view.proposal && event.target === document.body) accept();
   else if (event.key === 'Escape') view.proposal = null;
@@ -129,10 +173,27 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 <template>
   <div class="tools" role="toolbar" aria-label="Box tools">
     <button class="plain-button" :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</button>
-    <button v-for="one in tools" :key="one.key" class="plain-button" :aria-pressed="view.tool === one.tool" :disabled="!store.canEdit" @click="view.tool = one.tool"><span class="key">{{ one.key }}</span> {{ one.label }}</button>
-    <select class="plain more" aria-label="Other boxes" :disabled="!store.canEdit" :value="others.includes(view.tool as BoxTool) ? view.tool : ''" @change="view.tool = ($event.target as HTMLSelectElement).value || 'select'">
+    <button
+      v-for="one in tools"
+      :key="one.key"
+      class="plain-button"
+      :aria-pressed="view.tool === one.tool"
+      :disabled="!store.canEdit"
+      @click="view.tool = one.tool"
+    >
+      <span class="key">{{ one.key }}</span> {{ one.label }}
+    </button>
+    <select
+      class="plain more"
+      aria-label="Other boxes"
+      :disabled="!store.canEdit"
+      :value="others.includes(view.tool as BoxTool) ? view.tool : ''"
+      @change="view.tool = ($event.target as HTMLSelectElement).value || 'select'"
+    >
       <option value="">other …</option>
-      <option v-for="one in others" :key="one" :value="one">{{ one === 'receptacle-240' ? '240 V receptacle' : one.replaceAll('-', ' ') }}</option>
+      <option v-for="one in others" :key="one" :value="one">
+        {{ one === 'receptacle-240' ? '240 V receptacle' : one.replaceAll('-', ' ') }}
+      </option>
     </select>
     <span class="grow" />
     <template v-if="store.canEdit">
@@ -146,37 +207,141 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
     <template v-if="view.proposal.boxes.length">
-      <b class="num">{{ view.proposal.boxes.length }}</b> receptacle{{ view.proposal.boxes.length === 1 ? '' : 's' }} proposed, the fewest that reach everything: {{ inProposal }}
-      <template v-if="view.proposal.unreachable.length">; {{ view.proposal.unreachable.length }} stretches of glass want a floor receptacle</template>
+      <b class="num">{{ view.proposal.boxes.length }}</b> receptacle{{
+        view.proposal.boxes.length === 1 ? '' : 's'
+      }}
+      proposed, the fewest that reach everything: {{ inProposal }}
+      <template v-if="view.proposal.unreachable.length"
+        >; {{ view.proposal.unreachable.length }} stretches of glass want a floor receptacle</template
+      >
       <span class="grow" />
       <button class="plain-button main" @click="accept">Accept all</button>
       <button class="plain-button" @click="view.proposal = null">Refuse</button>
     </template>
-    <template v-else>Everything here is within reach: nothing to add. <span class="grow" /><button class="plain-button" @click="view.proposal = null">Good</button></template>
+    <template v-else
+      >Everything here is within reach: nothing to add. <span class="grow" /><button
+        class="plain-button"
+        @click="view.proposal = null"
+      >
+        Good
+      </button></template
+    >
   </div>
   <div class="sheet">
-    <PlanSheet :house="hand.shown.value" :level="view.level" :target="view.target" :pans="tool.kind === 'select'" :selected="selected" show-boxes show-tags :cursor="tool.kind === 'select' ? 'default' : 'crosshair'" @hand="hand.send" @scale="scale = $event">
-      <template #default="{ scale: now }"><ReachOverlay :house="hand.shown.value" :level="view.level" :scale="now" :limits="limits" :proposal="view.proposal" :strip-room="view.stripRoom" :cursor-in="view.cursorIn" /></template>
-      <template #over="{ scale: now }"><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" /></template>
+    <PlanSheet
+      :house="hand.shown.value"
+      :level="view.level"
+      :target="view.target"
+      :pans="tool.kind === 'select'"
+      :selected="selected"
+      show-boxes
+      show-tags
+      :cursor="tool.kind === 'select' ? 'default' : 'crosshair'"
+      @hand="hand.send"
+      @scale="scale = $event"
+    >
+      <template #default="{ scale: now }"
+        ><ReachOverlay
+          :house="hand.shown.value"
+          :level="view.level"
+          :scale="now"
+          :limits="limits"
+          :proposal="view.proposal"
+          :strip-room="view.stripRoom"
+          :cursor-in="view.cursorIn"
+      /></template>
+      <template #over="{ scale: now }"
+        ><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now"
+      /></template>
     </PlanSheet>
-    <p v-if="!levelRooms.length" class="empty">No room on this level. Draw one under <router-link :to="`/houses/${store.id}/house`">House</router-link>, then fill it here.</p>
+    <p v-if="!levelRooms.length" class="empty">
+      No room on this level. Draw one under <router-link :to="`/houses/${store.id}/house`">House</router-link>, then
+      fill it here.
+    </p>
     <p v-if="hand.refusal.value" class="refusal is-violation" role="status">{{ hand.refusal.value }}</p>
   </div>
   <div v-if="room" class="under">
-    <WallStrip :house="hand.shown.value" :room-id="room.id" :selected="selected" :cursor-in="view.cursorIn" :proposal="view.proposal" :can-edit="store.canEdit" :limits="limits.wall" @cursor="view.cursorIn = $event" @pick="(id, add) => view.select(add ? [...view.selection, { kind: 'box', id }] : [{ kind: 'box', id }])" @commit="store.apply($event)" />
+    <WallStrip
+      :house="hand.shown.value"
+      :room-id="room.id"
+      :selected="selected"
+      :cursor-in="view.cursorIn"
+      :proposal="view.proposal"
+      :can-edit="store.canEdit"
+      :limits="limits.wall"
+      @cursor="view.cursorIn = $event"
+      @pick="(id, add) => view.select(add ? [...view.selection, { kind: 'box', id }] : [{ kind: 'box', id }])"
+      @commit="store.apply($event)"
+    />
   </div>
-  <TapeInput v-if="room && store.canEdit" :run="typed" :preview="preview" placeholder="R 7'-8" hint="R, S, L or A, then a distance from the last place; a bare distance walks on; - walks back" action="Enter to nail it" />
+  <TapeInput
+    v-if="room && store.canEdit"
+    :run="typed"
+    :preview="preview"
+    placeholder="R 7'-8"
+    hint="R, S, L or A, then a distance from the last place; a bare distance walks on; - walks back"
+    action="Enter to nail it"
+  />
 </template>
 
 <style scoped>
-.tools { display: flex; align-items: center; gap: 6px; padding: 8px 12px; flex-wrap: wrap; }
-.more { width: 84px; }
-.tools .plain-button { padding: 4px 8px; gap: 6px; }
-.fill { display: inline-flex; gap: 4px; align-items: center; }
-.proposal { display: flex; align-items: center; gap: 8px; padding: 6px 12px; background: var(--chalk-soft); border-top: 1px solid var(--chalk); min-height: 50px; }
-.proposal b { font-size: 24px; }
-.sheet { flex: 1; min-height: 0; position: relative; border-top: 1px solid var(--rule); }
-.under { padding: 8px 12px 0; }
-.empty { position: absolute; inset: 30% 20% auto; text-align: center; font-size: 17px; background: var(--card); border: 1px dashed var(--rule); border-radius: 6px; padding: 22px; }
-.refusal { position: absolute; left: 16px; bottom: 10px; background: var(--card); border: 1px solid var(--violation); border-radius: 4px; padding: 8px 12px; }
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 8px 12px;
+  flex-wrap: wrap;
+}
+.more {
+  width: 84px;
+}
+.tools .plain-button {
+  padding: 4px 8px;
+  gap: 6px;
+}
+.fill {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+}
+.proposal {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 6px 12px;
+  background: var(--chalk-soft);
+  border-top: 1px solid var(--chalk);
+  min-height: 50px;
+}
+.proposal b {
+  font-size: 24px;
+}
+.sheet {
+  flex: 1;
+  min-height: 0;
+  position: relative;
+  border-top: 1px solid var(--rule);
+}
+.under {
+  padding: 8px 12px 0;
+}
+.empty {
+  position: absolute;
+  inset: 30% 20% auto;
+  text-align: center;
+  font-size: 17px;
+  background: var(--card);
+  border: 1px dashed var(--rule);
+  border-radius: 6px;
+  padding: 22px;
+}
+.refusal {
+  position: absolute;
+  left: 16px;
+  bottom: 10px;
+  background: var(--card);
+  border: 1px solid var(--violation);
+  border-radius: 4px;
+  padding: 8px 12px;
+}
 </style>

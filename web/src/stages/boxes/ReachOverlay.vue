@@ -1,10 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fromLoop, pointOnWall, reachAlongCounters, reachAlongWalls, SPACED_ROOMS, viewRoom, wallLoop, type House, type PlacementLimits, type Proposal } from '@winculum/core';
+import {
+  fromLoop,
+  pointOnWall,
+  reachAlongCounters,
+  reachAlongWalls,
+  SPACED_ROOMS,
+  viewRoom,
+  wallLoop,
+  type House,
+  type PlacementLimits,
+  type Proposal,
+} from '@winculum/core';
 import { alongLoop } from '../../drawing/plan-shapes';
 
 /** The reach ribbon on the plan: floor line green where a cord gets to, hatched red where not; the proposal's ghosts; the cursor. */
-const props = defineProps<{ house: House; level: string; scale: number; limits: PlacementLimits; proposal: Proposal | null; stripRoom: string; cursorIn: number }>();
+const props = defineProps<{
+  house: House;
+  level: string;
+  scale: number;
+  limits: PlacementLimits;
+  proposal: Proposal | null;
+  stripRoom: string;
+  cursorIn: number;
+}>();
 
 const ribbons = computed(() =>
   Object.values(props.house.rooms)
@@ -13,13 +32,17 @@ const ribbons = computed(() =>
       const view = viewRoom(props.house, room.id);
       const { walls } = wallLoop(room);
       const reaches = [
-        ...(SPACED_ROOMS.has(room.kind) ? reachAlongWalls(view, props.limits.wall.reachIn, props.limits.wall.minWallIn) : []),
+        ...(SPACED_ROOMS.has(room.kind)
+          ? reachAlongWalls(view, props.limits.wall.reachIn, props.limits.wall.minWallIn)
+          : []),
         ...reachAlongCounters(view, props.limits.counter),
       ];
       return {
         id: room.id,
         served: reaches.map(({ space }) => alongLoop(walls, space.fromIn, space.toIn, 3)).join(''),
-        gaps: reaches.flatMap(({ reach }) => reach.gaps.map((gap) => alongLoop(walls, gap.fromIn, gap.toIn, 3))).join(''),
+        gaps: reaches
+          .flatMap(({ reach }) => reach.gaps.map((gap) => alongLoop(walls, gap.fromIn, gap.toIn, 3)))
+          .join(''),
       };
     }),
 );
@@ -27,8 +50,14 @@ const onPlan = (roomId: string, atIn: number, insetIn: number) => {
   const { wall, alongIn } = fromLoop(wallLoop(props.house.rooms[roomId]!), atIn);
   return pointOnWall(wall, alongIn, insetIn);
 };
-const ghosts = computed(() => (props.proposal?.boxes ?? []).filter((box) => props.house.rooms[box.room]!.level === props.level).map((box) => onPlan(box.room, box.atLoopIn, 8 / props.scale)));
-const cursor = computed(() => (props.house.rooms[props.stripRoom]?.level === props.level ? onPlan(props.stripRoom, props.cursorIn, 0) : null));
+const ghosts = computed(() =>
+  (props.proposal?.boxes ?? [])
+    .filter((box) => props.house.rooms[box.room]!.level === props.level)
+    .map((box) => onPlan(box.room, box.atLoopIn, 8 / props.scale)),
+);
+const cursor = computed(() =>
+  props.house.rooms[props.stripRoom]?.level === props.level ? onPlan(props.stripRoom, props.cursorIn, 0) : null,
+);
 </script>
 
 <template>
@@ -37,15 +66,41 @@ const cursor = computed(() => (props.house.rooms[props.stripRoom]?.level === pro
       <path :d="ribbon.served" class="served" />
       <path :d="ribbon.gaps" class="gap back" /><path :d="ribbon.gaps" class="gap" />
     </template>
-    <circle v-for="(at, i) in ghosts" :key="i" :cx="at.x" :cy="at.y" :r="8 / scale" class="ghost" :stroke-width="2 / scale" :stroke-dasharray="`${4 / scale} ${2.5 / scale}`" />
+    <circle
+      v-for="(at, i) in ghosts"
+      :key="i"
+      :cx="at.x"
+      :cy="at.y"
+      :r="8 / scale"
+      class="ghost"
+      :stroke-width="2 / scale"
+      :stroke-dasharray="`${4 / scale} ${2.5 / scale}`"
+    />
     <circle v-if="cursor" :cx="cursor.x" :cy="cursor.y" :r="4.5 / scale" class="cursor" />
   </g>
 </template>
 
 <style scoped>
-.served { stroke: var(--reached); stroke-width: 4.5; fill: none; }
-.gap { stroke: var(--violation); stroke-width: 5; stroke-dasharray: 3 2; fill: none; }
-.gap.back { stroke: var(--room); stroke-dasharray: none; }
-.ghost { fill: var(--chalk-soft); stroke: var(--chalk); }
-.cursor { fill: var(--chalk); }
+.served {
+  stroke: var(--reached);
+  stroke-width: 4.5;
+  fill: none;
+}
+.gap {
+  stroke: var(--violation);
+  stroke-width: 5;
+  stroke-dasharray: 3 2;
+  fill: none;
+}
+.gap.back {
+  stroke: var(--room);
+  stroke-dasharray: none;
+}
+.ghost {
+  fill: var(--chalk-soft);
+  stroke: var(--chalk);
+}
+.cursor {
+  fill: var(--chalk);
+}
 </style>

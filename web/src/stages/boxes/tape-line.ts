@@ -1,4 +1,15 @@
-import { formatLength, fromLoop, parseLength, refuse, succeed, wallLoop, wrapIn, type House, type Result, type Room } from '@winculum/core';
+import {
+  formatLength,
+  fromLoop,
+  parseLength,
+  refuse,
+  succeed,
+  wallLoop,
+  wrapIn,
+  type House,
+  type Result,
+  type Room,
+} from '@winculum/core';
 import type { BoxTool } from '../../drawing/tools/place-new';
 
 export interface TapeOrder {
@@ -22,9 +33,18 @@ export function readTapeLine(house: House, room: Room, cursorIn: number, text: s
   const length = typed === '' ? succeed(0) : parseLength(typed, 'Distance');
   if (!length.ok) return length;
   const loop = wallLoop(room);
-  if (length.value > loop.lengthIn) return refuse('too-far', 'tape', `${formatLength(length.value)} is more than once around ${room.name} (${formatLength(loop.lengthIn)}).`);
+  if (length.value > loop.lengthIn)
+    return refuse(
+      'too-far',
+      'tape',
+      `${formatLength(length.value)} is more than once around ${room.name} (${formatLength(loop.lengthIn)}).`,
+    );
   const atLoopIn = wrapIn(loop, cursorIn + (read?.['back'] ? -length.value : length.value));
   const { wall, alongIn } = fromLoop(loop, atLoopIn);
   const show = (lengthIn: number) => formatLength(lengthIn, house.standards.lengths);
-  return succeed({ tool, atLoopIn, sentence: `${tool ? `${tool} at ` : 'walk to '}${show(alongIn)} along the ${wall.name} wall of ${room.name}` });
+  return succeed({
+    tool,
+    atLoopIn,
+    sentence: `${tool ? `${tool} at ` : 'walk to '}${show(alongIn)} along the ${wall.name} wall of ${room.name}`,
+  });
 }

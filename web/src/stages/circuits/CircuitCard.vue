@@ -10,16 +10,38 @@ const load = computed(() => measureCircuitLoad(store.house!, props.circuit));
 const outlets = computed(() => outletsOn(store.house!, props.circuit).length);
 const percent = computed(() => Math.round(load.value.used * 100));
 const protection = computed(() => protectionOf(store.house!, props.circuit.id));
-const findings = computed(() => (store.check?.findings ?? []).filter((one) => one.where.circuit === props.circuit.id && one.kind === 'fail' && one.severity === 'violation').length);
+const findings = computed(
+  () =>
+    (store.check?.findings ?? []).filter(
+      (one) => one.where.circuit === props.circuit.id && one.kind === 'fail' && one.severity === 'violation',
+    ).length,
+);
 const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 </script>
 
 <template>
   <article class="card" :class="{ selected: isSelected }" :data-circuit="circuit.id" :style="{ borderLeftColor: ink }">
     <button class="face" :aria-pressed="isSelected" @click="emit('choose')">
-      <span class="top"><b class="num number" :style="{ color: ink }">{{ number }}</b><span class="name">{{ circuit.name }}</span><span v-if="findings" class="bad num" :title="`${findings} violations`">▨ {{ findings }}</span></span>
-      <span class="middle"><b class="num rating">{{ circuit.ratingA }} A<template v-if="circuit.poles === 2"> 2p</template></b><span>No. {{ circuit.awg }}</span><span>{{ words[protection.fitted] }}</span><span class="muted">{{ outlets }} outlet{{ outlets === 1 ? '' : 's' }}</span></span>
-      <span class="bar" role="meter" :aria-valuenow="percent" aria-valuemin="0" aria-valuemax="100" :aria-label="`${percent} % of the standard used`"><span :class="{ over: percent > 100 }" :style="{ width: `${Math.min(100, percent)}%` }" /></span>
+      <span class="top"
+        ><b class="num number" :style="{ color: ink }">{{ number }}</b
+        ><span class="name">{{ circuit.name }}</span
+        ><span v-if="findings" class="bad num" :title="`${findings} violations`">▨ {{ findings }}</span></span
+      >
+      <span class="middle"
+        ><b class="num rating">{{ circuit.ratingA }} A<template v-if="circuit.poles === 2"> 2p</template></b
+        ><span>No. {{ circuit.awg }}</span
+        ><span>{{ words[protection.fitted] }}</span
+        ><span class="muted">{{ outlets }} outlet{{ outlets === 1 ? '' : 's' }}</span></span
+      >
+      <span
+        class="bar"
+        role="meter"
+        :aria-valuenow="percent"
+        aria-valuemin="0"
+        aria-valuemax="100"
+        :aria-label="`${percent} % of the standard used`"
+        ><span :class="{ over: percent > 100 }" :style="{ width: `${Math.min(100, percent)}%` }"
+      /></span>
       <span class="foot muted num">{{ Math.round(load.va) }} VA · {{ load.amps.toFixed(1) }} A · {{ percent }} %</span>
     </button>
     <button v-if="takes" class="put" @click="emit('put')">Put {{ takes }} here</button>
@@ -27,17 +49,79 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
 </template>
 
 <style scoped>
-.card { background: var(--card); border: 1px solid var(--rule); border-left: 5px solid; border-radius: 5px; display: flex; flex-direction: column; }
-.card.selected { outline: 2px solid var(--chalk); }
-.face { border: 0; background: none; color: var(--ink); text-align: left; display: flex; flex-direction: column; gap: 3px; padding: 7px 10px; font: 400 13px var(--words); cursor: pointer; }
-.top { display: flex; gap: 8px; align-items: baseline; }
-.number { font-size: 19px; }
-.name { font-weight: 600; font-size: 14px; flex: 1; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.bad { color: var(--violation); }
-.middle { display: flex; gap: 8px; align-items: baseline; white-space: nowrap; }
-.rating { font-size: 16px; }
-.bar { height: 6px; background: var(--rail); border-radius: 3px; overflow: hidden; }
-.bar span { display: block; height: 100%; background: var(--reached); }
-.bar .over { background: repeating-linear-gradient(45deg, var(--violation) 0 4px, var(--card) 4px 6px); }
-.put { border: 0; border-top: 1px solid var(--rule); background: var(--chalk); color: var(--card); font: 600 13px var(--words); min-height: 34px; border-radius: 0 0 4px 0; cursor: pointer; }
+.card {
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-left: 5px solid;
+  border-radius: 5px;
+  display: flex;
+  flex-direction: column;
+}
+.card.selected {
+  outline: 2px solid var(--chalk);
+}
+.face {
+  border: 0;
+  background: none;
+  color: var(--ink);
+  text-align: left;
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  padding: 7px 10px;
+  font: 400 13px var(--words);
+  cursor: pointer;
+}
+.top {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+.number {
+  font-size: 19px;
+}
+.name {
+  font-weight: 600;
+  font-size: 14px;
+  flex: 1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.bad {
+  color: var(--violation);
+}
+.middle {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  white-space: nowrap;
+}
+.rating {
+  font-size: 16px;
+}
+.bar {
+  height: 6px;
+  background: var(--rail);
+  border-radius: 3px;
+  overflow: hidden;
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--reached);
+}
+.bar .over {
+  background: repeating-linear-gradient(45deg, var(--violation) 0 4px, var(--card) 4px 6px);
+}
+.put {
+  border: 0;
+  border-top: 1px solid var(--rule);
+  background: var(--chalk);
+  color: var(--card);
+  font: 600 13px var(--words);
+  min-height: 34px;
+  border-radius: 0 0 4px 0;
+  cursor: pointer;
+}
 </style>

@@ -1,6 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { AWG_SIZES, changeEntity, CIRCUIT_PURPOSES, measureCircuitLoad, measureConductor, outletsOn, protectionOf, removeEntities, spacesOf, STANDARD_RATINGS_A, whyNotReadilyAccessible, joinEdits, changeDevice, succeed, type Circuit, type Edited, type Result } from '@winculum/core';
+import {
+  AWG_SIZES,
+  changeEntity,
+  CIRCUIT_PURPOSES,
+  measureCircuitLoad,
+  measureConductor,
+  outletsOn,
+  protectionOf,
+  removeEntities,
+  spacesOf,
+  STANDARD_RATINGS_A,
+  whyNotReadilyAccessible,
+  joinEdits,
+  changeDevice,
+  succeed,
+  type Circuit,
+  type Edited,
+  type Result,
+} from '@winculum/core';
 import FindingCard from '../../frame/FindingCard.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -11,11 +29,22 @@ const circuit = computed(() => store.house!.circuits[view.only('circuit') ?? '']
 const load = computed(() => (circuit.value ? measureCircuitLoad(store.house!, circuit.value) : null));
 const conductor = computed(() => (circuit.value ? measureConductor(store.house!, circuit.value) : null));
 const protection = computed(() => (circuit.value ? protectionOf(store.house!, circuit.value.id) : null));
-const receptacles = computed(() => (circuit.value ? outletsOn(store.house!, circuit.value).filter((outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120) : []));
-const findings = computed(() => (store.check?.findings ?? []).filter((one) => one.where.circuit === circuit.value?.id && one.key !== view.finding?.key));
+const receptacles = computed(() =>
+  circuit.value
+    ? outletsOn(store.house!, circuit.value).filter(
+        (outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120,
+      )
+    : [],
+);
+const findings = computed(() =>
+  (store.check?.findings ?? []).filter(
+    (one) => one.where.circuit === circuit.value?.id && one.key !== view.finding?.key,
+  ),
+);
 const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI and GFCI (dual function)' } as const;
 const value = (event: Event) => (event.target as HTMLInputElement).value;
-const change = (changes: Partial<Circuit>) => store.apply(changeEntity(store.house!, 'circuits', circuit.value!.id, changes));
+const change = (changes: Partial<Circuit>) =>
+  store.apply(changeEntity(store.house!, 'circuits', circuit.value!.id, changes));
 
 /** The receptacle becomes a GFCI and stands first in line; both as one edit. */
 function protectFrom(deviceId: string): void {
@@ -25,7 +54,9 @@ function protectFrom(deviceId: string): void {
   const asGfci = changeDevice(house, outlet.box.id, deviceId, { gfci: true });
   const join = (first: Edited): Result<Edited> => {
     const then = changeEntity(first.house, 'circuits', circuit.value!.id, { gfciFirst: deviceId });
-    return then.ok ? succeed({ house: then.value.house, edit: joinEdits('GFCI first in line', [first.edit, then.value.edit]) }) : then;
+    return then.ok
+      ? succeed({ house: then.value.house, edit: joinEdits('GFCI first in line', [first.edit, then.value.edit]) })
+      : then;
   };
   store.apply(asGfci.ok ? join(asGfci.value) : asGfci);
 }
@@ -37,35 +68,129 @@ function remove(): void {
 
 <template>
   <section v-if="circuit && load && protection && conductor" class="stack">
-    <input class="plain name" :value="circuit.name" maxlength="80" aria-label="Name of the circuit" :readonly="!store.canEdit" @change="change({ name: value($event) })" />
-    <p class="figures"><b class="num percent" :class="{ 'is-violation': load.used > 1 }">{{ Math.round(load.used * 100) }} %</b><span>{{ Math.round(load.va) }} VA, {{ load.amps.toFixed(1) }} A<br /><span class="muted">of {{ load.allowedA.toFixed(0) }} A by the firm's standard</span></span></p>
+    <input
+      class="plain name"
+      :value="circuit.name"
+      maxlength="80"
+      aria-label="Name of the circuit"
+      :readonly="!store.canEdit"
+      @change="change({ name: value($event) })"
+    />
+    <p class="figures">
+      <b class="num percent" :class="{ 'is-violation': load.used > 1 }">{{ Math.round(load.used * 100) }} %</b
+      ><span
+        >{{ Math.round(load.va) }} VA, {{ load.amps.toFixed(1) }} A<br /><span class="muted"
+          >of {{ load.allowedA.toFixed(0) }} A by the firm's standard</span
+        ></span
+      >
+    </p>
     <details open>
       <summary>The sum</summary>
       <table>
         <tbody>
-          <tr v-for="line in load.lines" :key="`${line.what}${line.eachVa}`"><td>{{ line.count }} × {{ line.what }}<span class="muted source">{{ line.source }}</span></td><td class="num">{{ Math.round(line.va) }} VA<template v-if="line.factor > 1"> × {{ line.factor }}</template></td></tr>
+          <tr v-for="line in load.lines" :key="`${line.what}${line.eachVa}`">
+            <td>
+              {{ line.count }} × {{ line.what }}<span class="muted source">{{ line.source }}</span>
+            </td>
+            <td class="num">
+              {{ Math.round(line.va) }} VA<template v-if="line.factor > 1"> × {{ line.factor }}</template>
+            </td>
+          </tr>
         </tbody>
         <tfoot>
-          <tr><td>{{ Math.round(load.va) }} VA ÷ {{ circuit.poles === 2 ? 240 : 120 }} V</td><td class="num">{{ load.amps.toFixed(1) }} A</td></tr>
-          <tr><td>with continuous at 125 %</td><td class="num">{{ load.sizedAmps.toFixed(1) }} A</td></tr>
+          <tr>
+            <td>{{ Math.round(load.va) }} VA ÷ {{ circuit.poles === 2 ? 240 : 120 }} V</td>
+            <td class="num">{{ load.amps.toFixed(1) }} A</td>
+          </tr>
+          <tr>
+            <td>with continuous at 125 %</td>
+            <td class="num">{{ load.sizedAmps.toFixed(1) }} A</td>
+          </tr>
         </tfoot>
       </table>
     </details>
     <fieldset :disabled="!store.canEdit" class="stack">
-      <label class="field">Breaker <span class="row"><select class="plain half" aria-label="Rating" :value="circuit.ratingA" @change="change({ ratingA: Number(value($event)) })"><option v-for="rating in STANDARD_RATINGS_A.filter((one) => one <= 100)" :key="rating" :value="rating">{{ rating }} A</option></select><select class="plain half" aria-label="Poles" :value="circuit.poles" @change="change({ poles: Number(value($event)) as 1 | 2 })"><option :value="1">1 pole</option><option :value="2">2 poles</option></select></span></label>
-      <label class="field">Conductor <select class="plain" :value="circuit.awg" @change="change({ awg: value($event) as Circuit['awg'] })"><option v-for="awg in AWG_SIZES" :key="awg" :value="awg">NM-B copper No. {{ awg }}</option></select></label>
-      <p class="muted fine">carries {{ conductor.ampacityA }} A at 60 °C (334.80), breaker {{ conductor.largestBreakerA }} A at most (240.4)</p>
-      <label class="field">Meant for <select class="plain" :value="circuit.purpose" @change="change({ purpose: value($event) as Circuit['purpose'] })"><option v-for="one in CIRCUIT_PURPOSES" :key="one" :value="one">{{ one.replaceAll('-', ' ') }}</option></select></label>
-      <label class="field">Kind <select class="plain" :value="circuit.breaker" @change="change({ breaker: value($event) as Circuit['breaker'] })"><option value="auto">follows the outlets: {{ words[protection.needed] }}</option><option v-for="(word, kind) in words" :key="kind" :value="kind">{{ word }}</option></select></label>
-      <label v-if="circuit.poles === 1 && protection.needsGfci" class="field">GFCI from <select class="plain" :value="circuit.gfciFirst ?? ''" @change="protectFrom(value($event))"><option value="">the breaker</option><option v-for="outlet in receptacles" :key="outlet.device.id" :value="outlet.device.id">{{ outlet.box.tag }} first in line{{ whyNotReadilyAccessible(outlet) ? ' (not readily accessible)' : '' }}</option></select></label>
+      <label class="field"
+        >Breaker
+        <span class="row"
+          ><select
+            class="plain half"
+            aria-label="Rating"
+            :value="circuit.ratingA"
+            @change="change({ ratingA: Number(value($event)) })"
+          >
+            <option v-for="rating in STANDARD_RATINGS_A.filter((one) => one <= 100)" :key="rating" :value="rating">
+              {{ rating }} A
+            </option></select
+          ><select
+            class="plain half"
+            aria-label="Poles"
+            :value="circuit.poles"
+            @change="change({ poles: Number(value($event)) as 1 | 2 })"
+          >
+            <option :value="1">1 pole</option>
+            <option :value="2">2 poles</option>
+          </select></span
+        ></label
+      >
+      <label class="field"
+        >Conductor
+        <select class="plain" :value="circuit.awg" @change="change({ awg: value($event) as Circuit['awg'] })">
+          <option v-for="awg in AWG_SIZES" :key="awg" :value="awg">NM-B copper No. {{ awg }}</option>
+        </select></label
+      >
+      <p class="muted fine">
+        carries {{ conductor.ampacityA }} A at 60 °C (334.80), breaker {{ conductor.largestBreakerA }} A at most (240.4)
+      </p>
+      <label class="field"
+        >Meant for
+        <select
+          class="plain"
+          :value="circuit.purpose"
+          @change="change({ purpose: value($event) as Circuit['purpose'] })"
+        >
+          <option v-for="one in CIRCUIT_PURPOSES" :key="one" :value="one">{{ one.replaceAll('-', ' ') }}</option>
+        </select></label
+      >
+      <label class="field"
+        >Kind
+        <select
+          class="plain"
+          :value="circuit.breaker"
+          @change="change({ breaker: value($event) as Circuit['breaker'] })"
+        >
+          <option value="auto">follows the outlets: {{ words[protection.needed] }}</option>
+          <option v-for="(word, kind) in words" :key="kind" :value="kind">{{ word }}</option>
+        </select></label
+      >
+      <label v-if="circuit.poles === 1 && protection.needsGfci" class="field"
+        >GFCI from
+        <select class="plain" :value="circuit.gfciFirst ?? ''" @change="protectFrom(value($event))">
+          <option value="">the breaker</option>
+          <option v-for="outlet in receptacles" :key="outlet.device.id" :value="outlet.device.id">
+            {{ outlet.box.tag }} first in line{{ whyNotReadilyAccessible(outlet) ? ' (not readily accessible)' : '' }}
+          </option>
+        </select></label
+      >
     </fieldset>
-    <p class="muted fine">Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}. Voltage drop is left for when the routes are known.</p>
+    <p class="muted fine">
+      Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}. Voltage drop is left for when the routes are
+      known.
+    </p>
     <details>
       <summary>Why this protection</summary>
       <ul>
         <li v-for="{ outlet, gfci, afci } in protection.outlets" :key="outlet.device.id" class="why">
-          <b class="num">{{ outlet.box.tag }}</b> {{ outlet.load?.name ?? outlet.device.kind }}, {{ outlet.room.name }}<br />
-          <span v-for="(decision, word) in { GFCI: gfci, AFCI: afci }" :key="word" class="muted"><template v-if="decision.kind !== 'not-required'">{{ word }}: {{ decision.reason }} {{ decision.section }} <template v-if="'basis' in decision">({{ decision.basis.source }}, {{ decision.basis.confidence }})</template> </template></span>
+          <b class="num">{{ outlet.box.tag }}</b> {{ outlet.load?.name ?? outlet.device.kind }}, {{ outlet.room.name
+          }}<br />
+          <span v-for="(decision, word) in { GFCI: gfci, AFCI: afci }" :key="word" class="muted"
+            ><template v-if="decision.kind !== 'not-required'"
+              >{{ word }}: {{ decision.reason }} {{ decision.section }}
+              <template v-if="'basis' in decision"
+                >({{ decision.basis.source }}, {{ decision.basis.confidence }})</template
+              >
+            </template></span
+          >
         </li>
       </ul>
     </details>
@@ -75,17 +200,60 @@ function remove(): void {
 </template>
 
 <style scoped>
-.name { font-weight: 600; font-size: 16px; }
-.figures { display: flex; gap: 14px; align-items: center; font-size: 14px; }
-.percent { font-size: 42px; line-height: 1; font-weight: 700; }
-table { width: 100%; border-collapse: collapse; font-size: 13px; }
-td { padding: 3px 0; vertical-align: top; }
-td.num { text-align: right; white-space: nowrap; font-size: 15px; }
-tfoot td { border-top: 1px solid var(--rule); }
-.source { display: block; font-size: 12px; }
-fieldset { border: 0; padding: 0; }
-.half { width: calc(50% - 4px); }
-.fine { font-size: 12.5px; }
-summary { cursor: pointer; font-weight: 600; min-height: 30px; }
-.why { font-size: 13px; padding: 4px 0; border-top: 1px solid var(--rule); }
+.name {
+  font-weight: 600;
+  font-size: 16px;
+}
+.figures {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  font-size: 14px;
+}
+.percent {
+  font-size: 42px;
+  line-height: 1;
+  font-weight: 700;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13px;
+}
+td {
+  padding: 3px 0;
+  vertical-align: top;
+}
+td.num {
+  text-align: right;
+  white-space: nowrap;
+  font-size: 15px;
+}
+tfoot td {
+  border-top: 1px solid var(--rule);
+}
+.source {
+  display: block;
+  font-size: 12px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+}
+.half {
+  width: calc(50% - 4px);
+}
+.fine {
+  font-size: 12.5px;
+}
+summary {
+  cursor: pointer;
+  font-weight: 600;
+  min-height: 30px;
+}
+.why {
+  font-size: 13px;
+  padding: 4px 0;
+  border-top: 1px solid var(--rule);
+}
 </style>

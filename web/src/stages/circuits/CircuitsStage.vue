@@ -22,11 +22,23 @@ const carried = shallowRef<{ x: number; y: number } | null>(null);
 
 const tool = computed<Tool>(() => ({ kind: 'select', lasso: isLasso.value }));
 const hand = useHand(tool, () => 9 / scale.value, { movesThings: false });
-const circuits = computed(() => Object.values(store.house!.circuits).sort((a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name)));
+const circuits = computed(() =>
+  Object.values(store.house!.circuits).sort(
+    (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
+  ),
+);
 const index = computed(() => indexOutlets(store.house!));
 const selectedCircuit = computed(() => view.only('circuit'));
-const selectedBoxes = computed(() => view.selection.flatMap((one) => (one.kind === 'box' ? (store.house!.boxes[one.id] ?? []) : [])));
-const selectedDevices = computed(() => selectedBoxes.value.flatMap((box) => Object.values(box.devices).filter((device) => device.kind !== 'blank').map((device) => device.id)));
+const selectedBoxes = computed(() =>
+  view.selection.flatMap((one) => (one.kind === 'box' ? (store.house!.boxes[one.id] ?? []) : [])),
+);
+const selectedDevices = computed(() =>
+  selectedBoxes.value.flatMap((box) =>
+    Object.values(box.devices)
+      .filter((device) => device.kind !== 'blank')
+      .map((device) => device.id),
+  ),
+);
 
 /** The boxes of the selected circuit light up with what is picked by hand. */
 const selected = computed(() => {
@@ -48,7 +60,8 @@ const colorOf = (box: Box) => {
 };
 
 function put(circuitId: string): void {
-  if (selectedDevices.value.length > 0 && store.apply(assignToCircuit(store.house!, selectedDevices.value, circuitId))) view.select([{ kind: 'circuit', id: circuitId }]);
+  if (selectedDevices.value.length > 0 && store.apply(assignToCircuit(store.house!, selectedDevices.value, circuitId)))
+    view.select([{ kind: 'circuit', id: circuitId }]);
 }
 
 function addCircuit(): void {
@@ -56,7 +69,18 @@ function addCircuit(): void {
   const result =
     selectedDevices.value.length > 0
       ? circuitForDevices(store.house!, selectedDevices.value, newId)
-      : addEntity(store.house!, 'circuits', { id: newId('circuit'), name: `Circuit ${circuits.value.length + 1}`, purpose: 'general', poles: 1, ratingA: 15, awg: '14', breaker: 'auto', gfciFirst: null, panel: null, space: null });
+      : addEntity(store.house!, 'circuits', {
+          id: newId('circuit'),
+          name: `Circuit ${circuits.value.length + 1}`,
+          purpose: 'general',
+          poles: 1,
+          ratingA: 15,
+          awg: '14',
+          breaker: 'auto',
+          gfciFirst: null,
+          panel: null,
+          space: null,
+        });
   if (!store.apply(result)) return;
   const added = Object.keys(store.house!.circuits).find((id) => !before.has(id));
   if (added) view.select([{ kind: 'circuit', id: added }]);
@@ -68,7 +92,8 @@ function carry(event: PointerEvent): void {
 
 function letGo(event: PointerEvent): void {
   window.removeEventListener('pointermove', carry);
-  const card = carried.value && document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-circuit]');
+  const card =
+    carried.value && document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-circuit]');
   carried.value = null;
   if (card) put(card.dataset['circuit']!);
 }
@@ -89,35 +114,126 @@ function selectUnassigned(): void {
 <template>
   <div class="tools" role="toolbar" aria-label="Circuit tools">
     <button class="plain-button" :aria-pressed="!isLasso" @click="isLasso = false">Select</button>
-    <button class="plain-button" :aria-pressed="isLasso" title="or Shift and drag" @click="isLasso = true">Lasso</button>
-    <button class="plain-button" :disabled="!index.unassigned.length" @click="selectUnassigned"><b class="num" :class="{ 'is-caution': index.unassigned.length }">{{ index.unassigned.length }}</b> on no circuit</button>
+    <button class="plain-button" :aria-pressed="isLasso" title="or Shift and drag" @click="isLasso = true">
+      Lasso
+    </button>
+    <button class="plain-button" :disabled="!index.unassigned.length" @click="selectUnassigned">
+      <b class="num" :class="{ 'is-caution': index.unassigned.length }">{{ index.unassigned.length }}</b> on no circuit
+    </button>
     <span class="grow" />
-    <span v-if="selectedBoxes.length" class="muted"><b class="num">{{ selectedBoxes.length }}</b> picked: choose a card, or</span>
-    <button v-if="store.canEdit && selectedBoxes.length === 1" class="plain-button" @click="showLoad = true">What connects here …</button>
-    <button v-if="store.canEdit && selectedDevices.length" class="plain-button" @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))">Take off</button>
-    <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">{{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}</button>
+    <span v-if="selectedBoxes.length" class="muted"
+      ><b class="num">{{ selectedBoxes.length }}</b> picked: choose a card, or</span
+    >
+    <button v-if="store.canEdit && selectedBoxes.length === 1" class="plain-button" @click="showLoad = true">
+      What connects here …
+    </button>
+    <button
+      v-if="store.canEdit && selectedDevices.length"
+      class="plain-button"
+      @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))"
+    >
+      Take off
+    </button>
+    <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">
+      {{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}
+    </button>
   </div>
   <div class="split">
-  <div class="sheet">
-    <PlanSheet :house="store.house!" :level="view.level" :target="view.target" :pans="!isLasso" :selected="selected" show-boxes :mark-of="markOf" :color-of="colorOf" @hand="send" @scale="scale = $event">
-      <template #over="{ scale: now }"><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" /></template>
-    </PlanSheet>
+    <div class="sheet">
+      <PlanSheet
+        :house="store.house!"
+        :level="view.level"
+        :target="view.target"
+        :pans="!isLasso"
+        :selected="selected"
+        show-boxes
+        :mark-of="markOf"
+        :color-of="colorOf"
+        @hand="send"
+        @scale="scale = $event"
+      >
+        <template #over="{ scale: now }"
+          ><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now"
+        /></template>
+      </PlanSheet>
+    </div>
+    <section class="cards" aria-label="Circuits">
+      <p v-if="!circuits.length" class="muted empty">
+        No circuit yet. Pick boxes on the plan (click, Shift click, or lasso), then <b>New circuit for these</b>.
+      </p>
+      <CircuitCard
+        v-for="circuit in circuits"
+        :key="circuit.id"
+        :circuit="circuit"
+        :ink="inkOf(circuit, circuits)"
+        :number="numberOf(circuit, circuits)"
+        :is-selected="selectedCircuit === circuit.id"
+        :takes="store.canEdit ? selectedDevices.length : 0"
+        @choose="view.select([{ kind: 'circuit', id: circuit.id }])"
+        @put="put(circuit.id)"
+      />
+    </section>
   </div>
-  <section class="cards" aria-label="Circuits">
-    <p v-if="!circuits.length" class="muted empty">No circuit yet. Pick boxes on the plan (click, Shift click, or lasso), then <b>New circuit for these</b>.</p>
-    <CircuitCard v-for="circuit in circuits" :key="circuit.id" :circuit="circuit" :ink="inkOf(circuit, circuits)" :number="numberOf(circuit, circuits)" :is-selected="selectedCircuit === circuit.id" :takes="store.canEdit ? selectedDevices.length : 0" @choose="view.select([{ kind: 'circuit', id: circuit.id }])" @put="put(circuit.id)" />
-  </section>
-  </div>
-  <p v-if="carried" class="carried num" :style="{ left: `${carried.x + 12}px`, top: `${carried.y + 8}px` }">{{ selectedBoxes.length }} to a card</p>
+  <p v-if="carried" class="carried num" :style="{ left: `${carried.x + 12}px`, top: `${carried.y + 8}px` }">
+    {{ selectedBoxes.length }} to a card
+  </p>
   <LoadDialog v-if="showLoad && selectedBoxes.length === 1" :box="selectedBoxes[0]!" @close="showLoad = false" />
 </template>
 
 <style scoped>
-.tools { display: flex; align-items: center; gap: 6px; padding: 8px 12px; flex-wrap: wrap; }
-.split { flex: 1; min-height: 0; display: flex; border-top: 1px solid var(--rule); }
-.sheet { flex: 1; min-width: 0; position: relative; }
-.cards { width: 262px; overflow-y: auto; display: grid; gap: 8px; padding: 10px; border-left: 1px solid var(--rule); background: var(--rail); align-content: start; }
-@media (max-width: 900px) { .split { flex-direction: column; } .cards { width: auto; max-height: 40%; border-left: 0; border-top: 1px solid var(--rule); grid-template-columns: repeat(auto-fill, minmax(220px, 1fr)); } }
-.empty { grid-column: 1 / -1; font-size: 15px; padding: 12px; }
-.carried { position: fixed; z-index: 50; background: var(--chalk); color: var(--card); border-radius: 4px; padding: 4px 10px; font-size: 16px; pointer-events: none; }
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 8px 12px;
+  flex-wrap: wrap;
+}
+.split {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  border-top: 1px solid var(--rule);
+}
+.sheet {
+  flex: 1;
+  min-width: 0;
+  position: relative;
+}
+.cards {
+  width: 262px;
+  overflow-y: auto;
+  display: grid;
+  gap: 8px;
+  padding: 10px;
+  border-left: 1px solid var(--rule);
+  background: var(--rail);
+  align-content: start;
+}
+@media (max-width: 900px) {
+  .split {
+    flex-direction: column;
+  }
+  .cards {
+    width: auto;
+    max-height: 40%;
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  }
+}
+.empty {
+  grid-column: 1 / -1;
+  font-size: 15px;
+  padding: 12px;
+}
+.carried {
+  position: fixed;
+  z-index: 50;
+  background: var(--chalk);
+  color: var(--card);
+  border-radius: 4px;
+  padding: 4px 10px;
+  font-size: 16px;
+  pointer-events: none;
+}
 </style>

@@ -1,17 +1,37 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { addEntity, ampsOf, changeEntity, LOAD_KINDS, LOAD_LIBRARY, removeEntities, type Box, type Load, type LoadKind } from '@winculum/core';
+import {
+  addEntity,
+  ampsOf,
+  changeEntity,
+  LOAD_KINDS,
+  LOAD_LIBRARY,
+  removeEntities,
+  type Box,
+  type Load,
+  type LoadKind,
+} from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 
 const props = defineProps<{ box: Box }>();
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
-const device = computed(() => Object.values(props.box.devices).find((one) => one.kind === 'receptacle' || one.kind === 'connection'));
+const device = computed(() =>
+  Object.values(props.box.devices).find((one) => one.kind === 'receptacle' || one.kind === 'connection'),
+);
 const existing = Object.values(store.house!.loads).find((load) => load.box === props.box.id);
 const kind = ref<LoadKind>(existing?.kind ?? 'other');
-const draft = ref<Omit<Load, 'id' | 'kind' | 'box' | 'device'>>(existing ? { ...existing } : { ...LOAD_LIBRARY.other, source: 'typical' });
-const flags = [['continuous', 'runs 3 hours or more'], ['fastened', 'fastened in place'], ['cord', 'cord and plug'], ['individual', 'its instructions ask for a circuit of its own'], ['motor', 'motor']] as const; // prettier-ignore
+const draft = ref<Omit<Load, 'id' | 'kind' | 'box' | 'device'>>(
+  existing ? { ...existing } : { ...LOAD_LIBRARY.other, source: 'typical' },
+);
+const flags = [
+  ['continuous', 'runs 3 hours or more'],
+  ['fastened', 'fastened in place'],
+  ['cord', 'cord and plug'],
+  ['individual', 'its instructions ask for a circuit of its own'],
+  ['motor', 'motor'],
+] as const;
 
 function choose(next: LoadKind): void {
   kind.value = next;
@@ -21,8 +41,27 @@ function choose(next: LoadKind): void {
 function save(): void {
   if (!device.value) return;
   const { name, va, volts, continuous, motor, fastened, cord, individual, source } = draft.value;
-  const load: Load = { id: existing?.id ?? newId('load'), kind: kind.value, box: props.box.id, device: device.value.id, name, va: Number(va), volts, continuous, motor, fastened, cord, individual, source };
-  if (store.apply(existing ? changeEntity(store.house!, 'loads', existing.id, load) : addEntity(store.house!, 'loads', load))) emit('close');
+  const load: Load = {
+    id: existing?.id ?? newId('load'),
+    kind: kind.value,
+    box: props.box.id,
+    device: device.value.id,
+    name,
+    va: Number(va),
+    volts,
+    continuous,
+    motor,
+    fastened,
+    cord,
+    individual,
+    source,
+  };
+  if (
+    store.apply(
+      existing ? changeEntity(store.house!, 'loads', existing.id, load) : addEntity(store.house!, 'loads', load),
+    )
+  )
+    emit('close');
 }
 
 function remove(): void {
@@ -33,21 +72,57 @@ function remove(): void {
 <template>
   <v-dialog :model-value="true" max-width="460" @update:model-value="emit('close')">
     <v-card class="pa-5" :title="`What connects at ${box.tag}`">
-      <p v-if="!device" class="is-caution">{{ box.tag }} has no receptacle and no hard-wired connection. Place one first.</p>
+      <p v-if="!device" class="is-caution">
+        {{ box.tag }} has no receptacle and no hard-wired connection. Place one first.
+      </p>
       <form v-else class="stack" @submit.prevent="save">
-        <label class="field">Kind <select class="plain" :value="kind" @change="choose(($event.target as HTMLSelectElement).value as LoadKind)"><option v-for="one in LOAD_KINDS" :key="one" :value="one">{{ LOAD_LIBRARY[one].name }}</option></select></label>
+        <label class="field"
+          >Kind
+          <select class="plain" :value="kind" @change="choose(($event.target as HTMLSelectElement).value as LoadKind)">
+            <option v-for="one in LOAD_KINDS" :key="one" :value="one">{{ LOAD_LIBRARY[one].name }}</option>
+          </select></label
+        >
         <label class="field">Name <input v-model="draft.name" class="plain" maxlength="80" required /></label>
-        <label class="field">Volt-amperes <input v-model.number="draft.va" class="plain num" type="number" step="any" @input="draft.source = 'nameplate'" /></label>
-        <label class="field">Volts <select v-model="draft.volts" class="plain"><option :value="120">120 V</option><option :value="240">240 V</option></select></label>
-        <p class="num big">{{ ampsOf(draft).toFixed(1) }} A <span class="muted">{{ draft.source }} value{{ draft.source === 'typical' ? ', from memory: read the nameplate' : '' }}</span></p>
-        <label v-for="[flag, label] in flags" :key="flag" class="row"><input v-model="draft[flag]" type="checkbox" /> {{ label }}</label>
-        <div class="row"><button class="plain-button main" type="submit">Connect it</button><button v-if="existing" class="plain-button" type="button" @click="remove">Nothing connects here</button><button class="plain-button" type="button" @click="emit('close')">Cancel</button></div>
+        <label class="field"
+          >Volt-amperes
+          <input
+            v-model.number="draft.va"
+            class="plain num"
+            type="number"
+            step="any"
+            @input="draft.source = 'nameplate'"
+        /></label>
+        <label class="field"
+          >Volts
+          <select v-model="draft.volts" class="plain">
+            <option :value="120">120 V</option>
+            <option :value="240">240 V</option>
+          </select></label
+        >
+        <p class="num big">
+          {{ ampsOf(draft).toFixed(1) }} A
+          <span class="muted"
+            >{{ draft.source }} value{{ draft.source === 'typical' ? ', from memory: read the nameplate' : '' }}</span
+          >
+        </p>
+        <label v-for="[flag, label] in flags" :key="flag" class="row"
+          ><input v-model="draft[flag]" type="checkbox" /> {{ label }}</label
+        >
+        <div class="row">
+          <button class="plain-button main" type="submit">Connect it</button
+          ><button v-if="existing" class="plain-button" type="button" @click="remove">Nothing connects here</button
+          ><button class="plain-button" type="button" @click="emit('close')">Cancel</button>
+        </div>
       </form>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.big { font-size: 24px; }
-.big span { font: 400 13px var(--words); }
+.big {
+  font-size: 24px;
+}
+.big span {
+  font: 400 13px var(--words);
+}
 </style>

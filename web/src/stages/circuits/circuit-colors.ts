@@ -1,7 +1,20 @@
 import type { Circuit } from '@winculum/core';
 
 /** Ink colours that stay apart on paper; the number beside each symbol carries the same, for print and for colour-blind eyes. */
-const INKS = ['#1F5C7A', '#8A3B12', '#2F6A3F', '#6A3D8A', '#8A5600', '#0F6B66', '#9A2E5A', '#4A5560', '#5B6B12', '#7A1F1F', '#31408F', '#6B4A2B'] as const;
+const INKS = [
+  '#1F5C7A',
+  '#8A3B12',
+  '#2F6A3F',
+  '#6A3D8A',
+  '#8A5600',
+  '#0F6B66',
+  '#9A2E5A',
+  '#4A5560',
+  '#5B6B12',
+  '#7A1F1F',
+  '#31408F',
+  '#6B4A2B',
+] as const;
 
 export function inkOf(circuit: Circuit, circuits: readonly Circuit[]): string {
   const index = circuits.findIndex((one) => one.id === circuit.id);

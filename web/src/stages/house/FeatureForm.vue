@@ -9,14 +9,24 @@ import LengthField from './LengthField.vue';
 const props = defineProps<{ feature: Feature }>();
 const store = useHouse();
 const view = useView();
-const change = (changes: Partial<Feature>) => store.apply(changeEntity(store.house!, 'features', props.feature.id, changes));
+const change = (changes: Partial<Feature>) =>
+  store.apply(changeEntity(store.house!, 'features', props.feature.id, changes));
 const move = (changes: object) => change({ at: { ...props.feature.at, ...changes } as Feature['at'] });
 const panel = computed(() => Object.values(store.house!.panels).find((one) => one.feature === props.feature.id));
 
 function addPanel(): void {
   const n = Object.keys(store.house!.panels).length;
   const name = n === 0 ? 'Main panel' : `Panel ${n + 1}`;
-  store.apply(addEntity(store.house!, 'panels', { id: newId('panel'), name, room: props.feature.room, feature: props.feature.id, spaces: 40, mainA: 200 }));
+  store.apply(
+    addEntity(store.house!, 'panels', {
+      id: newId('panel'),
+      name,
+      room: props.feature.room,
+      feature: props.feature.id,
+      spaces: 40,
+      mainA: 200,
+    }),
+  );
 }
 
 function remove(): void {
@@ -27,13 +37,39 @@ function remove(): void {
 <template>
   <section class="stack">
     <h2 class="title num">{{ feature.name || feature.kind.replaceAll('-', ' ') }}</h2>
-    <label class="field">Name <input class="plain" :value="feature.name" maxlength="80" :readonly="!store.canEdit" @change="change({ name: ($event.target as HTMLInputElement).value })" /></label>
-    <LengthField v-if="feature.at.kind === 'wall'" label="From left" :value="feature.at.alongIn" @change="move({ alongIn: $event })" />
+    <label class="field"
+      >Name
+      <input
+        class="plain"
+        :value="feature.name"
+        maxlength="80"
+        :readonly="!store.canEdit"
+        @change="change({ name: ($event.target as HTMLInputElement).value })"
+    /></label>
+    <LengthField
+      v-if="feature.at.kind === 'wall'"
+      label="From left"
+      :value="feature.at.alongIn"
+      @change="move({ alongIn: $event })"
+    />
     <LengthField label="Width" :value="feature.at.widthIn" @change="move({ widthIn: $event })" />
     <LengthField label="Depth" :value="feature.at.depthIn" @change="move({ depthIn: $event })" />
-    <LengthField v-if="feature.at.kind === 'wall'" label="Gap behind" :value="feature.at.behindIn" @change="move({ behindIn: $event })" />
+    <LengthField
+      v-if="feature.at.kind === 'wall'"
+      label="Gap behind"
+      :value="feature.at.behindIn"
+      @change="move({ behindIn: $event })"
+    />
     <LengthField label="Height" :value="feature.heightIn" @change="change({ heightIn: $event })" />
-    <label v-if="feature.kind === 'island' || feature.kind === 'peninsula'" class="row"><input type="checkbox" :checked="feature.provision ?? false" :disabled="!store.canEdit" @change="change({ provision: ($event.target as HTMLInputElement).checked })" /> provision for a later receptacle</label>
+    <label v-if="feature.kind === 'island' || feature.kind === 'peninsula'" class="row"
+      ><input
+        type="checkbox"
+        :checked="feature.provision ?? false"
+        :disabled="!store.canEdit"
+        @change="change({ provision: ($event.target as HTMLInputElement).checked })"
+      />
+      provision for a later receptacle</label
+    >
     <template v-if="feature.kind === 'panel'">
       <p v-if="panel" class="muted">{{ panel.name }}: {{ panel.spaces }} spaces, {{ panel.mainA }} A main.</p>
       <button v-else-if="store.canEdit" class="plain-button main" @click="addPanel">Make it a panel</button>
@@ -43,5 +79,9 @@ function remove(): void {
 </template>
 
 <style scoped>
-.title { font-size: 24px; font-weight: 700; text-transform: capitalize; }
+.title {
+  font-size: 24px;
+  font-weight: 700;
+  text-transform: capitalize;
+}
 </style>

@@ -18,9 +18,13 @@ const sheet = ref<InstanceType<typeof PlanSheet>>();
 const scale = ref(1);
 
 const openings: readonly { kind: OpeningKind; label: string }[] = [
-  { kind: 'door', label: 'Door' }, { kind: 'cased', label: 'Cased opening' }, { kind: 'slider', label: 'Sliding door' },
-  { kind: 'window', label: 'Window' }, { kind: 'fixed-glass', label: 'Fixed glass' }, { kind: 'vehicle', label: 'Vehicle door' },
-]; // prettier-ignore
+  { kind: 'door', label: 'Door' },
+  { kind: 'cased', label: 'Cased opening' },
+  { kind: 'slider', label: 'Sliding door' },
+  { kind: 'window', label: 'Window' },
+  { kind: 'fixed-glass', label: 'Fixed glass' },
+  { kind: 'vehicle', label: 'Vehicle door' },
+];
 const opening = ref<OpeningKind>('door');
 
 const tool = computed<Tool>(() => {
@@ -56,38 +60,132 @@ function typed(text: string): string | null {
   <div class="tools" role="toolbar" aria-label="House tools">
     <button class="plain-button" :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</button>
     <span class="group">
-      <select v-model="roomKind" class="plain" aria-label="Kind of room"><option v-for="kind in ROOM_KINDS" :key="kind" :value="kind">{{ words(kind) }}</option></select>
-      <button class="plain-button" :disabled="!store.canEdit" :aria-pressed="view.tool === 'rectangle'" @click="view.tool = 'rectangle'">Draw room</button>
-      <button class="plain-button" :disabled="!store.canEdit" :aria-pressed="view.tool === 'polygon'" @click="view.tool = 'polygon'">By corners</button>
+      <select v-model="roomKind" class="plain" aria-label="Kind of room">
+        <option v-for="kind in ROOM_KINDS" :key="kind" :value="kind">{{ words(kind) }}</option>
+      </select>
+      <button
+        class="plain-button"
+        :disabled="!store.canEdit"
+        :aria-pressed="view.tool === 'rectangle'"
+        @click="view.tool = 'rectangle'"
+      >
+        Draw room
+      </button>
+      <button
+        class="plain-button"
+        :disabled="!store.canEdit"
+        :aria-pressed="view.tool === 'polygon'"
+        @click="view.tool = 'polygon'"
+      >
+        By corners
+      </button>
     </span>
     <span class="group">
-      <select v-model="opening" class="plain" aria-label="Kind of opening" @change="view.tool = 'opening'"><option v-for="one in openings" :key="one.kind" :value="one.kind">{{ one.label }}</option></select>
-      <button class="plain-button" :disabled="!store.canEdit" :aria-pressed="view.tool === 'opening'" @click="view.tool = 'opening'">Put in</button>
+      <select v-model="opening" class="plain" aria-label="Kind of opening" @change="view.tool = 'opening'">
+        <option v-for="one in openings" :key="one.kind" :value="one.kind">{{ one.label }}</option>
+      </select>
+      <button
+        class="plain-button"
+        :disabled="!store.canEdit"
+        :aria-pressed="view.tool === 'opening'"
+        @click="view.tool = 'opening'"
+      >
+        Put in
+      </button>
     </span>
     <span class="group">
-      <select v-model="feature" class="plain" aria-label="Kind of feature" @change="view.tool = 'feature'"><option v-for="kind in FEATURE_KINDS" :key="kind" :value="kind">{{ words(kind) }}</option></select>
-      <button class="plain-button" :disabled="!store.canEdit" :aria-pressed="view.tool === 'feature'" @click="view.tool = 'feature'">Set down</button>
+      <select v-model="feature" class="plain" aria-label="Kind of feature" @change="view.tool = 'feature'">
+        <option v-for="kind in FEATURE_KINDS" :key="kind" :value="kind">{{ words(kind) }}</option>
+      </select>
+      <button
+        class="plain-button"
+        :disabled="!store.canEdit"
+        :aria-pressed="view.tool === 'feature'"
+        @click="view.tool = 'feature'"
+      >
+        Set down
+      </button>
     </span>
     <button class="plain-button" @click="sheet?.fit()">Fit</button>
   </div>
   <div class="sheet">
-    <PlanSheet ref="sheet" :house="hand.shown.value" :level="view.level" :target="view.target" :pans="tool.kind === 'select'" :selected="selected" :cursor="tool.kind === 'select' ? 'default' : 'crosshair'" @hand="hand.send" @scale="scale = $event">
-      <template #over="{ scale: now }"><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" :room="room" :handles="store.canEdit" /></template>
+    <PlanSheet
+      ref="sheet"
+      :house="hand.shown.value"
+      :level="view.level"
+      :target="view.target"
+      :pans="tool.kind === 'select'"
+      :selected="selected"
+      :cursor="tool.kind === 'select' ? 'default' : 'crosshair'"
+      @hand="hand.send"
+      @scale="scale = $event"
+    >
+      <template #over="{ scale: now }"
+        ><HandOverlay
+          :state="hand.state.value"
+          :house="store.house!"
+          :scale="now"
+          :room="room"
+          :handles="store.canEdit"
+      /></template>
     </PlanSheet>
     <p v-if="isEmpty" class="empty">
-      <b>Nothing on this level yet.</b><br />Type a room below, for instance <b class="num">living 18' x 14'</b>, or choose <b>Draw room</b> and drag on the sheet.
+      <b>Nothing on this level yet.</b><br />Type a room below, for instance <b class="num">living 18' x 14'</b>, or
+      choose <b>Draw room</b> and drag on the sheet.
     </p>
     <p v-if="hand.refusal.value" class="refusal is-violation" role="status">{{ hand.refusal.value }}</p>
   </div>
-  <TapeInput v-if="store.canEdit" :run="typed" placeholder="bedroom 12' x 11'6 east of Hall" hint="kind, width x depth, then north, south, east or west of a room, and how far along it" action="Enter to build it" />
+  <TapeInput
+    v-if="store.canEdit"
+    :run="typed"
+    placeholder="bedroom 12' x 11'6 east of Hall"
+    hint="kind, width x depth, then north, south, east or west of a room, and how far along it"
+    action="Enter to build it"
+  />
 </template>
 
 <style scoped>
-.tools .plain-button { padding: 4px 8px; }
-.tools { display: flex; gap: 10px; padding: 8px 12px; flex-wrap: wrap; }
-.group { display: flex; gap: 4px; }
-.group select { width: 96px; }
-.sheet { flex: 1; min-height: 0; position: relative; border-top: 1px solid var(--rule); }
-.empty { position: absolute; inset: 30% 20% auto; text-align: center; font-size: 17px; line-height: 1.5; background: var(--card); border: 1px dashed var(--rule); border-radius: 6px; padding: 22px; pointer-events: none; }
-.refusal { position: absolute; left: 16px; bottom: 10px; background: var(--card); border: 1px solid var(--violation); border-radius: 4px; padding: 8px 12px; }
+.tools .plain-button {
+  padding: 4px 8px;
+}
+.tools {
+  display: flex;
+  gap: 10px;
+  padding: 8px 12px;
+  flex-wrap: wrap;
+}
+.group {
+  display: flex;
+  gap: 4px;
+}
+.group select {
+  width: 96px;
+}
+.sheet {
+  flex: 1;
+  min-height: 0;
+  position: relative;
+  border-top: 1px solid var(--rule);
+}
+.empty {
+  position: absolute;
+  inset: 30% 20% auto;
+  text-align: center;
+  font-size: 17px;
+  line-height: 1.5;
+  background: var(--card);
+  border: 1px dashed var(--rule);
+  border-radius: 6px;
+  padding: 22px;
+  pointer-events: none;
+}
+.refusal {
+  position: absolute;
+  left: 16px;
+  bottom: 10px;
+  background: var(--card);
+  border: 1px solid var(--violation);
+  border-radius: 4px;
+  padding: 8px 12px;
+}
 </style>

@@ -16,5 +16,12 @@ function read(event: Event): void {
 </script>
 
 <template>
-  <label class="field">{{ label }} <input class="plain num" :value="formatLength(value, store.house!.standards.lengths)" :readonly="!store.canEdit" @change="read" /></label>
+  <label class="field"
+    >{{ label }}
+    <input
+      class="plain num"
+      :value="formatLength(value, store.house!.standards.lengths)"
+      :readonly="!store.canEdit"
+      @change="read"
+  /></label>
 </template>

@@ -15,19 +15,39 @@ const change = (changes: object) => store.apply(changeEntity(store.house!, 'leve
 <template>
   <section v-if="level" class="stack">
     <h2 class="title num">{{ level.name }}</h2>
-    <p class="muted">{{ rooms.length }} rooms, {{ rooms.reduce((sum, room) => sum + areaFt2(room.corners), 0).toFixed(0) }} ft² inside</p>
+    <p class="muted">
+      {{ rooms.length }} rooms, {{ rooms.reduce((sum, room) => sum + areaFt2(room.corners), 0).toFixed(0) }} ft² inside
+    </p>
     <LengthField label="Ceiling" :value="level.ceilingIn" @change="change({ ceilingIn: $event })" />
     <LengthField label="Studs o.c." :value="level.studSpacingIn" @change="change({ studSpacingIn: $event })" />
     <LengthField label="Walls" :value="level.wallThicknessIn" @change="change({ wallThicknessIn: $event })" />
     <h2 class="small-caps">Rooms</h2>
     <ul>
-      <li v-for="room in rooms" :key="room.id"><button class="room" @click="view.select([{ kind: 'room', id: room.id }])">{{ room.name }} <span class="muted">{{ room.kind.replaceAll('-', ' ') }}</span></button></li>
+      <li v-for="room in rooms" :key="room.id">
+        <button class="room" @click="view.select([{ kind: 'room', id: room.id }])">
+          {{ room.name }} <span class="muted">{{ room.kind.replaceAll('-', ' ') }}</span>
+        </button>
+      </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-.title { font-size: 24px; font-weight: 700; }
-.room { width: 100%; text-align: left; border: 0; background: none; color: var(--ink); font: 500 14px var(--words); min-height: 34px; cursor: pointer; }
-.room:hover { color: var(--chalk); }
+.title {
+  font-size: 24px;
+  font-weight: 700;
+}
+.room {
+  width: 100%;
+  text-align: left;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: 500 14px var(--words);
+  min-height: 34px;
+  cursor: pointer;
+}
+.room:hover {
+  color: var(--chalk);
+}
 </style>

@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { areaFt2, changeEntity, copyRoom, moveCorners, removeEntities, ROOM_KINDS, roomSpan, boundsOf, type Room } from '@winculum/core';
+import {
+  areaFt2,
+  changeEntity,
+  copyRoom,
+  moveCorners,
+  removeEntities,
+  ROOM_KINDS,
+  roomSpan,
+  boundsOf,
+  type Room,
+} from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -19,7 +29,13 @@ function resize(axis: 'x' | 'y', lengthIn: number): void {
   const box = boundsOf(props.room.corners);
   const [near, far] = axis === 'x' ? [box.minX, box.maxX] : [box.minY, box.maxY];
   const moved = props.room.corners.filter((corner) => Math.abs(corner[axis] - far) < 0.01);
-  store.apply(moveCorners(store.house!, props.room.id, Object.fromEntries(moved.map((corner) => [corner.id, { x: corner.x, y: corner.y, [axis]: near + lengthIn }]))));
+  store.apply(
+    moveCorners(
+      store.house!,
+      props.room.id,
+      Object.fromEntries(moved.map((corner) => [corner.id, { x: corner.x, y: corner.y, [axis]: near + lengthIn }])),
+    ),
+  );
 }
 
 function copy(mirror: 'none' | 'left-right' | 'up-down'): void {
@@ -27,11 +43,15 @@ function copy(mirror: 'none' | 'left-right' | 'up-down'): void {
   const house = store.house!;
   // Beside it, or as far on as it takes to stand free of the others.
   for (let n = 1; n < 12; n++)
-    for (const [dx, dy] of [[n * (span.value.widthIn + thickness), 0], [0, n * (span.value.depthIn + thickness)], [-n * (span.value.widthIn + thickness), 0]] as const) {
+    for (const [dx, dy] of [
+      [n * (span.value.widthIn + thickness), 0],
+      [0, n * (span.value.depthIn + thickness)],
+      [-n * (span.value.widthIn + thickness), 0],
+    ] as const) {
       const result = copyRoom(house, props.room.id, { mirror, dx, dy }, newId);
       if (result.ok || (n === 11 && dx < 0)) return void store.apply(result);
     }
-} // prettier-ignore
+}
 
 function remove(): void {
   if (store.apply(removeEntities(store.house!, [{ collection: 'rooms', id: props.room.id }]))) view.select([]);
@@ -40,18 +60,83 @@ function remove(): void {
 
 <template>
   <section class="stack">
-    <h2 class="title num">{{ room.name }} <span class="muted">{{ areaFt2(room.corners).toFixed(0) }} ft²</span></h2>
-    <label class="field">Name <input class="plain" :value="room.name" maxlength="80" :readonly="!store.canEdit" @change="change({ name: value($event) })" /></label>
-    <label class="field">Kind <select class="plain" :value="room.kind" :disabled="!store.canEdit" @change="change({ kind: value($event) as Room['kind'] })"><option v-for="kind in ROOM_KINDS" :key="kind" :value="kind">{{ kind.replaceAll('-', ' ') }}</option></select></label>
-    <label class="field">Tag prefix <input class="plain num" :value="room.prefix" maxlength="4" :readonly="!store.canEdit" @change="change({ prefix: value($event).toUpperCase() })" /></label>
+    <h2 class="title num">
+      {{ room.name }} <span class="muted">{{ areaFt2(room.corners).toFixed(0) }} ft²</span>
+    </h2>
+    <label class="field"
+      >Name
+      <input
+        class="plain"
+        :value="room.name"
+        maxlength="80"
+        :readonly="!store.canEdit"
+        @change="change({ name: value($event) })"
+    /></label>
+    <label class="field"
+      >Kind
+      <select
+        class="plain"
+        :value="room.kind"
+        :disabled="!store.canEdit"
+        @change="change({ kind: value($event) as Room['kind'] })"
+      >
+        <option v-for="kind in ROOM_KINDS" :key="kind" :value="kind">{{ kind.replaceAll('-', ' ') }}</option>
+      </select></label
+    >
+    <label class="field"
+      >Tag prefix
+      <input
+        class="plain num"
+        :value="room.prefix"
+        maxlength="4"
+        :readonly="!store.canEdit"
+        @change="change({ prefix: value($event).toUpperCase() })"
+    /></label>
     <LengthField label="Width" :value="span.widthIn" @change="resize('x', $event)" />
     <LengthField label="Depth" :value="span.depthIn" @change="resize('y', $event)" />
-    <label v-if="room.kind === 'garage'" class="field">Vehicle bays <input class="plain num" type="number" min="1" max="8" :value="room.bays" @change="change({ bays: Number(value($event)) })" /></label>
-    <label v-if="OUTDOORS.includes(room.kind)" class="field">Side of house <select class="plain" :value="room.side ?? ''" @change="change({ side: (value($event) || undefined) as Room['side'] })"><option value="">not said</option><option>front</option><option>back</option><option>side</option></select></label>
+    <label v-if="room.kind === 'garage'" class="field"
+      >Vehicle bays
+      <input
+        class="plain num"
+        type="number"
+        min="1"
+        max="8"
+        :value="room.bays"
+        @change="change({ bays: Number(value($event)) })"
+    /></label>
+    <label v-if="OUTDOORS.includes(room.kind)" class="field"
+      >Side of house
+      <select
+        class="plain"
+        :value="room.side ?? ''"
+        @change="change({ side: (value($event) || undefined) as Room['side'] })"
+      >
+        <option value="">not said</option>
+        <option>front</option>
+        <option>back</option>
+        <option>side</option>
+      </select></label
+    >
     <details>
       <summary>Walls</summary>
-      <label v-for="(corner, i) in room.corners" :key="corner.id" class="field">wall {{ i + 1 }}
-        <select class="plain" :value="corner.wall" :disabled="!store.canEdit" @change="change({ corners: room.corners.map((one) => (one.id === corner.id ? { ...one, wall: value($event) as 'solid' } : one)) })"><option value="solid">wall</option><option value="railing">railing</option><option value="open">open</option></select>
+      <label v-for="(corner, i) in room.corners" :key="corner.id" class="field"
+        >wall {{ i + 1 }}
+        <select
+          class="plain"
+          :value="corner.wall"
+          :disabled="!store.canEdit"
+          @change="
+            change({
+              corners: room.corners.map((one) =>
+                one.id === corner.id ? { ...one, wall: value($event) as 'solid' } : one,
+              ),
+            })
+          "
+        >
+          <option value="solid">wall</option>
+          <option value="railing">railing</option>
+          <option value="open">open</option>
+        </select>
       </label>
     </details>
     <div v-if="store.canEdit" class="row">
@@ -65,8 +150,18 @@ function remove(): void {
 </template>
 
 <style scoped>
-.title { font-size: 24px; font-weight: 700; }
-.title span { font-size: 17px; }
-details label { margin-top: 6px; }
-summary { cursor: pointer; min-height: 32px; }
+.title {
+  font-size: 24px;
+  font-weight: 700;
+}
+.title span {
+  font-size: 17px;
+}
+details label {
+  margin-top: 6px;
+}
+summary {
+  cursor: pointer;
+  min-height: 32px;
+}
 </style>

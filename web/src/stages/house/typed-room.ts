@@ -1,29 +1,86 @@
-import { parseLength, refuse, ROOM_KINDS, setAgainst, boundsOf, rectangleCorners, succeed, type Edited, type House, type Result, type Room, type RoomKind, type Side } from '@winculum/core';
+import {
+  parseLength,
+  refuse,
+  ROOM_KINDS,
+  setAgainst,
+  boundsOf,
+  rectangleCorners,
+  succeed,
+  type Edited,
+  type House,
+  type Result,
+  type Room,
+  type RoomKind,
+  type Side,
+} from '@winculum/core';
 import { addRoom } from '../../drawing/tools/place-new';
 import { newId } from '../../new-id';
 
-const FORM = /^(?<what>.+?)\s+(?<width>[\d.][^x×]*?)\s*[x×]\s*(?<depth>[\d.].*?)(?:\s+(?<side>north|south|east|west)\s+of\s+(?<neighbour>.+?)(?:\s+at\s+(?<offset>.+))?)?$/i;
+const FORM =
+  /^(?<before>.+?)\s*[x×]\s*(?<depth>[\d.].*?)(?:\s+(?<side>north|south|east|west)\s+of\s+(?<neighbour>.+?)(?:\s+at\s+(?<offset>.+))?)?$/i;
+/** Words of the trade for kinds that the code names otherwise. */
+const ALIASES: Readonly<Record<string, RoomKind>> = {
+  'half bath': 'half-bath',
+  bath: 'bathroom',
+  powder: 'half-bath',
+  hall: 'hallway',
+  entry: 'foyer',
+  yard: 'outdoors',
+  closet: 'closet',
+};
 const SIDES: readonly Side[] = ['east', 'south', 'north', 'west'];
 
 /** The kind of room in what was typed, and the name if there is more: "bedroom 2", "ceramics studio". */
 function readKind(text: string): { kind: RoomKind; name: string | undefined } | undefined {
-  const clean = text.trim().toLowerCase();
-  const kind = [...ROOM_KINDS].sort((a, b) => b.length - a.length).find((one) => clean.includes(one.replaceAll('-', ' ')) || clean.includes(one));
-  if (!kind) return undefined;
-  const isBare = clean === kind || clean === kind.replaceAll('-', ' ');
-  return { kind, name: isBare ? undefined : text.trim()[0]!.toUpperCase() + text.trim().slice(1) };
+  const clean = text.trim().toLowerCase().replaceAll('-', ' ');
+  const kind = [...ROOM_KINDS]
+    .sort((a, b) => b.length - a.length)
+    .find((one) => clean.includes(one.replaceAll('-', ' ')));
+  const alias = Object.entries(ALIASES).find(([word]) => clean.includes(word))?.[1];
+  const found = kind ?? alias;
+  if (!found) return undefined;
+  const isBare = clean === found.replaceAll('-', ' ');
+  return { kind: found, name: isBare ? undefined : text.trim()[0]!.toUpperCase() + text.trim().slice(1) };
+}
+
+/** Splits "bedroom 2 12' 6" into what and width: the longest ending that is a length is the width. */
+function splitWidth(before: string): { what: string; width: string } | undefined {
+  const words = before.trim().split(/\s+/);
+  for (let n = 1; n < words.length; n++) {
+    const width = words.slice(n).join(' ');
+    const what = words.slice(0, n).join(' ');
+    if (!/['"]/.test(what) && parseLength(width).ok) return { what, width };
+  }
+  const digit = before.search(/\s[\d.]/);
+  return digit < 0 ? undefined : { what: before.slice(0, digit), width: before.slice(digit) };
 }
 
 const findRoom = (house: House, level: string, name: string): Room | undefined =>
-  Object.values(house.rooms).find((room) => room.level === level && room.name.toLowerCase() === name.trim().toLowerCase());
+  Object.values(house.rooms).find(
+    (room) => room.level === level && room.name.toLowerCase() === name.trim().toLowerCase(),
+  );
 
 /** Builds a room from a typed line: `bedroom 12' x 11'6 east of Hall at 2'`. Without a side it goes wherever it fits beside the last room. */
-export function addTypedRoom(house: House, level: string, text: string, selectedRoom: string | null): Result<{ edited: Result<Edited>; roomId: string }> {
+export function addTypedRoom(
+  house: House,
+  level: string,
+  text: string,
+  selectedRoom: string | null,
+): Result<{ edited: Result<Edited>; roomId: string }> {
   const read = FORM.exec(text.trim())?.groups;
-  if (!read) return refuse('form', 'tape', `Type a kind and a size: bedroom 12' x 11'6, then where: east of Hall.`);
-  const what = readKind(read['what']!);
-  if (!what) return refuse('kind', 'tape', `"${read['what']}" names no kind of room. Known: ${ROOM_KINDS.slice(0, 12).map((kind) => kind.replaceAll('-', ' ')).join(', ')} …`);
-  const width = parseLength(read['width']!, 'Width');
+  const split = read && splitWidth(read['before']!);
+  if (!read || !split)
+    return refuse('form', 'tape', `Type a kind and a size: bedroom 12' x 11'6, then where: east of Hall.`);
+  const what = readKind(split.what);
+  if (!what)
+    return refuse(
+      'kind',
+      'tape',
+      `"${split.what}" names no kind of room. Known: ${ROOM_KINDS.slice(0, 12)
+        .map((kind) => kind.replaceAll('-', ' '))
+        .join(', ')} …`,
+    );
+  const width = parseLength(split.width, 'Width');
   if (!width.ok) return width;
   const depth = parseLength(read['depth']!, 'Depth');
   if (!depth.ok) return depth;
@@ -31,21 +88,37 @@ export function addTypedRoom(house: House, level: string, text: string, selected
   if (!offset.ok) return offset;
   const rooms = Object.values(house.rooms).filter((room) => room.level === level);
   const named = read['neighbour'] ? findRoom(house, level, read['neighbour']) : undefined;
-  if (read['neighbour'] && !named) return refuse('neighbour', 'tape', `There is no room "${read['neighbour']}" on this level. Here are: ${rooms.map((room) => room.name).join(', ') || 'none'}.`);
+  if (read['neighbour'] && !named)
+    return refuse(
+      'neighbour',
+      'tape',
+      `There is no room "${read['neighbour']}" on this level. Here are: ${rooms.map((room) => room.name).join(', ') || 'none'}.`,
+    );
 
   const id = newId('room');
   let first = true;
   const idOnce = (prefix: string) => (first ? ((first = false), id) : newId(prefix));
-  const build = (corners: ReturnType<typeof rectangleCorners>) => ((first = true), addRoom(house, level, what.kind, corners, idOnce, what.name));
+  const build = (corners: ReturnType<typeof rectangleCorners>) => (
+    (first = true),
+    addRoom(house, level, what.kind, corners, idOnce, what.name)
+  );
   const size = { widthIn: width.value, depthIn: depth.value };
   const thickness = house.levels[level]!.wallThicknessIn;
-  if (rooms.length === 0) return succeed({ roomId: id, edited: build(rectangleCorners(0, 0, size.widthIn, size.depthIn)) });
-  if (named) return succeed({ roomId: id, edited: build(setAgainst(named, read['side']!.toLowerCase() as Side, size, thickness, offset.value)) });
+  if (rooms.length === 0)
+    return succeed({ roomId: id, edited: build(rectangleCorners(0, 0, size.widthIn, size.depthIn)) });
+  if (named)
+    return succeed({
+      roomId: id,
+      edited: build(setAgainst(named, read['side']!.toLowerCase() as Side, size, thickness, offset.value)),
+    });
   const beside = house.rooms[selectedRoom ?? ''] ?? rooms.at(-1)!;
   for (const side of SIDES) {
     const edited = build(setAgainst(beside, side, size, thickness));
     if (edited.ok) return succeed({ roomId: id, edited });
   }
   const all = boundsOf(rooms.flatMap((room) => room.corners));
-  return succeed({ roomId: id, edited: build(rectangleCorners(all.maxX + thickness, all.minY, size.widthIn, size.depthIn)) });
-} // prettier-ignore
+  return succeed({
+    roomId: id,
+    edited: build(rectangleCorners(all.maxX + thickness, all.minY, size.widthIn, size.depthIn)),
+  });
+}

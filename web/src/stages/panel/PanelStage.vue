@@ -27,12 +27,17 @@ function move(circuitId: string, space: number | null): void {
   const leaving = store.house!.circuits[circuitId]!;
   const there = space === null ? undefined : rows[space - 1]?.circuit;
   const spaces: Record<string, number | null> = { [circuitId]: space };
-  if (there && there.id !== circuitId && there.poles === leaving.poles) spaces[there.id] = leaving.panel === panel.value!.id ? leaving.space : null;
+  if (there && there.id !== circuitId && there.poles === leaving.poles)
+    spaces[there.id] = leaving.panel === panel.value!.id ? leaving.space : null;
   store.apply(placeBreakers(store.house!, panel.value!.id, spaces));
 }
 
 function saveCsv(): void {
-  download(`${panel.value!.name.replace(/\W+/g, '-').toLowerCase()}.csv`, 'text/csv', writeScheduleCsv(schedule.value!));
+  download(
+    `${panel.value!.name.replace(/\W+/g, '-').toLowerCase()}.csv`,
+    'text/csv',
+    writeScheduleCsv(schedule.value!),
+  );
 }
 
 const print = () => window.print();
@@ -41,13 +46,48 @@ const print = () => window.print();
 <template>
   <div v-if="panel && schedule" class="page" :class="paper">
     <div class="tools" role="toolbar" aria-label="Panel tools">
-      <select v-if="panels.length > 1" class="plain pick" aria-label="Panel" :value="panel.id" @change="view.select([{ kind: 'panel', id: ($event.target as HTMLSelectElement).value }])"><option v-for="one in panels" :key="one.id" :value="one.id">{{ one.name }}</option></select>
-      <select class="plain pick" aria-label="Spaces" :value="panel.spaces" :disabled="!store.canEdit" @change="store.apply(changeEntity(store.house!, 'panels', panel.id, { spaces: number($event) }))"><option v-for="one in SIZES" :key="one" :value="one">{{ one }} spaces</option></select>
-      <select class="plain pick" aria-label="Main breaker" :value="panel.mainA" :disabled="!store.canEdit" @change="store.apply(changeEntity(store.house!, 'panels', panel.id, { mainA: number($event) }))"><option v-for="one in MAINS" :key="one" :value="one">{{ one }} A main</option></select>
-      <button v-if="store.canEdit" class="plain-button" :class="{ main: schedule.unplaced.length }" :disabled="!schedule.unplaced.length" @click="arrange">Place {{ schedule.unplaced.length }} waiting</button>
+      <select
+        v-if="panels.length > 1"
+        class="plain pick"
+        aria-label="Panel"
+        :value="panel.id"
+        @change="view.select([{ kind: 'panel', id: ($event.target as HTMLSelectElement).value }])"
+      >
+        <option v-for="one in panels" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+      <select
+        class="plain pick"
+        aria-label="Spaces"
+        :value="panel.spaces"
+        :disabled="!store.canEdit"
+        @change="store.apply(changeEntity(store.house!, 'panels', panel.id, { spaces: number($event) }))"
+      >
+        <option v-for="one in SIZES" :key="one" :value="one">{{ one }} spaces</option>
+      </select>
+      <select
+        class="plain pick"
+        aria-label="Main breaker"
+        :value="panel.mainA"
+        :disabled="!store.canEdit"
+        @change="store.apply(changeEntity(store.house!, 'panels', panel.id, { mainA: number($event) }))"
+      >
+        <option v-for="one in MAINS" :key="one" :value="one">{{ one }} A main</option>
+      </select>
+      <button
+        v-if="store.canEdit"
+        class="plain-button"
+        :class="{ main: schedule.unplaced.length }"
+        :disabled="!schedule.unplaced.length"
+        @click="arrange"
+      >
+        Place {{ schedule.unplaced.length }} waiting
+      </button>
       <span class="grow" />
       <button class="plain-button" @click="saveCsv">CSV</button>
-      <select v-model="paper" class="plain pick" aria-label="Paper"><option value="letter">Letter</option><option value="tabloid">11 x 17</option></select>
+      <select v-model="paper" class="plain pick" aria-label="Paper">
+        <option value="letter">Letter</option>
+        <option value="tabloid">11 x 17</option>
+      </select>
       <button class="plain-button main" @click="print">Print</button>
     </div>
     <div class="scroll">
@@ -56,22 +96,69 @@ const print = () => window.print();
     </div>
   </div>
   <div v-else class="none">
-    <p>No panel yet. Under <router-link :to="`/houses/${store.id}/house`">House</router-link>, set down a <b>panel</b> on a wall (not in a bathroom or clothes closet: NEC 240.24) and make it a panel.</p>
+    <p>
+      No panel yet. Under <router-link :to="`/houses/${store.id}/house`">House</router-link>, set down a <b>panel</b> on
+      a wall (not in a bathroom or clothes closet: NEC 240.24) and make it a panel.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.page { display: flex; flex-direction: column; min-height: 0; height: 100%; }
-.tools { display: flex; gap: 6px; padding: 8px 12px; flex-wrap: wrap; border-bottom: 1px solid var(--rule); }
-.pick { width: auto; }
-.scroll { overflow: auto; padding: 14px; display: grid; gap: 14px; align-content: start; }
-.none { padding: 15vh 12%; font-size: 17px; line-height: 1.5; text-align: center; }
-@page letter-sheet { size: letter portrait; margin: 0.45in; }
-@page tabloid-sheet { size: 11in 17in; margin: 0.6in; }
+.page {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  height: 100%;
+}
+.tools {
+  display: flex;
+  gap: 6px;
+  padding: 8px 12px;
+  flex-wrap: wrap;
+  border-bottom: 1px solid var(--rule);
+}
+.pick {
+  width: auto;
+}
+.scroll {
+  overflow: auto;
+  padding: 14px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.none {
+  padding: 15vh 12%;
+  font-size: 17px;
+  line-height: 1.5;
+  text-align: center;
+}
+@page letter-sheet {
+  size: letter portrait;
+  margin: 0.45in;
+}
+@page tabloid-sheet {
+  size: 11in 17in;
+  margin: 0.6in;
+}
 @media print {
-  .tools, .legs { display: none; }
-  .page, .scroll { display: block; height: auto; padding: 0; overflow: visible; }
-  .letter { page: letter-sheet; }
-  .tabloid { page: tabloid-sheet; zoom: 1.35; }
+  .tools,
+  .legs {
+    display: none;
+  }
+  .page,
+  .scroll {
+    display: block;
+    height: auto;
+    padding: 0;
+    overflow: visible;
+  }
+  .letter {
+    page: letter-sheet;
+  }
+  .tabloid {
+    page: tabloid-sheet;
+    zoom: 1.35;
+  }
 }
 </style>

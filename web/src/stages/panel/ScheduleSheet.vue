@@ -10,73 +10,249 @@ const store = useHouse();
 const view = useView();
 const words = { plain: '', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI GFCI' } as const;
 /** Odd spaces stand left, even ones right, as in the panel itself. */
-const pairs = computed(() => Array.from({ length: Math.ceil(props.schedule.rows.length / 2) }, (_, i) => props.schedule.rows.slice(2 * i, 2 * i + 2)));
+const pairs = computed(() =>
+  Array.from({ length: Math.ceil(props.schedule.rows.length / 2) }, (_, i) =>
+    props.schedule.rows.slice(2 * i, 2 * i + 2),
+  ),
+);
 const amendments = computed(() => Object.values(store.house!.amendments));
-const violations = computed(() => (store.check?.findings ?? []).filter((one) => one.kind === 'fail' && one.severity === 'violation').length);
+const violations = computed(
+  () => (store.check?.findings ?? []).filter((one) => one.kind === 'fail' && one.severity === 'violation').length,
+);
 const questions = computed(() => (store.check?.findings ?? []).filter((one) => one.kind === 'cannot-tell').length);
 const describe = (row: ScheduleRow) => `${row.circuit!.ratingA}/${row.circuit!.poles}`;
-const legs = computed(() => (['A', 'B'] as const).map((leg) => `${leg} ${Math.round(props.schedule.legVa[leg])} VA`).join(', '));
+const legs = computed(() =>
+  (['A', 'B'] as const).map((leg) => `${leg} ${Math.round(props.schedule.legVa[leg])} VA`).join(', '),
+);
 </script>
 
 <template>
   <section class="schedule" aria-label="Panel schedule">
     <header>
       <h1>{{ schedule.panel.name }}</h1>
-      <p>{{ store.house!.name }} · {{ store.house!.rooms[schedule.panel.room]?.name }} · {{ schedule.panel.mainA }} A main, 120/240 V, {{ schedule.panel.spaces }} spaces</p>
-      <p class="muted">NEC {{ store.house!.job.edition }}{{ store.house!.job.authority ? `, ${store.house!.job.authority}` : '' }}{{ store.house!.job.permitDate ? `, permit ${store.house!.job.permitDate}` : '' }} · legs {{ legs }}, {{ Math.round(schedule.imbalance * 100) }} % apart</p>
+      <p>
+        {{ store.house!.name }} · {{ store.house!.rooms[schedule.panel.room]?.name }} · {{ schedule.panel.mainA }} A
+        main, 120/240 V, {{ schedule.panel.spaces }} spaces
+      </p>
+      <p class="muted">
+        NEC {{ store.house!.job.edition }}{{ store.house!.job.authority ? `, ${store.house!.job.authority}` : ''
+        }}{{ store.house!.job.permitDate ? `, permit ${store.house!.job.permitDate}` : '' }} · legs {{ legs }},
+        {{ Math.round(schedule.imbalance * 100) }} % apart
+      </p>
     </header>
     <table>
-      <thead><tr><template v-for="side in 2" :key="side"><th class="space">No.</th><th class="leg">Leg</th><th class="rating">A / poles</th><th class="wire">Wire</th><th>Feeds</th><th class="va">VA</th></template></tr></thead>
+      <thead>
+        <tr>
+          <template v-for="side in 2" :key="side"
+            ><th class="space">No.</th>
+            <th class="leg">Leg</th>
+            <th class="rating">A / poles</th>
+            <th class="wire">Wire</th>
+            <th>Feeds</th>
+            <th class="va">VA</th></template
+          >
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="pair in pairs" :key="pair[0]!.space">
           <template v-for="row in pair" :key="row.space">
             <td class="num space" :class="{ selected: row.circuit && view.only('circuit') === row.circuit.id }">
-              <select v-if="row.circuit && !row.continued && store.canEdit" class="mover num" :aria-label="`Space of ${row.circuit.name}`" :value="row.space" @change="emit('move', row.circuit!.id, Number(($event.target as HTMLSelectElement).value) || null)"><option v-for="n in schedule.panel.spaces" :key="n" :value="n">{{ n }}</option><option :value="0">out</option></select>
+              <select
+                v-if="row.circuit && !row.continued && store.canEdit"
+                class="mover num"
+                :aria-label="`Space of ${row.circuit.name}`"
+                :value="row.space"
+                @change="emit('move', row.circuit!.id, Number(($event.target as HTMLSelectElement).value) || null)"
+              >
+                <option v-for="n in schedule.panel.spaces" :key="n" :value="n">{{ n }}</option>
+                <option :value="0">out</option>
+              </select>
               <span :class="{ printed: row.circuit && !row.continued && store.canEdit }">{{ row.space }}</span>
             </td>
             <td class="num leg">{{ row.leg }}</td>
-            <td class="num rating">{{ row.continued ? '│' : row.circuit ? describe(row) : '' }} <b v-if="!row.continued && row.breaker && row.breaker !== 'plain'" class="kind">{{ words[row.breaker] }}</b></td>
+            <td class="num rating">
+              {{ row.continued ? '│' : row.circuit ? describe(row) : '' }}
+              <b v-if="!row.continued && row.breaker && row.breaker !== 'plain'" class="kind">{{
+                words[row.breaker]
+              }}</b>
+            </td>
             <td class="num wire">{{ row.circuit && !row.continued ? row.circuit.awg : '' }}</td>
-            <td><button v-if="row.circuit && !row.continued" class="feeds" @click="view.select([{ kind: 'circuit', id: row.circuit.id }])">{{ row.directory }}</button><span v-else-if="row.continued" class="muted">{{ row.circuit!.name }}, {{ circuitVolts(row.circuit!) }} V</span></td>
+            <td>
+              <button
+                v-if="row.circuit && !row.continued"
+                class="feeds"
+                @click="view.select([{ kind: 'circuit', id: row.circuit.id }])"
+              >
+                {{ row.directory }}</button><span v-else-if="row.continued" class="muted"
+                >{{ row.circuit!.name }}, {{ circuitVolts(row.circuit!) }} V</span
+              >
+            </td>
             <td class="num va">{{ row.circuit ? Math.round(row.va) : '' }}</td>
           </template>
         </tr>
       </tbody>
     </table>
-    <div v-if="schedule.unplaced.length" class="waiting"><b>Waiting for a space:</b> {{ schedule.unplaced.map((circuit) => circuit.name).join(', ') }}</div>
+    <div v-if="schedule.unplaced.length" class="waiting">
+      <b>Waiting for a space:</b> {{ schedule.unplaced.map((circuit) => circuit.name).join(', ') }}
+    </div>
     <footer>
-      <p v-if="amendments.length"><b>Local amendments:</b> <template v-for="one in amendments" :key="one.id">{{ one.rule }} {{ one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}` }} ({{ one.authority }}, {{ one.date }}). </template></p>
-      <p>{{ violations }} violations and {{ questions }} open questions stand in the docket. Sizes and protection are recalled from memory of the code and checked against it only by the people who build from this. Turn off and test before opening. The adopted code, the authority having jurisdiction and a licensed electrician decide.</p>
+      <p v-if="amendments.length">
+        <b>Local amendments:</b>
+        <template v-for="one in amendments" :key="one.id"
+          >{{ one.rule }}
+          {{ one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}` }} ({{
+            one.authority
+          }}, {{ one.date }}).
+        </template>
+      </p>
+      <p>
+        {{ violations }} violations and {{ questions }} open questions stand in the docket. Sizes and protection are
+        recalled from memory of the code and checked against it only by the people who build from this. Turn off and
+        test before opening. The adopted code, the authority having jurisdiction and a licensed electrician decide.
+      </p>
     </footer>
   </section>
 </template>
 
 <style scoped>
-.schedule { background: var(--card); border: 1px solid var(--rule); border-radius: 6px; padding: 16px 18px; }
-h1 { font: 700 26px var(--numbers); }
-table { border-collapse: collapse; width: 100%; font-size: 12.5px; table-layout: fixed; margin: 12px 0; }
-th { text-align: left; font: 600 11px var(--numbers); letter-spacing: 0.06em; color: var(--muted); border-bottom: 2px solid var(--ink); padding: 2px 4px; }
-td { border-bottom: 1px solid var(--rule); padding: 2px 4px; height: 34px; vertical-align: middle; line-height: 1.2; overflow: hidden; }
-td.space:nth-child(7), th.space:nth-child(7) { border-left: 2px solid var(--ink); padding-left: 8px; }
-th.space { width: 48px; } th.leg { width: 28px; } th.rating { width: 54px; } th.wire { width: 34px; } th.va { width: 44px; }
-.va { text-align: right; padding-right: 8px; }
-.space { font-size: 15px; }
-.mover { width: 44px; border: 1px solid transparent; background: none; color: var(--ink); font-size: 15px; min-height: 32px; }
-.mover:hover { border-color: var(--rule); }
-.printed { display: none; }
-.kind { display: block; font-size: 11px; color: var(--chalk); letter-spacing: 0.03em; }
-.feeds { border: 0; background: none; text-align: left; color: var(--ink); font: 500 12.5px/1.2 var(--words); padding: 0; cursor: pointer; min-height: 30px; }
-td.selected { background: var(--chalk-soft); }
-.waiting { border: 1.5px dashed var(--caution); padding: 8px 12px; border-radius: 4px; margin-bottom: 10px; }
-footer { font-size: 12px; color: var(--muted); display: grid; gap: 4px; }
+.schedule {
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-radius: 6px;
+  padding: 16px 18px;
+}
+h1 {
+  font: 700 26px var(--numbers);
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 12.5px;
+  table-layout: fixed;
+  margin: 12px 0;
+}
+th {
+  text-align: left;
+  font: 600 11px var(--numbers);
+  letter-spacing: 0.06em;
+  color: var(--muted);
+  border-bottom: 2px solid var(--ink);
+  padding: 2px 4px;
+}
+td {
+  border-bottom: 1px solid var(--rule);
+  padding: 2px 4px;
+  height: 34px;
+  vertical-align: middle;
+  line-height: 1.2;
+  overflow: hidden;
+}
+td.space:nth-child(7),
+th.space:nth-child(7) {
+  border-left: 2px solid var(--ink);
+  padding-left: 8px;
+}
+th.space {
+  width: 48px;
+}
+th.leg {
+  width: 28px;
+}
+th.rating {
+  width: 54px;
+}
+th.wire {
+  width: 34px;
+}
+th.va {
+  width: 44px;
+}
+.va {
+  text-align: right;
+  padding-right: 8px;
+}
+.space {
+  font-size: 15px;
+}
+.mover {
+  width: 44px;
+  border: 1px solid transparent;
+  background: none;
+  color: var(--ink);
+  font-size: 15px;
+  min-height: 32px;
+}
+.mover:hover {
+  border-color: var(--rule);
+}
+.printed {
+  display: none;
+}
+.kind {
+  display: block;
+  font-size: 11px;
+  color: var(--chalk);
+  letter-spacing: 0.03em;
+}
+.feeds {
+  border: 0;
+  background: none;
+  text-align: left;
+  color: var(--ink);
+  font: 500 12.5px/1.2 var(--words);
+  padding: 0;
+  cursor: pointer;
+  min-height: 30px;
+}
+td.selected {
+  background: var(--chalk-soft);
+}
+.waiting {
+  border: 1.5px dashed var(--caution);
+  padding: 8px 12px;
+  border-radius: 4px;
+  margin-bottom: 10px;
+}
+footer {
+  font-size: 12px;
+  color: var(--muted);
+  display: grid;
+  gap: 4px;
+}
 @media print {
-  .schedule { border: 0; padding: 0; background: #fff; color: #000; }
-  table { font-size: 8.5pt; margin: 8px 0; }
-  td { height: 0.3in; border-color: #777; }
-  th, footer, .muted, .kind { color: #000; }
-  .mover { display: none; }
-  .printed { display: inline; }
-  .feeds { font-size: 8.5pt; color: #000; min-height: 0; }
-  td.selected { background: none; }
+  .schedule {
+    border: 0;
+    padding: 0;
+    background: #fff;
+    color: #000;
+  }
+  table {
+    font-size: 8.5pt;
+    margin: 8px 0;
+  }
+  td {
+    height: 0.3in;
+    border-color: #777;
+  }
+  th,
+  footer,
+  .muted,
+  .kind {
+    color: #000;
+  }
+  .mover {
+    display: none;
+  }
+  .printed {
+    display: inline;
+  }
+  .feeds {
+    font-size: 8.5pt;
+    color: #000;
+    min-height: 0;
+  }
+  td.selected {
+    background: none;
+  }
 }
 </style>

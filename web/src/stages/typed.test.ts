@@ -1,0 +1,107 @@
+import { describe, expect, it } from 'vitest';
+import { boundsOf, polygonsOverlap, toLoop, wallLoop, type House } from '@winculum/core';
+import { cutAt, layOutStrip } from '../drawing/strip-layout';
+import { describePatches } from '../frame/describe-patches';
+import { demo, oneBedroom } from '../test/rooms';
+import { readTapeLine } from './boxes/tape-line';
+import { addTypedRoom } from './house/typed-room';
+
+describe('a typed room', () => {
+  const built = (text: string, house: House = oneBedroom()) => {
+    const result = addTypedRoom(house, 'L1', text, null);
+    if (!result.ok) return result.problems[0]!.message;
+    if (!result.value.edited.ok) return result.value.edited.problems[0]!.message;
+    const room = result.value.edited.value.house.rooms[result.value.roomId]!;
+    const { minX, minY, maxX, maxY } = boundsOf(room.corners);
+    return [room.name, room.kind, minX, minY, maxX - minX, maxY - minY];
+  };
+  it.each([
+    ["kitchen 12' x 11'6 east of Bedroom", ['Kitchen', 'kitchen', 148.5, 0, 144, 138]],
+    ["bath 1 8' x 5' south of bedroom at 2'", ['Bath 1', 'bathroom', 24, 124.5, 96, 60]],
+    ["bedroom 2 12' 6 x 10' north of Bedroom", ['Bedroom 2', 'bedroom', 0, -124.5, 150, 120]],
+    [
+      "ballroom 8' x 5'",
+      '"ballroom" names no kind of room. Known: kitchen, dining, breakfast, pantry, living, family, den, library, sunroom, bedroom, recreation, office …',
+    ],
+    ["bathroom 8' x 5' south of bedroom at 2'", ['Bathroom', 'bathroom', 24, 124.5, 96, 60]],
+    ['Guest bedroom 3 m x 90cm west of Bedroom', ['Guest bedroom', 'bedroom', -122.625, 0, 118.125, 35.4375]],
+    ['walk-in closet 60 x 48 north of bedroom', ['Walk in closet', 'walk-in-closet', 0, -52.5, 60, 48]],
+    ["den 10 x 10'", ['Den', 'den', 148.5, 0, 10, 120]],
+    ["den ten x 10'", "Type a kind and a size: bedroom 12' x 11'6, then where: east of Hall."],
+    [
+      "den 12' 14 x 10'",
+      `"12' 14" has 14 inches after the feet; 12 inches or more are feet. Type feet and inches: 12', 12-6 1/2, 150", 3 m.`,
+    ],
+    ["den 10' x 10' east of Attic", 'There is no room "Attic" on this level. Here are: Bedroom.'],
+  ])('%s', (text, expected) => expect(built(text)).toEqual(expected));
+
+  it('without a place goes where it fits', () => {
+    let house: House = oneBedroom();
+    for (let n = 0; n < 6; n++) {
+      const result = addTypedRoom(house, 'L1', "den 10' x 9'", null);
+      if (!result.ok || !result.value.edited.ok) throw new Error('did not fit');
+      house = result.value.edited.value.house;
+    }
+    const rooms = Object.values(house.rooms);
+    for (const a of rooms)
+      for (const b of rooms) if (a !== b) expect(polygonsOverlap(a.corners, b.corners)).toBe(false);
+  });
+});
+
+describe('the tape line', () => {
+  const house = oneBedroom();
+  const room = house.rooms['bed']!;
+  const read = (text: string, from = 0) => {
+    const order = readTapeLine(house, room, from, text);
+    return order.ok ? [order.value.tool, order.value.atLoopIn, order.value.sentence] : order.problems[0]!.message;
+  };
+  it.each([
+    ["R 7'-8", 0, ['receptacle', 92, 'receptacle at 7\'-8" along the north wall of Bedroom']],
+    ["r 12'-6", 0, ['receptacle', 150, 'receptacle at 6" along the east wall of Bedroom']],
+    ['s', 264, ['switch', 264, 'switch at 0" along the south wall of Bedroom']],
+    ["6'", 10, [undefined, 82, 'walk to 6\'-10" along the north wall of Bedroom']],
+    ['-1', 0, [undefined, 527, 'walk to 9\'-11" along the west wall of Bedroom']],
+    ['', 0, "Type R, S, L or A and a distance: R 7'-8."],
+    ["R 90'", 0, `90'-0" is more than once around Bedroom (44'-0").`],
+  ])('%s from %i', (text, from, expected) => expect(read(text, from)).toEqual(expected));
+  it('says what it does not understand', () => expect(read('R seven')).toContain('"seven" is not a length'));
+});
+
+describe('the wall strip', () => {
+  const limits = { reachIn: 72, minWallIn: 24 };
+  it('starts at the far jamb of the door and walks around to it', () => {
+    const strip = layOutStrip(oneBedroom(), 'bed', limits);
+    expect(strip.startIn).toBe(264 + 44);
+    expect(strip.startsAt).toBe('from the right jamb of the south door, walking left to right');
+    expect(strip.walls.map((wall) => wall.name)).toEqual(['north', 'east', 'south', 'south', 'west']);
+    expect(strip.parts).toEqual([expect.objectContaining({ label: 'door', fromIn: 496, toIn: 528 })]);
+    expect(strip.ribbon).toEqual([{ fromIn: 0, toIn: 496, reached: false }]);
+  });
+
+  it.each(Object.keys(demo.rooms))('lays out %s of the demo house within its length, every box once', (id) => {
+    const strip = layOutStrip(demo, id, limits);
+    for (const part of [...strip.parts, ...strip.ribbon, ...strip.walls]) {
+      expect(part.fromIn).toBeGreaterThanOrEqual(-0.01);
+      expect(part.toIn).toBeLessThanOrEqual(strip.lengthIn + 0.01);
+      expect(part.toIn).toBeGreaterThanOrEqual(part.fromIn);
+    }
+    const onWalls = Object.values(demo.boxes).filter((box) => box.room === id && box.at.kind === 'wall');
+    expect(strip.boxes).toHaveLength(onWalls.length);
+    for (const { box, at } of strip.boxes)
+      if (box.at.kind === 'wall')
+        expect(cutAt(strip, toLoop(wallLoop(demo.rooms[id]!), box.at.wall, box.at.alongIn))).toBe(at);
+  });
+});
+
+describe('patches in words', () => {
+  it('name the thing, the field and the value', () => {
+    const box = Object.values(demo.boxes)[0]!;
+    expect(describePatches(demo, [{ op: 'replace', path: ['boxes', box.id, 'at', 'alongIn'], value: 30 }])).toEqual([
+      `${box.tag}: at alongIn 2'-6"`,
+    ]);
+    expect(describePatches(demo, [{ op: 'remove', path: ['rooms', 'living'] }])).toEqual(['Living room: removed']);
+    expect(describePatches(demo, [{ op: 'replace', path: ['rooms', 'living', 'name'], value: 'Parlour' }])).toEqual([
+      'Living room: name Parlour',
+    ]);
+  });
+});

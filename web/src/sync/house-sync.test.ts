@@ -1,0 +1,219 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { AppliedBatch, Batch } from '@winculum/contract';
+import {
+  applyEdit,
+  changeEntity,
+  editsOverlap,
+  moveBox,
+  type Edited,
+  type House,
+  type Patch,
+  type Result,
+} from '@winculum/core';
+import { demo } from '../test/rooms';
+import { HouseSync, type Stored, type SyncDependencies, type SyncState } from './house-sync';
+
+const boxes = Object.values(demo.boxes).filter((box) => box.at.kind === 'wall' && box.at.alongIn > 40);
+const move = (house: House, n: number, alongIn: number) => {
+  const box = house.boxes[boxes[n]!.id]!;
+  if (box.at.kind !== 'wall') throw new Error('not on a wall');
+  return must(moveBox(house, box.id, { ...box.at, alongIn }));
+};
+const must = (result: Result<Edited>): Edited => {
+  if (!result.ok) throw new Error(result.problems[0]!.message);
+  return result.value;
+};
+const alongOf = (house: House, n: number) => (house.boxes[boxes[n]!.id]!.at as { alongIn: number }).alongIn;
+const patchesOf = (edits: readonly { patches: readonly unknown[] }[]) => edits.flatMap((one) => one.patches) as Patch[];
+
+/** The server's rules in a few lines, with a connection that can be cut before or after the server has acted. */
+class Server {
+  house = demo;
+  batches: AppliedBatch[] = [];
+  connection: 'up' | 'down' | 'answer-lost' = 'up';
+  listeners: ((batch: AppliedBatch) => void)[] = [];
+
+  apply(batch: Batch): number | AppliedBatch[] {
+    const known = this.batches.find((one) => one.batchId === batch.id);
+    if (known) return known.version;
+    const missed = this.batches.filter((one) => one.version > batch.base);
+    const theirs = missed.filter((one) => editsOverlap(patchesOf(batch.edits), patchesOf(one.edits)));
+    const next = applyEdit(this.house, patchesOf(batch.edits));
+    if (theirs.length > 0 || !next.ok) return theirs;
+    this.house = next.value;
+    const applied = {
+      version: this.batches.length + 1,
+      batchId: batch.id,
+      author: 'somebody',
+      at: '',
+      edits: structuredClone(batch.edits),
+    };
+    this.batches.push(applied);
+    for (const listener of this.listeners) listener(applied);
+    return applied.version;
+  }
+
+  send: SyncDependencies['send'] = async (batch) => {
+    await Promise.resolve();
+    if (this.connection === 'down') return { ok: false, failure: { kind: 'unreachable' } };
+    const missed = this.batches.filter((one) => one.version > batch.base);
+    const result = this.apply(structuredClone(batch));
+    if (this.connection === 'answer-lost') return { ok: false, failure: { kind: 'unreachable' } };
+    if (typeof result !== 'number')
+      return { ok: false, failure: { kind: 'refused', reason: 'the same places', theirs: result } };
+    return { ok: true, answer: { version: result, missed: missed.filter((one) => one.version < result) } };
+  };
+}
+
+let ids = 0;
+function client(server: Server, stored?: Stored) {
+  const seen: { state: SyncState; stored: Stored | undefined; later: (() => void)[] } = {
+    state: { kind: 'saved' },
+    stored,
+    later: [],
+  };
+  const sync = new HouseSync(
+    {
+      send: server.send,
+      store: async (next) => void (seen.stored = structuredClone(next)),
+      newBatchId: () => `batch-${++ids}`,
+      onChange: (_, state) => void (seen.state = state),
+      later: (_, run) => (seen.later.push(run), () => undefined),
+    },
+    stored ?? { version: server.batches.length, house: server.house, pending: [], sending: null },
+  );
+  server.listeners.push((batch) => sync.hear(batch));
+  const edit = (n: number, alongIn: number) => {
+    const edited = move(sync.house, n, alongIn);
+    sync.push(edited.house, edited.edit);
+  };
+  return { sync, seen, edit };
+}
+const settled = () => new Promise((resolve) => setTimeout(resolve, 3));
+
+describe('HouseSync', () => {
+  it('applies at once, sends, and is saved', async () => {
+    const server = new Server();
+    const { sync, seen, edit } = client(server);
+    edit(0, 20);
+    expect(alongOf(sync.house, 0)).toBe(20);
+    expect(seen.state).toEqual({ kind: 'saving', waiting: 1 });
+    await settled();
+    expect(seen.state).toEqual({ kind: 'saved' });
+    expect(alongOf(server.house, 0)).toBe(20);
+  });
+
+  it('keeps edits while offline, over a reload, and sends them after', async () => {
+    const server = new Server();
+    server.connection = 'down';
+    const before = client(server);
+    before.edit(0, 20);
+    before.edit(1, 21);
+    await settled();
+    expect(before.seen.state).toEqual({ kind: 'offline', waiting: 2 });
+    before.sync.stop();
+    server.connection = 'up';
+    const after = client(server, before.seen.stored);
+    expect([alongOf(after.sync.house, 0), alongOf(after.sync.house, 1)]).toEqual([20, 21]);
+    await after.sync.flush();
+    await settled();
+    expect([alongOf(server.house, 0), alongOf(server.house, 1)]).toEqual([20, 21]);
+    expect(after.seen.stored!.pending).toEqual([]);
+  });
+
+  it('whose answer was lost sends the same batch again, and it is applied once', async () => {
+    const server = new Server();
+    server.connection = 'answer-lost';
+    const { seen, edit, sync } = client(server, undefined);
+    server.listeners.length = 0;
+    edit(0, 20);
+    await settled();
+    expect(seen.state.kind).toBe('offline');
+    server.connection = 'up';
+    seen.later.at(-1)!();
+    await settled();
+    expect(server.batches).toHaveLength(1);
+    expect([seen.state.kind, sync.version]).toEqual(['saved', 1]);
+  });
+
+  it('takes in what others did elsewhere', async () => {
+    const server = new Server();
+    const [anna, ben] = [client(server), client(server)];
+    anna.edit(0, 20);
+    ben.edit(1, 30);
+    await settled();
+    await settled();
+    for (const one of [anna, ben]) {
+      expect([alongOf(one.sync.house, 0), alongOf(one.sync.house, 1)]).toEqual([20, 30]);
+      expect(one.seen.state.kind).toBe('saved');
+    }
+  });
+
+  it('shows a clash with both sides and loses neither; either can be kept', async () => {
+    for (const choice of ['mine', 'theirs'] as const) {
+      const server = new Server();
+      const [anna, ben] = [client(server), client(server)];
+      server.listeners.length = 0;
+      anna.edit(0, 20);
+      await settled();
+      ben.edit(0, 30);
+      await settled();
+      if (ben.seen.state.kind !== 'conflict') throw new Error('a conflict was due');
+      expect(ben.seen.state.theirs).toHaveLength(1);
+      expect(ben.seen.state.mine).toHaveLength(1);
+      expect(ben.seen.stored!.pending).toHaveLength(1);
+      expect(ben.sync.resolve(choice, { version: 1, house: server.house })).toBe(true);
+      await settled();
+      expect(alongOf(server.house, 0)).toBe(choice === 'mine' ? 30 : 20);
+      expect(alongOf(ben.sync.house, 0)).toBe(choice === 'mine' ? 30 : 20);
+    }
+  });
+
+  it('comes to the same house as the server, whatever the connection does', async () => {
+    const action = fc.oneof(
+      fc.record({
+        kind: fc.constant('edit' as const),
+        who: fc.nat(1),
+        box: fc.nat(4),
+        to: fc.integer({ min: 10, max: 39 }),
+      }),
+      fc.record({
+        kind: fc.constant('connection' as const),
+        to: fc.constantFrom('up' as const, 'down' as const, 'answer-lost' as const),
+      }),
+      fc.constant({ kind: 'wait' as const }),
+    );
+    await fc.assert(
+      fc.asyncProperty(fc.array(action, { maxLength: 14 }), async (actions) => {
+        const server = new Server();
+        const people = [client(server), client(server)];
+        for (const one of actions) {
+          // Each person keeps to their own boxes, so that nothing clashes.
+          if (one.kind === 'edit') people[one.who]!.edit(one.who * 5 + one.box, one.to);
+          else if (one.kind === 'connection') server.connection = one.to;
+          else await settled();
+        }
+        server.connection = 'up';
+        for (let round = 0; round < 6; round++) {
+          for (const { sync } of people) await sync.flush();
+          await settled();
+        }
+        for (const { sync, seen } of people) {
+          expect(seen.state.kind).toBe('saved');
+          expect(sync.house).toEqual(server.house);
+        }
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('refuses nothing of the core: a renamed room travels as well', async () => {
+    const server = new Server();
+    const { sync } = client(server);
+    const edited = must(changeEntity(sync.house, 'rooms', 'living', { name: 'Parlour' }));
+    sync.push(edited.house, edited.edit);
+    await settled();
+    expect(server.house.rooms['living']!.name).toBe('Parlour');
+  });
+});
