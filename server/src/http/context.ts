@@ -1,13 +1,12 @@
 import type { Request, RequestHandler } from 'express';
 import type { Logger } from 'pino';
-import type pg from 'pg';
 import type { SignedIn } from '@winculum/contract';
 import type { z } from 'zod';
 import { findSignedIn } from '../db/accounts';
-import type { Db } from '../db/database';
+import type { Announcements } from '../db/announcements';
+import type { Database } from '../db/database';
 import { Refusal } from '../use-cases/errors';
 import type { OpenHouses } from '../use-cases/open-houses';
-import type { Announcements } from './announcements';
 
 declare module 'express-session' {
   interface SessionData {
@@ -17,9 +16,7 @@ declare module 'express-session' {
 }
 
 /** What every route gets handed. */
-export interface Context {
-  readonly db: Db;
-  readonly pool: pg.Pool;
+export interface Context extends Database {
   readonly open: OpenHouses;
   readonly announcements: Announcements;
   readonly log: Logger;

@@ -1,8 +1,8 @@
 import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { AppliedBatch } from '@winculum/contract';
-import type { Db } from '../db/database';
-import { CHANNEL, listBatches } from '../db/houses';
+import type { Db } from './database';
+import { CHANNEL, listBatches } from './houses';
 
 interface Listener {
   readonly houseId: string;

@@ -1,0 +1,28 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, goTo, openDemo, test } from './harness';
+
+async function expectAccessible(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
+  expect(
+    violations.map((one) => `${what}: ${one.id} ${one.nodes[0]?.target.join(' ')} ${one.nodes[0]?.failureSummary}`),
+  ).toEqual([]);
+}
+
+test('every stop is accessible, in light and dark', async ({ owner: page }) => {
+  await expectAccessible(page, 'houses');
+  await openDemo(page);
+  for (const theme of ['light', 'dark']) {
+    for (const stop of ['House', 'Boxes', 'Circuits', 'Panel'] as const) {
+      await goTo(page, stop);
+      await page.waitForTimeout(350);
+      await expectAccessible(page, `${stop} ${theme}`);
+    }
+    await page.getByRole('tab', { name: /Docket/ }).click();
+    await expectAccessible(page, `docket ${theme}`);
+    await page.getByRole('tab', { name: 'Why' }).click();
+    await page.getByRole('button', { name: 'Light or dark' }).click();
+  }
+  await page.getByRole('button', { name: 'Job' }).click();
+  await expectAccessible(page, 'job');
+});

@@ -1,0 +1,101 @@
+import { clickPlan, expect, goTo, newHouse, openDemo, tape, test } from './harness';
+
+test('the docket flies to the gap, says why, and mends it; undo brings it back', async ({ owner: page }) => {
+  await openDemo(page);
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('button', { name: /Bedroom 2 cannot be reached/ }).click();
+  await expect(page.getByLabel('Level')).toHaveValue('L2');
+  const why = page.getByLabel('What is selected, and why');
+  await expect(why).toContainText('NEC 2023 210.52(A)(1)');
+  await expect(why).toContainText('from memory, high');
+  await expect(page.getByText(/9'-0" out of reach/)).toBeVisible();
+  await page.getByRole('button', { name: 'Fill Bedroom 2 with the fewest' }).click();
+  await expect(page.getByText(/out of reach/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/9'-0" out of reach/)).toBeVisible();
+  await page.keyboard.press('Control+y');
+  await expect(page.getByText(/out of reach/)).toHaveCount(0);
+});
+
+test('a whole room is boxed with the keyboard alone', async ({ owner: page }) => {
+  await newHouse(page, 'By keyboard');
+  await tape(page, "bedroom 12' x 10'");
+  await page.keyboard.press('Alt+2');
+  await expect(page.getByRole('region', { name: 'Wall strip' })).toContainText('Bedroom');
+  // One typed on the tape line, one by letters at the cursor, one after walking from stud to stud.
+  await tape(page, "R 6'");
+  await tape(page, "R 11'");
+  await page.getByLabel('Tape line').press('Escape');
+  for (let n = 0; n < 16; n++) await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('r');
+  await tape(page, "R 10'-6");
+  await page.getByLabel('Tape line').press('Escape');
+  await expect(page.getByText(/out of reach/)).toHaveCount(0);
+  await expect(
+    page.getByRole('region', { name: 'Wall strip' }).getByRole('button', { name: /from the start, 1'-4" high/ }),
+  ).toHaveCount(4);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/out of reach/)).toHaveCount(1);
+});
+
+test('a box is dragged along the strip to a stud, and up', async ({ owner: page }) => {
+  await openDemo(page);
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('button', { name: /Bedroom 2 cannot be reached/ }).click();
+  const box = page.getByRole('region', { name: 'Wall strip' }).getByRole('button', { name: /^B2-2/ });
+  const before = await box.getAttribute('aria-label');
+  const at = (await box.boundingBox())!;
+  const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 60, y - 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(box).not.toHaveAttribute('aria-label', before!);
+  await expect(page.getByLabel('to centre')).not.toHaveValue(`1'-4"`);
+  await page.getByLabel('to centre').fill('abc');
+  await page.getByLabel('to centre').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('"abc" is not a length');
+});
+
+test('the edition changes everything at once, and a local amendment is part of the house', async ({ owner: page }) => {
+  await openDemo(page);
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  const docket = page.getByLabel('What is selected, and why');
+  await expect(docket).not.toContainText('island');
+  await page.getByLabel('Edition of the code').selectOption('2020');
+  await expect(docket).toContainText('The island (13.3 ft²) has 0 receptacles; 2 are due.');
+  await page.getByRole('button', { name: 'Job' }).click();
+  const job = page.getByRole('dialog');
+  await job.getByLabel('Rule').selectOption('island-receptacle');
+  await job.getByLabel('Decided by').fill('Inspector of the demo county');
+  await job.getByLabel('Date', { exact: true }).fill('2026-11-02');
+  await job.getByRole('button', { name: 'Add the amendment' }).click();
+  await expect(job).toContainText('switched off');
+  await job.getByRole('button', { name: 'Done' }).click();
+  await expect(docket).not.toContainText('The island');
+  await expect(docket).toContainText('Switched off: island-receptacle');
+  await goTo(page, 'Panel');
+  await expect(page.getByRole('region', { name: 'Panel schedule' })).toContainText(
+    'Local amendments: island-receptacle switched off (Inspector of the demo county, 2026-11-02)',
+  );
+});
+
+test('a filled wall may be refused, and what is placed by hand stays', async ({ owner: page }) => {
+  await newHouse(page, 'Refused');
+  await tape(page, "den 14' x 12'");
+  await goTo(page, 'Boxes');
+  await page
+    .getByRole('button', { name: /receptacle/ })
+    .first()
+    .click();
+  await clickPlan(page, 80, 3);
+  await page.getByRole('button', { name: 'Select' }).click();
+  await page.getByRole('button', { name: 'room', exact: true }).click();
+  await expect(page.locator('.proposal')).toContainText('receptacles proposed');
+  await page.getByRole('button', { name: 'Refuse' }).click();
+  await expect(page.locator('g.box[data-hit]')).toHaveCount(1);
+  await page.getByRole('button', { name: 'room', exact: true }).click();
+  await page.getByRole('button', { name: 'Accept all' }).click();
+  await expect(page.getByText(/out of reach/)).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Wall strip' }).getByRole('button', { name: /^D-1,/ })).toBeVisible();
+});

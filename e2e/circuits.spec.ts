@@ -1,0 +1,72 @@
+import { expect, goTo, onScreen, openDemo, test } from './harness';
+
+test('a card shows its sum, sizes and protection, and a weak conductor is mended', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  await page.getByRole('button', { name: /Kiln/ }).click();
+  const panel = page.getByLabel('What is selected, and why');
+  await expect(panel).toContainText('8640 VA × 1.25');
+  await expect(panel).toContainText('45.0 A');
+  await expect(panel).toContainText('No. 8 copper NM-B may have a 40 A breaker at most; this one has 50 A.');
+  await page.getByRole('button', { name: 'Use No. 6 copper' }).click();
+  await expect(panel).not.toContainText('may have a 40 A breaker at most');
+  await expect(page.getByLabel('Conductor')).toHaveValue('6');
+});
+
+test('boxes are dragged to a card, and a GFCI receptacle takes over from the breaker', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  const card = page.locator('[data-circuit="q17"]');
+  await card.scrollIntoViewIfNeeded();
+  await expect(card).toContainText('7 outlets');
+  const box = page
+    .locator('g.box[data-hit="box"]')
+    .filter({ has: page.locator('[aria-label^="LA-"]') })
+    .first();
+  const from = (await box.boundingBox())!;
+  const to = (await card.boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 60, to.y + 20, { steps: 8 });
+  await page.mouse.up();
+  await expect(card).toContainText('8 outlets');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(card).toContainText('7 outlets');
+
+  await page.getByRole('button', { name: /Garage receptacles/ }).click();
+  await expect(page.getByLabel('Kind', { exact: true })).toContainText('follows the outlets: GFCI');
+  await page.getByLabel('GFCI from').selectOption({ index: 1 });
+  await expect(page.getByLabel('Kind', { exact: true })).toContainText('follows the outlets: plain');
+});
+
+test('a load is connected, and a bad one refused by name', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  const at = await onScreen(page, 0, 0);
+  expect(at.x).toBeGreaterThan(0);
+  await page.getByLabel('Which breaker is this on?').fill('G-1');
+  await page.getByLabel('Which breaker is this on?').press('Enter');
+  await page.getByRole('button', { name: 'What connects here' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Kind').selectOption('treadmill');
+  await expect(dialog).toContainText('15.0 A');
+  await dialog.getByLabel('Volt-amperes').fill('0');
+  await dialog.getByRole('button', { name: 'Connect it' }).click();
+  await expect(page.getByRole('alert')).toContainText('must be greater than zero');
+  await dialog.getByLabel('Volt-amperes').fill('2100');
+  await dialog.getByRole('button', { name: 'Connect it' }).click();
+  await expect(dialog).toHaveCount(0);
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  await expect(page.getByRole('button', { name: /Treadmill draws 17\.5 A/ })).toBeVisible();
+});
+
+test('which breaker is this on? and moving breakers in the panel', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  await page.getByLabel('Which breaker is this on?').fill('washer');
+  await expect(page.getByText('Main panel 14: Laundry')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('What is selected, and why')).toContainText('Clothes washer');
+  await goTo(page, 'Panel');
+  await page.getByLabel('Space of Laundry').selectOption('40');
+  await expect(page.getByLabel('Space of Laundry')).toHaveValue('40');
+  await page.getByLabel('Space of Laundry').selectOption('16');
+  await expect(page.getByLabel('Space of Laundry')).toHaveValue('16');
+  await expect(page.getByLabel('Space of Foyer, hall and upper hall')).toHaveValue('40');
+});

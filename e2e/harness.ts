@@ -1,0 +1,167 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { createServer, type AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { expect, test as base, type Page } from '@playwright/test';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const PASSWORD = 'demo house 4310';
+
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+
+/** The real server, as ./start runs it, on a database of its own with the demo in it. */
+export class App {
+  #child: ChildProcess | undefined;
+  constructor(
+    readonly url: string,
+    readonly port: number,
+    readonly databaseUrl: string,
+  ) {}
+
+  async start(): Promise<void> {
+    this.#child = spawn('node', ['server/dist/main.js'], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        DATABASE_URL: this.databaseUrl,
+        PORT: String(this.port),
+        SESSION_SECRET: 'for tests',
+        LOG_LEVEL: 'fatal',
+        WEB_FOLDER: 'web/dist',
+        DEMO_HOUSE: 'demo/studio-house.json',
+      },
+    });
+    for (let tries = 0; tries < 150; tries++) {
+      const isUp = await fetch(`${this.url}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      );
+      if (isUp) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('the server did not come up');
+  }
+
+  /** Ends it at once, as a crash would. */
+  async kill(): Promise<void> {
+    const child = this.#child;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGKILL');
+    await gone;
+  }
+}
+
+async function createDatabase(): Promise<string> {
+  const url = process.env['TEST_DATABASE_URL'];
+  if (!url) throw new Error('TEST_DATABASE_URL is not set. Run the tests through ./test.');
+  const { default: pg } = await import('pg');
+  const client = new pg.Client({ connectionString: url });
+  const name = `e2e_${randomUUID().replaceAll('-', '')}`;
+  await client.connect();
+  await client.query(`create database ${name}`);
+  await client.end();
+  return url.replace(/\/[^/]+$/, `/${name}`);
+}
+
+export const test = base.extend<{ app: App; owner: Page; faults: string[] }>({
+  app: async ({}, use) => {
+    const port = await freePort();
+    const app = new App(`http://127.0.0.1:${port}`, port, await createDatabase());
+    await app.start();
+    await use(app);
+    await app.kill();
+  },
+  /** Errors of the page; a test that expects some empties the list. */
+  faults: async ({}, use) => {
+    await use([]);
+  },
+  owner: async ({ app, page, faults }, use) => {
+    page.on('pageerror', (error) => faults.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text()))
+        faults.push(message.text());
+    });
+    await signIn(page, app.url, 'owner@demo.example');
+    await use(page);
+    expect(faults, 'errors on the page').toEqual([]);
+  },
+});
+
+export async function signIn(page: Page, url: string, email: string): Promise<void> {
+  await page.goto(`${url}/sign-in`);
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Houses' })).toBeVisible();
+}
+
+export async function openDemo(page: Page, stop: 'House' | 'Boxes' | 'Circuits' | 'Panel' = 'Boxes'): Promise<void> {
+  await page.getByRole('link', { name: 'Studio house on the narrow lot' }).click();
+  await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
+  await goTo(page, stop);
+}
+
+export async function goTo(page: Page, stop: 'House' | 'Boxes' | 'Circuits' | 'Panel'): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Order of work' })
+    .getByRole('link', { name: new RegExp(`^${stop}`) })
+    .click();
+  await expect(page).toHaveURL(new RegExp(`/${stop.toLowerCase()}$`));
+}
+
+export async function newHouse(page: Page, name: string): Promise<void> {
+  await page.getByLabel('Name of the new house').fill(name);
+  await page.getByRole('button', { name: 'New house' }).click();
+  await expect(page).toHaveURL(/\/house$/);
+}
+
+/** Types a line and nails it; the line empties when it was taken. */
+export async function tape(page: Page, line: string): Promise<void> {
+  const input = page.getByLabel('Tape line');
+  await input.fill(line);
+  await input.press('Enter');
+  await expect(input).toHaveValue('');
+}
+
+/** Where a point of the plan is on the screen, from the camera of the sheet. */
+export async function onScreen(page: Page, x: number, y: number): Promise<{ x: number; y: number }> {
+  return page.locator('svg.sheet').evaluate(
+    (svg, point) => {
+      const group = svg.querySelector<SVGGElement>(':scope > g')!;
+      const at = new DOMPoint(point.x, point.y).matrixTransform(group.getScreenCTM()!);
+      return { x: at.x, y: at.y };
+    },
+    { x, y },
+  );
+}
+
+export async function clickPlan(page: Page, x: number, y: number, modifiers: { shift?: boolean } = {}): Promise<void> {
+  const at = await onScreen(page, x, y);
+  if (modifiers.shift) await page.keyboard.down('Shift');
+  await page.mouse.click(at.x, at.y);
+  if (modifiers.shift) await page.keyboard.up('Shift');
+}
+
+export async function dragPlan(
+  page: Page,
+  from: readonly [number, number],
+  to: readonly [number, number],
+): Promise<void> {
+  const [a, b] = [await onScreen(page, ...from), await onScreen(page, ...to)];
+  await page.mouse.move(a.x, a.y);
+  await page.mouse.down();
+  await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 4 });
+  await page.mouse.move(b.x, b.y, { steps: 4 });
+  await page.mouse.up();
+}
+
+export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+export { expect };

@@ -1,0 +1,64 @@
+import { expect, goTo, openDemo, saved, signIn, tape, test } from './harness';
+
+const rename = async (page: import('@playwright/test').Page, name: string) => {
+  await page.getByLabel('Name of the house').fill(name);
+  await page.getByLabel('Name of the house').press('Enter');
+};
+
+test('the server dies in a burst of edits: all that waits goes through after it is back, over a reload', async ({
+  app,
+  owner: page,
+}) => {
+  await openDemo(page, 'House');
+  await rename(page, 'Before the crash');
+  await saved(page);
+  await app.kill();
+  await rename(page, 'After the crash');
+  await tape(page, "den 10' x 9' east of Kitchen");
+  await tape(page, "office 10' x 9' east of Dining room");
+  await expect(page.getByText('Offline, 3 edits waiting')).toBeVisible();
+  await app.start();
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible({ timeout: 25_000 });
+  await page.reload();
+  await expect(page.getByLabel('Name of the house')).toHaveValue('After the crash');
+  await goTo(page, 'House');
+  await expect(page.getByRole('button', { name: /^Office/ })).toBeVisible();
+});
+
+test('two windows of one house: disjoint edits meet, a clash is shown side by side', async ({
+  app,
+  owner: anna,
+  browser,
+}) => {
+  await openDemo(anna, 'House');
+  const ben = await (await browser.newContext()).newPage();
+  await signIn(ben, app.url, 'crew@demo.example');
+  await openDemo(ben, 'House');
+  await rename(anna, 'Named by Anna');
+  await expect(ben.getByLabel('Name of the house')).toHaveValue('Named by Anna');
+
+  // Ben loses the line, both rename, Ben comes back.
+  await ben.context().setOffline(true);
+  await rename(ben, 'Named by Ben');
+  await tape(ben, "den 10' x 9' east of Kitchen");
+  await expect(ben.getByText(/Offline, 2 edits waiting/)).toBeVisible();
+  await rename(anna, 'Named by Anna again');
+  await saved(anna);
+  await ben.context().setOffline(false);
+  const dialog = ben.getByRole('dialog');
+  await expect(dialog).toContainText('Two changes of the same place', { timeout: 25_000 });
+  await expect(dialog).toContainText('Named by Ben');
+  await expect(dialog).toContainText('Named by Anna again');
+  await dialog.getByRole('button', { name: 'Keep mine on top of theirs' }).click();
+  await expect(anna.getByLabel('Name of the house')).toHaveValue('Named by Ben', { timeout: 15_000 });
+  await expect(anna.getByRole('button', { name: /^Den/ })).toBeVisible();
+});
+
+test('a viewer looks and cannot change', async ({ app, page }) => {
+  await signIn(page, app.url, 'viewer@demo.example');
+  await openDemo(page, 'House');
+  await expect(page.getByLabel('Tape line')).toHaveCount(0);
+  await expect(page.getByLabel('Edition of the code')).toBeDisabled();
+  await goTo(page, 'Circuits');
+  await expect(page.getByRole('button', { name: 'New circuit' })).toHaveCount(0);
+});
