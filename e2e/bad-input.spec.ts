@@ -54,7 +54,7 @@ test('wrong lengths, overlapping rooms and wide doors are refused with the reaso
   await page.getByLabel('Width').fill("14'");
   await page.getByLabel('Width').press('Enter');
   await expect(page.getByRole('alert').last()).toContainText(
-    `The door is 14'-0" wide and its wall in Bedroom only 12'-0"`,
+    `The door is 14'-0" wide and its wall in Bedroom 1 only 12'-0"`,
   );
   await saved(page);
 });

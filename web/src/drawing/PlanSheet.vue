@@ -173,7 +173,6 @@ defineExpose({ fit });
           :class="{ outdoors: OUTDOORS.has(room.kind), selected: selected.has(room.id) }"
           data-hit="room"
           :data-id="room.id"
-          :aria-label="room.name"
         />
       </g>
       <path :d="railings" class="railing" />

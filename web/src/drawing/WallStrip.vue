@@ -111,7 +111,7 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
       <svg
         :width="drawnWidth"
         height="202"
-        role="img"
+        role="group"
         :aria-label="`Walls of ${strip.roomName}, unrolled`"
         @pointermove="pull"
         @pointerup="letGo"

@@ -23,7 +23,10 @@ function write(house: House, field: string, value: unknown): string {
 export function describePatches(house: House, patches: readonly unknown[]): string[] {
   return (patches as readonly AnyPatch[]).slice(0, 6).map(({ op, path, value }) => {
     const [collection, id, ...fields] = path.map(String);
-    const what = id === undefined ? collection! : nameOf(house, collection!, id);
+    if (id === undefined || typeof (house as unknown as Record<string, unknown>)[collection!] === 'string')
+      return `house: ${collection} ${write(house, collection!, value)}`;
+    if (collection === 'job' || collection === 'standards') return `${collection}: ${id} ${write(house, id, value)}`;
+    const what = nameOf(house, collection!, id);
     if (op === 'remove') return `${what}: removed`;
     const field = fields.at(-1) ?? '';
     return field ? `${what}: ${fields.join(' ')} ${write(house, field, value)}` : `${what}: added`;

@@ -99,6 +99,12 @@ describe('patches in words', () => {
     expect(describePatches(demo, [{ op: 'replace', path: ['boxes', box.id, 'at', 'alongIn'], value: 30 }])).toEqual([
       `${box.tag}: at alongIn 2'-6"`,
     ]);
+    expect(describePatches(demo, [{ op: 'replace', path: ['name'], value: 'New name' }])).toEqual([
+      'house: name New name',
+    ]);
+    expect(describePatches(demo, [{ op: 'replace', path: ['job', 'edition'], value: '2020' }])).toEqual([
+      'job: edition 2020',
+    ]);
     expect(describePatches(demo, [{ op: 'remove', path: ['rooms', 'living'] }])).toEqual(['Living room: removed']);
     expect(describePatches(demo, [{ op: 'replace', path: ['rooms', 'living', 'name'], value: 'Parlour' }])).toEqual([
       'Living room: name Parlour',

@@ -35,6 +35,7 @@ export const useView = defineStore('view', () => {
     select: (next: readonly Selected[]) => {
       selection.value = next;
       finding.value = null;
+      if (next.length > 0) side.value = 'why';
     },
     isSelected: (kind: SelectedKind, id: string) => selection.value.some((one) => one.kind === kind && one.id === id),
     only: (kind: SelectedKind) =>

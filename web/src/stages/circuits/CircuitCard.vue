@@ -50,6 +50,7 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
 
 <style scoped>
 .card {
+  position: relative;
   background: var(--card);
   border: 1px solid var(--rule);
   border-left: 5px solid;
@@ -115,13 +116,17 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
   background: repeating-linear-gradient(45deg, var(--violation) 0 4px, var(--card) 4px 6px);
 }
 .put {
+  /* Over the card, so that picking a box never moves the cards under a hand that is on its way to one. */
+  position: absolute;
+  right: 6px;
+  bottom: 5px;
   border: 0;
-  border-top: 1px solid var(--rule);
   background: var(--chalk);
   color: var(--card);
   font: 600 13px var(--words);
-  min-height: 34px;
-  border-radius: 0 0 4px 0;
+  min-height: 32px;
+  padding: 0 12px;
+  border-radius: 4px;
   cursor: pointer;
 }
 </style>

@@ -122,10 +122,10 @@ function selectUnassigned(): void {
     </button>
     <span class="grow" />
     <span v-if="selectedBoxes.length" class="muted"
-      ><b class="num">{{ selectedBoxes.length }}</b> picked: choose a card, or</span
+      ><b class="num">{{ selectedBoxes.length }}</b> picked</span
     >
     <button v-if="store.canEdit && selectedBoxes.length === 1" class="plain-button" @click="showLoad = true">
-      What connects here …
+      Connect …
     </button>
     <button
       v-if="store.canEdit && selectedDevices.length"
@@ -182,11 +182,14 @@ function selectUnassigned(): void {
 
 <style scoped>
 .tools {
+  /* One line, always: a second one would push the cards away from a hand on its way to them. */
   display: flex;
   align-items: center;
   gap: 6px;
   padding: 8px 12px;
-  flex-wrap: wrap;
+  white-space: nowrap;
+  overflow-x: auto;
+  flex: none;
 }
 .split {
   flex: 1;

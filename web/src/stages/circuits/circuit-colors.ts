@@ -18,7 +18,8 @@ const INKS = [
 
 export function inkOf(circuit: Circuit, circuits: readonly Circuit[]): string {
   const index = circuits.findIndex((one) => one.id === circuit.id);
-  return INKS[index % INKS.length]!;
+  // Lighter on a dark ground, so that numbers stay readable there.
+  return `color-mix(in srgb, ${INKS[index % INKS.length]!}, #fff var(--ink-lift))`;
 }
 
 /** The number written at each outlet: the panel space, or the place in the list while it has none. */

@@ -1,0 +1,83 @@
+import { readFileSync } from 'node:fs';
+import { checkHouse, moveBox, readHouseFile, type House } from '../../core/src/index';
+import type { Figure } from './main';
+
+const read = readHouseFile(readFileSync(new URL('../../demo/studio-house.json', import.meta.url), 'utf8'));
+if (!read.ok) throw new Error(read.problems[0]!.message);
+export const demo: House = read.value;
+
+/** The demo house `n` times side by side: every id with a suffix, every room a lot further on. */
+export function manyTimes(house: House, n: number): House {
+  const many = structuredClone(house);
+  const collections = ['rooms', 'openings', 'features', 'boxes', 'loads', 'circuits'] as const;
+  for (let i = 1; i < n; i++) {
+    const suffix = `-${i}`;
+    const text = JSON.stringify(Object.fromEntries(collections.map((one) => [one, house[one]])));
+    const ids = new Set(
+      collections
+        .flatMap((one) => Object.keys(house[one]))
+        .concat(Object.values(house.boxes).flatMap((box) => Object.keys(box.devices))),
+    );
+    const copy = JSON.parse(text, (_, value: unknown) =>
+      typeof value === 'string' && ids.has(value) ? value + suffix : value,
+    ) as House;
+    for (const room of Object.values(copy.rooms)) {
+      room.prefix = `${String.fromCharCode(64 + i)}${room.prefix}`.slice(0, 4);
+      for (const corner of room.corners) corner.x += i * 600;
+    }
+    for (const feature of Object.values(copy.features)) if (feature.at.kind === 'free') feature.at.x += i * 600;
+    for (const circuit of Object.values(copy.circuits)) [circuit.panel, circuit.space] = [null, null];
+    for (const box of Object.values(copy.boxes)) {
+      box.tag = `${String.fromCharCode(64 + i)}${box.tag.split('-')[0]}`.slice(0, 4) + `-${box.tag.split('-')[1]}`;
+      if (box.at.kind !== 'wall') box.at.x += i * 600;
+      const devices = Object.values(box.devices);
+      box.devices = Object.fromEntries(devices.map((device) => [device.id, device]));
+    }
+    for (const one of collections)
+      for (const entity of Object.values(copy[one])) (many[one] as Record<string, unknown>)[entity.id] = entity;
+  }
+  return many;
+}
+
+const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1]!;
+function time(run: () => void): number {
+  const started = performance.now();
+  run();
+  return performance.now() - started;
+}
+
+/** Milliseconds of a full check of a house that nothing is remembered of, the program being warm. */
+function fullCheck(house: House, runs: number): number {
+  const copies = Array.from({ length: runs }, () => structuredClone(house));
+  return median(copies.map((copy) => time(() => checkHouse(copy))));
+}
+
+function incremental(house: House, runs: number): number {
+  let now = house;
+  const box = Object.values(house.boxes).find((one) => one.at.kind === 'wall' && one.room === 'living')!;
+  checkHouse(now);
+  return median(
+    Array.from({ length: runs }, (_, i) =>
+      time(() => {
+        const at = now.boxes[box.id]!.at;
+        if (at.kind !== 'wall') throw new Error('a box on a wall');
+        const moved = moveBox(now, box.id, { ...at, alongIn: at.alongIn + (i % 2 ? -1 : 1) });
+        if (!moved.ok) throw new Error(moved.problems[0]!.message);
+        now = moved.value.house;
+        checkHouse(now);
+      }),
+    ),
+  );
+}
+
+export function measureChecks(): Figure[] {
+  const ten = manyTimes(demo, 10);
+  fullCheck(demo, 60);
+  incremental(demo, 200);
+  const full = fullCheck(demo, 60);
+  return [
+    { name: 'full check of the demo house, warm median', value: full, unit: 'ms', wanted: 16 },
+    { name: 'one box moved and the house checked again', value: incremental(demo, 300), unit: 'ms', wanted: 4 },
+    { name: 'ten times the house against the house', value: fullCheck(ten, 12) / full, unit: 'times', wanted: 12 },
+  ];
+}

@@ -1,0 +1,118 @@
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { extname, join } from 'node:path';
+import vue from '@vitejs/plugin-vue';
+import { chromium, type Page } from '@playwright/test';
+import { build } from 'vite';
+import vuetify from 'vite-plugin-vuetify';
+import type { Figure } from './main';
+import { freePort, root, startServer } from './server';
+
+const MAIN = `
+import '@fontsource/barlow/latin-400.css';
+import '@fontsource/barlow/latin-600.css';
+import 'vuetify/styles';
+import { createPinia } from 'pinia';
+import { createApp, h } from 'vue';
+import { createRouter, createWebHistory } from 'vue-router';
+import { createVuetify } from 'vuetify';
+import { VApp, VBtn, VTextField } from 'vuetify/components';
+const Page = { render: () => h(VApp, () => [h(VTextField, { label: 'E-mail' }), h(VBtn, () => 'Sign in')]) };
+const router = createRouter({ history: createWebHistory(), routes: [{ path: '/:rest(.*)*', component: Page }] });
+createApp({ render: () => h(VApp, () => h(Page)) }).use(createPinia()).use(router).use(createVuetify()).mount('#app');
+`;
+
+/** A page of the same framework with one field and one button, built the same way. */
+async function buildBarePage(): Promise<string> {
+  const folder = mkdtempSync(join(root, '.tmp-bare-'));
+  writeFileSync(
+    join(folder, 'index.html'),
+    '<!doctype html><div id="app"></div><script type="module" src="/main.ts"></script>',
+  );
+  writeFileSync(join(folder, 'main.ts'), MAIN);
+  await build({
+    root: folder,
+    configFile: false,
+    logLevel: 'error',
+    plugins: [vue(), vuetify({ autoImport: true })],
+    build: { outDir: 'dist' },
+  });
+  return folder;
+}
+
+const TYPES: Record<string, string> = {
+  '.js': 'text/javascript',
+  '.css': 'text/css',
+  '.html': 'text/html',
+  '.woff2': 'font/woff2',
+};
+
+async function serveFolder(folder: string): Promise<{ url: string; stop: () => void }> {
+  const port = await freePort();
+  const server = createServer((request, response) => {
+    const path = join(folder, (request.url ?? '/').split('?')[0]!);
+    const file = extname(path) && statSync(path, { throwIfNoEntry: false }) ? path : join(folder, 'index.html');
+    response.setHeader('content-type', TYPES[extname(file)] ?? 'application/octet-stream').end(readFileSync(file));
+  }).listen(port, '127.0.0.1');
+  return { url: `http://127.0.0.1:${port}/`, stop: () => server.close() };
+}
+
+async function bytesOf(page: Page, url: string): Promise<number> {
+  let bytes = 0;
+  const count = async (response: import('@playwright/test').Response) =>
+    void (bytes += (await response.body().catch(() => Buffer.alloc(0))).length);
+  page.on('response', count);
+  await page.goto(url, { waitUntil: 'networkidle' });
+  await page.waitForTimeout(500);
+  page.off('response', count);
+  return bytes;
+}
+
+export async function measurePages(): Promise<Figure[]> {
+  const folder = await buildBarePage();
+  const bare = await serveFolder(join(folder, 'dist'));
+  const server = await startServer();
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+      '--disable-quic',
+    ],
+  });
+  try {
+    const bareBytes = await bytesOf(await browser.newPage(), bare.url);
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const firstBytes = await bytesOf(page, `${server.url}/sign-in`);
+    await page.getByLabel('E-mail').fill('owner@demo.example');
+    await page.getByLabel('Password').fill('demo house 4310');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('link', { name: /Studio house/ }).click();
+    await page.waitForSelector('svg.sheet');
+    await page.waitForTimeout(1_000);
+    const session = await page.context().newCDPSession(page);
+    await session.send('HeapProfiler.collectGarbage');
+    const { usedSize } = (await session.send('Runtime.getHeapUsage')) as { usedSize: number };
+    console.log(
+      `first load: ${(firstBytes / 1024).toFixed(0)} KB; bare page: ${(bareBytes / 1024).toFixed(0)} KB, uncompressed`,
+    );
+    return [
+      {
+        name: 'first load of the interface against a bare page',
+        value: firstBytes / bareBytes,
+        unit: 'times',
+        wanted: 1.5,
+      },
+      { name: 'page heap on the demo house', value: usedSize / 1024 / 1024, unit: 'MB', wanted: 150 },
+    ];
+  } finally {
+    await browser.close();
+    server.stop();
+    bare.stop();
+    rmSync(folder, { recursive: true });
+  }
+}
