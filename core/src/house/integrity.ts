@@ -1,7 +1,7 @@
 import { formatLength } from '../units/length';
 import type { Problem } from '../units/result';
 import { areaFt2, crossesItself, distance, isClockwise, polygonsOverlap } from './geometry';
-import type { Box, Feature, House, Opening, Room } from './schema';
+import type { Box, House, Opening, Room } from './schema';
 
 const COLLECTIONS = [
   'levels',
@@ -71,7 +71,6 @@ function checkOnWall(house: House, spot: OnWall, path: string, what: string, rep
 
 const describeOpening = (opening: Opening): string =>
   `The ${{ door: 'door', cased: 'cased opening', slider: 'sliding door', window: 'window', 'fixed-glass': 'fixed glass', vehicle: 'vehicle door' }[opening.kind]}`;
-const describeFeature = (feature: Feature): string => `The ${feature.name || feature.kind}`;
 const describeBox = (box: Box): string => `Box ${box.tag}`;
 
 function checkOpeningsApart(house: House, report: Report): void {
@@ -193,42 +192,74 @@ function checkReferences(house: House, report: Report): void {
   }
 }
 
-/** What no single field can show: dangling ids, things past the end of their wall, rooms that overlap. */
-export function checkIntegrity(house: House): Problem[] {
-  const problems: Problem[] = [];
-  const report: Report = (code, path, message) => problems.push({ code, path, message });
+interface Remembered {
+  readonly parts: readonly unknown[];
+  readonly problems: readonly Problem[];
+}
+
+/** Problems of some parts of the house, found again only when one of the parts is another object than last time. */
+function rememberBy(
+  find: (house: House, report: Report) => void,
+  partsOf: (house: House) => readonly object[],
+): (house: House) => readonly Problem[] {
+  const memory = new WeakMap<object, Remembered>();
+  return (house) => {
+    const parts = partsOf(house);
+    const known = memory.get(parts[0]!);
+    if (known && known.parts.every((part, i) => part === parts[i])) return known.problems;
+    const problems: Problem[] = [];
+    find(house, (code, path, message) => problems.push({ code, path, message }));
+    memory.set(parts[0]!, { parts, problems });
+    return problems;
+  };
+}
+
+const everything = (house: House) => [house.boxes, ...COLLECTIONS.map((collection) => house[collection])];
+
+const findKeys = rememberBy((house, report) => {
   for (const collection of COLLECTIONS)
     for (const [key, entity] of Object.entries(house[collection]))
       if (key !== entity.id)
         report('key-differs', `${collection}.${key}.id`, `The key "${key}" and the id "${entity.id}" differ.`);
-  checkReferences(house, report);
-  if (problems.length > 0) return problems;
-
-  for (const room of Object.values(house.rooms)) checkRoom(room, report);
-  for (const opening of Object.values(house.openings))
-    checkOnWall(
-      house,
-      { ...opening, fromIn: opening.alongIn, toIn: opening.alongIn + opening.widthIn },
-      `openings.${opening.id}`,
-      describeOpening(opening),
-      report,
-    );
-  for (const feature of Object.values(house.features))
-    if (feature.at.kind === 'wall')
+}, everything);
+const findDangling = rememberBy(checkReferences, everything);
+const findBadRooms = rememberBy(
+  (house, report) => Object.values(house.rooms).forEach((room) => checkRoom(room, report)),
+  (house) => [house.rooms],
+);
+const findBadOpenings = rememberBy(
+  (house, report) => {
+    for (const opening of Object.values(house.openings))
       checkOnWall(
         house,
-        {
-          room: feature.room,
-          wall: feature.at.wall,
-          fromIn: feature.at.alongIn,
-          toIn: feature.at.alongIn + feature.at.widthIn,
-        },
-        `features.${feature.id}.at`,
-        describeFeature(feature),
+        { ...opening, fromIn: opening.alongIn, toIn: opening.alongIn + opening.widthIn },
+        `openings.${opening.id}`,
+        describeOpening(opening),
         report,
       );
-  checkBoxes(house, report);
-  if (problems.length > 0) return problems;
-  checkOpeningsApart(house, report);
-  return [...problems, ...findOverlaps(house.rooms)];
+    checkOpeningsApart(house, report);
+  },
+  (house) => [house.openings, house.rooms],
+);
+const findBadFeatures = rememberBy(
+  (house, report) => {
+    for (const { id, room, at, ...feature } of Object.values(house.features))
+      if (at.kind === 'wall')
+        checkOnWall(
+          house,
+          { room, wall: at.wall, fromIn: at.alongIn, toIn: at.alongIn + at.widthIn },
+          `features.${id}.at`,
+          `The ${feature.name || feature.kind}`,
+          report,
+        );
+  },
+  (house) => [house.features, house.rooms],
+);
+const findBadBoxes = rememberBy(checkBoxes, (house) => [house.boxes, house.rooms, house.levels]);
+
+/** What no single field can show: dangling ids, things past the end of their wall, rooms that overlap. */
+export function checkIntegrity(house: House): readonly Problem[] {
+  for (const find of [findKeys, findDangling]) if (find(house).length > 0) return find(house);
+  const problems = [findBadRooms, findBadOpenings, findBadFeatures, findBadBoxes].flatMap((find) => find(house));
+  return problems.length > 0 ? problems : findOverlaps(house.rooms);
 }

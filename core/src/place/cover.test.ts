@@ -34,17 +34,15 @@ async function fewestByMilp(problem: CoverProblem): Promise<number | undefined> 
 
 const places = (max: number, most: number) =>
   fc.uniqueArray(fc.integer({ min: 0, max: max - 1 }), { maxLength: most }).map((list) => list.sort((a, b) => a - b));
-const problems = fc
-  .integer({ min: 30, max: 700 })
-  .chain((lengthIn) =>
-    fc.record({
-      lengthIn: fc.constant(lengthIn),
-      reachIn: fc.constant(72),
-      candidatesIn: places(lengthIn, 40),
-      fixedIn: places(lengthIn, 4),
-      endless: fc.boolean(),
-    }),
-  );
+const problems = fc.integer({ min: 30, max: 700 }).chain((lengthIn) =>
+  fc.record({
+    lengthIn: fc.constant(lengthIn),
+    reachIn: fc.constant(72),
+    candidatesIn: places(lengthIn, 40),
+    fixedIn: places(lengthIn, 4),
+    endless: fc.boolean(),
+  }),
+);
 
 describe('coverWithFewest', () => {
   it('is as few as the exact integer programme, and covers', async () => {

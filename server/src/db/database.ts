@@ -1,4 +1,5 @@
 import { Kysely, PostgresDialect, type Generated } from 'kysely';
+import { createHash } from 'node:crypto';
 import pg from 'pg';
 
 export interface Tables {
@@ -32,9 +33,26 @@ export interface Database {
   readonly pool: pg.Pool;
 }
 
+type Query = (text: unknown, values?: unknown, done?: unknown) => unknown;
+
+/**
+ * Prepares every statement with parameters on the connection that first runs it: the few texts that the application has are
+ * parsed and planned once, not at each edit.
+ */
+function prepareStatements(client: pg.PoolClient): void {
+  const run = client.query.bind(client) as unknown as Query;
+  const prepared: Query = (text, values, done) => {
+    if (typeof text !== 'string' || !Array.isArray(values)) return run(text, values, done);
+    const name = createHash('sha1').update(text).digest('base64');
+    return run({ name, text, values }, done);
+  };
+  client.query = prepared as unknown as typeof client.query;
+}
+
 /** Opens a pool on PostgreSQL. A lost idle connection is not an error: the pool makes a new one. */
 export function openDatabase(url: string): Database {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5_000 });
   pool.on('error', () => undefined);
+  pool.on('connect', prepareStatements);
   return { db: new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) }), pool };
 }
