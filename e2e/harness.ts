@@ -72,6 +72,8 @@ async function createDatabase(): Promise<string> {
 }
 
 export const test = base.extend<{ app: App; owner: Page; faults: string[] }>({
+  // The fixture takes nothing, and the runner insists on a pattern to say so.
+  // eslint-disable-next-line no-empty-pattern
   app: async ({}, use) => {
     const port = await freePort();
     const app = new App(`http://127.0.0.1:${port}`, port, await createDatabase());
@@ -80,6 +82,7 @@ export const test = base.extend<{ app: App; owner: Page; faults: string[] }>({
     await app.kill();
   },
   /** Errors of the page; a test that expects some empties the list. */
+  // eslint-disable-next-line no-empty-pattern
   faults: async ({}, use) => {
     await use([]);
   },

@@ -1,6 +1,7 @@
+import type { Page } from '@playwright/test';
 import { expect, goTo, openDemo, saved, signIn, tape, test } from './harness';
 
-const rename = async (page: import('@playwright/test').Page, name: string) => {
+const rename = async (page: Page, name: string) => {
   await page.getByLabel('Name of the house').fill(name);
   await page.getByLabel('Name of the house').press('Enter');
 };

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node
 import { createServer } from 'node:http';
 import { extname, join } from 'node:path';
 import vue from '@vitejs/plugin-vue';
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Page, type Response } from '@playwright/test';
 import { build } from 'vite';
 import vuetify from 'vite-plugin-vuetify';
 import type { Figure } from './main';
@@ -59,7 +59,7 @@ async function serveFolder(folder: string): Promise<{ url: string; stop: () => v
 
 async function bytesOf(page: Page, url: string): Promise<number> {
   let bytes = 0;
-  const count = async (response: import('@playwright/test').Response) =>
+  const count = async (response: Response) =>
     void (bytes += (await response.body().catch(() => Buffer.alloc(0))).length);
   page.on('response', count);
   await page.goto(url, { waitUntil: 'networkidle' });
