@@ -17,9 +17,11 @@ const dimensions = computed(() => {
   if (!room) return [];
   const middle = innerPoint(room.corners);
   return wallLoop(room).walls.map((wall) => {
+    // A short wall keeps its handle, but its number would run into the next one's.
+    const isLegible = wall.lengthIn * props.scale > 52;
     const [mx, my] = [(wall.from.x + wall.to.x) / 2, (wall.from.y + wall.to.y) / 2];
     const [ix, iy] = [-(wall.to.y - wall.from.y) / wall.lengthIn, (wall.to.x - wall.from.x) / wall.lengthIn];
-    return { wall, mx, my, x: mx + ix * size.value * 1.3, y: my + iy * size.value * 1.3, middle };
+    return { wall, mx, my, x: mx + ix * size.value * 3, y: my + iy * size.value * 1.6, middle, isLegible };
   });
 });
 </script>
@@ -53,7 +55,7 @@ const dimensions = computed(() => {
     </template>
     <template v-if="room">
       <text
-        v-for="{ wall, x, y } in dimensions"
+        v-for="{ wall, x, y } in dimensions.filter((one) => one.isLegible)"
         :key="`d-${wall.id}`"
         :x="x"
         :y="y"

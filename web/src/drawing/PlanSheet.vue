@@ -24,6 +24,8 @@ const props = defineProps<{
   house: House;
   level: string;
   target: { readonly bounds: Bounds } | null;
+  /** What to show first; the whole level where nothing is said. */
+  home?: Bounds | null;
   /** Whether a drag on bare ground pans. */
   pans: boolean;
   selected: ReadonlySet<string>;
@@ -131,7 +133,7 @@ function send(type: 'down' | 'move' | 'up', event: PointerEvent): void {
 
 function fit(): void {
   if (rooms.value.length > 0)
-    flyTo(boundsOf(rooms.value.flatMap((room) => room.corners)), width.value, height.value, false);
+    flyTo(props.home ?? boundsOf(rooms.value.flatMap((room) => room.corners)), width.value, height.value, false);
 }
 
 watch(

@@ -172,7 +172,7 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
           <text
             v-if="!stretch.reached"
             :x="Math.max(56, Math.min(drawnWidth - 56, x((stretch.fromIn + stretch.toIn) / 2)))"
-            :y="y(52)"
+            :y="WALL_TOP + 14"
             class="gap-text"
           >
             {{ show(stretch.toIn - stretch.fromIn) }} out of reach

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import {
+  boundsOf,
   boxesOfProposal,
   fromLoop,
   placeBoxes,
@@ -102,7 +103,7 @@ function accept(): void {
 const inProposal = computed(() => {
   const counts = new Map<string, number>();
   for (const box of view.proposal?.boxes ?? []) counts.set(box.room, (counts.get(box.room) ?? 0) + 1);
-  return [...counts].map(([id, n]) => `${store.house!.rooms[id]!.name} ${n}`).join(', ');
+  return [...counts].map(([id, n]) => `${store.house!.rooms[id]!.name}: ${n}`).join(', ');
 });
 
 /** Drops a box at the strip's cursor, and selects it. */
@@ -232,6 +233,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
       :house="hand.shown.value"
       :level="view.level"
       :target="view.target"
+      :home="room ? boundsOf(room.corners) : null"
       :pans="tool.kind === 'select'"
       :selected="selected"
       show-boxes
