@@ -87,8 +87,9 @@ export interface Append {
 }
 
 /**
- * Appends a batch, raises the version and announces it, in one statement and so in one commit. Answers the new version,
- * `moved` when somebody else came first, `known` when this very batch was applied before.
+ * Appends a batch, raises the version and announces it, in one statement and so in one commit, if the author may change
+ * houses of the firm at that moment. Answers the new version,
+ * `moved` when somebody else came first or the author may not, `known` when this very batch was applied before.
  */
 export async function appendBatch(db: Db, append: Append): Promise<number | 'moved' | 'known'> {
   const { houseId, firmId, authorId, onVersion, name, batch } = append;
@@ -97,6 +98,7 @@ export async function appendBatch(db: Db, append: Append): Promise<number | 'mov
       with raised as (
         update houses set version = version + 1, updated_at = now(), name = ${name}
         where id = ${houseId} and firm_id = ${firmId} and version = ${onVersion}
+          and exists (select from members where user_id = ${authorId} and firm_id = ${firmId} and role <> 'viewer')
         returning id, version
       ), added as (
         insert into edits (house_id, version, batch_id, author_id, edits)

@@ -153,6 +153,14 @@ describe('who may do what', () => {
     expect((await viewer.move(id, demo, box, 12, 0)).status).toBe(403);
     expect((await viewer.call('post', '/houses', { name: 'x', edition: '2023' })).status).toBe(403);
     expect((await crew.move(id, demo, box, 12, 0)).status).toBe(200);
+    // A role that is taken away counts from the next edit on, in a session that began before.
+    const crewId = ((await owner.call('get', '/members')).body as { id: string; role: string }[]).find(
+      (one) => one.role === 'crew',
+    )!.id;
+    await owner.call('patch', `/members/${crewId}`, { role: 'viewer' });
+    expect((await crew.move(id, demo, box, 13, 1)).status).toBe(403);
+    await owner.call('patch', `/members/${crewId}`, { role: 'crew' });
+    expect((await crew.move(id, demo, box, 13, 1)).status).toBe(200);
     for (const one of [crew, viewer]) {
       expect((await one.call('delete', `/houses/${id}`)).status).toBe(403);
       expect(

@@ -12,6 +12,8 @@ declare module 'express-session' {
   interface SessionData {
     userId: string;
     csrf: string;
+    /** Who signed in, as it was then: a guess that saves a query where the database checks it again. */
+    member: SignedIn;
   }
 }
 

@@ -24,6 +24,51 @@ function applyBatch(house: House, batch: Batch, missed: readonly AppliedBatch[])
 }
 
 /**
+ * The way that nearly every edit takes: made on the newest version, by somebody who signed in as a member. Tells nothing and
+ * does nothing unless the one statement that writes finds version and membership as expected; then undefined is answered
+ * and the whole way is taken.
+ */
+export async function appendAtOnce(
+  db: Db,
+  open: OpenHouses,
+  member: SignedIn,
+  houseId: string,
+  batch: Batch,
+): Promise<BatchAnswer | undefined> {
+  const state = open.peek(houseId);
+  if (!state || state.version !== batch.base || state.firmId !== member.firm.id) return undefined;
+  const next = applyEdit(state.house, patchesOf(batch));
+  if (!next.ok) return undefined;
+  const result = await append(db, open, member, houseId, batch, state.version, next.value);
+  return typeof result === 'number' ? { version: result, missed: [] } : undefined;
+}
+
+/** Writes a checked batch, and keeps and now and then stores the house that came of it. */
+async function append(
+  db: Db,
+  open: OpenHouses,
+  member: SignedIn,
+  houseId: string,
+  batch: Batch,
+  onVersion: number,
+  house: House,
+): Promise<number | 'moved' | 'known'> {
+  const result = await appendBatch(db, {
+    houseId,
+    firmId: member.firm.id,
+    authorId: member.user.id,
+    onVersion,
+    name: house.name,
+    batch,
+  });
+  if (typeof result === 'number') {
+    open.keep(houseId, { firmId: member.firm.id, house, version: result });
+    if (wantsSnapshot(result)) await storeSnapshot(db, houseId, result, house);
+  }
+  return result;
+}
+
+/**
  * Applies a batch of edits whole or not at all and answers the new version. A batch on an older version is rebased where it
  * touches other places than what came between, and refused with both sides where it touches the same. What has been
  * answered is committed. A batch sent twice is applied once.
@@ -59,21 +104,10 @@ export async function submitBatch(
       batch,
       missed.filter((other) => other.version <= state!.version),
     );
-    const result = await appendBatch(db, {
-      houseId,
-      firmId: member.firm.id,
-      authorId: member.user.id,
-      onVersion: state.version,
-      name: house.name,
-      batch,
-    });
+    const result = await append(db, open, member, houseId, batch, state.version, house);
     if (result === 'known')
       return { version: (await findBatchVersion(db, houseId, batch.id)) ?? state.version, missed };
-    if (result !== 'moved') {
-      open.keep(houseId, { firmId: member.firm.id, house, version: result });
-      if (wantsSnapshot(result)) await storeSnapshot(db, houseId, result, house);
-      return { version: result, missed };
-    }
+    if (result !== 'moved') return { version: result, missed };
     if (!(await findHead(db, member.firm.id, houseId))) throw notFound('house');
     state = await open.catchUp(db, houseId);
   }
