@@ -79,10 +79,14 @@ start_postgres() {
       die "PostgreSQL could not be initialised in $PG_DATA."
     if [ "$(id -u)" -eq 0 ]; then chown root "$folder/password"; fi
   fi
+  # A killed server whose parent has not collected it still counts as running, to PostgreSQL too: its lock is void.
+  local locked
+  locked=$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null || true)
+  if [ -n "$locked" ] && grep -qs '^State:[[:space:]]*Z' "/proc/$locked/status"; then rm -f "$PG_DATA/postmaster.pid"; fi
   if as_postgres "$pg_bin/pg_ctl" -D "$PG_DATA" status >/dev/null 2>&1; then
     PG_PORT=$(sed -n 4p "$PG_DATA/postmaster.pid")
   else
-    PG_PORT=$(free_port)
+    PG_PORT=${PG_PORT:-$(free_port)}
     # A session of its own, so that Ctrl-C reaches the server first and the database after it.
     as_postgres setsid "$pg_bin/pg_ctl" -D "$PG_DATA" -w -t 30 -l "$log" \
       -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null ||

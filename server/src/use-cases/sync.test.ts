@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -144,6 +144,45 @@ describe('a database that drops every connection', () => {
     await anna.move(id, demo, second, 13, 2);
     expect((await hearing).map((batch) => batch.version)).toEqual([1, 2, 3]);
     await own.stop();
+  });
+});
+
+describe('a database that is killed -9 in a burst of edits', () => {
+  it('has everything that was acknowledged, and the rest goes through after it is back', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'winculum-killed-'));
+    chmodSync(folder, 0o755);
+    const startDatabase = (port: string) =>
+      execFileSync('bash', ['-c', `. scripts/lib.sh; start_postgres "${folder}" 2>/dev/null; echo "$DATABASE_URL"`], {
+        cwd: root,
+        env: { ...process.env, PG_PORT: port },
+        encoding: 'utf8',
+      }).trim();
+    const port = String(freePort());
+    const own = await startApp(startDatabase(port));
+    const anna = await owner(own.url);
+    const id = await anna.addHouse(demo);
+    let [base, refused] = [0, 0];
+    for (let n = 0; n < 14; n++) {
+      if (n === 6)
+        process.kill(Number(readFileSync(join(folder, 'pg/postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL');
+      const batchId = randomUUID();
+      let answer = await anna.move(id, demo, first, 20 + n, base, batchId);
+      for (let tries = 0; answer.status !== 200 && tries < 40; tries++) {
+        expect(answer.status).toBe(503);
+        refused++;
+        await new Promise((resolve) => setTimeout(resolve, 300));
+        if (refused === 3) startDatabase(port);
+        answer = await anna.move(id, demo, first, 20 + n, base, batchId);
+      }
+      base = answerOf(answer).version;
+      expect(base).toBe(n + 1);
+    }
+    expect(refused).toBeGreaterThan(2);
+    const { version, house } = await houseOf(anna, id);
+    expect([version, alongOf(house, first)]).toEqual([14, 33]);
+    await own.stop();
+    process.kill(Number(readFileSync(join(folder, 'pg/postmaster.pid'), 'utf8').split('\n')[0]), 'SIGQUIT');
+    rmSync(folder, { recursive: true, force: true, maxRetries: 5, retryDelay: 300 });
   });
 });
 
