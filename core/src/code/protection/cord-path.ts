@@ -53,11 +53,15 @@ function pathsWithin(view: RoomView, start: Point, kinds: ReadonlySet<string>, u
   });
 }
 
+/** Places across a doorway at which a cord is tried, besides its first jamb. */
+const CROSSINGS = 16;
+
 /**
  * Length of the shortest path of a cord from a box to a feature of a kind, inches, to the feature's outer edge; Infinity
  * where there is none within `nearIn`. NEC 210.8: without piercing floor, wall or ceiling; from 2020 a doorway may lie on the way, in 2017
  * it may not. Plan distance: heights are left out, which errs towards protection. A bowl's inner edge (the reference
  * since 2017) lies farther than the outer edge used here, which errs the same way.
+ * Only one doorway is looked through: a path through two is not found, which errs against protection.
  */
 export function cordPathTo(
   house: House,
@@ -74,19 +78,18 @@ export function cordPathTo(
       const gap = openingBreak(seen);
       if (!gap) continue;
       const wall = wallLoop(view.room).walls.find((one) => one.id === seen.wall)!;
-      const through = nearestOnSegment(
-        from,
-        pointOnWall(wall, gap.alongIn),
-        pointOnWall(wall, gap.alongIn + gap.widthIn),
-      );
-      if (distance(from, through) >= nearIn) continue;
+      const ends = [pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn)] as const;
+      if (distance(from, nearestOnSegment(from, ...ends)) >= nearIn) continue;
       const behind = roomBehind(house, view.room.id, seen);
-      if (!behind) continue;
-      const other = viewRoom(house, behind.id);
-      if (!other.features.some((feature) => kinds.has(feature.kind))) continue;
-      const used = pathInRoom(view, from, through);
-      const entry = nearestPointInside(other, through);
-      paths.push(...pathsWithin(other, entry, kinds, used + distance(through, entry), nearIn));
+      const other = behind && viewRoom(house, behind.id);
+      if (!other?.features.some((feature) => kinds.has(feature.kind))) continue;
+      // The shortest way need not pass the jamb that is nearest to the box, so the whole doorway is tried.
+      for (let step = 0; step <= CROSSINGS; step++) {
+        const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);
+        const used = pathInRoom(view, from, through);
+        const entry = nearestPointInside(other, through);
+        paths.push(...pathsWithin(other, entry, kinds, used + distance(through, entry), nearIn));
+      }
     }
   return Math.min(Infinity, ...paths);
 }

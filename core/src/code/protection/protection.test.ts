@@ -107,6 +107,17 @@ describe('GFCI 210.8 by place and edition', () => {
       'nyy',
     ],
     [
+      'a floor receptacle 5 ft 8 in from a basin slantwise through a doorway: from 2020',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('bed', 'bedroom', [0, 0, 120, 120])
+          .room('bath', 'bathroom', [124.5, 0, 96, 100])
+          .opening('bed', 'c1', 'door', 20, 32)
+          .standing('basin', 'bath', 'basin', [145, 0, 20, 20])
+          .floorReceptacle('bed', 90, 60),
+      'nyy',
+    ],
+    [
       'through the wall a sink is not near',
       (edition: Edition) =>
         aHouse(edition)
