@@ -12,7 +12,7 @@ export default defineConfig({
       'web/src/**/*.test.ts',
     ],
     maxWorkers: 2,
-    testTimeout: 30_000,
-    hookTimeout: 60_000,
+    testTimeout: 90_000,
+    hookTimeout: 120_000,
   },
 });

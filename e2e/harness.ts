@@ -38,7 +38,7 @@ export class App {
         DEMO_HOUSE: 'demo/studio-house.json',
       },
     });
-    for (let tries = 0; tries < 150; tries++) {
+    for (let tries = 0; tries < 600; tries++) {
       const isUp = await fetch(`${this.url}/api/health`).then(
         (answer) => answer.ok,
         () => false,

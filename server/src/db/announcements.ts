@@ -30,8 +30,9 @@ export class Announcements {
   ) {}
 
   async start(): Promise<void> {
+    let client: pg.PoolClient | undefined;
     try {
-      const client = await this.pool.connect();
+      client = await this.pool.connect();
       client.on('notification', (notice) => this.#wake(String(notice.payload).split(' ')[0]!));
       client.on('error', () => this.#lost());
       client.on('end', () => this.#lost());
@@ -40,6 +41,7 @@ export class Announcements {
       // Whatever happened while nobody listened.
       for (const listener of this.#listeners) this.#deliver(listener);
     } catch (error) {
+      client?.release(true);
       this.log.warn({ err: error }, 'cannot listen to the database; trying again');
       this.#retry();
     }

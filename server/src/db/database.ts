@@ -49,10 +49,16 @@ function prepareStatements(client: pg.PoolClient): void {
   client.query = prepared as unknown as typeof client.query;
 }
 
-/** Opens a pool on PostgreSQL. A lost idle connection is not an error: the pool makes a new one. */
+/**
+ * Opens a pool on PostgreSQL. A lost connection is not an error of the process: the query under way is refused, and the pool
+ * makes a new one. That holds for idle connections, which the pool speaks for, and for one in use between two statements.
+ */
 export function openDatabase(url: string): Database {
   const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5_000 });
   pool.on('error', () => undefined);
-  pool.on('connect', prepareStatements);
+  pool.on('connect', (client) => {
+    client.on('error', () => undefined);
+    prepareStatements(client);
+  });
   return { db: new Kysely<Tables>({ dialect: new PostgresDialect({ pool }) }), pool };
 }

@@ -150,6 +150,24 @@ describe('HouseSync', () => {
     }
   });
 
+  it('takes in what it heard of while its own batch was on its way and the answer was lost', async () => {
+    const server = new Server();
+    const [anna, ben] = [client(server), client(server)];
+    server.connection = 'answer-lost';
+    ben.edit(1, 30);
+    anna.edit(0, 20);
+    await settled();
+    ben.edit(1, 31);
+    await settled();
+    server.connection = 'up';
+    for (const { sync } of [anna, ben]) await sync.flush();
+    await settled();
+    for (const one of [anna, ben]) {
+      expect(one.seen.state.kind).toBe('saved');
+      expect([one.sync.version, alongOf(one.sync.house, 0), alongOf(one.sync.house, 1)]).toEqual([3, 20, 31]);
+    }
+  });
+
   it('shows a clash with both sides and loses neither; either can be kept', async () => {
     for (const choice of ['mine', 'theirs'] as const) {
       const server = new Server();
@@ -204,7 +222,7 @@ describe('HouseSync', () => {
           expect(sync.house).toEqual(server.house);
         }
       }),
-      { numRuns: 30 },
+      { numRuns: 120 },
     );
   });
 

@@ -63,6 +63,8 @@ export class HouseSync {
   #retryMs = FIRST_RETRY_MS;
   #callOff: (() => void) | undefined;
   #stopped = false;
+  /** Batches heard of that cannot be taken in yet: one before them is missing, or a batch of ours is on its way. */
+  readonly #heard = new Map<number, AppliedBatch>();
 
   constructor(
     private readonly use: SyncDependencies,
@@ -147,6 +149,7 @@ export class HouseSync {
   #settle(): void {
     void this.#store();
     if (this.#state.kind === 'conflict') return;
+    if (this.#takeIn()) return;
     this.#changed(this.#pending.length > 0 ? { kind: 'saving', waiting: this.#pending.length } : { kind: 'saved' });
     void this.flush();
   }
@@ -168,27 +171,36 @@ export class HouseSync {
   /** Hears of a batch that the server has applied, from this window or another. */
   hear(batch: AppliedBatch): void {
     if (batch.version <= this.#version) return;
-    if (batch.version > this.#version + 1) return;
+    this.#heard.set(batch.version, batch);
+    this.#takeIn();
+  }
+
+  /** Takes in what was heard and comes next, if something does; what came of it has then been told. */
+  #takeIn(): boolean {
+    for (const version of this.#heard.keys()) if (version <= this.#version) this.#heard.delete(version);
+    const batch = this.#heard.get(this.#version + 1);
+    if (!batch) return false;
     if (this.#sending?.id === batch.batchId) {
       const count = this.#sending.count;
       const mine = applyEdit(this.#confirmed, patchesOf(this.#pending.slice(0, count)));
-      if (mine.ok) this.#confirm(mine.value, batch.version, count, false);
-      return this.#settle();
+      if (mine.ok) {
+        this.#confirm(mine.value, batch.version, count, false);
+        this.#settle();
+      } else this.#conflict([], mine.problems[0]!.message);
+      return true;
     }
-    if (this.#state.kind === 'conflict') return;
+    // While a batch is on its way the server decides, and its answer brings what was missed.
+    if (this.#state.kind === 'conflict' || this.#sending !== null) return false;
     const next = applyEdit(this.#confirmed, patchesOf(batch.edits));
-    if (!next.ok) return;
-    // While a batch is on its way the server decides; without one, a clash shows here first.
-    if (
-      this.#sending === null &&
-      this.#pending.length > 0 &&
-      editsOverlap(patchesOf(this.#pending), patchesOf(batch.edits))
-    )
-      return this.#conflict([batch], 'Somebody else changed the same places.');
-    if (this.#sending !== null) return;
+    if (!next.ok) return false;
+    if (this.#pending.length > 0 && editsOverlap(patchesOf(this.#pending), patchesOf(batch.edits))) {
+      this.#conflict([batch], 'Somebody else changed the same places.');
+      return true;
+    }
     this.#confirmed = next.value;
     this.#version = batch.version;
     if (this.#rebuild()) this.#settle();
+    return true;
   }
 
   /** Ends a conflict: keep mine on top of theirs where that still fits, or give mine up. */
