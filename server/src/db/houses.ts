@@ -84,21 +84,26 @@ export interface Append {
   readonly onVersion: number;
   readonly name: string;
   readonly batch: Batch;
+  /** The session to be found alive, where nobody has looked yet. */
+  readonly sessionId?: string;
 }
 
 /**
  * Appends a batch, raises the version and announces it, in one statement and so in one commit, if the author may change
  * houses of the firm at that moment. Answers the new version,
- * `moved` when somebody else came first or the author may not, `known` when this very batch was applied before.
+ * `moved` when somebody else came first or the author may not (any more), `known` when this very batch was applied before.
  */
 export async function appendBatch(db: Db, append: Append): Promise<number | 'moved' | 'known'> {
-  const { houseId, firmId, authorId, onVersion, name, batch } = append;
+  const { houseId, firmId, authorId, onVersion, name, batch, sessionId } = append;
+  const inSession =
+    sessionId === undefined ? sql`` : sql`and exists (select from session where sid = ${sessionId} and expire > now())`;
   try {
     const { rows } = await sql<{ version: number }>`
       with raised as (
         update houses set version = version + 1, updated_at = now(), name = ${name}
         where id = ${houseId} and firm_id = ${firmId} and version = ${onVersion}
           and exists (select from members where user_id = ${authorId} and firm_id = ${firmId} and role <> 'viewer')
+          ${inSession}
         returning id, version
       ), added as (
         insert into edits (house_id, version, batch_id, author_id, edits)

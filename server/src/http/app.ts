@@ -1,9 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import connectPgSimple from 'connect-pg-simple';
 import express, { type Express } from 'express';
-import session from 'express-session';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -13,6 +11,7 @@ import { OpenHouses } from '../use-cases/open-houses';
 import { guardChanges, type Context } from './context';
 import { answerErrors } from './errors';
 import { apiRoutes } from './routes';
+import { sessions } from './sessions';
 
 export interface AppOptions {
   readonly database: Database;
@@ -25,8 +24,6 @@ export interface AppOptions {
   /** Whether browsers reach it by https, so that cookies may be marked secure. */
   readonly https?: boolean;
 }
-
-const SESSION_DAYS = 30;
 
 function securityHeaders(https: boolean) {
   return helmet({
@@ -72,7 +69,6 @@ export function createApp(options: AppOptions): { app: Express; announcements: A
   const { database, log } = options;
   const announcements = new Announcements(database.db, database.pool, log);
   const context: Context = { ...database, log, announcements, open: new OpenHouses() };
-  const Store = connectPgSimple(session);
   const app = express();
   app.disable('x-powered-by');
   app.use((_request, response, next) => {
@@ -97,20 +93,7 @@ export function createApp(options: AppOptions): { app: Express; announcements: A
   );
   app.use(
     '/api',
-    session({
-      name: 'winculum',
-      secret: options.secret,
-      resave: false,
-      saveUninitialized: false,
-      store: new Store({
-        pool: database.pool,
-        tableName: 'session',
-        disableTouch: true,
-        pruneSessionInterval: 3600,
-        errorLog: () => undefined,
-      }),
-      cookie: { httpOnly: true, sameSite: 'strict', secure: options.https ?? false, maxAge: SESSION_DAYS * 86_400_000 },
-    }),
+    sessions({ pool: database.pool, secret: options.secret, https: options.https ?? false }),
     express.json({ limit: '12mb', type: 'application/json' }),
     guardChanges,
     apiRoutes(context, options.version),

@@ -18,6 +18,7 @@ import { appendAtOnce, submitBatch } from '../use-cases/submit-batch';
 import { Refusal } from '../use-cases/errors';
 import { idFrom, readBody, whoAsks, type Context } from './context';
 import { limitTries } from './rate-limit';
+import { readSessionAgain } from './sessions';
 
 const SIGN_IN_TRIES = 10;
 const ACCOUNT_TRIES = 20;
@@ -102,8 +103,11 @@ function houseRoutes(context: Context): Router {
     })
     .post('/houses/:id/edits', async (request, response) => {
       const [id, batch] = [idFrom(request), readBody(batchSchema, request)];
-      const quick = request.session.member && (await appendAtOnce(db, open, request.session.member, id, batch));
-      response.json(quick ?? (await submitBatch(db, open, await whoAsks(context, request), id, batch)));
+      const { member } = request.session;
+      const quick = member && (await appendAtOnce(db, open, member, request.sessionID, id, batch));
+      if (quick) return void response.json(quick);
+      await readSessionAgain(request);
+      response.json(await submitBatch(db, open, await whoAsks(context, request), id, batch));
     })
     .get('/houses/:id/edits', async (request, response) => {
       response.json(await history(db, await whoAsks(context, request), idFrom(request), afterFrom(request)));

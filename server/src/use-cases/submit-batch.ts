@@ -25,13 +25,14 @@ function applyBatch(house: House, batch: Batch, missed: readonly AppliedBatch[])
 
 /**
  * The way that nearly every edit takes: made on the newest version, by somebody who signed in as a member. Tells nothing and
- * does nothing unless the one statement that writes finds version and membership as expected; then undefined is answered
- * and the whole way is taken.
+ * does nothing unless the one statement that writes finds version, membership and session as expected; then undefined is
+ * answered and the whole way is taken.
  */
 export async function appendAtOnce(
   db: Db,
   open: OpenHouses,
   member: SignedIn,
+  sessionId: string,
   houseId: string,
   batch: Batch,
 ): Promise<BatchAnswer | undefined> {
@@ -39,7 +40,7 @@ export async function appendAtOnce(
   if (!state || state.version !== batch.base || state.firmId !== member.firm.id) return undefined;
   const next = applyEdit(state.house, patchesOf(batch));
   if (!next.ok) return undefined;
-  const result = await append(db, open, member, houseId, batch, state.version, next.value);
+  const result = await append(db, open, member, houseId, batch, state.version, next.value, sessionId);
   return typeof result === 'number' ? { version: result, missed: [] } : undefined;
 }
 
@@ -52,6 +53,7 @@ async function append(
   batch: Batch,
   onVersion: number,
   house: House,
+  sessionId?: string,
 ): Promise<number | 'moved' | 'known'> {
   const result = await appendBatch(db, {
     houseId,
@@ -60,6 +62,7 @@ async function append(
     onVersion,
     name: house.name,
     batch,
+    ...(sessionId === undefined ? {} : { sessionId }),
   });
   if (typeof result === 'number') {
     open.keep(houseId, { firmId: member.firm.id, house, version: result });

@@ -98,6 +98,16 @@ describe('batches', () => {
     expect(await houseOf(anna, id)).toMatchObject({ version: 0, house: { boxes: demo.boxes } });
   });
 
+  it('from a session that has ended, here or at another process, are refused and change nothing', async () => {
+    const anna = await owner();
+    const id = await anna.addHouse(demo);
+    expect((await anna.move(id, demo, first, 11, 0)).status).toBe(200);
+    await app.database.pool.query('delete from session');
+    expect((await anna.move(id, demo, first, 12, 1)).status).toBe(401);
+    const { rows } = await app.database.pool.query('select version from houses where id = $1', [id]);
+    expect(rows).toEqual([{ version: 1 }]);
+  });
+
   it('sent twice are applied once', async () => {
     const anna = await owner();
     const id = await anna.addHouse(demo);
