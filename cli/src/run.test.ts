@@ -62,7 +62,7 @@ describe('winculum', () => {
     ['check half.json', 'half.json: (file): The file is not JSON'],
     ['check gone.json', 'gone.json cannot be read'],
     ['check', 'check needs a house file'],
-    ['check demo.json --edition 1999', '--edition: "1999" is not known. Known: 2017, 2020, 2023'],
+    ['check demo.json --edition 1999', '--edition: "1999" is not known. Known: 2014, 2017, 2020, 2023'],
     ['dance demo.json', 'there is no command "dance"'],
     ['check demo.json --loud', 'See winculum --help'],
     ['place demo.json --room attics', '--room: no room "attics"'],

@@ -25,7 +25,7 @@ export interface Outcome {
 
 const HELP = `winculum: the code checks of Winculum on a house file
 
-  winculum check FILE [--edition 2017|2020|2023] [--json]
+  winculum check FILE [--edition 2014|2017|2020|2023] [--json]
       findings with rule, section, severity, place, measured, required; exit 0 clean, 1 violations, 2 unreadable
   winculum schedule FILE [--csv]
       the panel schedules

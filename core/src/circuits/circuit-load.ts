@@ -70,6 +70,7 @@ function describe(outlet: Outlet, school: School): Omit<LoadLine, 'count' | 'va'
     case 'switch':
     case 'connection':
     case 'blank':
+    case 'low-voltage':
       return undefined;
     default:
       return assertNever(device);

@@ -11,7 +11,7 @@ export interface Outlet {
 }
 
 export interface OutletIndex {
-  /** Every device that is on a circuit or needs one; blanks left out. */
+  /** Every device that is on a circuit or needs one; blanks and low voltage left out. */
   readonly all: readonly Outlet[];
   readonly byCircuit: ReadonlyMap<string, readonly Outlet[]>;
   readonly byDevice: ReadonlyMap<string, Outlet>;
@@ -48,7 +48,7 @@ export function indexOutlets(house: House): OutletIndex {
   for (const box of Object.values(house.boxes)) {
     const room = house.rooms[box.room]!;
     for (const device of Object.values(box.devices)) {
-      if (device.kind === 'blank') continue;
+      if (device.kind === 'blank' || device.kind === 'low-voltage') continue;
       const outlet = toOutlet(box, device, room, loads.get(device.id));
       all.push(outlet);
       if (device.circuit !== null) lists.get(device.circuit)?.push(outlet);

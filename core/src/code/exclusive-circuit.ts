@@ -16,7 +16,7 @@ export interface ServedArea {
 export function serveArea(
   facts: Facts,
   kinds: ReadonlySet<RoomKind>,
-  ratingA: number,
+  ratingA: number | 'any',
   counts: (outlet: Outlet) => boolean = () => true,
 ): ServedArea {
   const isOurs = (outlet: Outlet) =>
@@ -29,10 +29,10 @@ export function serveArea(
     receptacles,
     unassigned: receptacles.filter((outlet) => outlet.device.circuit === null).length,
     circuits: feeding
-      .filter(({ circuit }) => circuit.ratingA === ratingA)
+      .filter(({ circuit }) => ratingA === 'any' || circuit.ratingA === ratingA)
       .map(({ circuit, outlets }) => ({ circuit, others: outlets.filter((outlet) => !isOurs(outlet)) })),
     wrong: feeding
-      .filter(({ circuit }) => circuit.ratingA !== ratingA)
+      .filter(({ circuit }) => ratingA !== 'any' && circuit.ratingA !== ratingA)
       .map(({ circuit, outlets }) => ({ circuit, outlets: outlets.filter(isOurs) })),
   };
 }

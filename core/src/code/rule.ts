@@ -131,6 +131,7 @@ export const defineRule = <L extends Limits, M extends Messages>(rule: RuleDefin
 
 /** The same entry for all editions that the rules know. */
 export const everyEdition = <L extends Limits>(entry: EditionEntry<L>): Record<Edition, EditionEntry<L>> => ({
+  '2014': entry,
   '2017': entry,
   '2020': entry,
   '2023': entry,

@@ -70,7 +70,7 @@ function checkOnWall(house: House, spot: OnWall, path: string, what: string, rep
 }
 
 const describeOpening = (opening: Opening): string =>
-  `The ${{ door: 'door', cased: 'cased opening', slider: 'sliding door', window: 'window', 'fixed-glass': 'fixed glass', vehicle: 'vehicle door' }[opening.kind]}`;
+  `The ${{ door: 'door', cased: 'cased opening', slider: 'sliding door', window: 'window', 'fixed-glass': 'fixed glass', vehicle: 'vehicle door', pocket: 'pocket door', barn: 'barn door' }[opening.kind]}`;
 const describeBox = (box: Box): string => `Box ${box.tag}`;
 
 function checkOpeningsApart(house: House, report: Report): void {

@@ -1,10 +1,6 @@
 import { z } from 'zod';
 
-const id = z
-  .string()
-  .min(1)
-  .max(64)
-  .regex(/^[A-Za-z0-9_-]+$/);
+import { id } from './schema-parts';
 
 const onCircuit = { id, circuit: id.nullable().default(null) };
 
@@ -18,6 +14,9 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     ratingA: z.union([z.literal(15), z.literal(20), z.literal(30), z.literal(40), z.literal(50)]).default(15),
     /** The device itself is a GFCI receptacle. */
     gfci: z.boolean().default(false),
+    /** Listed tamper-resistant; weather-resistant (NEC 406.12, 406.9). */
+    tr: z.boolean().default(true),
+    wr: z.boolean().default(false),
     /** Wall-switched in place of a lighting outlet: wholly, or one half only. */
     switched: z.enum(['no', 'half', 'whole']).default('no'),
   }),
@@ -31,8 +30,19 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     kind: z.literal('luminaire'),
     style: z.enum(['surface', 'recessed', 'pendant', 'wall', 'strip']).default('surface'),
     va: z.number().min(0).max(5000).default(12),
+    lumens: z.number().min(0).max(100_000).optional(),
+    weightLb: z.number().min(0).max(1000).default(5),
+    /** Marked for a damp or wet location. */
+    marked: z.enum(['dry', 'damp', 'wet']).default('dry'),
+    /** Its lamps are wholly enclosed (NEC 410.16). */
+    enclosed: z.boolean().default(true),
   }),
-  z.strictObject({ ...onCircuit, kind: z.literal('fan'), va: z.number().min(0).max(2000).default(60) }),
+  z.strictObject({
+    ...onCircuit,
+    kind: z.literal('fan'),
+    va: z.number().min(0).max(2000).default(60),
+    weightLb: z.number().min(0).max(200).default(30),
+  }),
   z.strictObject({
     ...onCircuit,
     kind: z.literal('alarm'),
@@ -46,9 +56,21 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     volts: z.union([z.literal(120), z.literal(240)]).default(120),
   }),
   z.strictObject({ ...onCircuit, kind: z.literal('blank') }),
+  /** Placed and counted on the same walk; it is on no circuit. */
+  z.strictObject({
+    ...onCircuit,
+    kind: z.literal('low-voltage'),
+    system: z.enum(['data', 'coax', 'speaker', 'doorbell', 'thermostat', 'alarm', 'sleeve']).default('data'),
+  }),
 ]);
 export type Device = z.infer<typeof deviceSchema>;
 export type DeviceKind = Device['kind'];
+
+type Extra<K extends DeviceKind> = Partial<Omit<Extract<Device, { kind: K }>, 'id' | 'kind'>>;
+
+/** A device with its usual properties, on no circuit yet, but for those given. @throws on a value outside the schema. */
+export const newDevice = <K extends DeviceKind>(kind: K, id: string, extra: Extra<K> = {} as Extra<K>): Device =>
+  deviceSchema.parse({ ...extra, kind, id });
 
 export const LOAD_KINDS = [
   'range',

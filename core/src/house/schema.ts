@@ -1,25 +1,19 @@
 import { z } from 'zod';
-import { deviceSchema, loadSchema } from './schema-equipment';
+import { boxSchema } from './schema-boxes';
+import { loadSchema } from './schema-equipment';
+import { featureSchema, openingSchema } from './schema-fixed';
+import { height, id, inches, name, note } from './schema-parts';
+
+export * from './schema-boxes';
+export * from './schema-fixed';
 
 /** Version of the house file that this program writes. Older ones are migrated on reading. */
 export const HOUSE_VERSION = 1;
 
-export const EDITIONS = ['2017', '2020', '2023'] as const;
+export const EDITIONS = ['2014', '2017', '2020', '2023'] as const;
 export const editionSchema = z.enum(EDITIONS);
 /** An NEC edition that the rules know. */
 export type Edition = z.infer<typeof editionSchema>;
-
-const id = z
-  .string()
-  .min(1)
-  .max(64)
-  .regex(/^[A-Za-z0-9_-]+$/, 'an id has letters, digits, - and _ only')
-  .refine((text) => !['__proto__', 'constructor', 'prototype'].includes(text), 'this word is reserved');
-const name = z.string().trim().min(1, 'needs a name').max(80, 'is longer than 80 characters');
-const note = z.string().max(2000);
-const inches = z.number().min(-12_000).max(12_000);
-const span = z.number().gt(0, 'must be greater than zero').max(12_000);
-const height = z.number().min(0).max(480);
 
 /**
  * The kinds of room that the code distinguishes. `other` is a room whose use nobody has named yet:
@@ -64,6 +58,33 @@ export const ROOM_KINDS = [
 export const roomKindSchema = z.enum(ROOM_KINDS);
 export type RoomKind = z.infer<typeof roomKindSchema>;
 
+export const COVERINGS = ['gypsum', 'tile', 'wood', 'plaster', 'masonry', 'undecided'] as const;
+/** Wall covering and its whole thickness on the studs, inches: a box's front stands flush with it (NEC 314.20). */
+const coveringSchema = z.strictObject({
+  kind: z.enum(COVERINGS),
+  thicknessIn: z.number().min(0).max(6),
+});
+export type Covering = z.infer<typeof coveringSchema>;
+
+const framingSchema = z.strictObject({
+  depth: z.enum(['2x4', '2x6', '2x8']).default('2x4'),
+  /** The corner from which the stud layout is pulled. */
+  layoutFrom: z.enum(['start', 'end']).default('start'),
+  spacingIn: z.number().min(8).max(48).optional(),
+  /** Pipes stand in its bays: drilling and boxes are to be agreed with the plumber. */
+  plumbing: z.boolean().default(false),
+});
+export type Framing = z.infer<typeof framingSchema>;
+
+const joistsSchema = z.strictObject({
+  /** The way the joists of the ceiling run on the plan. */
+  run: z.enum(['east-west', 'north-south']),
+  spacingIn: z.number().min(8).max(48).default(16),
+  /** From the plan's zero to the first joist's centre, across their run. */
+  offsetIn: z.number().min(-48).max(48).default(0),
+});
+export type Joists = z.infer<typeof joistsSchema>;
+
 /** A corner of the inside finished wall faces, inches, x to the right, y down; it names the wall that starts at it. */
 const cornerSchema = z.strictObject({
   id,
@@ -71,6 +92,10 @@ const cornerSchema = z.strictObject({
   y: inches,
   /** What stands on the line from this corner to the next. */
   wall: z.enum(['solid', 'railing', 'open']).default('solid'),
+  /** What covers the studs; the usual covering of the standards where nothing is said. */
+  covering: coveringSchema.optional(),
+  /** How the wall is framed; the level's usual framing where nothing is said. */
+  framing: framingSchema.optional(),
 });
 export type Corner = z.infer<typeof cornerSchema>;
 
@@ -85,6 +110,8 @@ export const levelSchema = z.strictObject({
   below: z.enum(['slab', 'crawl', 'basement', 'floor']).default('floor'),
   above: z.enum(['attic', 'floor', 'roof']).default('floor'),
   belowGrade: z.boolean().default(false),
+  /** Joists over this level's ceilings; nothing is said of conflicts until they are known. */
+  joists: joistsSchema.optional(),
 });
 export type Level = z.infer<typeof levelSchema>;
 
@@ -103,125 +130,6 @@ export const roomSchema = z.strictObject({
   side: z.enum(['front', 'back', 'side']).optional(),
 });
 export type Room = z.infer<typeof roomSchema>;
-
-const openingBase = {
-  id,
-  room: id,
-  /** Corner id that names the wall. */
-  wall: id,
-  /** From the wall's starting corner to the near edge, inches. */
-  alongIn: z.number().min(0).max(12_000),
-  widthIn: span,
-  headIn: height.default(80),
-};
-export const openingSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    ...openingBase,
-    kind: z.literal('door'),
-    /** Side of the hinges, seen from inside the room that owns the opening. */
-    hinge: z.enum(['left', 'right']).default('left'),
-    swing: z.enum(['in', 'out']).default('in'),
-    leaves: z.union([z.literal(1), z.literal(2)]).default(1),
-  }),
-  z.strictObject({ ...openingBase, kind: z.literal('cased') }),
-  z.strictObject({
-    ...openingBase,
-    kind: z.literal('slider'),
-    /** Which half moves, seen from inside the owning room; the other half is fixed. */
-    moving: z.enum(['left', 'right']).default('left'),
-  }),
-  z.strictObject({ ...openingBase, kind: z.literal('window'), sillIn: height.default(36) }),
-  z.strictObject({ ...openingBase, kind: z.literal('fixed-glass') }),
-  z.strictObject({ ...openingBase, kind: z.literal('vehicle') }),
-]);
-export type Opening = z.infer<typeof openingSchema>;
-export type OpeningKind = Opening['kind'];
-
-/** A feature stands against a wall, or free on the floor. */
-export const placeSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('wall'),
-    wall: id,
-    alongIn: z.number().min(0).max(12_000),
-    widthIn: span,
-    depthIn: span,
-    /** Gap between its back and the wall: the counter behind a sink or cooktop. */
-    behindIn: z.number().min(0).max(120).default(0),
-  }),
-  z.strictObject({ kind: z.literal('free'), x: inches, y: inches, widthIn: span, depthIn: span }),
-]);
-export type FeaturePlace = z.infer<typeof placeSchema>;
-
-export const FEATURE_KINDS = [
-  'counter',
-  'island',
-  'peninsula',
-  'cabinet',
-  'tall-cabinet',
-  'sink',
-  'basin',
-  'range',
-  'cooktop',
-  'refrigerator',
-  'dishwasher',
-  'tub',
-  'shower',
-  'toilet',
-  'washer',
-  'dryer',
-  'fireplace',
-  'stair',
-  'baseboard-heater',
-  'water-heater',
-  'kiln',
-  'panel',
-  'furniture',
-] as const;
-export const featureSchema = z.strictObject({
-  id,
-  room: id,
-  kind: z.enum(FEATURE_KINDS),
-  name: z.string().trim().max(80).default(''),
-  at: placeSchema,
-  /** Top above the finished floor. */
-  heightIn: height.default(36),
-  /** An island with a box, cable or raceway ready for a later receptacle (NEC 2023 210.52(C)(2)). */
-  provision: z.boolean().optional(),
-});
-export type Feature = z.infer<typeof featureSchema>;
-export type FeatureKind = Feature['kind'];
-
-export const boxPlaceSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('wall'),
-    wall: id,
-    /** From the wall's starting corner to the centre of the box. */
-    alongIn: z.number().min(0).max(12_000),
-    /** Finished floor to the centre of the box. */
-    heightIn: height,
-  }),
-  z.strictObject({ kind: z.literal('ceiling'), x: inches, y: inches }),
-  z.strictObject({ kind: z.literal('floor'), x: inches, y: inches }),
-  /** On a feature (an island's side, a cabinet's back), at a height. */
-  z.strictObject({ kind: z.literal('feature'), feature: id, x: inches, y: inches, heightIn: height }),
-]);
-export type BoxPlace = z.infer<typeof boxPlaceSchema>;
-
-export const boxSchema = z.strictObject({
-  id,
-  room: id,
-  /** What is written on the stud: unique in the house. */
-  tag: z.string().regex(/^[A-Z0-9]{1,4}-[0-9]{1,3}$/, 'reads like B2-4'),
-  at: boxPlaceSchema,
-  gangs: z.number().int().min(1).max(6).default(1),
-  volumeIn3: z.number().gt(0).max(400).optional(),
-  /** Why it is there: the code asks for it, or somebody wished it. */
-  origin: z.enum(['code', 'wish']).default('wish'),
-  /** Inside a cabinet or cupboard: never counts for spacing. */
-  inCabinet: z.boolean().optional(),
-  devices: z.record(id, deviceSchema),
-});
-export type Box = z.infer<typeof boxSchema>;
 
 export const breakerKindSchema = z.enum(['plain', 'afci', 'gfci', 'dual']);
 export type BreakerKind = z.infer<typeof breakerKindSchema>;
@@ -299,6 +207,16 @@ export const standardsSchema = z.strictObject({
   laundryHeightIn: height.default(44),
   outdoorHeightIn: height.default(20),
   switchHeightIn: height.default(48),
+  televisionHeightIn: height.default(62),
+  deskHeightIn: height.default(32),
+  /** Which edge of a box the heights are measured to when they are marked on a stud. */
+  heightsTo: z.enum(['bottom', 'centre', 'top']).default('centre'),
+  /** Usual wall covering, inches: 1/2 in gypsum board, *common practice*. */
+  coveringIn: z.number().min(0).max(6).default(0.5),
+  /** From the jamb's edge to the centre of the first gang: past the casing and the king stud, *common practice*. */
+  switchFromJambIn: z.number().min(2).max(24).default(6),
+  /** How a row of luminaires ends: half a spacing from the wall, or equal divisions. */
+  ceilingSchool: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */
   receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
   maxReceptaclesPerCircuit: z.number().int().min(1).max(60).default(12),

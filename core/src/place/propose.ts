@@ -1,4 +1,5 @@
 import type { House } from '../house/schema';
+import { newDevice } from '../house/schema-equipment';
 import type { NewBox, NewId } from '../house/verbs';
 import { lengthOf, type Interval } from '../plan/intervals';
 import { viewRoom, type RoomView } from '../plan/room-view';
@@ -158,18 +159,7 @@ export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId):
       room: box.room,
       origin: 'code',
       at: { kind: 'wall', wall: wall.id, alongIn: Math.round(alongIn * 16) / 16, heightIn: box.heightIn },
-      devices: [
-        {
-          id: newId('device'),
-          kind: 'receptacle',
-          circuit: null,
-          style: 'duplex',
-          volts: 120,
-          ratingA: 15,
-          gfci: false,
-          switched: 'no',
-        },
-      ],
+      devices: [newDevice('receptacle', newId('device'))],
     };
   });
 }

@@ -23,6 +23,14 @@ export interface RoomView {
   readonly openings: readonly SeenOpening[];
   readonly features: readonly Feature[];
   readonly boxes: readonly Box[];
+  /** Walls of other rooms that meet one of this room's walls from behind, by their middle. */
+  readonly partitions: readonly Partition[];
+}
+
+/** Where a wall behind meets a wall of the room: its framing post stands there. */
+export interface Partition {
+  readonly wall: string;
+  readonly alongIn: number;
 }
 
 interface Overlap {
@@ -167,6 +175,34 @@ export function roomBehind(house: House, roomId: string, seen: SeenOpening): Roo
   })?.other;
 }
 
+const partitionsByRooms = new WeakMap<House['rooms'], Map<string, readonly Partition[]>>();
+
+/** Partitions show as the gap between the ends of two neighbours along one wall. */
+function partitionsOf(house: House, room: Room): readonly Partition[] {
+  let byRoom = partitionsByRooms.get(house.rooms);
+  if (!byRoom) partitionsByRooms.set(house.rooms, (byRoom = new Map()));
+  let found = byRoom.get(room.id);
+  if (!found) {
+    const facing = facingOf(house, room);
+    found = wallLoop(room).walls.flatMap((wall) => {
+      const spans = facing
+        .filter((one) => one.wall.id === wall.id)
+        .map(({ otherWall }) => projectOnto(wall, otherWall, 0, otherWall.lengthIn))
+        .sort((a, b) => a[0] - b[0]);
+      return spans.flatMap(([, to], i) => {
+        const next = spans[i + 1];
+        const gap = next ? next[0] - to : Infinity;
+        return next && gap > 0.5 && gap <= THICKEST_WALL_IN ? [{ wall: wall.id, alongIn: (to + next[0]) / 2 }] : [];
+      });
+    });
+    byRoom.set(room.id, found);
+  }
+  return found;
+}
+
+const samePartitions = (a: readonly Partition[], b: readonly Partition[]): boolean =>
+  a === b || (a.length === b.length && a.every((one, i) => one.wall === b[i]!.wall && one.alongIn === b[i]!.alongIn));
+
 const sameItems = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((item, i) => item === b[i]);
 const sameSeen = (a: readonly SeenOpening[], b: readonly SeenOpening[]): boolean =>
@@ -192,16 +228,18 @@ export function viewRoom(house: House, roomId: string): RoomView {
   const features = inRoom(house.features, roomId);
   const boxes = inRoom(house.boxes, roomId);
   const openings = seeOpenings(house, room);
+  const partitions = partitionsOf(house, room);
   const last = lastViews.get(room);
   if (
     last &&
     last.level === level &&
     sameItems(last.features, features) &&
     sameItems(last.boxes, boxes) &&
-    sameSeen(last.openings, openings)
+    sameSeen(last.openings, openings) &&
+    samePartitions(last.partitions, partitions)
   )
     return last;
-  const view = { room, level, openings, features, boxes };
+  const view = { room, level, openings, features, boxes, partitions };
   lastViews.set(room, view);
   return view;
 }

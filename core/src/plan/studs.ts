@@ -1,44 +1,149 @@
+import type { Corner } from '../house/schema';
 import { openingBreak } from './wall-spaces';
 import { perRoom, type RoomView } from './room-view';
-import { toLoop, wallLoop } from './wall-loop';
+import { toLoop, wallLoop, type LoopWall } from './wall-loop';
+import type { Interval } from './intervals';
 
 /** Actual thickness of a stud's edge, inches. */
 export const STUD_WIDTH_IN = 1.5;
-/** Half the width of a single-gang box, inches: *common practice* for plastic nail-on boxes. */
+/** Half the width of a single-gang box, inches: *common practice* for plastic nail-on boxes; 1.8 in more for each gang. */
 const HALF_BOX_IN = 1.125;
+const FURTHER_GANG_IN = 1.8125;
+/** Narrowest clear bay that an ordinary drill gets into, inches: *common practice*. */
+export const NARROWEST_DRILLABLE_IN = 10;
+/** Least clear height over an opening that its header is taken to fill, inches: *common practice*, a doubled 2x8 and more. */
+const HEADER_IN = 7.25;
+
+export type StudKind = 'common' | 'king' | 'jack' | 'cripple' | 'end' | 'partition';
 
 /** A stud behind a wall, by its centre, inches along the loop. */
 export interface Stud {
   readonly atIn: number;
-  readonly kind: 'common' | 'king' | 'end';
+  readonly kind: StudKind;
+  /** Cripples reach only this high: the sill above them. */
+  readonly topIn?: number;
+}
+
+const cornerOf = (view: RoomView, wall: LoopWall): Corner => view.room.corners.find((one) => one.id === wall.id)!;
+const isFramed = (view: RoomView, wall: LoopWall): boolean =>
+  wall.boundary === 'solid' && cornerOf(view, wall).covering?.kind !== 'masonry';
+
+/** Places of the layout along a wall: on the spacing from the corner that it is pulled from. */
+function layoutOf(view: RoomView, wall: LoopWall): number[] {
+  const framing = cornerOf(view, wall).framing;
+  const spacing = framing?.spacingIn ?? view.level.studSpacingIn;
+  const places: number[] = [];
+  for (let atIn = spacing; atIn < wall.lengthIn; atIn += spacing)
+    places.push(framing?.layoutFrom === 'end' ? wall.lengthIn - atIn : atIn);
+  return places;
 }
 
 /**
- * Studs on the level's spacing from each wall's starting corner, one at each end, one at each side of every opening.
- * Where the true layout is not known this is the usual one: *common practice*.
+ * Studs on the wall's spacing from its layout corner, one at each end, posts where partitions meet it, jack and king at each
+ * side of an opening, cripples below windows. Where the true layout is not known this is the usual one: *common practice*.
  */
 export const layStuds = perRoom((view: RoomView): readonly Stud[] => {
   const loop = wallLoop(view.room);
   return loop.walls.flatMap((wall) => {
-    if (wall.boundary === 'open' || wall.boundary === 'railing') return [];
+    if (!isFramed(view, wall)) return [];
     const gaps = view.openings.filter((seen) => seen.wall === wall.id);
-    const isFree = (atIn: number) => gaps.every((gap) => atIn < gap.alongIn || atIn > gap.alongIn + gap.widthIn);
+    const gapAt = (atIn: number) => gaps.find((gap) => atIn >= gap.alongIn && atIn <= gap.alongIn + gap.widthIn);
+    const pocketAt = (atIn: number) => pocketStretches(view, wall).some((one) => atIn > one.fromIn && atIn < one.toIn);
     const spots: Stud[] = [];
-    const add = (atIn: number, kind: Stud['kind']) => {
-      if (atIn < 0 || atIn > wall.lengthIn || !isFree(atIn)) return;
-      if (spots.some((stud) => Math.abs(stud.atIn - atIn) < STUD_WIDTH_IN)) return;
-      spots.push({ atIn, kind });
+    const add = (atIn: number, kind: StudKind) => {
+      if (atIn < 0 || atIn > wall.lengthIn || pocketAt(atIn)) return;
+      const gap = gapAt(atIn);
+      if (gap && gap.opening.kind !== 'window') return;
+      if (spots.some((stud) => Math.abs(stud.atIn - atIn) < STUD_WIDTH_IN - 0.01)) return;
+      spots.push(
+        gap?.opening.kind === 'window' ? { atIn, kind: 'cripple', topIn: gap.opening.sillIn } : { atIn, kind },
+      );
     };
+    for (const gap of gaps)
+      for (const [edge, out] of [
+        [gap.alongIn, -1],
+        [gap.alongIn + gap.widthIn, 1],
+      ] as const) {
+        add(edge + (out * STUD_WIDTH_IN) / 2, 'jack');
+        add(edge + out * STUD_WIDTH_IN * 1.5, 'king');
+      }
     add(STUD_WIDTH_IN / 2, 'end');
     add(wall.lengthIn - STUD_WIDTH_IN / 2, 'end');
-    for (const gap of gaps) {
-      add(gap.alongIn - 2.25, 'king');
-      add(gap.alongIn + gap.widthIn + 2.25, 'king');
+    for (const meeting of view.partitions.filter((one) => one.wall === wall.id)) {
+      add(meeting.alongIn - STUD_WIDTH_IN * 1.5, 'partition');
+      add(meeting.alongIn + STUD_WIDTH_IN * 1.5, 'partition');
     }
-    for (let atIn = view.level.studSpacingIn; atIn < wall.lengthIn; atIn += view.level.studSpacingIn)
-      add(atIn, 'common');
+    for (const atIn of layoutOf(view, wall)) add(atIn, 'common');
     const startIn = toLoop(loop, wall.id, 0);
     return spots.map((stud) => ({ ...stud, atIn: startIn + stud.atIn })).sort((a, b) => a.atIn - b.atIn);
+  });
+});
+
+/** Stretches of a wall that a pocket door slides into, inches along the wall. */
+function pocketStretches(view: RoomView, wall: LoopWall): Interval[] {
+  return view.openings.flatMap(({ opening, wall: on, alongIn, widthIn, own }) => {
+    if (opening.kind !== 'pocket' || on !== wall.id) return [];
+    const toStart = (opening.opens === 'left') === own;
+    return [
+      toStart
+        ? { fromIn: alongIn - widthIn, toIn: alongIn }
+        : { fromIn: alongIn + widthIn, toIn: alongIn + 2 * widthIn },
+    ];
+  });
+}
+
+/** A stretch of wall, inches along the loop, that framing keeps a box or a hole out of, and between which heights. */
+export interface Barred extends Interval {
+  readonly bottomIn: number;
+  readonly topIn: number;
+  readonly cause: 'header' | 'pocket door' | 'brace';
+}
+
+/** Headers over openings (not to be drilled), pockets of sliding doors, braces. */
+export const barredByFraming = perRoom((view: RoomView): readonly Barred[] => {
+  const loop = wallLoop(view.room);
+  const headers = view.openings
+    .filter((seen) => seen.opening.kind !== 'cased' || seen.widthIn < 400)
+    .map((seen): Barred => {
+      const fromIn = toLoop(loop, seen.wall, seen.alongIn) - STUD_WIDTH_IN;
+      const bottomIn = seen.opening.headIn;
+      const topIn = Math.min(view.level.ceilingIn, bottomIn + HEADER_IN);
+      return { fromIn, toIn: fromIn + seen.widthIn + 2 * STUD_WIDTH_IN, bottomIn, topIn, cause: 'header' };
+    });
+  const pockets = loop.walls.flatMap((wall) =>
+    pocketStretches(view, wall).map((one): Barred => ({
+      fromIn: wall.startIn + one.fromIn,
+      toIn: wall.startIn + one.toIn,
+      bottomIn: 0,
+      topIn: view.level.ceilingIn,
+      cause: 'pocket door',
+    })),
+  );
+  const braces = view.features.flatMap((feature): Barred[] => {
+    if (feature.kind !== 'brace' || feature.at.kind !== 'wall') return [];
+    const fromIn = toLoop(loop, feature.at.wall, feature.at.alongIn);
+    const [bottomIn, topIn] = [feature.bottomIn ?? 0, feature.heightIn];
+    return [{ fromIn, toIn: fromIn + feature.at.widthIn, bottomIn, topIn, cause: 'brace' }];
+  });
+  return [...headers, ...pockets, ...braces];
+});
+
+/** Clear stretches between neighbouring studs that an ordinary drill does not get into. */
+export const narrowBays = perRoom((view: RoomView): readonly Interval[] => {
+  const loop = wallLoop(view.room);
+  const studs = layStuds(view);
+  return studs.slice(1).flatMap((stud, i) => {
+    const before = studs[i]!;
+    const sameWall =
+      loop.walls.findLast((one) => one.startIn <= before.atIn) ===
+      loop.walls.findLast((one) => one.startIn <= stud.atIn);
+    const clear = { fromIn: before.atIn + STUD_WIDTH_IN / 2, toIn: stud.atIn - STUD_WIDTH_IN / 2 };
+    const width = clear.toIn - clear.fromIn;
+    const inOpening = view.openings.some((seen) => {
+      const from = toLoop(loop, seen.wall, seen.alongIn);
+      return clear.toIn > from + 0.5 && clear.fromIn < from + seen.widthIn - 0.5;
+    });
+    return sameWall && !inOpening && width > 0.25 && width < NARROWEST_DRILLABLE_IN ? [clear] : [];
   });
 });
 
@@ -49,38 +154,51 @@ export interface StudFace {
   readonly side: 'left' | 'right';
 }
 
-/** Places for a single-gang box on real stud faces, clear of openings at that height. */
-export function studFaces(view: RoomView, heightIn: number): StudFace[] {
+export const halfBoxWidthIn = (gangs: number): number => HALF_BOX_IN + ((gangs - 1) * FURTHER_GANG_IN) / 2;
+
+/** Places for a box on real stud faces, clear of openings, pockets, headers, braces and the next stud at that height. */
+export function studFaces(view: RoomView, heightIn: number, gangs = 1): StudFace[] {
   const loop = wallLoop(view.room);
-  const blocked = view.openings
-    .filter(
-      (seen) =>
-        openingBreak(seen) !== undefined ||
-        seen.opening.kind === 'fixed-glass' ||
-        (seen.opening.kind === 'window' && seen.opening.sillIn < heightIn + 4 && seen.opening.headIn > heightIn - 4),
-    )
-    .map((seen) => {
-      const fromIn = toLoop(loop, seen.wall, seen.alongIn);
-      const whole =
-        seen.opening.kind === 'slider' ||
-        seen.opening.kind === 'fixed-glass' ||
-        seen.opening.kind === 'window' ||
-        seen.opening.kind === 'door';
-      // Casing takes about 2 1/4 in beside an opening: common practice.
-      return {
-        fromIn: fromIn - (whole ? 2.25 : 0) - HALF_BOX_IN,
-        toIn: fromIn + seen.widthIn + (whole ? 2.25 : 0) + HALF_BOX_IN,
-      };
-    });
-  const offset = STUD_WIDTH_IN / 2 + HALF_BOX_IN;
-  return layStuds(view).flatMap((stud) => {
+  const half = halfBoxWidthIn(gangs);
+  const blocked = [
+    ...view.openings
+      .filter(
+        (seen) =>
+          openingBreak(seen) !== undefined ||
+          seen.opening.kind === 'fixed-glass' ||
+          (seen.opening.kind === 'window' && seen.opening.sillIn < heightIn + 4 && seen.opening.headIn > heightIn - 4),
+      )
+      .map((seen) => {
+        const fromIn = toLoop(loop, seen.wall, seen.alongIn);
+        // Casing takes about 2 1/4 in beside an opening: common practice.
+        const casing = seen.opening.kind === 'cased' || seen.opening.kind === 'vehicle' ? 0 : 2.25;
+        return { fromIn: fromIn - casing - half, toIn: fromIn + seen.widthIn + casing + half };
+      }),
+    ...barredByFraming(view)
+      .filter((one) => heightIn > one.bottomIn - 2 && heightIn < one.topIn + 2)
+      .map((one) => ({ fromIn: one.fromIn - half, toIn: one.toIn + half })),
+  ];
+  const studs = layStuds(view).filter((stud) => stud.kind !== 'jack' && (stud.topIn ?? Infinity) > heightIn + 3);
+  const offset = STUD_WIDTH_IN / 2 + half;
+  return studs.flatMap((stud) => {
     const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
     return (['left', 'right'] as const)
       .map((side): StudFace => ({ studIn: stud.atIn, side, atIn: stud.atIn + (side === 'left' ? -offset : offset) }))
+      .filter(({ atIn }) => atIn >= wall.startIn + half + 0.5 && atIn <= wall.startIn + wall.lengthIn - half - 0.5)
+      .filter(({ atIn }) => blocked.every((gap) => atIn <= gap.fromIn || atIn >= gap.toIn))
       .filter(
         ({ atIn }) =>
-          atIn >= wall.startIn + HALF_BOX_IN + 0.5 && atIn <= wall.startIn + wall.lengthIn - HALF_BOX_IN - 0.5,
-      )
-      .filter(({ atIn }) => blocked.every((gap) => atIn <= gap.fromIn || atIn >= gap.toIn));
+          !studs.some((other) => other !== stud && Math.abs(other.atIn - atIn) < half + STUD_WIDTH_IN / 2 - 0.05),
+      );
   });
 }
+
+/** The stud face that a box stands on, within an eighth of an inch; undefined when it stands on none. */
+export const faceUnder = (view: RoomView, atLoopIn: number, heightIn: number, gangs: number): StudFace | undefined =>
+  studFaces(view, heightIn, gangs).find((face) => Math.abs(face.atIn - atLoopIn) <= 0.13);
+
+/** Whether the wall at a place has studs that a box could be nailed to. */
+export const isFramedAt = (view: RoomView, wallId: string): boolean => {
+  const wall = wallLoop(view.room).walls.find((one) => one.id === wallId);
+  return wall !== undefined && isFramed(view, wall);
+};

@@ -30,6 +30,8 @@ export function openingBreak(seen: SeenOpening): { alongIn: number; widthIn: num
       const movingAtStart = (opening.moving === 'left') === seen.own;
       return { alongIn: movingAtStart ? alongIn : alongIn + widthIn / 2, widthIn: widthIn / 2, cause: 'moving panel' };
     }
+    case 'pocket':
+    case 'barn':
     case 'door':
       return { alongIn, widthIn, cause: 'door' };
     case 'cased':

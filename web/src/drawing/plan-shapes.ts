@@ -64,6 +64,11 @@ export function drawOpening(house: House, opening: Opening, thicknessIn: number)
       return { ...base, lines: across(-thicknessIn / 2) + across(-thicknessIn * 0.75) };
     case 'cased':
       return { ...base, lines: '' };
+    case 'pocket':
+    case 'barn': {
+      const [from, to] = opening.opens === 'left' ? [-widthIn, 0] : [widthIn, 2 * widthIn];
+      return { ...base, lines: across(opening.kind === 'barn' ? 2 : -thicknessIn / 2, from, to) };
+    }
     case 'door': {
       const [hinge, latch] = opening.hinge === 'left' ? [0, widthIn] : [widthIn, 0];
       const inward = opening.swing === 'in';

@@ -80,6 +80,10 @@ const openingPart = (loop: WallLoop, seen: SeenOpening): Omit<StripPart, 'id'> =
       return { ...base, label: 'glass', look: 'glass' };
     case 'slider':
       return { ...base, label: 'sliding door', look: 'glass' };
+    case 'pocket':
+      return { ...base, label: 'pocket door', look: 'void' };
+    case 'barn':
+      return { ...base, label: 'barn door', look: 'void' };
     case 'door':
       return { ...base, label: 'door', look: 'void' };
     case 'cased':

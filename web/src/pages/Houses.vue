@@ -116,7 +116,7 @@ onMounted(load);
         maxlength="80"
       />
       <select v-model="edition" class="plain edition" aria-label="Edition">
-        <option v-for="one in ['2017', '2020', '2023']" :key="one" :value="one">NEC {{ one }}</option>
+        <option v-for="one in ['2014', '2017', '2020', '2023']" :key="one" :value="one">NEC {{ one }}</option>
       </select>
       <button class="plain-button main" type="submit">New house</button>
       <label class="plain-button">

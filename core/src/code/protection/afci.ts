@@ -3,8 +3,9 @@ import { circuitVolts, type Outlet } from '../../circuits/outlets';
 import { fromMemory, type Basis } from '../rule';
 import type { Decision } from './decision';
 
-/** 210.12(A) in 2017 and 2020, 210.12(B) in 2023. *From memory*, high; the 2023 letter medium-high. */
+/** 210.12(A) from 2014 to 2020, 210.12(B) in 2023. *From memory*, high; the 2023 letter medium-high. */
 export const AFCI_SECTION: Readonly<Record<Edition, string>> = {
+  '2014': '210.12(A)',
   '2017': '210.12(A)',
   '2020': '210.12(A)',
   '2023': '210.12(B)',

@@ -10,7 +10,8 @@ import type { Decision } from './decision';
 
 /**
  * GFCI in dwellings, NEC 210.8. Everything here is recalled *from memory*; confidence stands with each entry.
- * 2017: (A) covers 125 V, 15 and 20 A receptacles. 2020 and 2023: 125 V to 250 V, any rating, up to 150 V to ground.
+ * 2014 and 2017: (A) covers 125 V, 15 and 20 A receptacles. The digest of 2014 says nothing of doorways on the way to a sink;
+ * they are not taken to stop it, which errs towards protection. 2020 and 2023: 125 V to 250 V, any rating, up to 150 V to ground.
  */
 const NEAR_WATER_IN = 72;
 const SINKS: ReadonlySet<string> = new Set(['sink', 'basin']);
@@ -22,25 +23,31 @@ const HVAC_EXEMPT_BEFORE = '2026-09-01';
 
 /** Rooms that need it as a whole, by edition; an edition without an item does not. */
 const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, string>> & { what: string }>>> = {
-  bathroom: { '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
-  'half-bath': { '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
-  garage: { '2017': '(2)', '2020': '(2)', '2023': '(2)', what: 'in a garage' },
-  porch: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
-  deck: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
-  balcony: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
-  outdoors: { '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
-  'crawl-space': { '2017': '(4)', '2020': '(4)', '2023': '(4)', what: 'in a crawl space' },
-  'basement-unfinished': { '2017': '(5)', '2020': '(5)', '2023': '(5)', what: 'in an unfinished basement' },
+  bathroom: { '2014': '(1)', '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
+  'half-bath': { '2014': '(1)', '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
+  garage: { '2014': '(2)', '2017': '(2)', '2020': '(2)', '2023': '(2)', what: 'in a garage' },
+  porch: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  deck: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  balcony: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  outdoors: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
+  'crawl-space': { '2014': '(4)', '2017': '(4)', '2020': '(4)', '2023': '(4)', what: 'in a crawl space' },
+  'basement-unfinished': {
+    '2014': '(5)',
+    '2017': '(5)',
+    '2020': '(5)',
+    '2023': '(5)',
+    what: 'in an unfinished basement',
+  },
   'basement-finished': { '2020': '(5)', '2023': '(5)', what: 'in a basement' },
-  laundry: { '2017': '(10)', '2020': '(10)', '2023': '(11)', what: 'in a laundry area' },
+  laundry: { '2014': '(10)', '2017': '(10)', '2020': '(10)', '2023': '(11)', what: 'in a laundry area' },
 };
 
-const SINK_ITEM = { '2017': '(7)', '2020': '(7)', '2023': '(8)' } as const;
-const TUB_ITEM = { '2017': '(9)', '2020': '(9)', '2023': '(10)' } as const;
+const SINK_ITEM = { '2014': '(7)', '2017': '(7)', '2020': '(7)', '2023': '(8)' } as const;
+const TUB_ITEM = { '2014': '(9)', '2017': '(9)', '2020': '(9)', '2023': '(10)' } as const;
 
 /** Appliances named whatever their place: 210.8(D), by way of 422.5(A) in 2020. */
 const APPLIANCES: Readonly<Partial<Record<LoadKind, Partial<Record<Edition, string>>>>> = {
-  dishwasher: { '2017': '210.8(D)', '2020': '210.8(D), 422.5(A)(7)', '2023': '210.8(D)(7)' },
+  dishwasher: { '2014': '210.8(D)', '2017': '210.8(D)', '2020': '210.8(D), 422.5(A)(7)', '2023': '210.8(D)(7)' },
   'sump-pump': { '2020': '210.8(D), 422.5(A)', '2023': '210.8(D)' },
   range: { '2023': '210.8(D)' },
   oven: { '2023': '210.8(D)' },
@@ -58,7 +65,7 @@ const required = (section: string, reason: string, confidence: 'high' | 'medium'
 
 function isInVoltageScope(outlet: Outlet, edition: Edition): boolean {
   if (outlet.device.kind !== 'receptacle') return false;
-  return edition !== '2017' || (outlet.device.volts === 120 && outlet.device.ratingA <= 20);
+  return (edition !== '2014' && edition !== '2017') || (outlet.device.volts === 120 && outlet.device.ratingA <= 20);
 }
 
 function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefined {
@@ -67,7 +74,12 @@ function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefin
 }
 
 function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
-  if (edition === '2017' || !OUTDOOR_KINDS.has(outlet.room.kind) || outlet.device.kind !== 'connection')
+  if (
+    edition === '2014' ||
+    edition === '2017' ||
+    !OUTDOOR_KINDS.has(outlet.room.kind) ||
+    outlet.device.kind !== 'connection'
+  )
     return undefined;
   const circuit = outlet.device.circuit === null ? undefined : house.circuits[outlet.device.circuit];
   if (circuit && circuit.ratingA > 50)
@@ -143,7 +155,7 @@ function decideFoodArea(house: House, outlet: Outlet, edition: Edition): Decisio
 /** Whether an outlet needs ground-fault protection for people, by place, voltage, appliance and edition. */
 export function decideGfci(house: House, outlet: Outlet, edition: Edition): Decision {
   const { device, room } = outlet;
-  if (device.kind === 'luminaire' && room.kind === 'crawl-space') {
+  if (device.kind === 'luminaire' && room.kind === 'crawl-space' && edition !== '2014') {
     return required(edition === '2017' ? '210.8(E)' : '210.8(C)', 'A lighting outlet in a crawl space.');
   }
   const byAppliance = decideByAppliance(outlet, edition);

@@ -1,4 +1,5 @@
 import { aHouse } from '../../test/house-builder';
+import type { Edition } from '../../index';
 import { testRule } from '../../test/rule-tester';
 import { bathroomCircuit } from './bathroom-circuit';
 import { circuitOverload } from './circuit-overload';
@@ -19,7 +20,7 @@ import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
 
 const over = (circuit: string | null) => ({ heightIn: 43, circuit });
-const kitchen = (edition: '2017' | '2020' | '2023' = '2023') =>
+const kitchen = (edition: Edition = '2023') =>
   aHouse(edition)
     .room('kit', 'kitchen', [0, 0, 144, 144])
     .room('din', 'dining', [150, 0, 144, 144])
@@ -75,6 +76,10 @@ testRule(smallApplianceReceptacles, {
       'a dining room on a lighting circuit',
       kitchen().circuit('L1', 15).receptacle('din', 'c0', 60, { circuit: 'L1' }),
       'receptacle R2-1 in din: fed by L1, which is not a 20 A small-appliance circuit for din.',
+    ],
+    [
+      '2014: a bread oven on a circuit of its own is not yet excepted',
+      kitchen('2014').circuit('M', 20, { purpose: 'individual' }).load('other', 'kit', 'c1', 40, 'M'),
     ],
     [
       'a refrigerator on a general circuit with others',
@@ -202,7 +207,7 @@ testRule(bathroomCircuit, {
   ],
 });
 
-const garage = (edition: '2017' | '2020' | '2023', bays: number) =>
+const garage = (edition: Edition, bays: number) =>
   aHouse(edition)
     .room('garage', 'garage', [0, 0, 240, 240], { bays })
     .room('porch', 'porch', [0, 250, 100, 60])
@@ -211,6 +216,11 @@ const garage = (edition: '2017' | '2020' | '2023', bays: number) =>
     .circuit('X', 15);
 testRule(garageCircuit, {
   passes: [
+    [
+      '2014: a 15 A circuit that stays in the garage, its light included',
+      garage('2014', 2).receptacle('garage', 'c0', 30, { circuit: 'X' }).ceiling('garage', 'luminaire', 'X'),
+      'X feeds the garage receptacles.',
+    ],
     [
       '2017: with a readily accessible outdoor receptacle',
       garage('2017', 2)
@@ -230,6 +240,12 @@ testRule(garageCircuit, {
     ],
   ],
   fails: [
+    [
+      '2014: with an outdoor receptacle',
+      garage('2014', 2)
+        .receptacle('garage', 'c0', 30, { circuit: 'G' })
+        .receptacle('porch', 'c0', 30, { circuit: 'G' }),
+    ],
     [
       '2017: a single bay may not share with its light',
       garage('2017', 1).receptacle('garage', 'c0', 30, { circuit: 'G' }).ceiling('garage', 'luminaire', 'G'),

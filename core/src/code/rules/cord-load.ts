@@ -11,7 +11,12 @@ export const cordLoad = defineRule({
     stage: 'circuits',
     severity: 'violation',
     why: 'A portable heater or treadmill that fills the circuit leaves nothing for what is plugged in beside it. It may have the whole of a circuit of its own.',
-    editions: { '2017': entry('210.23(A)(1)'), '2020': entry('210.23(A)(1)'), '2023': entry('210.23(B)(1)') },
+    editions: {
+      '2014': entry('210.23(A)(1)'),
+      '2017': entry('210.23(A)(1)'),
+      '2020': entry('210.23(A)(1)'),
+      '2023': entry('210.23(B)(1)'),
+    },
     messages: {
       over: ({ load, amps, allowed, circuit }: { load: string; amps: number; allowed: number; circuit: string }) =>
         `${load} draws ${amps.toFixed(1)} A on ${circuit}; ${allowed} A is the most for one plug-in load there.`,

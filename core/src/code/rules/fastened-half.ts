@@ -13,7 +13,12 @@ export const fastenedHalf = defineRule({
     stage: 'circuits',
     severity: 'violation',
     why: 'The other half stays free for lights and whatever is plugged in. The sum of all fastened equipment counts, not each piece.',
-    editions: { '2017': entry('210.23(A)(2)'), '2020': entry('210.23(A)(2)'), '2023': entry('210.23(B)(2)') },
+    editions: {
+      '2014': entry('210.23(A)(2)'),
+      '2017': entry('210.23(A)(2)'),
+      '2020': entry('210.23(A)(2)'),
+      '2023': entry('210.23(B)(2)'),
+    },
     messages: {
       over: ({ circuit, sum, half, outlets }: { circuit: string; sum: number; half: number; outlets: string }) =>
         `${circuit} feeds lights or plugs as well as ${outlets}: ${sum.toFixed(1)} A fastened in place, ${half} A allowed.`,

@@ -13,9 +13,27 @@ export const garageCircuit = defineRule({
     severity: 'violation',
     why: 'Saws and compressors start hard; they should not darken the house.',
     editions: {
-      '2017': { section: '210.11(C)(4)', limits: { ratingA: 20, singleBayException: 0 }, basis: fromMemory('high') },
-      '2020': { section: '210.11(C)(4)', limits: { ratingA: 20, singleBayException: 1 }, basis: fromMemory('medium') },
-      '2023': { section: '210.11(C)(4)', limits: { ratingA: 20, singleBayException: 1 }, basis: fromMemory('high') },
+      // 2014 asks for no 20 A circuit; it keeps the circuit of the garage receptacles inside the garage.
+      '2014': {
+        section: '210.52(G)(1)',
+        limits: { ratingA: 0, singleBayException: 1, outdoorsToo: 0 },
+        basis: fromMemory('medium'),
+      },
+      '2017': {
+        section: '210.11(C)(4)',
+        limits: { ratingA: 20, singleBayException: 0, outdoorsToo: 1 },
+        basis: fromMemory('high'),
+      },
+      '2020': {
+        section: '210.11(C)(4)',
+        limits: { ratingA: 20, singleBayException: 1, outdoorsToo: 1 },
+        basis: fromMemory('medium'),
+      },
+      '2023': {
+        section: '210.11(C)(4)',
+        limits: { ratingA: 20, singleBayException: 1, outdoorsToo: 1 },
+        basis: fromMemory('high'),
+      },
     },
     messages: {
       none: (_: object) => 'No 20 A circuit feeds the garage receptacles.',
@@ -35,7 +53,7 @@ export const garageCircuit = defineRule({
     const area = serveArea(
       facts,
       new Set(['garage']),
-      limits.ratingA,
+      limits.ratingA || 'any',
       (outlet) => outlet.load === undefined && boxHeightIn(outlet.box, ceiling(outlet.room.id)) <= HIGHEST_REQUIRED_IN,
     );
     const garage = facts.views.find((view) => view.room.kind === 'garage')!.room;
@@ -51,10 +69,14 @@ export const garageCircuit = defineRule({
       ];
     return area.circuits.map(({ circuit, others }) => {
       const foreign = others.filter((outlet) => {
-        const isOutdoorReceptacle = outlet.device.kind === 'receptacle' && OUTDOOR_KINDS.has(outlet.room.kind);
+        const isOutdoorReceptacle =
+          limits.outdoorsToo === 1 && outlet.device.kind === 'receptacle' && OUTDOOR_KINDS.has(outlet.room.kind);
         // Whether a door opener's receptacle belongs here is read both ways; it never fails. A single bay may share (Exception 2).
         const isOpener = outlet.load?.kind === 'garage-door-opener';
-        const shares = limits.singleBayException === 1 && outlet.room.kind === 'garage' && outlet.room.bays === 1;
+        const shares =
+          limits.singleBayException === 1 &&
+          outlet.room.kind === 'garage' &&
+          (limits.ratingA === 0 || outlet.room.bays === 1);
         return !isOutdoorReceptacle && !isOpener && !shares;
       });
       if (foreign.length === 0) return report.pass('right', { circuit: circuit.name }, { circuit: circuit.id });

@@ -25,6 +25,7 @@ export const generalCircuits = defineRule({
     severity: 'violation',
     why: 'The area load gives the least number of lighting and general receptacle circuits: one 15 A circuit for 600 ft², one 20 A for 800 ft².',
     editions: {
+      '2014': entry('210.11(A), 220.12'),
       '2017': entry('210.11(A), 220.12'),
       '2020': entry('210.11(A), 220.14(J)'),
       '2023': entry('210.11(A), 220.41'),

@@ -25,7 +25,7 @@ export const individualCircuit = defineRule({
     stage: 'circuits',
     severity: 'violation',
     why: 'The instructions of listed equipment bind. A furnace, a car charger and a cord-connected hood are named by the code itself.',
-    editions: { '2017': entry, '2020': entry, '2023': entry },
+    editions: { '2014': entry, '2017': entry, '2020': entry, '2023': entry },
     messages: {
       shared: ({ load, circuit, others }: { load: string; circuit: string; others: string }) =>
         `${load} needs a circuit of its own and shares ${circuit} with ${others}.`,

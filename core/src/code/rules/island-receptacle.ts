@@ -13,8 +13,13 @@ export const islandReceptacle = defineRule({
     severity: 'violation',
     why: 'People work on islands with corded appliances. How many receptacles are due changed with each edition; since 2023 a provision for one is the least.',
     editions: {
+      '2014': {
+        section: '210.52(C)(2), (3)',
+        limits: { minLongIn: 24, minShortIn: 12, byArea: 0, optional: 0 },
+        basis: fromMemory('high'),
+      },
       '2017': {
-        section: '210.52(C)(2)',
+        section: '210.52(C)(2), (3)',
         limits: { minLongIn: 24, minShortIn: 12, byArea: 0, optional: 0 },
         basis: fromMemory('high'),
       },

@@ -1,6 +1,10 @@
+import type { LoadKind } from '../../house/schema-equipment';
 import { deviceIds, isFoodReceptacle, isSmallAppliance, listOutlets, outletsOf, outletsProper } from '../circuit-facts';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+
+/** Appliances that 2014 does not let off the small-appliance circuits: only refrigeration is excepted there. */
+const HOLDS_BY_HAND: ReadonlySet<LoadKind> = new Set(['microwave', 'portable-heater', 'other']);
 
 export const smallApplianceReceptacles = defineRule({
   id: 'small-appliance-receptacles',
@@ -9,11 +13,18 @@ export const smallApplianceReceptacles = defineRule({
     stage: 'circuits',
     severity: 'violation',
     why: 'Toasters and coffee makers move to the dining table. Its receptacles must be able to carry them.',
-    editions: everyEdition({
-      section: '210.52(B)(1)',
-      limits: { ratingA: 20, ownCircuitA: 15 },
-      basis: fromMemory('high'),
-    }),
+    editions: {
+      ...everyEdition({
+        section: '210.52(B)(1)',
+        limits: { ratingA: 20, ownCircuitA: 15, anyAppliance: 1 },
+        basis: fromMemory('high'),
+      }),
+      '2014': {
+        section: '210.52(B)(1)',
+        limits: { ratingA: 20, ownCircuitA: 15, anyAppliance: 0 },
+        basis: fromMemory('medium'),
+      },
+    },
     messages: {
       wrong: ({ room, outlets, circuit }: { room: string; outlets: string; circuit: string }) =>
         `${outlets}: fed by ${circuit}, which is not a 20 A small-appliance circuit for ${room}.`,
@@ -33,6 +44,7 @@ export const smallApplianceReceptacles = defineRule({
         // Exceptions 1 and 2: a refrigerator, and from 2017 any specific appliance, on a circuit of its own of 15 A or more.
         const alone =
           outlet.load !== undefined &&
+          (limits.anyAppliance === 1 || outlet.load.kind === 'refrigerator' || !HOLDS_BY_HAND.has(outlet.load.kind)) &&
           outletsProper(outletsOf(facts, circuit)).length === 1 &&
           circuit.ratingA >= limits.ownCircuitA;
         if (alone || (isSmallAppliance(facts, circuit) && circuit.ratingA === limits.ratingA)) continue;

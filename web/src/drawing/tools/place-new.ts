@@ -17,6 +17,7 @@ import {
   type Edited,
   type FeatureKind,
   type House,
+  newDevice,
   type NewId,
   type OpeningKind,
   type Point,
@@ -34,6 +35,8 @@ const OPENING_WIDTH: Record<OpeningKind, number> = {
   window: 36,
   'fixed-glass': 24,
   vehicle: 108,
+  pocket: 32,
+  barn: 36,
 };
 const FEATURE_SIZE: Partial<Record<FeatureKind, readonly [number, number, number]>> = {
   counter: [72, 25, 36],
@@ -165,23 +168,13 @@ export function placeFeature(
 }
 
 function deviceFor(tool: BoxTool, id: string): Device {
-  const base = { id, circuit: null };
   switch (tool) {
-    case 'receptacle':
     case 'floor-receptacle':
-      return { ...base, kind: 'receptacle', style: 'duplex', volts: 120, ratingA: 15, gfci: false, switched: 'no' };
+      return newDevice('receptacle', id);
     case 'receptacle-240':
-      return { ...base, kind: 'receptacle', style: 'single', volts: 240, ratingA: 30, gfci: false, switched: 'no' };
-    case 'switch':
-      return { ...base, kind: 'switch', style: 'toggle' };
-    case 'luminaire':
-      return { ...base, kind: 'luminaire', style: 'surface', va: 12 };
-    case 'fan':
-      return { ...base, kind: 'fan', va: 60 };
-    case 'alarm':
-      return { ...base, kind: 'alarm', senses: 'smoke', va: 5 };
-    case 'connection':
-      return { ...base, kind: 'connection', volts: 120 };
+      return newDevice('receptacle', id, { style: 'single', volts: 240, ratingA: 30, tr: false });
+    default:
+      return newDevice(tool, id);
   }
 }
 

@@ -24,6 +24,8 @@ const openings: readonly { kind: OpeningKind; label: string }[] = [
   { kind: 'window', label: 'Window' },
   { kind: 'fixed-glass', label: 'Fixed glass' },
   { kind: 'vehicle', label: 'Vehicle door' },
+  { kind: 'pocket', label: 'Pocket door' },
+  { kind: 'barn', label: 'Barn door' },
 ];
 const opening = ref<OpeningKind>('door');
 

@@ -17,6 +17,8 @@ const names: Record<Opening['kind'], string> = {
   window: 'Window',
   'fixed-glass': 'Fixed glass',
   vehicle: 'Vehicle door',
+  pocket: 'Pocket door',
+  barn: 'Barn door',
 };
 const value = (event: Event) => (event.target as HTMLSelectElement).value;
 const change = (changes: object) =>

@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { deviceSchema } from './schema-equipment';
+import { height, id, inches, name } from './schema-parts';
+
+export const boxPlaceSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('wall'),
+    wall: id,
+    /** From the wall's starting corner to the centre of the box. */
+    alongIn: z.number().min(0).max(12_000),
+    /** Finished floor to the centre of the box. */
+    heightIn: height,
+  }),
+  z.strictObject({ kind: z.literal('ceiling'), x: inches, y: inches }),
+  z.strictObject({ kind: z.literal('floor'), x: inches, y: inches }),
+  /** On a feature (an island's side, a cabinet's back), at a height. */
+  z.strictObject({ kind: z.literal('feature'), feature: id, x: inches, y: inches, heightIn: height }),
+]);
+export type BoxPlace = z.infer<typeof boxPlaceSchema>;
+
+/** A box that is not simply new and final: drawn as provisional and listed until somebody settles it. */
+export const BOX_STATES = ['undecided', 'not-delivered', 'future', 'held', 'existing', 'moved'] as const;
+export type BoxState = (typeof BOX_STATES)[number];
+export const BOX_SETTINGS = ['cabinet-back', 'toe-kick', 'niche', 'slab-conduit'] as const;
+
+export const boxSchema = z.strictObject({
+  id,
+  room: id,
+  /** What is written on the stud: unique in the house. */
+  tag: z.string().regex(/^[A-Z0-9]{1,4}-[0-9]{1,3}$/, 'reads like B2-4'),
+  at: boxPlaceSchema,
+  gangs: z.number().int().min(1).max(6).default(1),
+  volumeIn3: z.number().gt(0).max(400).optional(),
+  /** Why it is there: the code asks for it, or somebody wished it. */
+  origin: z.enum(['code', 'wish']).default('wish'),
+  /** Who wished it, and when. */
+  wished: z.strictObject({ by: name, on: z.iso.date() }).optional(),
+  state: z.enum(BOX_STATES).optional(),
+  /** What it waits for, or how it is to be done. */
+  note: z.string().max(400).optional(),
+  /** The box itself, by its id in the catalogue; the smallest that fits where nothing is said. */
+  type: id.optional(),
+  /** It hangs on an adjustable bracket between studs, away from their faces, on purpose. */
+  bracket: z.boolean().optional(),
+  /** Where it sits when it is in no wall, floor or ceiling. */
+  setting: z.enum(BOX_SETTINGS).optional(),
+  progress: z.enum(['marked', 'nailed']).optional(),
+  /** Inside a cabinet or cupboard: never counts for spacing. */
+  inCabinet: z.boolean().optional(),
+  devices: z.record(id, deviceSchema),
+});
+export type Box = z.infer<typeof boxSchema>;

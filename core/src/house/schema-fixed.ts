@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import { height, id, inches, span } from './schema-parts';
+
+const openingBase = {
+  id,
+  room: id,
+  /** Corner id that names the wall. */
+  wall: id,
+  /** From the wall's starting corner to the near edge, inches. */
+  alongIn: z.number().min(0).max(12_000),
+  widthIn: span,
+  headIn: height.default(80),
+};
+export const openingSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...openingBase,
+    kind: z.literal('door'),
+    /** Side of the hinges, seen from inside the room that owns the opening. */
+    hinge: z.enum(['left', 'right']).default('left'),
+    swing: z.enum(['in', 'out']).default('in'),
+    leaves: z.union([z.literal(1), z.literal(2)]).default(1),
+  }),
+  z.strictObject({ ...openingBase, kind: z.literal('cased') }),
+  /** A panel that slides into the wall beside it: no box in that stretch. */
+  z.strictObject({ ...openingBase, kind: z.literal('pocket'), opens: z.enum(['left', 'right']).default('left') }),
+  /** A panel that slides over the face of the wall beside it, and covers it while open. */
+  z.strictObject({ ...openingBase, kind: z.literal('barn'), opens: z.enum(['left', 'right']).default('left') }),
+  z.strictObject({
+    ...openingBase,
+    kind: z.literal('slider'),
+    /** Which half moves, seen from inside the owning room; the other half is fixed. */
+    moving: z.enum(['left', 'right']).default('left'),
+  }),
+  z.strictObject({ ...openingBase, kind: z.literal('window'), sillIn: height.default(36) }),
+  z.strictObject({ ...openingBase, kind: z.literal('fixed-glass') }),
+  z.strictObject({ ...openingBase, kind: z.literal('vehicle') }),
+]);
+export type Opening = z.infer<typeof openingSchema>;
+export type OpeningKind = Opening['kind'];
+
+/** A feature stands against a wall, or free on the floor. */
+export const placeSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('wall'),
+    wall: id,
+    alongIn: z.number().min(0).max(12_000),
+    widthIn: span,
+    depthIn: span,
+    /** Gap between its back and the wall: the counter behind a sink or cooktop. */
+    behindIn: z.number().min(0).max(120).default(0),
+  }),
+  z.strictObject({ kind: z.literal('free'), x: inches, y: inches, widthIn: span, depthIn: span }),
+]);
+export type FeaturePlace = z.infer<typeof placeSchema>;
+
+export const FEATURE_KINDS = [
+  'counter',
+  'island',
+  'peninsula',
+  'cabinet',
+  'tall-cabinet',
+  'sink',
+  'basin',
+  'range',
+  'cooktop',
+  'refrigerator',
+  'dishwasher',
+  'tub',
+  'shower',
+  'toilet',
+  'washer',
+  'dryer',
+  'fireplace',
+  'stair',
+  'baseboard-heater',
+  'water-heater',
+  'kiln',
+  'panel',
+  'furniture',
+  'bed',
+  'desk',
+  'sofa',
+  'tv',
+  'closet-shelf',
+  'tile',
+  'no-device',
+  'beam',
+  'brace',
+  'furnace',
+  'air-handler',
+  'condenser',
+] as const;
+export const featureSchema = z.strictObject({
+  id,
+  room: id,
+  kind: z.enum(FEATURE_KINDS),
+  name: z.string().trim().max(80).default(''),
+  at: placeSchema,
+  /** Top above the finished floor. */
+  heightIn: height.default(36),
+  /** Its underside above the finished floor, for what hangs or begins above it. */
+  bottomIn: height.optional(),
+  /** Risers between the floor levels that a stair joins. */
+  risers: z.number().int().min(1).max(40).optional(),
+  /** It burns fuel: decides about carbon monoxide alarms. */
+  fuel: z.boolean().optional(),
+  /** An island with a box, cable or raceway ready for a later receptacle (NEC 2023 210.52(C)(2)). */
+  provision: z.boolean().optional(),
+});
+export type Feature = z.infer<typeof featureSchema>;
+export type FeatureKind = Feature['kind'];
