@@ -1,5 +1,18 @@
 /** Import direction, as docs/architecture.md draws it. A folder of the core may import those before it in this list. */
-const layers = ['units', 'house', 'plan', 'place', 'loads', 'electrical', 'circuits', 'panel', 'code', 'formats'];
+const layers = [
+  'units',
+  'house',
+  'plan',
+  'place',
+  'loads',
+  'electrical',
+  'circuits',
+  'control',
+  'panel',
+  'code',
+  'boxing',
+  'formats',
+];
 
 const layerRules = layers.slice(0, -1).map((layer, index) => ({
   name: `core-${layer}-imports-no-later-layer`,

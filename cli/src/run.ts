@@ -90,7 +90,7 @@ function check(house: House, edition: Edition | undefined, json: boolean): Outco
   return tell(
     [
       ...lines,
-      `${violations} violations, ${open} open questions, ${findings.length - violations - open} other notes, NEC ${inForce}`,
+      `${violations} violations, ${open} open question${open === 1 ? '' : 's'}, ${findings.length - violations - open} other notes, NEC ${inForce}`,
     ].join('\n') + '\n',
     code,
   );

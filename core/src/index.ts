@@ -5,6 +5,8 @@ export * from './place/index';
 export * from './electrical/index';
 export * from './loads/index';
 export * from './circuits/index';
+export * from './control/index';
 export * from './panel/index';
 export * from './code/index';
+export * from './boxing/index';
 export * from './formats/index';

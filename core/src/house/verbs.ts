@@ -74,6 +74,7 @@ function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<string>)
       group.switches = group.switches.filter((id) => !deviceIds.has(id));
     if (group.controls.some((id) => deviceIds.has(id)))
       group.controls = group.controls.filter((id) => !deviceIds.has(id));
+    if (group.switches.length === 0 && group.controls.length === 0) delete draft.switchGroups[group.id];
   }
 }
 
@@ -203,6 +204,8 @@ export interface NewBox {
   readonly origin: Box['origin'];
   readonly devices: readonly Device[];
   readonly inCabinet?: boolean;
+  /** It hangs on a bracket, since no stud stands where it must be. */
+  readonly bracket?: boolean;
 }
 
 /** Places boxes with their devices as one edit; each takes the next tag of its room. */

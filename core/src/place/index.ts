@@ -1,4 +1,6 @@
+export * from './box-catalogue';
 export * from './cover';
+export * from './obstructions';
 export * from './propose';
 export * from './reach';
 export * from './receptacles';

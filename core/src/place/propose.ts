@@ -6,6 +6,7 @@ import { viewRoom, type RoomView } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 import { fromLoop, wallLoop } from '../plan/wall-loop';
 import { coverWithFewest } from './cover';
+import { shadowsOf } from './obstructions';
 import { placesIn, type Reach, type Stretch } from './reach';
 import {
   aboveCounter,
@@ -66,6 +67,12 @@ function fill(
     endless: wanted.stretch.endless ?? false,
   };
   const faces = studFaces(view, heightIn).map((face) => face.atIn);
+  const shadows = shadowsOf(view).filter((one) => one.cause !== 'the open door');
+  const free = faces.filter((atIn) =>
+    shadows.every(
+      (one) => atIn <= one.fromIn || atIn >= one.toIn || heightIn <= one.bottomIn - 1 || heightIn >= one.topIn,
+    ),
+  );
   const anywhere = (): number[] => {
     const places: number[] = [];
     for (
@@ -76,12 +83,17 @@ function fill(
       places.push(at);
     return places.filter((at) => isClear(view, wanted.stretch.fromIn + at, heightIn));
   };
+  // Clear of furniture where that takes no box more than the fewest.
+  const fewest = coverWithFewest({ ...problem, candidatesIn: relative(faces) });
   for (const [candidatesIn, onStud] of [
+    [relative(free), true],
     [relative(faces), true],
     [anywhere(), false],
   ] as const) {
     const cover = coverWithFewest({ ...problem, candidatesIn });
-    if (cover.kind === 'covered')
+    const more =
+      cover.kind === 'covered' && fewest.kind === 'covered' && cover.chosenIn.length > fewest.chosenIn.length;
+    if (cover.kind === 'covered' && !more)
       return {
         unreachable: [],
         boxes: cover.chosenIn.map((at) => ({

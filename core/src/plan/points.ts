@@ -1,5 +1,6 @@
-import type { Point } from '../house/geometry';
+import { distanceToSegment, isInside, type Point } from '../house/geometry';
 import type { Box, Feature, House, Room } from '../house/schema';
+import { wallOf, type RoomView } from './room-view';
 import { findWall, pointOnWall, rectangleOnWall, wallLoop } from './wall-loop';
 
 /** Where a box stands on the plan; one on a wall lies on its inside face. */
@@ -26,4 +27,17 @@ export function featureOutline(room: Room, feature: Feature): Point[] {
     { x: x + widthIn, y: y + depthIn },
     { x, y: y + depthIn },
   ];
+}
+
+/** Where a box of a room stands on the plan, from the room's view alone. */
+export function placeOf(view: RoomView, box: Box): Point {
+  if (box.at.kind !== 'wall') return { x: box.at.x, y: box.at.y };
+  return pointOnWall(wallOf(view, box.at.wall), box.at.alongIn);
+}
+
+/** Horizontal distance from a point to the edge of a feature, inches; 0 inside it. */
+export function distanceToFeature(room: Room, feature: Feature, point: Point): number {
+  const outline = featureOutline(room, feature);
+  if (isInside(point, outline)) return 0;
+  return Math.min(...outline.map((corner, i) => distanceToSegment(point, corner, outline[(i + 1) % outline.length]!)));
 }

@@ -69,7 +69,7 @@ export class HouseBuilder {
     at: readonly [string, number, number, number, number?],
     extra: Extra = {},
   ): this {
-    const id = this.#id('f');
+    const id = String(extra['id'] ?? this.#id('f'));
     const [wall, alongIn, widthIn, depthIn, behindIn = 0] = at;
     this.#house.features[id] = featureSchema.parse({
       id,
@@ -145,9 +145,26 @@ export class HouseBuilder {
     return this;
   }
 
-  switchAt(room: string, wall: string, alongIn: number, circuit: string | null): this {
-    this.#box(room, { kind: 'wall', wall, alongIn, heightIn: 48 }, { kind: 'switch', circuit });
+  switchAt(room: string, wall: string, alongIn: number, circuit: string | null, heightIn = 48): this {
+    this.#box(room, { kind: 'wall', wall, alongIn, heightIn }, { kind: 'switch', circuit });
     return this;
+  }
+
+  /** Something in the ceiling at a point of the plan, and what is said of its box. */
+  over(room: string, kind: Device['kind'], x: number, y: number, device: Extra = {}, box: Extra = {}): this {
+    this.#box(room, { kind: 'ceiling', x, y }, { kind, ...device }, box);
+    return this;
+  }
+
+  /** A box on a wall with what is said of it. */
+  wallBox(room: string, wall: string, alongIn: number, device: Extra, box: Extra = {}): this {
+    this.#box(room, { kind: 'wall', wall, alongIn, heightIn: 16 }, { kind: 'receptacle', ...device }, box);
+    return this;
+  }
+
+  /** A light in the ceiling and a switch for it beside the start of a wall. */
+  lit(room: string): this {
+    return this.ceiling(room, 'luminaire', null).switchAt(room, 'c0', 8, null);
   }
 
   /** A load of the library at a receptacle of its own, or hard-wired when it has no cord. */
@@ -184,8 +201,8 @@ export class HouseBuilder {
     return this;
   }
 
-  panel(id: string, room: string, spaces: number): this {
-    this.#house.panels[id] = { id, name: id, room, feature: null, spaces, mainA: 200 };
+  panel(id: string, room: string, spaces: number, feature: string | null = null): this {
+    this.#house.panels[id] = { id, name: id, room, feature, spaces, mainA: 200 };
     return this;
   }
 

@@ -53,7 +53,7 @@ export function testRule(rule: Rule, tables: RuleTables): void {
     run('fail', tables.fails);
     run('cannot-tell', tables.cannotTell ?? []);
     for (const [what, builder] of tables.notApplicable ?? [])
-      it(`not applicable: ${what}`, () => expect(only(builder.build(), rule).status).toBe('not applicable'));
+      it(`not applicable: ${what}`, () => expect(only(builder.build(), rule).status).toMatch(/^not /));
     it('has a reason and sources', () => {
       expect(rule.meta.why.length).toBeGreaterThan(30);
       for (const entry of Object.values(rule.meta.editions))

@@ -1,10 +1,18 @@
 import type { Rule } from '../rule';
 import { afciProtection } from './afci-protection';
+import { alarmClearance } from './alarm-clearance';
+import { basementReceptacle } from './basement-receptacle';
 import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
 import { bathroomCircuit } from './bathroom-circuit';
+import { boxCovering } from './box-covering';
+import { boxInUse } from './box-in-use';
+import { boxOnStud } from './box-on-stud';
+import { boxSupport } from './box-support';
 import { circuitInPanel } from './circuit-in-panel';
 import { circuitOverload } from './circuit-overload';
 import { circuitVoltage } from './circuit-voltage';
+import { closetLuminaire } from './closet-luminaire';
+import { coAlarms } from './co-alarms';
 import { conductorSize } from './conductor-size';
 import { continuousLoads } from './continuous-loads';
 import { cordLoad } from './cord-load';
@@ -22,26 +30,49 @@ import { islandReceptacle } from './island-receptacle';
 import { laundryCircuit } from './laundry-circuit';
 import { laundryReceptacle } from './laundry-receptacle';
 import { legBalance } from './leg-balance';
+import { lightingExteriorDoor } from './lighting-exterior-door';
+import { lightingOutlet } from './lighting-outlet';
+import { lightingStorageSpaces } from './lighting-storage-spaces';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { outletOnCircuit } from './outlet-on-circuit';
+import { panelPlace } from './panel-place';
 import { panelSpaces } from './panel-spaces';
+import { panelWorkingSpace } from './panel-working-space';
 import { porchReceptacle } from './porch-receptacle';
+import { provisionalBoxes } from './provisional-boxes';
 import { receptacleRating } from './receptacle-rating';
 import { receptacleSchool } from './receptacle-school';
 import { roomUseNamed } from './room-use-named';
+import { serviceReceptacle } from './service-receptacle';
 import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
+import { smokeAlarms } from './smoke-alarms';
+import { stairSwitches } from './stair-switches';
+import { switchHeight } from './switch-height';
+import { switchNearEntrance } from './switch-near-entrance';
+import { tamperResistant } from './tamper-resistant';
+import { tubZoneLuminaires } from './tub-zone-luminaires';
+import { tubZoneReceptacles } from './tub-zone-receptacles';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
+import { weatherResistant } from './weather-resistant';
 
 /** Every rule, by name. A new rule is one file, its table of cases, and one line here. */
 export const rules: readonly Rule[] = [
   afciProtection,
+  alarmClearance,
+  basementReceptacle,
   bathroomBasinReceptacle,
   bathroomCircuit,
+  boxCovering,
+  boxInUse,
+  boxOnStud,
+  boxSupport,
   circuitInPanel,
   circuitOverload,
   circuitVoltage,
+  closetLuminaire,
+  coAlarms,
   conductorSize,
   continuousLoads,
   cordLoad,
@@ -59,15 +90,30 @@ export const rules: readonly Rule[] = [
   laundryCircuit,
   laundryReceptacle,
   legBalance,
+  lightingExteriorDoor,
+  lightingOutlet,
+  lightingStorageSpaces,
   outdoorReceptacles,
   outletOnCircuit,
+  panelPlace,
   panelSpaces,
+  panelWorkingSpace,
   porchReceptacle,
+  provisionalBoxes,
   receptacleRating,
   receptacleSchool,
   roomUseNamed,
+  serviceReceptacle,
   smallApplianceCircuits,
   smallApplianceOnly,
   smallApplianceReceptacles,
+  smokeAlarms,
+  stairSwitches,
+  switchHeight,
+  switchNearEntrance,
+  tamperResistant,
+  tubZoneLuminaires,
+  tubZoneReceptacles,
   wallReceptacleSpacing,
+  weatherResistant,
 ];

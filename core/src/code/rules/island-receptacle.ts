@@ -1,9 +1,62 @@
+import { boundsOf } from '../../house/geometry';
+import type { Feature, House } from '../../house/schema';
+import { cutIntervals } from '../../plan/intervals';
+import { featureOutline } from '../../plan/points';
+import type { RoomView } from '../../plan/room-view';
 import { count } from '../describe-place';
 import { defineRule, fromMemory } from '../rule';
 import { receptaclesOf } from '../../place/receptacles';
 
 /** 2020: one for the first 9 ft² or part of it, one more for each further 18 ft² or part. *From memory*, high. */
 const neededByArea = (areaFt2: number): number => 1 + Math.ceil(Math.max(0, areaFt2 - 9) / 18 - 1e-9);
+
+const DIVIDERS: ReadonlySet<string> = new Set(['sink', 'cooktop', 'range']);
+/** Counter behind a sink or cooktop that keeps an island's top one space, inches: 2014 and 2017. *From memory*, high. */
+const BEHIND_IN = 12;
+
+/** The stretches of an island's long side that count each for themselves: a sink with little counter behind divides it. */
+function spacesAlong(view: RoomView, island: Feature): number[] {
+  const top = boundsOf(featureOutline(view.room, island));
+  const alongX = top.maxX - top.minX >= top.maxY - top.minY;
+  const cuts = view.features
+    .filter((one) => DIVIDERS.has(one.kind))
+    .map((one) => boundsOf(featureOutline(view.room, one)))
+    .filter((one) => one.minX >= top.minX && one.maxX <= top.maxX && one.minY >= top.minY && one.maxY <= top.maxY)
+    .filter(
+      (one) =>
+        Math.max(
+          ...(alongX ? [one.minY - top.minY, top.maxY - one.maxY] : [one.minX - top.minX, top.maxX - one.maxX]),
+        ) < BEHIND_IN,
+    )
+    .map((one) => (alongX ? { fromIn: one.minX, toIn: one.maxX } : { fromIn: one.minY, toIn: one.maxY }));
+  return cutIntervals(alongX ? { fromIn: top.minX, toIn: top.maxX } : { fromIn: top.minY, toIn: top.maxY }, cuts).map(
+    (one) => one.toIn - one.fromIn,
+  );
+}
+
+interface IslandLimits {
+  readonly minLongIn: number;
+  readonly minShortIn: number;
+  readonly byArea: number;
+  readonly optional: number;
+}
+
+/** How many receptacles an island or peninsula needs: one a space until 2017, by area in 2020; in 2023 a provision will do. */
+function neededBy(view: RoomView, island: Feature, limits: IslandLimits): number | 'provision' {
+  const [long, short] = [
+    Math.max(island.at.widthIn, island.at.depthIn),
+    Math.min(island.at.widthIn, island.at.depthIn),
+  ];
+  if (long < limits.minLongIn || short < limits.minShortIn) return 0;
+  if (limits.optional) return 'provision';
+  if (limits.byArea) return neededByArea((long * short) / 144);
+  return spacesAlong(view, island).filter((one) => one >= limits.minLongIn).length;
+}
+
+export const receptaclesForIsland = (house: House, view: RoomView, island: Feature): number | 'provision' => {
+  const { limits } = islandReceptacle.meta.editions[house.job.edition]!;
+  return neededBy(view, island, limits);
+};
 
 export const islandReceptacle = defineRule({
   id: 'island-receptacle',
@@ -36,7 +89,7 @@ export const islandReceptacle = defineRule({
     },
     messages: {
       few: ({ name, have, need, area }: { name: string; have: number; need: number; area: number }) =>
-        `The ${name} (${area.toFixed(1)} ft²) has ${count(have, 'receptacle')}; ${need} are due.`,
+        `The ${name} (${area.toFixed(1)} ft²) has ${count(have, 'receptacle')}; ${need} ${need === 1 ? 'is' : 'are'} due.`,
       enough: ({ name, have }: { name: string; have: number }) =>
         `The ${name} has ${count(have, 'receptacle')}: enough.`,
       noProvision: ({ name }: { name: string }) =>
@@ -51,28 +104,25 @@ export const islandReceptacle = defineRule({
   check: (view, limits, report) =>
     view.features.flatMap((feature) => {
       if (feature.kind !== 'island' && feature.kind !== 'peninsula') return [];
-      const [long, short] = [
-        Math.max(feature.at.widthIn, feature.at.depthIn),
-        Math.min(feature.at.widthIn, feature.at.depthIn),
-      ];
-      if (long < limits.minLongIn || short < limits.minShortIn) return [];
-      const area = (long * short) / 144;
+      const need = neededBy(view, feature, limits);
+      if (need === 0) return [];
+      const area = (feature.at.widthIn * feature.at.depthIn) / 144;
       const name = feature.name || feature.kind;
       const where = { room: view.room.id, feature: feature.id };
       const have = view.boxes.filter(
         (box) => box.at.kind === 'feature' && box.at.feature === feature.id && receptaclesOf(box).length > 0,
       ).length;
-      if (limits.optional && have === 0)
+      if (need === 'provision' && have === 0)
         return [
           feature.provision
             ? report.pass('provided', { name }, where)
             : report.fail('noProvision', { name }, where, { required: () => 'a receptacle or a provision for one' }),
         ];
-      const need = limits.byArea && !limits.optional ? neededByArea(area) : 1;
-      const detail = { measured: () => `${have}`, required: () => `${need}` };
+      const due = need === 'provision' ? 1 : need;
+      const detail = { measured: () => `${have}`, required: () => `${due}` };
       return [
-        have < need
-          ? report.fail('few', { name, have, need, area }, where, detail)
+        have < due
+          ? report.fail('few', { name, have, need: due, area }, where, detail)
           : report.pass('enough', { name, have }, where, detail),
       ];
     }),

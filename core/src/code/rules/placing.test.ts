@@ -67,7 +67,7 @@ testRule(islandReceptacle, {
     ['2023: one receptacle is enough', island('2023', 96, 60).onFeature('kit', 'isl')],
   ],
   fails: [
-    ['2017: none', island('2017', 24, 12), 'The island (2.0 ft²) has 0 receptacles; 1 are due.'],
+    ['2017: none', island('2017', 24, 12), 'The island (2.0 ft²) has 0 receptacles; 1 is due.'],
     [
       '2020: a hair over 27 ft² asks for three',
       island('2020', 72, 54.1).onFeature('kit', 'isl').onFeature('kit', 'isl'),

@@ -1,0 +1,2 @@
+export * from './box-the-house';
+export type { BoxingPlan, ReasonedBox } from './plan';

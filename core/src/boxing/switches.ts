@@ -1,0 +1,141 @@
+import { distance, polygonsOverlap } from '../house/geometry';
+import { indexOutlets, type Outlet } from '../circuits/outlets';
+import { lightOf } from '../control/room-light';
+import { openingBreak } from '../plan/wall-spaces';
+import { roomBehind, wallOf, type RoomView, type SeenOpening } from '../plan/room-view';
+import { pointOnWall } from '../plan/wall-loop';
+import { OUTDOOR_KINDS } from '../code/protection/gfci';
+import { waysOut } from './lights';
+import type { Boxing } from './plan';
+import { bestSpot } from './spots';
+
+/** No room needs more control points than this to be left without turning back: *common practice*. */
+const MOST_WAYS = 4;
+/** How far from the jamb a switch is still found without groping, inches: *common practice*. */
+const WITHIN_REACH_IN = 48;
+const SIDE_ROOMS = /closet|linen|pantry|bath|crawl|attic/;
+
+/** What one switch governs: a name and the devices. */
+interface Governed {
+  readonly name: string;
+  readonly devices: readonly string[];
+}
+
+/** The jamb at which a person's hand finds the switch: the latch side of a door, the nearer end of a wall otherwise. */
+export function latchAlongIn(seen: SeenOpening, wallLengthIn: number): { alongIn: number; outward: 1 | -1 } {
+  const { opening, alongIn, widthIn, own } = seen;
+  const start = { alongIn, outward: -1 } as const;
+  const end = { alongIn: alongIn + widthIn, outward: 1 } as const;
+  if (opening.kind === 'door' && opening.leaves === 1) return (opening.hinge === 'left') === own ? end : start;
+  if (opening.kind === 'slider') return (opening.moving === 'left') === own ? start : end;
+  if (opening.kind === 'pocket' || opening.kind === 'barn') return (opening.opens === 'left') === own ? end : start;
+  return alongIn > wallLengthIn - alongIn - widthIn ? start : end;
+}
+
+/** The doors by which one comes into a room: not those of its closets, baths and outdoors unless there is no other. */
+function waysIn(boxing: Boxing, view: RoomView): SeenOpening[] {
+  const doors = view.openings.filter((seen) => openingBreak(seen) && seen.opening.kind !== 'vehicle');
+  const main = doors.filter((seen) => {
+    const behind = roomBehind(boxing.house, view.room.id, seen);
+    return behind !== undefined && !SIDE_ROOMS.test(behind.kind);
+  });
+  const ways = main.length > 0 ? main : doors;
+  return view.room.kind === 'hallway' && ways.length > 2 ? farthestApart(view, ways) : ways.slice(0, MOST_WAYS);
+}
+
+/** A hall is switched at both ends, not at every bedroom door: *common practice*. */
+function farthestApart(view: RoomView, ways: readonly SeenOpening[]): SeenOpening[] {
+  const middle = (seen: SeenOpening) => pointOnWall(wallOf(view, seen.wall), seen.alongIn + seen.widthIn / 2);
+  let best: SeenOpening[] = [];
+  let most = -1;
+  for (const a of ways)
+    for (const b of ways) {
+      const apart = distance(middle(a), middle(b));
+      if (apart > most + 1e-6) [best, most] = [[a, b], apart];
+    }
+  return best;
+}
+
+/** A switch box at a door's latch side, with a gang for each thing it governs. Answers the switches, in that order. */
+function switchBox(boxing: Boxing, view: RoomView, seen: SeenOpening, governed: readonly Governed[]): string[] {
+  const wall = wallOf(view, seen.wall);
+  const latch = latchAlongIn(seen, wall.lengthIn);
+  const { standards } = boxing.house;
+  const wanted = pointOnWall(wall, latch.alongIn + latch.outward * standards.switchFromJambIn);
+  const jamb = pointOnWall(wall, latch.alongIn);
+  const spot = bestSpot(view, {
+    heightIn: standards.switchHeightIn,
+    gangs: governed.length,
+    cost: ({ point }) => (distance(jamb, point) <= WITHIN_REACH_IN ? distance(wanted, point) : undefined),
+  });
+  if (!spot) {
+    boxing.leaveOpen(view.room.id, `No wall at the latch side of a door of ${view.room.name} for its switch.`);
+    return [];
+  }
+  const devices = governed.map(() => boxing.device('switch'));
+  const reason = `at the latch side of the way in, for ${governed.map((one) => one.name).join(' and ')}`;
+  const placed = boxing.place(view.room.id, spot.at, devices, { reason, section: '210.70(A)' }, spot.bracket);
+  return placed ? devices.map((one) => one.id) : [];
+}
+
+const ids = (outlets: readonly Outlet[]) => outlets.map((one) => one.device.id);
+
+const isGoverned = (boxing: Boxing, outlet: Outlet) =>
+  Object.values(boxing.house.switchGroups).some((group) => group.controls.includes(outlet.device.id));
+
+/** Switches for a room's own light at each way in, and for the lights outside its outdoor doors beside those doors. */
+export function boxSwitches(boxing: Boxing, room: string): void {
+  const view = boxing.view(room);
+  if (OUTDOOR_KINDS.has(view.room.kind) || view.room.kind === 'stair') return;
+  const light = lightOf(boxing.house, indexOutlets(boxing.house), view.room);
+  const own = light.luminaires.filter((one) => !isGoverned(boxing, one));
+  const mine: Governed | undefined =
+    own.length > 0 && light.switches.length === 0 ? { name: `${view.room.name} light`, devices: ids(own) } : undefined;
+  const outdoors = waysOut(boxing, room).flatMap(({ seen, outside }) => {
+    if (!outside) return [];
+    const there = lightOf(boxing.house, indexOutlets(boxing.house), boxing.house.rooms[outside.id]!);
+    const free = there.luminaires.filter((one) => !isGoverned(boxing, one));
+    return free.length > 0 && there.switches.length === 0
+      ? [{ seen, governed: { name: `${outside.name} light`, devices: ids(free) } }]
+      : [];
+  });
+  const switches = new Map<Governed, string[]>();
+  const add = (seen: SeenOpening, governed: readonly Governed[]) => {
+    const made = switchBox(boxing, boxing.view(room), seen, governed);
+    made.forEach((id, i) => switches.set(governed[i]!, [...(switches.get(governed[i]!) ?? []), id]));
+  };
+  const ways = mine ? waysIn(boxing, view) : [];
+  for (const seen of ways) {
+    const also = outdoors.filter((one) => one.seen === seen).map((one) => one.governed);
+    add(seen, [mine!, ...also]);
+  }
+  for (const { seen, governed } of outdoors)
+    if (!switches.has(governed)) add(seen, mine && ways.length === 0 ? [mine, governed] : [governed]);
+  if (mine && !switches.has(mine))
+    boxing.leaveOpen(room, `${view.room.name} has no way in where a switch could stand.`);
+  for (const [governed, made] of switches) boxing.group(governed.name, made, governed.devices);
+}
+
+/** Stair rooms above each other are one stairwell: its lights are governed from every floor. */
+export function boxStairSwitches(boxing: Boxing): void {
+  const stairs = Object.values(boxing.house.rooms).filter((room) => room.kind === 'stair');
+  const done = new Set<string>();
+  for (const first of stairs) {
+    if (done.has(first.id)) continue;
+    const well = stairs.filter((one) => one === first || polygonsOverlap(one.corners, first.corners));
+    well.forEach((one) => done.add(one.id));
+    const index = indexOutlets(boxing.house);
+    const lights = well.flatMap((one) => lightOf(boxing.house, index, one).luminaires);
+    const free = lights.filter((one) => !isGoverned(boxing, one));
+    if (free.length === 0 || well.some((one) => lightOf(boxing.house, index, one).switches.length > 0)) continue;
+    const governed = { name: well.length > 1 ? 'Stair lights' : `${first.name} light`, devices: ids(free) };
+    const made = well.flatMap((one) => {
+      const view = boxing.view(one.id);
+      const [way] = waysIn(boxing, view);
+      if (way) return switchBox(boxing, view, way, [governed]);
+      boxing.leaveOpen(one.id, `${one.name} has no way in drawn: its switch cannot be placed.`);
+      return [];
+    });
+    if (made.length > 0) boxing.group(governed.name, made, governed.devices);
+  }
+}

@@ -1,0 +1,382 @@
+import { aHouse, bedroom } from '../../test/house-builder';
+import { testRule } from '../../test/rule-tester';
+import type { Edition, RoomKind } from '../../index';
+import { basementReceptacle } from './basement-receptacle';
+import { boxCovering } from './box-covering';
+import { boxInUse } from './box-in-use';
+import { boxOnStud } from './box-on-stud';
+import { boxSupport } from './box-support';
+import { closetLuminaire } from './closet-luminaire';
+import { panelPlace } from './panel-place';
+import { panelWorkingSpace } from './panel-working-space';
+import { provisionalBoxes } from './provisional-boxes';
+import { serviceReceptacle } from './service-receptacle';
+import { tamperResistant } from './tamper-resistant';
+import { tubZoneLuminaires } from './tub-zone-luminaires';
+import { tubZoneReceptacles } from './tub-zone-receptacles';
+import { weatherResistant } from './weather-resistant';
+
+const room = (kind: RoomKind, edition: Edition = '2023') => aHouse(edition).room('r', kind, [0, 0, 144, 120]);
+
+/** A closet of 6 by 5 ft with a shelf 12 in deep along its north wall. */
+const closet = () =>
+  aHouse().room('c', 'walk-in-closet', [0, 0, 72, 60]).feature('c', 'closet-shelf', ['c0', 0, 72, 12]);
+testRule(closetLuminaire, {
+  passes: [
+    [
+      'an enclosed surface luminaire 13 in beyond the shelf',
+      closet().over('c', 'luminaire', 36, 29),
+      'Luminaire R1-1 is clear of the storage space.',
+    ],
+    ['a recessed one at 6 in', closet().over('c', 'luminaire', 36, 21, { style: 'recessed' })],
+  ],
+  fails: [
+    [
+      'a surface luminaire at 11 in',
+      closet().over('c', 'luminaire', 36, 27),
+      'Luminaire R1-1 is 11" from the storage space over the shelf.',
+    ],
+    [
+      'a pendant',
+      closet().over('c', 'luminaire', 36, 40, { style: 'pendant' }),
+      'Luminaire R1-1 in c hangs or has open lamps: never in a clothes closet.',
+    ],
+    ['a bare lamp', closet().over('c', 'luminaire', 36, 40, { enclosed: false })],
+  ],
+  cannotTell: [
+    [
+      'no shelf drawn',
+      aHouse().room('c', 'closet', [0, 0, 72, 60]).over('c', 'luminaire', 36, 30),
+      'No shelf is drawn in c, so the distance of its luminaire to the storage space is not known. Draw the shelf.',
+    ],
+  ],
+  notApplicable: [['a linen closet', aHouse().room('c', 'linen', [0, 0, 72, 60]).over('c', 'luminaire', 36, 30)]],
+});
+
+/** A bathroom of 10 by 8 ft, a tub with a 20 in rim along its west wall, its basin on the north wall. */
+const bath = (edition: Edition = '2023') =>
+  aHouse(edition)
+    .room('b', 'bathroom', [0, 0, 120, 96])
+    .feature('b', 'tub', ['c3', 36, 60, 30], { heightIn: 20 })
+    .feature('b', 'basin', ['c0', 80, 20, 19]);
+testRule(tubZoneLuminaires, {
+  passes: [
+    [
+      'a pendant 3 ft off',
+      bath().over('b', 'luminaire', 67, 60, { style: 'pendant' }),
+      'No luminaire of b hangs in the zone of its tub or shower.',
+    ],
+    ['a damp-marked surface luminaire over the tub', bath().over('b', 'luminaire', 15, 60, { marked: 'damp' })],
+    [
+      'a fan above 9 ft 8 in: 8 ft over the rim',
+      bath()
+        .with((house) => void (house.levels['L1']!.ceilingIn = 118))
+        .over('b', 'fan', 15, 60),
+    ],
+  ],
+  fails: [
+    [
+      'a fan over the tub at 9 ft',
+      bath()
+        .with((house) => void (house.levels['L1']!.ceilingIn = 108))
+        .over('b', 'fan', 15, 60),
+      'The fan R1-1 hangs 0" from a tub or shower, inside its zone.',
+    ],
+    ['a pendant 2 ft off', bath().over('b', 'luminaire', 54, 60, { style: 'pendant' })],
+    [
+      'an unmarked luminaire over the tub',
+      bath().over('b', 'luminaire', 15, 60),
+      'Luminaire R1-1 is over a tub or shower and not marked for damp or wet places.',
+    ],
+  ],
+});
+
+const small = (edition: Edition) =>
+  aHouse(edition)
+    .room('b', 'bathroom', [0, 0, 60, 72])
+    .feature('b', 'tub', ['c3', 0, 60, 30], { heightIn: 20 })
+    .feature('b', 'basin', ['c0', 36, 20, 18]);
+testRule(tubZoneReceptacles, {
+  passes: [
+    [
+      '2017: beside the tub',
+      bath('2017').receptacle('b', 'c0', 40, { heightIn: 43 }),
+      'The receptacles of b are clear of its tub or shower.',
+    ],
+    ['2023: 3 ft from it', bath().receptacle('b', 'c0', 66, { heightIn: 43 })],
+    [
+      '2020: a bathroom of 5 by 6 ft has no other place',
+      small('2020').receptacle('b', 'c1', 8, { heightIn: 43 }),
+      'Receptacle R1-1 is in the zone of the tub or shower, by the exception for a small bathroom: no place near the basin lies outside it.',
+    ],
+  ],
+  fails: [
+    [
+      '2023: 2 ft from it, with room elsewhere',
+      bath().receptacle('b', 'c0', 54, { heightIn: 43 }),
+      'Receptacle R1-1 is 2\'-0" from a tub or shower, inside its zone.',
+    ],
+    ['2014: over the tub', bath('2014').receptacle('b', 'c3', 60, { heightIn: 60 })],
+  ],
+});
+
+testRule(boxSupport, {
+  passes: [
+    [
+      'a fan on a fan-rated box',
+      room('bedroom').over('r', 'fan', 72, 60, {}, { type: 'fan-brace' }),
+      'The box R1-1 carries what hangs on it.',
+    ],
+    [
+      '2017: an ordinary box in the middle of a bedroom',
+      room('bedroom', '2017').over('r', 'luminaire', 72, 60, {}, { type: 'round-ceiling' }),
+    ],
+    ['2023: the same near the wall', room('bedroom').over('r', 'luminaire', 20, 60, {}, { type: 'round-ceiling' })],
+  ],
+  fails: [
+    [
+      'a fan on an ordinary box',
+      room('bathroom').over('r', 'fan', 72, 60, {}, { type: 'round-ceiling' }),
+      'The fan at R1-1 hangs on a box that is not listed for fans.',
+    ],
+    [
+      'a fan of 75 lb',
+      room('bathroom').over('r', 'fan', 72, 60, { weightLb: 75 }),
+      'The fan at R1-1 weighs 75 lb: no box carries it.',
+    ],
+    [
+      '2023: an ordinary box in the middle of a bedroom',
+      room('bedroom').over('r', 'luminaire', 72, 60, {}, { type: 'round-ceiling' }),
+      'The box R1-1 in the middle of r is where a fan could hang and is not listed for one.',
+    ],
+    [
+      'a chandelier of 51 lb',
+      room('foyer').over('r', 'luminaire', 72, 60, { weightLb: 51 }, { type: 'octagon-4' }),
+      'The luminaire at R1-1 weighs 51 lb, more than its box carries. Support it from the framing.',
+    ],
+  ],
+});
+
+testRule(tamperResistant, {
+  passes: [
+    [
+      'as they are sold',
+      room('den').receptacle('r', 'c0', 20),
+      'The receptacles of r are tamper-resistant where they must be.',
+    ],
+    ['above 5 1/2 ft', room('den').receptacle('r', 'c0', 20, { tr: false, heightIn: 67 })],
+    [
+      'behind a refrigerator, single',
+      room('kitchen')
+        .load('refrigerator', 'r', 'c0', 20, null, { style: 'single' })
+        .with((house) => void Object.assign(Object.values(Object.values(house.boxes)[0]!.devices)[0]!, { tr: false })),
+    ],
+    ['2014: 240 V, 20 A', room('den', '2014').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 20 })],
+    ['2023: 240 V, 30 A', room('laundry').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 30 })],
+  ],
+  fails: [
+    ['a plain one', room('den').receptacle('r', 'c0', 20, { tr: false }), 'Receptacle R1-1 is not tamper-resistant.'],
+    ['2017: 240 V, 20 A', room('den', '2017').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 20 })],
+  ],
+});
+
+testRule(weatherResistant, {
+  passes: [
+    [
+      'on a porch',
+      room('porch').receptacle('r', 'c0', 20, { wr: true }),
+      'The receptacles of r are weather-resistant.',
+    ],
+  ],
+  fails: [
+    ['a plain one on a deck', room('deck').receptacle('r', 'c0', 20), 'Receptacle R1-1 in r is not weather-resistant.'],
+  ],
+});
+
+const panel = (kind: RoomKind) =>
+  room(kind).feature('r', 'panel', ['c0', 60, 16, 4], { id: 'p' }).panel('Main', 'r', 40, 'p');
+testRule(panelPlace, {
+  passes: [['in a hall', panel('hallway'), 'Main may stand in r.']],
+  fails: [
+    ['in a bathroom', panel('half-bath'), 'Main stands in r.'],
+    ['in a clothes closet', panel('closet')],
+    ['over steps', panel('stair')],
+  ],
+  cannotTell: [
+    [
+      'in a linen closet',
+      panel('linen'),
+      'Main stands in r: not named by the code, but what is stored there may burn easily. Ask the authority.',
+    ],
+  ],
+});
+
+testRule(panelWorkingSpace, {
+  passes: [
+    ['nothing near', panel('garage'), 'The working space of Main is clear.'],
+    ['a bench beside it: the space need not be centred', panel('garage').feature('r', 'counter', ['c0', 76, 40, 25])],
+  ],
+  fails: [
+    [
+      'a washer in front',
+      panel('laundry').standing('w', 'r', 'washer', [60, 34, 28, 28]),
+      'The washer stands in the working space of Main.',
+    ],
+    [
+      'a ceiling of 6 ft',
+      panel('basement-unfinished').with((house) => void (house.levels['L1']!.ceilingIn = 72)),
+      'The ceiling over Main is 6\'-0" high.',
+    ],
+    [
+      'a niche of 28 in',
+      aHouse()
+        .room('r', 'hallway', [0, 0, 28, 120])
+        .feature('r', 'panel', ['c0', 6, 16, 4], { id: 'p' })
+        .panel('Main', 'r', 40, 'p'),
+      'In front of Main in r there is no clear space 2\'-6" wide and 3\'-0" deep.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'not drawn',
+      room('garage').panel('Main', 'r', 40),
+      'Where Main hangs is not drawn, so its working space is not known. Draw it as a feature on a wall.',
+    ],
+  ],
+});
+
+const attic = (edition: Edition = '2023') =>
+  aHouse(edition).room('r', 'attic', [0, 0, 600, 200]).feature('r', 'air-handler', ['c3', 50, 30, 40]);
+testRule(serviceReceptacle, {
+  passes: [
+    ['20 ft along the attic', attic().receptacle('r', 'c0', 270), 'Receptacle R1-1 serves the air handler.'],
+    ['2014: the same', attic('2014').receptacle('r', 'c0', 270)],
+  ],
+  fails: [
+    [
+      '40 ft away',
+      attic().receptacle('r', 'c0', 590),
+      'No receptacle stands within 25 ft of the air handler in r, on its level.',
+    ],
+    ['240 V only', attic().receptacle('r', 'c0', 100, { volts: 240, ratingA: 30 })],
+  ],
+});
+
+testRule(basementReceptacle, {
+  passes: [['an ordinary one', room('basement-unfinished').receptacle('r', 'c0', 20), 'r has its receptacle.']],
+  fails: [
+    ['none', room('basement-unfinished'), 'r has no receptacle of its own.'],
+    ['only the sump pump\u2019s', room('basement-unfinished').load('sump-pump', 'r', 'c0', 20, null)],
+  ],
+});
+
+const covered = (kind: string, thicknessIn: number, type?: string) =>
+  room('bathroom')
+    .with((house) => void Object.assign(house.rooms['r']!.corners[0]!, { covering: { kind, thicknessIn } }))
+    .wallBox('r', 'c0', 60, {}, type ? { type } : {});
+testRule(boxCovering, {
+  passes: [
+    ['nobody chose a box', covered('tile', 1.25), 'The boxes of r can come flush with their walls.'],
+    ['tile on an adjustable box', covered('tile', 1.25, 'gang-1-adjustable')],
+  ],
+  fails: [
+    [
+      'tile of 1 1/4 in on a fixed box',
+      covered('tile', 1.25, 'gang-1'),
+      '1 1/4" of covering behind R1-1: the chosen box cannot be adjusted to it.',
+    ],
+    [
+      'covering undecided',
+      covered('undecided', 0, 'gang-1'),
+      'The covering behind R1-1 is undecided, and its box cannot be adjusted in depth.',
+    ],
+  ],
+});
+
+testRule(boxInUse, {
+  passes: [
+    ['a receptacle behind the door leaf still counts and can be used', bedroom().receptacle('bed', 'c3', 115)],
+    [
+      'a low box under a high shelf',
+      room('den')
+        .feature('r', 'tall-cabinet', ['c0', 0, 36, 24], { bottomIn: 60, heightIn: 84 })
+        .receptacle('r', 'c0', 20),
+      'The boxes of r can be reached as the room is furnished.',
+    ],
+  ],
+  fails: [
+    [
+      'a switch behind the open door',
+      aHouse().room('r', 'den', [0, 0, 144, 120]).opening('r', 'c0', 'door', 60, 32).switchAt('r', 'c0', 50, null),
+      'R1-1 is behind the open door.',
+    ],
+    [
+      'behind a parked barn door',
+      aHouse().room('r', 'den', [0, 0, 144, 120]).opening('r', 'c0', 'barn', 60, 36).receptacle('r', 'c0', 40),
+      'R1-1 is behind the open barn door.',
+    ],
+    [
+      'behind the headboard of a bed that stands free',
+      room('bedroom').standing('bed', 'r', 'bed', [30, 4, 60, 80], { heightIn: 44 }).receptacle('r', 'c0', 60),
+      'R1-1 is behind the headboard of a bed.',
+    ],
+    [
+      'where the owner wants none',
+      room('den').feature('r', 'no-device', ['c0', 30, 60, 1], { heightIn: 96 }).receptacle('r', 'c0', 60),
+    ],
+  ],
+});
+
+// Studs at 16 in from the left corner: a box centre at 16 + 3/4 + 1 1/8 in stands on a stud's right side.
+testRule(boxOnStud, {
+  passes: [
+    [
+      'on the right side of the first stud',
+      room('den').receptacle('r', 'c0', 17.875),
+      'The boxes of r stand on studs, or on brackets on purpose.',
+    ],
+    ['between studs on a bracket', room('den').wallBox('r', 'c0', 24, {}, { bracket: true })],
+    [
+      'the layout pulled from the other corner',
+      room('den')
+        .with(
+          (house) =>
+            void Object.assign(house.rooms['r']!.corners[0]!, {
+              framing: { depth: '2x4', layoutFrom: 'end', plumbing: false, spacingIn: 24 },
+            }),
+        )
+        .receptacle('r', 'c0', 121.875),
+    ],
+  ],
+  fails: [
+    [
+      'between studs',
+      room('den').receptacle('r', 'c0', 24),
+      'In r these stand on no stud\u2019s side: R1-1. Shift them, or mark them for a bracket.',
+    ],
+  ],
+  notApplicable: [
+    [
+      'a block wall has no studs',
+      room('garage')
+        .with((house) => {
+          for (const corner of house.rooms['r']!.corners)
+            Object.assign(corner, { covering: { kind: 'masonry', thicknessIn: 0 } });
+        })
+        .receptacle('r', 'c0', 24),
+    ],
+  ],
+});
+
+testRule(provisionalBoxes, {
+  passes: [
+    ['an existing box', room('den').wallBox('r', 'c0', 20, {}, { state: 'existing' }), 'Nothing in r is provisional.'],
+  ],
+  fails: [
+    [
+      'held until tile',
+      room('den').wallBox('r', 'c0', 20, {}, { state: 'held', note: 'niche height' }),
+      'R1-1 is held until tile: niche height.',
+    ],
+  ],
+});

@@ -1,0 +1,69 @@
+import type { RoomKind } from '../../house/schema';
+import { lightOf } from '../../control/room-light';
+import { defineRule, everyEdition, fromMemory } from '../rule';
+
+/** Habitable rooms, bathrooms, hallways, stairways and garages, as 210.70(A) names them. */
+const LIT: ReadonlySet<RoomKind> = new Set<RoomKind>([
+  'kitchen',
+  'dining',
+  'breakfast',
+  'living',
+  'family',
+  'den',
+  'library',
+  'sunroom',
+  'bedroom',
+  'recreation',
+  'office',
+  'studio',
+  'basement-finished',
+  'bathroom',
+  'half-bath',
+  'hallway',
+  'foyer',
+  'stair',
+  'garage',
+]);
+/** Where a switched receptacle does not stand in for the lighting outlet: 210.70(A)(1) Exception 1 and (A)(2). */
+const NO_LAMP_INSTEAD: ReadonlySet<RoomKind> = new Set<RoomKind>([
+  'kitchen',
+  'bathroom',
+  'half-bath',
+  'hallway',
+  'foyer',
+  'stair',
+  'garage',
+]);
+
+export const lightingOutlet = defineRule({
+  id: 'lighting-outlet',
+  meta: {
+    summary: 'A lighting outlet with a wall control in every habitable room, bathroom, hall, stair and garage',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Nobody should cross a dark room to find a lamp. In most rooms a receptacle on a wall switch may stand in for the ceiling light; in kitchens, baths, halls, stairs and garages it may not.',
+    editions: everyEdition({ section: '210.70(A)(1), (2)', limits: {}, basis: fromMemory('high') }),
+    messages: {
+      none: ({ room, instead }: { room: string; instead: boolean }) =>
+        `${room} has no lighting outlet${instead ? ', and no switched receptacle in its place' : ''}.`,
+      uncontrolled: ({ room }: { room: string }) => `No wall switch governs the light of ${room}.`,
+      lit: ({ room, how }: { room: string; how: string }) => `${room} is lit by ${how} on a wall switch.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => facts.views.some((view) => LIT.has(view.room.kind)),
+  check: (facts, _limits, report) =>
+    facts.views
+      .filter((view) => LIT.has(view.room.kind))
+      .map(({ room }) => {
+        const light = lightOf(facts.house, facts.outlets, room);
+        const instead = !NO_LAMP_INSTEAD.has(room.kind);
+        const allowed = instead ? [...light.luminaires, ...light.switchedReceptacles] : light.luminaires;
+        const where = { room: room.id };
+        if (allowed.length === 0) return report.fail('none', { room: room.name, instead }, where);
+        const governed = allowed.filter((outlet) => light.controlled.includes(outlet));
+        if (governed.length === 0) return report.fail('uncontrolled', { room: room.name }, where);
+        const how = governed.some((one) => one.device.kind === 'luminaire') ? 'a luminaire' : 'a receptacle';
+        return report.pass('lit', { room: room.name, how }, where);
+      }),
+});

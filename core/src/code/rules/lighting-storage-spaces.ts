@@ -1,0 +1,52 @@
+import type { FeatureKind, RoomKind } from '../../house/schema';
+import { lightOf } from '../../control/room-light';
+import { defineRule, fromMemory, type EditionEntry } from '../rule';
+
+/** Equipment that needs servicing where it stands. */
+export const SERVICED: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'water-heater']);
+const SPACES: ReadonlySet<RoomKind> = new Set<RoomKind>([
+  'attic',
+  'crawl-space',
+  'utility',
+  'basement-unfinished',
+  'laundry',
+]);
+const entry = (section: string): EditionEntry => ({ section, limits: {}, basis: fromMemory('medium') });
+
+export const lightingStorageSpaces = defineRule({
+  id: 'lighting-storage-spaces',
+  meta: {
+    summary: 'A light, controlled at the way in, in attics, crawl spaces, utility rooms and basements that are used',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Whoever services a furnace in an attic or crawl space must see the joists, the insulation and the live parts, and be able to light the way before going in.',
+    editions: {
+      '2014': entry('210.70(A)(3)'),
+      '2017': entry('210.70(C)'),
+      '2020': entry('210.70(C)'),
+      '2023': entry('210.70(C)'),
+    },
+    messages: {
+      none: ({ room, why }: { room: string; why: string }) => `${room} ${why} and has no lighting outlet.`,
+      lit: ({ room }: { room: string }) => `${room} has its lighting outlet.`,
+      unknown: ({ room }: { room: string }) =>
+        `Whether ${room} is used for storage, or holds equipment to be serviced, is not drawn. If so, it needs a lighting outlet controlled at its way in.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => facts.views.some((view) => SPACES.has(view.room.kind)),
+  check: (facts, _limits, report) =>
+    facts.views
+      .filter((view) => SPACES.has(view.room.kind))
+      .map((view) => {
+        const { room } = view;
+        const where = { room: room.id };
+        if (lightOf(facts.house, facts.outlets, room).luminaires.length > 0)
+          return report.pass('lit', { room: room.name }, where);
+        const equipment = view.features.some((feature) => SERVICED.has(feature.kind));
+        if (equipment) return report.fail('none', { room: room.name, why: 'holds equipment' }, where);
+        if (room.kind === 'attic' || room.kind === 'crawl-space')
+          return report.cannotTell('unknown', { room: room.name }, where);
+        return report.fail('none', { room: room.name, why: 'is a utility or storage space' }, where);
+      }),
+});

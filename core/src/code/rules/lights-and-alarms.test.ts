@@ -1,0 +1,233 @@
+import { aHouse, bedroom } from '../../test/house-builder';
+import { testRule } from '../../test/rule-tester';
+import type { Edition, RoomKind } from '../../index';
+import { alarmClearance } from './alarm-clearance';
+import { coAlarms } from './co-alarms';
+import { lightingExteriorDoor } from './lighting-exterior-door';
+import { lightingOutlet } from './lighting-outlet';
+import { lightingStorageSpaces } from './lighting-storage-spaces';
+import { smokeAlarms } from './smoke-alarms';
+import { stairSwitches } from './stair-switches';
+import { switchHeight } from './switch-height';
+import { switchNearEntrance } from './switch-near-entrance';
+
+const room = (kind: RoomKind, edition: Edition = '2023') => aHouse(edition).room('r', kind, [0, 0, 144, 120]);
+
+testRule(lightingOutlet, {
+  passes: [
+    ['a bedroom with a light and a switch', room('bedroom').lit('r'), 'r is lit by a luminaire on a wall switch.'],
+    [
+      'a living room with a receptacle half of which is switched',
+      room('living').receptacle('r', 'c1', 30, { switched: 'half' }).switchAt('r', 'c0', 8, null),
+      'r is lit by a receptacle on a wall switch.',
+    ],
+    [
+      'a hall governed by a group of two switches elsewhere',
+      room('hallway')
+        .room('next', 'living', [200, 0, 100, 100])
+        .lit('next')
+        .over('r', 'luminaire', 50, 50)
+        .switchAt('next', 'c0', 60, null)
+        .with((house) => {
+          const [, , light, control] = Object.values(house.boxes).flatMap((box) => Object.keys(box.devices));
+          house.switchGroups['g'] = { id: 'g', name: 'Hall', switches: [control!], controls: [light!] };
+        }),
+    ],
+  ],
+  fails: [
+    ['a bedroom with nothing', room('bedroom'), 'r has no lighting outlet, and no switched receptacle in its place.'],
+    [
+      'a bathroom with a switched receptacle only',
+      room('bathroom').receptacle('r', 'c1', 30, { switched: 'whole' }).switchAt('r', 'c0', 8, null),
+      'r has no lighting outlet.',
+    ],
+    [
+      'a light without a switch',
+      room('kitchen').ceiling('r', 'luminaire', null),
+      'No wall switch governs the light of r.',
+    ],
+    ['a ceiling fan without a light', room('den').ceiling('r', 'fan', null).switchAt('r', 'c0', 8, null)],
+  ],
+  notApplicable: [
+    ['a closet needs no light', room('closet')],
+    ['nor a pantry', room('pantry')],
+  ],
+});
+
+testRule(lightingStorageSpaces, {
+  passes: [
+    ['an attic with a light', room('attic').ceiling('r', 'luminaire', null), 'r has its lighting outlet.'],
+    ['2014: a basement with a light', room('basement-unfinished', '2014').ceiling('r', 'luminaire', null)],
+  ],
+  fails: [
+    [
+      'an attic with an air handler',
+      room('attic').feature('r', 'air-handler', ['c0', 10, 30, 30]),
+      'r holds equipment and has no lighting outlet.',
+    ],
+    ['a utility room', room('utility'), 'r is a utility or storage space and has no lighting outlet.'],
+  ],
+  cannotTell: [
+    [
+      'an attic of unknown use',
+      room('attic'),
+      'Whether r is used for storage, or holds equipment to be serviced, is not drawn. If so, it needs a lighting outlet controlled at its way in.',
+    ],
+  ],
+});
+
+/** A living room with a door onto a porch to its south. */
+const entry = () =>
+  aHouse()
+    .room('liv', 'living', [0, 0, 144, 120])
+    .room('porch', 'porch', [0, 126, 144, 60])
+    .opening('liv', 'c2', 'door', 50, 36);
+testRule(lightingExteriorDoor, {
+  passes: [
+    [
+      'a porch light, switched inside',
+      entry().ceiling('porch', 'luminaire', null).switchAt('liv', 'c2', 40, null),
+      'porch is lit outside the door of liv.',
+    ],
+  ],
+  fails: [
+    ['no porch light', entry(), 'porch, outside the door of liv, has no lighting outlet.'],
+    [
+      'no switch anywhere near',
+      entry().ceiling('porch', 'luminaire', null),
+      'No wall switch governs the light of porch.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'a door to nothing that is drawn',
+      aHouse().room('liv', 'living', [0, 0, 144, 120]).opening('liv', 'c2', 'door', 50, 36),
+      'What lies outside the door of liv is not drawn, so its outdoor light cannot be checked. Draw a porch, a deck or a strip of yard there.',
+    ],
+  ],
+});
+
+const stair = (risers?: number) => room('stair').feature('r', 'stair', ['c1', 0, 100, 40], risers ? { risers } : {});
+testRule(stairSwitches, {
+  passes: [
+    ['fourteen risers and a switch', stair(14).lit('r'), 'The stair can be lit in r.'],
+    ['five risers need none', stair(5), 'The stair in r has 5 risers: no switch is required at each end.'],
+  ],
+  fails: [
+    [
+      'six risers and no switch',
+      stair(6).ceiling('r', 'luminaire', null),
+      'No wall switch at the stair in r governs its light.',
+    ],
+  ],
+  cannotTell: [
+    ['risers not said', stair(), 'How many risers the stair in r has is not said. Enter its risers between floors.'],
+  ],
+});
+
+testRule(switchNearEntrance, {
+  passes: [
+    [
+      'beside the door',
+      bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c2', 50, null),
+      'The switch of bed stands near a way in.',
+    ],
+  ],
+  fails: [['across the room', bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null)]],
+  notApplicable: [
+    ['2017 did not ask', bedroom('2017').ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null)],
+  ],
+});
+
+testRule(switchHeight, {
+  passes: [
+    ['at the limit of 6 ft 7 in', room('den').switchAt('r', 'c0', 20, null, 79), 'The switches of r can be reached.'],
+  ],
+  fails: [['an inch above it', room('den').switchAt('r', 'c0', 20, null, 80), 'Switch R1-1 stands at 6\'-8".']],
+});
+
+/** A bedroom whose door opens to a hall. */
+const sleeping = () => bedroom().room('hall', 'hallway', [0, 124.5, 144, 42]);
+const smoke = { senses: 'smoke' };
+const both = { senses: 'smoke-co' };
+testRule(smokeAlarms, {
+  passes: [
+    [
+      'in the bedroom and in the hall outside',
+      sleeping().ceiling('bed', 'alarm', null, smoke).ceiling('hall', 'alarm', null, smoke),
+      'A smoke alarm stands in bed.',
+    ],
+    ['one on a storey without bedrooms', room('living').ceiling('r', 'alarm', null, smoke)],
+  ],
+  fails: [
+    ['none in the bedroom', sleeping().ceiling('hall', 'alarm', null, smoke), 'bed has no smoke alarm.'],
+    ['none outside it', sleeping().ceiling('bed', 'alarm', null, smoke), 'No smoke alarm outside bed, in hall.'],
+    ['none on the storey', room('living'), 'No smoke alarm on the storey Ground floor.'],
+    ['one that senses carbon monoxide alone', room('living').ceiling('r', 'alarm', null, { senses: 'co' })],
+  ],
+  cannotTell: [
+    [
+      'a bedroom without a door',
+      room('bedroom').ceiling('r', 'alarm', null, smoke),
+      'r has no door drawn, so the place outside it is not known. Draw its door.',
+    ],
+  ],
+});
+
+testRule(coAlarms, {
+  passes: [
+    [
+      'a combined alarm in the hall, for a gas furnace',
+      sleeping().feature('hall', 'furnace', ['c0', 60, 20, 20], { fuel: true }).ceiling('hall', 'alarm', null, both),
+      'A carbon monoxide alarm stands outside bed.',
+    ],
+  ],
+  fails: [
+    [
+      'a fireplace and no alarm',
+      sleeping().feature('hall', 'fireplace', ['c0', 60, 40, 20]),
+      'No carbon monoxide alarm outside bed; it is due because of the fireplace.',
+    ],
+    [
+      'a garage with a door into the hall',
+      sleeping().room('gar', 'garage', [148.5, 124.5, 200, 200]).opening('gar', 'c3', 'door', 160, 32),
+      'No carbon monoxide alarm outside bed; it is due because of the door from gar.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'nobody knows what lies outside',
+      room('bedroom').feature('r', 'fireplace', ['c0', 60, 40, 20]),
+      'r has no door drawn, so the place outside it is not known. Draw its door.',
+    ],
+  ],
+  notApplicable: [['all electric and no garage', sleeping()]],
+});
+
+/** A hall with a bathroom door at its west end. */
+const hallByBath = () =>
+  aHouse()
+    .room('hall', 'hallway', [0, 0, 240, 48])
+    .room('bath', 'bathroom', [-100, 0, 95.5, 48])
+    .opening('hall', 'c3', 'door', 8, 30);
+testRule(alarmClearance, {
+  passes: [
+    [
+      '4 ft from a bathroom door',
+      hallByBath().over('hall', 'alarm', 48, 24),
+      'Alarm R1-1 is clear of bathroom doors and cooking.',
+    ],
+  ],
+  fails: [
+    [
+      '2 ft from a bathroom door',
+      hallByBath().over('hall', 'alarm', 24, 24),
+      'Alarm R1-1 is 2\'-0" from a bathroom door.',
+    ],
+    [
+      '5 ft from a range',
+      room('kitchen').feature('r', 'range', ['c0', 0, 30, 26]).over('r', 'alarm', 90, 20),
+      'Alarm R1-1 is 5\'-0" from a range or cooktop.',
+    ],
+  ],
+});

@@ -1,0 +1,70 @@
+import { polygonsOverlap } from '../../house/geometry';
+import { featureOutline } from '../../plan/points';
+import { rectangleOnWall } from '../../plan/wall-loop';
+import { wallOf } from '../../plan/room-view';
+import { defineRule, everyEdition, fromMemory } from '../rule';
+
+export const panelWorkingSpace = defineRule({
+  id: 'panel-working-space',
+  meta: {
+    summary: 'A clear space 30 in wide, 36 in deep and 6 1/2 ft high in front of every panel',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Somebody will work here with live parts in front and must be able to step back. The space is not for storage.',
+    editions: everyEdition({
+      section: '110.26(A)',
+      limits: { widthIn: 30, depthIn: 36, heightIn: 78 },
+      basis: fromMemory('high'),
+    }),
+    messages: {
+      narrow: ({ panel, room }: { panel: string; room: string }, show) =>
+        `In front of ${panel} in ${room} there is no clear space ${show(30)} wide and ${show(36)} deep.`,
+      blocked: ({ panel, what }: { panel: string; what: string }) => `${what} stands in the working space of ${panel}.`,
+      low: ({ panel, ceiling }: { panel: string; ceiling: number }, show) =>
+        `The ceiling over ${panel} is ${show(ceiling)} high.`,
+      clear: ({ panel }: { panel: string }) => `The working space of ${panel} is clear.`,
+      notDrawn: ({ panel }: { panel: string }) =>
+        `Where ${panel} hangs is not drawn, so its working space is not known. Draw it as a feature on a wall.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => Object.keys(facts.house.panels).length > 0,
+  check: (facts, limits, report) =>
+    Object.values(facts.house.panels).map((panel) => {
+      const view = facts.views.find((one) => one.room.id === panel.room)!;
+      const drawn = view.features.find((feature) => feature.id === panel.feature);
+      const where = { panel: panel.id, room: panel.room };
+      if (drawn?.at.kind !== 'wall') return report.cannotTell('notDrawn', { panel: panel.name }, where);
+      if (view.level.ceilingIn < limits.heightIn)
+        return report.fail('low', { panel: panel.name, ceiling: view.level.ceilingIn }, where, {
+          measured: (show) => show(view.level.ceilingIn),
+          required: (show) => `${show(limits.heightIn)} at least`,
+        });
+      const { alongIn, widthIn, depthIn } = drawn.at;
+      const wall = wallOf(view, drawn.at.wall);
+      const wide = Math.max(limits.widthIn, widthIn);
+      const others = view.features.filter(
+        (one) => one.id !== drawn.id && one.kind !== 'no-device' && one.kind !== 'beam',
+      );
+      // The space need not be centred: any place that holds the panel's width will do.
+      let blocker: string | undefined;
+      let fits = false;
+      for (let start = alongIn + widthIn - wide; start <= alongIn + 1e-6; start += 1) {
+        if (start < -1e-6 || start + wide > wall.lengthIn + 1e-6) continue;
+        fits = true;
+        const space = rectangleOnWall(wall, {
+          alongIn: start,
+          widthIn: wide,
+          depthIn: limits.depthIn,
+          behindIn: depthIn,
+        });
+        const inside = others.find((one) => polygonsOverlap(space, featureOutline(view.room, one)));
+        if (!inside) return report.pass('clear', { panel: panel.name }, where);
+        blocker = inside.name || inside.kind.replaceAll('-', ' ');
+      }
+      if (!fits) return report.fail('narrow', { panel: panel.name, room: view.room.name }, where);
+      return report.fail('blocked', { panel: panel.name, what: `The ${blocker!}` }, where, {
+        required: (show) => `${show(limits.widthIn)} by ${show(limits.depthIn)}, clear to the floor`,
+      });
+    }),
+});

@@ -1,0 +1,61 @@
+import { distance } from '../../house/geometry';
+import type { FeatureKind } from '../../house/schema';
+import { boxPoint, featureOutline } from '../../plan/points';
+import { receptaclesOf } from '../../place/receptacles';
+import { defineRule, fromMemory, type EditionEntry } from '../rule';
+
+const EQUIPMENT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'condenser']);
+const entry = (section: string): EditionEntry<{ withinIn: number }> => ({
+  section,
+  limits: { withinIn: 300 },
+  basis: fromMemory('high'),
+});
+
+export const serviceReceptacle = defineRule({
+  id: 'service-receptacle',
+  meta: {
+    summary: 'A receptacle within 25 ft of heating and cooling equipment, on its level',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Whoever services it needs a lamp and a vacuum pump, and should not run a cord down an attic ladder. It may not be fed from the load side of the equipment\u2019s disconnect.',
+    editions: {
+      '2014': entry('210.63'),
+      '2017': entry('210.63'),
+      '2020': entry('210.63(A)'),
+      '2023': entry('210.63(A)'),
+    },
+    messages: {
+      none: ({ what, room }: { what: string; room: string }) =>
+        `No receptacle stands within 25 ft of the ${what} in ${room}, on its level.`,
+      near: ({ what, tag }: { what: string; tag: string }) => `Receptacle ${tag} serves the ${what}.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => facts.views.some((view) => view.features.some((feature) => EQUIPMENT.has(feature.kind))),
+  check: (facts, limits, report) =>
+    facts.views.flatMap((view) =>
+      view.features
+        .filter((feature) => EQUIPMENT.has(feature.kind))
+        .map((feature) => {
+          const outline = featureOutline(view.room, feature);
+          const nearest = facts.views
+            .filter((one) => one.level === view.level)
+            .flatMap((one) => one.boxes)
+            .filter((box) => receptaclesOf(box).some((one) => one.volts === 120 && one.ratingA <= 20))
+            .map((box) => ({
+              box,
+              far: Math.min(...outline.map((corner) => distance(corner, boxPoint(facts.house, box)))),
+            }))
+            .sort((a, b) => a.far - b.far)[0];
+          const what = feature.name || feature.kind.replaceAll('-', ' ');
+          const where = { room: view.room.id, feature: feature.id };
+          const detail = {
+            measured: (show: (lengthIn: number) => string) => (nearest ? show(nearest.far) : 'none on this level'),
+            required: (show: (lengthIn: number) => string) => `within ${show(limits.withinIn)}`,
+          };
+          return nearest && nearest.far <= limits.withinIn
+            ? report.pass('near', { what, tag: nearest.box.tag }, where, detail)
+            : report.fail('none', { what, room: view.room.name }, where, detail);
+        }),
+    ),
+});
