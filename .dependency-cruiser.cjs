@@ -11,6 +11,7 @@ const layers = [
   'panel',
   'code',
   'boxing',
+  'walk',
   'formats',
 ];
 

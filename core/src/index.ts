@@ -9,4 +9,5 @@ export * from './control/index';
 export * from './panel/index';
 export * from './code/index';
 export * from './boxing/index';
+export * from './walk/index';
 export * from './formats/index';

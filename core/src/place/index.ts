@@ -1,5 +1,6 @@
 export * from './box-catalogue';
 export * from './cover';
+export * from './luminaires';
 export * from './obstructions';
 export * from './propose';
 export * from './reach';

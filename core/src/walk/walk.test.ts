@@ -1,0 +1,112 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+  changeEntity,
+  changesSince,
+  markedHeight,
+  moveBox,
+  readHouseFile,
+  removeEntities,
+  walkingOrder,
+  walkSheets,
+  type House,
+} from '../index';
+import { aHouse, bedroom } from '../test/house-builder';
+
+const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
+if (!read.ok) throw new Error(read.problems[0]!.message);
+const demo = read.value;
+const done = (result: { ok: boolean; value?: { house: House } }) => result.value!.house;
+
+describe('walk sheets', () => {
+  it('have every box once, on a wall, a ceiling or elsewhere', () => {
+    const tags = walkSheets(demo).rooms.flatMap((room) =>
+      [...room.walls.flatMap((wall) => wall.lines), ...room.ceiling, ...room.elsewhere].map((line) => line.tag),
+    );
+    expect(tags.toSorted()).toEqual(
+      Object.values(demo.boxes)
+        .map((box) => box.tag)
+        .toSorted(),
+    );
+    const { tally } = walkSheets(demo);
+    expect(tally.reduce((sum, one) => sum + one.n, 0)).toBe(tags.length);
+  });
+
+  it('run the tape from the right jamb of the door, both ways', () => {
+    const [sheet] = walkSheets(bedroom().receptacle('bed', 'c2', 60).receptacle('bed', 'c2', 6).build()).rooms;
+    const [south] = sheet!.walls;
+    expect(south!.start).toEqual({ alongIn: 44, name: 'right jamb of the door' });
+    expect(south!.lines.map((line) => line.runIn)).toEqual([-38, 16]);
+  });
+
+  it('mark ceiling boxes on the floor from the two nearer walls', () => {
+    const [sheet] = walkSheets(bedroom().over('bed', 'luminaire', 100, 30).build()).rooms;
+    expect(sheet!.ceiling[0]).toMatchObject({
+      fromFirst: { wall: 'east', inches: 44 },
+      fromSecond: { wall: 'north', inches: 30 },
+    });
+  });
+
+  it.each([
+    ['centre', 16],
+    ['bottom', 14.125],
+    ['top', 17.875],
+  ] as const)('give heights to the %s of the box', (heightsTo, marked) =>
+    expect(markedHeight(16, { heightsTo })).toBe(marked),
+  );
+
+  it('say the stud side, the block behind three gangs, the covering and what is provisional', () => {
+    const house = aHouse()
+      .room('r', 'den', [0, 0, 144, 120])
+      .wallBox('r', 'c0', 17.875, {}, { gangs: 1 })
+      .wallBox('r', 'c0', 60, { kind: 'switch' }, { gangs: 3, state: 'undecided', note: 'owner decides' })
+      .with(
+        (draft) => void Object.assign(draft.rooms['r']!.corners[0]!, { covering: { kind: 'wood', thicknessIn: 0.75 } }),
+      )
+      .build();
+    const [sheet] = walkSheets(house).rooms;
+    const [first, second] = sheet!.walls[0]!.lines;
+    expect([first!.side, first!.standsOutIn]).toEqual(['right', 0.75]);
+    expect(second!.notes).toEqual([
+      'UNDECIDED',
+      'owner decides',
+      'wood',
+      'wood burns: flush or proud, never back',
+      'block behind, or the board bends it',
+      'not the standard height',
+    ]);
+    expect(sheet!.open).toEqual(['R1-2: UNDECIDED, owner decides']);
+  });
+
+  it('of an empty house are empty, not an error', () =>
+    expect(walkSheets(aHouse().build())).toMatchObject({ rooms: [], tally: [], devices: [] }));
+
+  it('walk every room once, floor by floor upward', () => {
+    const order = walkingOrder(demo);
+    expect(new Set(order).size).toBe(Object.keys(demo.rooms).length);
+    const heights = order.map((room) => demo.levels[room.level]!.elevationIn);
+    expect(heights).toEqual(heights.toSorted((a, b) => a - b));
+  });
+});
+
+describe('changes since a signed revision', () => {
+  const [first, second] = Object.values(demo.boxes).filter((box) => box.at.kind === 'wall');
+  it('are none at first, and none for a circuit or a tick on site', () => {
+    expect(changesSince(demo, demo)).toEqual([]);
+    const ticked = done(changeEntity(demo, 'boxes', first!.id, { progress: 'nailed' }));
+    expect(changesSince(demo, ticked)).toEqual([]);
+  });
+
+  it('name what moved, what was changed, added and removed, box by box', () => {
+    if (first!.at.kind !== 'wall') throw new Error('on a wall');
+    const moved = done(moveBox(demo, first!.id, { ...first!.at, alongIn: first!.at.alongIn + 2 }));
+    const held = done(changeEntity(moved, 'boxes', second!.id, { state: 'held', note: 'tile' }));
+    expect(changesSince(demo, held).map(({ tag, kind }) => [tag, kind])).toEqual([
+      [first!.tag, 'moved'],
+      [second!.tag, 'changed'],
+    ]);
+    const without = done(removeEntities(demo, [{ collection: 'boxes', id: first!.id }]));
+    expect(changesSince(demo, without)).toMatchObject([{ tag: first!.tag, kind: 'removed' }]);
+    expect(changesSince(without, demo)).toMatchObject([{ tag: first!.tag, kind: 'added' }]);
+  });
+});
