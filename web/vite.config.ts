@@ -6,6 +6,7 @@ import vuetify from 'vite-plugin-vuetify';
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [vue(), vuetify({ autoImport: true })],
+  worker: { format: 'es' },
   build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 900 },
   server: {
     port: Number(process.env['WEB_PORT'] ?? 4311),

@@ -8,3 +8,4 @@ export { scheduleOf } from './schedule-of';
 export type { Remedy } from './remedies';
 export type { Basis, EditionEntry, Rule, Severity, Stage, VerdictKind, Where } from './rule';
 export { rules } from './rules/index';
+export * from './name-effect';

@@ -3,6 +3,7 @@ export * from './intervals';
 export * from './place-room';
 export * from './points';
 export * from './room-view';
+export * from './stacked';
 export * from './studs';
 export * from './wall-loop';
 export * from './wall-spaces';

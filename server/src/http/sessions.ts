@@ -1,7 +1,7 @@
 import connectPgSimple from 'connect-pg-simple';
 import session, { Store, type SessionData } from 'express-session';
 import type { Request, RequestHandler } from 'express';
-import type pg from 'pg';
+import type { Database } from '../db/database';
 
 const SESSION_DAYS = 30;
 const MOST_REMEMBERED = 2_000;
@@ -51,7 +51,7 @@ class Remembered extends Store {
  * edit starts from what this process read before: a guess, which the writing statement makes certain by looking for the
  * session's row in the same breath. Where it does not, {@link readSessionAgain} comes first.
  */
-export function sessions(options: { pool: pg.Pool; secret: string; https: boolean }): RequestHandler {
+export function sessions(options: { pool: Database['pool']; secret: string; https: boolean }): RequestHandler {
   const PgStore = connectPgSimple(session);
   const common = {
     name: 'winculum',

@@ -15,11 +15,21 @@ const props = defineProps<{
 
 const first = computed(() => Object.values(props.box.devices)[0]);
 const switches = computed(() => Object.values(props.box.devices).filter((device) => device.kind === 'switch').length);
-const label = computed(() => `${props.box.tag}, ${first.value?.kind ?? 'box'}`);
+const provisional = computed(() => ['undecided', 'not-delivered', 'future', 'held'].includes(props.box.state ?? ''));
+const LOW = { data: 'D', coax: 'X', speaker: 'SP', doorbell: 'B', thermostat: 'T', alarm: 'AL', sleeve: 'SL' } as const;
+const label = computed(
+  () => `${props.box.tag}, ${first.value?.kind ?? 'box'}${props.box.state ? `, ${props.box.state}` : ''}`,
+);
 </script>
 
 <template>
-  <g class="symbol" :class="{ selected, ghost }" :style="color ? { color } : undefined" :aria-label="label" role="img">
+  <g
+    class="symbol"
+    :class="{ selected, ghost, provisional }"
+    :style="color ? { color } : undefined"
+    :aria-label="label"
+    role="img"
+  >
     <circle v-if="selected" :r="size * 1.75" class="halo" />
     <g :transform="`rotate(${angle}) scale(${size})`">
       <template v-if="first?.kind === 'receptacle'">
@@ -45,6 +55,7 @@ const label = computed(() => `${props.box.tag}, ${first.value?.kind ?? 'box'}`);
         ><circle r="1" class="face" /><circle r=".4" class="filled"
       /></template>
       <rect v-else-if="first?.kind === 'alarm'" x="-1.3" y="-1" width="2.6" height="2" rx=".3" class="face" />
+      <path v-else-if="first?.kind === 'low-voltage'" d="M0,-1.2L1.2,1H-1.2Z" class="face" />
       <circle v-else r=".9" class="face" :class="{ bare: first?.kind === 'switch' }" />
     </g>
     <text v-if="first?.kind === 'switch'" :font-size="size * 2.6" class="letter"
@@ -53,6 +64,10 @@ const label = computed(() => `${props.box.tag}, ${first.value?.kind ?? 'box'}`);
     <text v-else-if="first?.kind === 'alarm'" :font-size="size * 1.35" class="letter">{{
       first.senses === 'smoke' ? 'SA' : first.senses === 'co' ? 'CO' : 'SC'
     }}</text>
+    <text v-else-if="first?.kind === 'low-voltage'" :font-size="size * 1.1" :y="size * 0.35" class="letter">{{
+      LOW[first.system]
+    }}</text>
+    <text v-if="provisional" :font-size="size * 2" :x="size * 1.9" :y="-size * 1.2" class="letter query">?</text>
     <text v-if="mark" :font-size="size * 1.6" :y="size * 2.9" class="mark">{{ mark }}</text>
   </g>
 </template>
@@ -102,6 +117,13 @@ const label = computed(() => `${props.box.tag}, ${first.value?.kind ?? 'box'}`);
 }
 .selected {
   color: var(--chalk);
+}
+.provisional :deep(path),
+.provisional :deep(circle) {
+  stroke-dasharray: 0.4 0.35;
+}
+.query {
+  fill: var(--caution);
 }
 .ghost {
   color: var(--chalk);

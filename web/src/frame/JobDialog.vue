@@ -16,6 +16,10 @@ const heights = [
   ['laundryHeightIn', 'Laundry'],
   ['outdoorHeightIn', 'Outdoors'],
   ['switchHeightIn', 'Switches'],
+  ['televisionHeightIn', 'Television'],
+  ['deskHeightIn', 'Desks'],
+  ['coveringIn', 'Wall covering'],
+  ['switchFromJambIn', 'Switch from jamb'],
 ] as const;
 
 const schools = [
@@ -124,6 +128,39 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
               @change="setHeight(field, ($event.target as HTMLInputElement).value)"
             />
           </label>
+        </fieldset>
+        <fieldset :disabled="!store.canEdit" class="grid">
+          <label class="field"
+            >Heights are marked to the
+            <select
+              class="plain"
+              :value="house.standards.heightsTo"
+              @change="
+                setStandards({
+                  heightsTo: ($event.target as HTMLSelectElement).value as House['standards']['heightsTo'],
+                })
+              "
+            >
+              <option>bottom</option>
+              <option>centre</option>
+              <option>top</option>
+            </select></label
+          >
+          <label class="field"
+            >Rows of luminaires end
+            <select
+              class="plain"
+              :value="house.standards.ceilingSchool"
+              @change="
+                setStandards({
+                  ceilingSchool: ($event.target as HTMLSelectElement).value as House['standards']['ceilingSchool'],
+                })
+              "
+            >
+              <option value="half-at-walls">half a spacing at the walls</option>
+              <option value="equal-divisions">in equal divisions</option>
+            </select></label
+          >
         </fieldset>
         <h2 class="small-caps">Local amendments</h2>
         <p v-if="!Object.keys(house.amendments).length" class="muted">

@@ -15,6 +15,7 @@ import {
 } from '@winculum/core';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
+import BoxDetails from './BoxDetails.vue';
 import FindingCard from './FindingCard.vue';
 
 const store = useHouse();
@@ -147,7 +148,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         </p>
       </template>
     </div>
-    <p class="muted">{{ box.origin === 'code' ? 'Asked for by the code.' : 'A wish.' }}</p>
+    <BoxDetails :box="box" />
     <button v-if="store.canEdit" class="plain-button" @click="remove">Delete {{ box.tag }}</button>
   </section>
   <section v-else-if="room" class="stack">

@@ -1,7 +1,7 @@
 import { openingBreak } from '../../plan/wall-spaces';
 import { roomBehind } from '../../plan/room-view';
+import { hasAlarm, outsideBedrooms } from '../alarm-places';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
-import { hasAlarm, outsideBedrooms } from './smoke-alarms';
 
 /** What makes carbon monoxide alarms due: something that burns fuel, or a garage with a door into the house. */
 function cause(facts: Facts): string | undefined {

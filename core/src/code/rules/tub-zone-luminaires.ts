@@ -1,10 +1,7 @@
-import type { Feature } from '../../house/schema';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { boxHeightIn } from '../../place/receptacles';
+import { rimIn } from '../tub-rim';
 import { defineRule, everyEdition, fromMemory } from '../rule';
-
-/** Height of a tub's rim or a shower's threshold above the floor, inches; a shower is drawn with the height of its walls. */
-export const rimIn = (feature: Feature): number => (feature.kind === 'tub' ? Math.min(feature.heightIn, 24) : 4);
 
 export const tubZoneLuminaires = defineRule({
   id: 'tub-zone-luminaires',

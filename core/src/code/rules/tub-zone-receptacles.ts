@@ -2,8 +2,8 @@ import { distanceToFeature, placeOf } from '../../plan/points';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
 import type { RoomView } from '../../plan/room-view';
 import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
+import { rimIn } from '../tub-rim';
 import { defineRule, fromMemory } from '../rule';
-import { rimIn } from './tub-zone-luminaires';
 
 /** Whether some wall of the room within 3 ft of a basin lies outside the zone: then a small bathroom is no excuse. */
 function basinReachableOutside(view: RoomView, sideIn: number): boolean {

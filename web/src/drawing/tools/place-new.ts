@@ -68,7 +68,15 @@ const STANDS_FREE: ReadonlySet<FeatureKind> = new Set(['island', 'stair', 'kiln'
 const NEAR_WALL_IN = 30;
 
 export type BoxTool =
-  'receptacle' | 'floor-receptacle' | 'receptacle-240' | 'switch' | 'luminaire' | 'fan' | 'alarm' | 'connection';
+  | 'receptacle'
+  | 'floor-receptacle'
+  | 'receptacle-240'
+  | 'switch'
+  | 'luminaire'
+  | 'fan'
+  | 'alarm'
+  | 'connection'
+  | 'low-voltage';
 
 export const roomAt = (house: House, level: string, point: Point): Room | undefined =>
   Object.values(house.rooms).find((room) => room.level === level && isInside(point, room.corners));
@@ -183,6 +191,7 @@ const IN_THE_CEILING: ReadonlySet<BoxTool> = new Set(['luminaire', 'fan', 'alarm
 /** The usual height of a box: switches at switch height, receptacles by the room, over a counter by the counter. */
 export function heightFor(house: House, room: Room, tool: BoxTool, atLoopIn: number): number {
   if (tool === 'switch') return house.standards.switchHeightIn;
+  if (tool === 'low-voltage') return house.standards.receptacleHeightIn;
   const loop = wallLoop(room);
   const overCounter = Object.values(house.features).some(
     (feature) =>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import {
   boundsOf,
   boxesOfProposal,
   fromLoop,
   placeBoxes,
+  planBoxes,
+  type BoxingPlan,
   placementLimits,
   proposeForHouse,
   proposeForRoom,
@@ -26,7 +28,12 @@ import { useHand } from '../../drawing/use-hand';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
+import BoxingMarks from './BoxingMarks.vue';
+import BoxingPanel from './BoxingPanel.vue';
+import CeilingMarks from './CeilingMarks.vue';
+import CeilingPanel from './CeilingPanel.vue';
 import ReachOverlay from './ReachOverlay.vue';
+import type { CeilingShown } from './ceiling-shown';
 import { readTapeLine } from './tape-line';
 
 const store = useHouse();
@@ -38,7 +45,7 @@ const tools: readonly { key: string; tool: BoxTool; label: string }[] = [
   { key: 'L', tool: 'luminaire', label: 'luminaire' },
   { key: 'A', tool: 'alarm', label: 'alarm' },
 ];
-const others: readonly BoxTool[] = ['receptacle-240', 'floor-receptacle', 'fan', 'connection'];
+const others: readonly BoxTool[] = ['receptacle-240', 'floor-receptacle', 'fan', 'connection', 'low-voltage'];
 
 const tool = computed<Tool>(() =>
   view.tool === 'select' ? { kind: 'select', lasso: false } : { kind: 'box', box: view.tool as BoxTool },
@@ -98,6 +105,20 @@ function accept(): void {
         `Fill: ${proposal.boxes.length} receptacles`,
       ),
     );
+}
+
+/** The whole layout that the tool would make, and what of it is ticked. */
+const boxing = shallowRef<BoxingPlan | null>(null);
+const ticked = shallowRef<ReadonlySet<string>>(new Set());
+const ceiling = ref(false);
+const grid = shallowRef<CeilingShown | null>(null);
+watch([() => store.house, () => view.stripRoom], () => (boxing.value = null));
+
+function layOut(what: 'room' | 'house'): void {
+  const rooms = what === 'house' ? Object.keys(store.house!.rooms) : [view.stripRoom];
+  view.proposal = null;
+  ceiling.value = false;
+  boxing.value = planBoxes(store.house!, rooms, newId);
 }
 
 const inProposal = computed(() => {
@@ -204,6 +225,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
         <button class="plain-button" :disabled="!room" @click="fill('room')">room</button>
         <button class="plain-button" :disabled="!room" @click="fill('house')">house</button>
       </span>
+      <span class="fill" role="group" aria-label="Do it for me: receptacles, lights, switches, alarms">
+        <span class="muted">Box</span>
+        <button class="plain-button" :disabled="!room" @click="layOut('room')">room</button>
+        <button class="plain-button" :disabled="!room" @click="layOut('house')">house</button>
+      </span>
+      <button class="plain-button" :disabled="!room" :aria-pressed="ceiling" @click="ceiling = !ceiling">
+        Ceiling
+      </button>
     </template>
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
@@ -253,9 +282,20 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
           :cursor-in="view.cursorIn"
       /></template>
       <template #over="{ scale: now }"
-        ><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now"
+        ><BoxingMarks
+          v-if="boxing"
+          :plan="boxing"
+          :house="store.house!"
+          :level="view.level"
+          :scale="now"
+          :chosen="ticked" /><CeilingMarks v-if="ceiling && grid" :grid="grid" :scale="now" /><HandOverlay
+          :state="hand.state.value"
+          :house="store.house!"
+          :scale="now"
       /></template>
     </PlanSheet>
+    <BoxingPanel v-if="boxing" :plan="boxing" @close="boxing = null" @show="ticked = $event" />
+    <CeilingPanel v-if="ceiling && room && !boxing" :room="room" @close="ceiling = false" @grid="grid = $event" />
     <p v-if="!levelRooms.length" class="empty">
       No room on this level. Draw one under <router-link :to="`/houses/${store.id}/house`">House</router-link>, then
       fill it here.

@@ -12,6 +12,8 @@ const view = useView();
 const change = (changes: Partial<Feature>) =>
   store.apply(changeEntity(store.house!, 'features', props.feature.id, changes));
 const move = (changes: object) => change({ at: { ...props.feature.at, ...changes } as Feature['at'] });
+const UNDERSIDE = new Set(['cabinet', 'tall-cabinet', 'tile', 'no-device', 'beam', 'brace', 'tv', 'closet-shelf']);
+const BURNS = new Set(['furnace', 'water-heater', 'fireplace', 'range', 'cooktop', 'dryer']);
 const panel = computed(() => Object.values(store.house!.panels).find((one) => one.feature === props.feature.id));
 
 function addPanel(): void {
@@ -61,6 +63,32 @@ function remove(): void {
       @change="move({ behindIn: $event })"
     />
     <LengthField label="Height" :value="feature.heightIn" @change="change({ heightIn: $event })" />
+    <LengthField
+      v-if="UNDERSIDE.has(feature.kind)"
+      label="Underside"
+      :value="feature.bottomIn ?? 0"
+      @change="change({ bottomIn: $event })"
+    />
+    <label v-if="feature.kind === 'stair'" class="field"
+      >Risers between floors
+      <input
+        class="plain num"
+        type="number"
+        min="1"
+        max="40"
+        :value="feature.risers"
+        :readonly="!store.canEdit"
+        @change="change({ risers: Number(($event.target as HTMLInputElement).value) || undefined })"
+    /></label>
+    <label v-if="BURNS.has(feature.kind)" class="row"
+      ><input
+        type="checkbox"
+        :checked="feature.fuel ?? false"
+        :disabled="!store.canEdit"
+        @change="change({ fuel: ($event.target as HTMLInputElement).checked || undefined })"
+      />
+      burns fuel</label
+    >
     <label v-if="feature.kind === 'island' || feature.kind === 'peninsula'" class="row"
       ><input
         type="checkbox"

@@ -15,6 +15,8 @@ import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import LengthField from './LengthField.vue';
+import NameEffect from './NameEffect.vue';
+import WallForms from './WallForms.vue';
 
 const props = defineProps<{ room: Room }>();
 const store = useHouse();
@@ -117,28 +119,8 @@ function remove(): void {
         <option>side</option>
       </select></label
     >
-    <details>
-      <summary>Walls</summary>
-      <label v-for="(corner, i) in room.corners" :key="corner.id" class="field"
-        >wall {{ i + 1 }}
-        <select
-          class="plain"
-          :value="corner.wall"
-          :disabled="!store.canEdit"
-          @change="
-            change({
-              corners: room.corners.map((one) =>
-                one.id === corner.id ? { ...one, wall: value($event) as 'solid' } : one,
-              ),
-            })
-          "
-        >
-          <option value="solid">wall</option>
-          <option value="railing">railing</option>
-          <option value="open">open</option>
-        </select>
-      </label>
-    </details>
+    <WallForms :room="room" />
+    <NameEffect :room="room" />
     <div v-if="store.canEdit" class="row">
       <button class="plain-button" @click="copy('none')">Copy</button>
       <button class="plain-button" @click="copy('left-right')">Mirror ↔</button>
@@ -156,12 +138,5 @@ function remove(): void {
 }
 .title span {
   font-size: 17px;
-}
-details label {
-  margin-top: 6px;
-}
-summary {
-  cursor: pointer;
-  min-height: 32px;
 }
 </style>

@@ -1,0 +1,289 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import {
+  areaFt2,
+  boundsOf,
+  ceilingGrid,
+  countForSpacing,
+  featureOutline,
+  formatLength,
+  joistConflict,
+  lumenMethodFc,
+  newDevice,
+  parseLength,
+  placeBoxes,
+  roomsOver,
+  usualFc,
+  usualSpacingIn,
+  USUAL_LUMEN_ASSUMPTIONS,
+  type LightMap,
+  type Room,
+} from '@winculum/core';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+import type { CeilingShown } from './ceiling-shown';
+import type { LightMapJob } from './light-map.worker';
+
+/** Lays out a grid of luminaires in a room's ceiling, to be marked on the floor from two walls. */
+const props = defineProps<{ room: Room }>();
+const emit = defineEmits<{ close: []; grid: [shown: CeilingShown] }>();
+const store = useHouse();
+const WORK_PLANE_IN = 30;
+
+const show = (inches: number) => formatLength(inches, store.house!.standards.lengths);
+const level = computed(() => store.house!.levels[props.room.level]!);
+const bounds = computed(() => boundsOf(props.room.corners));
+const span = computed(() => ({
+  x: bounds.value.maxX - bounds.value.minX,
+  y: bounds.value.maxY - bounds.value.minY,
+}));
+const school = ref(store.house!.standards.ceilingSchool);
+const columns = ref(1);
+const rows = ref(1);
+const style = ref<'recessed' | 'surface'>('recessed');
+const thin = ref(true);
+const lumens = ref(800);
+const offset = ref('');
+const offsetIn = computed(() => {
+  if (offset.value.trim() === '') return undefined;
+  const read = parseLength(offset.value, 'First row');
+  return read.ok ? read.value : undefined;
+});
+const wrongOffset = computed(() => {
+  if (offset.value.trim() === '') return '';
+  const read = parseLength(offset.value, 'First row');
+  if (!read.ok) return read.problems[0]!.message;
+  return read.value * 2 > Math.min(span.value.x, span.value.y) ? 'First row: farther than the middle of the room.' : '';
+});
+
+/** Half the ceiling height apart: the rule of thumb. */
+function suggest(): void {
+  const spacing = usualSpacingIn(level.value.ceilingIn);
+  columns.value = countForSpacing(span.value.x, spacing, school.value);
+  rows.value = countForSpacing(span.value.y, spacing, school.value);
+}
+watch(() => props.room.id, suggest, { immediate: true });
+
+const beams = computed(() =>
+  Object.values(store.house!.features)
+    .filter((one) => one.room === props.room.id && one.kind === 'beam')
+    .map((one) => featureOutline(props.room, one)),
+);
+const whole = (n: number) => Math.min(12, Math.max(1, Math.round(Number(n) || 1)));
+const grid = computed(() =>
+  ceilingGrid(
+    props.room,
+    {
+      columns: whole(columns.value),
+      rows: whole(rows.value),
+      school: school.value,
+      ...(wrongOffset.value ? {} : { offsetX: offsetIn.value, offsetY: offsetIn.value }),
+    },
+    beams.value,
+  ),
+);
+const conflicts = computed(() => {
+  const { joists } = level.value;
+  if (!joists || thin.value || style.value !== 'recessed') return new Set<number>();
+  return new Set(grid.value.places.flatMap((at, i) => (joistConflict(joists, at, 6.5) ? [i] : [])));
+});
+
+const fc = computed(() => lumenMethodFc(grid.value.places.length, lumens.value, areaFt2(props.room.corners)));
+const wanted = computed(() => usualFc(props.room.kind));
+const verdict = computed(() =>
+  fc.value < wanted.value[0] ? 'too few' : fc.value > wanted.value[1] ? 'more than usual' : 'as usual',
+);
+const over = computed(() => roomsOver(store.house!, props.room.id));
+
+const map = shallowRef<LightMap | null>(null);
+const busy = ref(false);
+let worker: Worker | undefined;
+let job = 0;
+watch(
+  [grid, lumens],
+  () => {
+    worker ??= new Worker(new URL('./light-map.worker.ts', import.meta.url), { type: 'module' });
+    busy.value = true;
+    worker.onmessage = (event: MessageEvent<{ n: number; map: LightMap }>) => {
+      if (event.data.n !== job) return;
+      map.value = event.data.map;
+      busy.value = false;
+    };
+    const dropIn = Math.max(12, level.value.ceilingIn - WORK_PLANE_IN);
+    const next: LightMapJob = {
+      n: ++job,
+      corners: props.room.corners.map(({ x, y }) => ({ x, y })),
+      sources: grid.value.places.map((at) => ({ ...at, dropIn, lumens: Math.max(0, lumens.value || 0) })),
+    };
+    worker.postMessage(next);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => worker?.terminate());
+watch([grid, conflicts, map], () => emit('grid', { grid: grid.value, conflicts: conflicts.value, map: map.value }), {
+  immediate: true,
+});
+
+const unique = (values: readonly number[]) => [...new Set(values.map((one) => Math.round(one * 16) / 16))];
+const fromWest = computed(() => unique(grid.value.places.map((at) => at.x - bounds.value.minX)));
+const fromNorth = computed(() => unique(grid.value.places.map((at) => at.y - bounds.value.minY)));
+
+function place(): void {
+  const boxes = grid.value.places.map((at) => ({
+    id: newId('box'),
+    room: props.room.id,
+    origin: 'wish' as const,
+    at: { kind: 'ceiling' as const, x: Math.round(at.x * 16) / 16, y: Math.round(at.y * 16) / 16 },
+    devices: [
+      newDevice('luminaire', newId('device'), {
+        style: style.value,
+        lumens: Math.max(0, Number(lumens.value) || 0),
+        va: Math.max(1, Math.round((Number(lumens.value) || 0) / 90)),
+      }),
+    ],
+  }));
+  if (store.apply(placeBoxes(store.house!, boxes, `Ceiling of ${props.room.name}: ${boxes.length} luminaires`)))
+    emit('close');
+}
+</script>
+
+<template>
+  <section class="ceiling" aria-label="Ceiling grid">
+    <header>
+      <b class="grow">Ceiling of {{ room.name }}</b>
+      <button class="plain-button" aria-label="Close the ceiling grid" @click="emit('close')">Close</button>
+    </header>
+    <div class="body stack">
+      <div class="grid3">
+        <label class="field"
+          >Across<input v-model.number="columns" class="plain num" type="number" min="1" max="12"
+        /></label>
+        <label class="field"
+          >Rows<input v-model.number="rows" class="plain num" type="number" min="1" max="12"
+        /></label>
+        <button class="plain-button" @click="suggest">ceiling ÷ 2</button>
+      </div>
+      <label class="field"
+        >Ends
+        <select v-model="school" class="plain">
+          <option value="half-at-walls">half a spacing at the walls</option>
+          <option value="equal-divisions">equal divisions</option>
+        </select></label
+      >
+      <label class="field"
+        >First row off the walls
+        <input v-model="offset" class="plain num" placeholder="by the school" aria-describedby="offset-problem" />
+      </label>
+      <p v-if="wrongOffset" id="offset-problem" class="is-violation">{{ wrongOffset }}</p>
+      <div class="grid3">
+        <label class="field"
+          >Kind
+          <select v-model="style" class="plain">
+            <option value="recessed">recessed</option>
+            <option value="surface">surface</option>
+          </select></label
+        >
+        <label class="field"
+          >Lumens each<input v-model.number="lumens" class="plain num" type="number" min="0" max="20000"
+        /></label>
+        <label v-if="style === 'recessed'" class="row"
+          ><input v-model="thin" type="checkbox" /> thin, fits under joists</label
+        >
+      </div>
+      <p class="big num">
+        {{ fc.toFixed(0) }} fc <small>{{ verdict }} ({{ wanted[0] }}–{{ wanted[1] }})</small>
+      </p>
+      <p class="muted small">
+        Lumen method: {{ grid.places.length }} × {{ lumens || 0 }} lm × {{ USUAL_LUMEN_ASSUMPTIONS.utilization }} ×
+        {{ USUAL_LUMEN_ASSUMPTIONS.maintenance }} ÷ {{ areaFt2(room.corners).toFixed(0) }} ft². Utilization and
+        maintenance are usual values, common practice.
+        <template v-if="map">
+          Direct light alone: {{ map.leastFc.toFixed(0) }} to {{ map.mostFc.toFixed(0) }} fc on the map.</template
+        >
+        <template v-if="busy"> Computing …</template>
+      </p>
+      <div class="marks">
+        <p class="small-caps">Mark on the floor</p>
+        <p>
+          <b>from the west wall</b> <span class="num">{{ fromWest.map(show).join(', ') }}</span>
+        </p>
+        <p>
+          <b>from the north wall</b> <span class="num">{{ fromNorth.map(show).join(', ') }}</span>
+        </p>
+        <p class="muted small">
+          spacing {{ show(grid.stepX) }} by {{ show(grid.stepY) }}
+          <template v-if="grid.left">; {{ grid.left }} fall outside the room or on a beam and are left out</template>
+        </p>
+      </div>
+      <p v-if="conflicts.size" class="is-violation">
+        {{ conflicts.size }} cans hit a joist: shift the rows, or take thin ones.
+      </p>
+      <p v-else-if="style === 'recessed' && !thin && !level.joists" class="is-caution">
+        The joists of this ceiling are not known: say how they run, under House.
+      </p>
+      <p class="muted small">
+        Above: {{ over.above.join(', ') || level.above }}. Below: {{ over.below.join(', ') || level.below }}.
+      </p>
+    </div>
+    <footer>
+      <button class="plain-button main" :disabled="!store.canEdit || !grid.places.length" @click="place">
+        Place {{ grid.places.length }}
+      </button>
+    </footer>
+  </section>
+</template>
+
+<style scoped>
+.ceiling {
+  position: absolute;
+  inset: 10px 10px 10px auto;
+  width: min(360px, 92%);
+  display: flex;
+  flex-direction: column;
+  background: var(--card);
+  border: 1px solid var(--chalk);
+  border-radius: 6px;
+  box-shadow: 0 2px 12px rgb(0 0 0 / 0.12);
+  z-index: 2;
+}
+header,
+footer {
+  display: flex;
+  align-items: center;
+  padding: 8px 12px;
+}
+header {
+  border-bottom: 1px solid var(--rule);
+}
+footer {
+  border-top: 1px solid var(--rule);
+}
+.body {
+  flex: 1;
+  overflow-y: auto;
+  padding: 10px 12px;
+}
+.grid3 {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 8px;
+  align-items: end;
+}
+.big {
+  font-size: 30px;
+}
+.big small {
+  font-size: 15px;
+  font-weight: 500;
+}
+.small {
+  font-size: 12.5px;
+  line-height: 1.4;
+}
+.marks {
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  padding: 8px 10px;
+  line-height: 1.5;
+}
+</style>
