@@ -59,6 +59,46 @@ export interface BatchAnswer {
   readonly missed: readonly AppliedBatch[];
 }
 
+/** Who stands behind a revision of the boxes before wire is pulled. */
+export const SIGNERS = ['owner', 'designer', 'builder', 'electrician'] as const;
+export type Signer = (typeof SIGNERS)[number];
+
+export const newRevisionSchema = z.strictObject({
+  /** The version of the house that is to be signed; it must be the newest. */
+  version: z.number().int().min(0),
+  note: z.string().trim().max(400).default(''),
+});
+
+/** A drawn signature: strokes of points in a box of 1000 by 300. */
+const strokesSchema = z
+  .array(z.array(z.tuple([z.number().min(0).max(1000), z.number().min(0).max(300)])).max(2000))
+  .min(1, 'sign in the box')
+  .max(60);
+export const newSignatureSchema = z.strictObject({ role: z.enum(SIGNERS), name, strokes: strokesSchema });
+
+export interface Signature {
+  readonly role: Signer;
+  readonly name: string;
+  readonly strokes: readonly (readonly (readonly [number, number])[])[];
+  readonly at: string;
+  /** Who was signed in when it was drawn. */
+  readonly recordedBy: string;
+}
+
+export interface Revision {
+  readonly number: number;
+  readonly version: number;
+  readonly note: string;
+  readonly at: string;
+  readonly by: string;
+  readonly signatures: readonly Signature[];
+}
+
+export interface RevisionState extends Revision {
+  /** The house as it was signed. */
+  readonly house: unknown;
+}
+
 export interface HouseSummary {
   readonly id: string;
   readonly name: string;

@@ -5,8 +5,11 @@ import type {
   HouseSummary,
   Member,
   ProblemBody,
+  Revision,
+  RevisionState,
   Role,
   SessionState,
+  Signer,
 } from '@winculum/contract';
 
 /** An answer that was no success, or no answer at all (status 0). */
@@ -66,6 +69,12 @@ export const api = {
   loadHouse: (id: string) => call<HouseState>('GET', `/houses/${id}`),
   deleteHouse: (id: string) => call<void>('DELETE', `/houses/${id}`),
   sendBatch: (id: string, batch: Batch) => call<BatchAnswer>('POST', `/houses/${id}/edits`, batch),
+  revisions: (id: string) => call<Revision[]>('GET', `/houses/${id}/revisions`),
+  makeRevision: (id: string, revision: { version: number; note: string }) =>
+    call<Revision>('POST', `/houses/${id}/revisions`, revision),
+  openRevision: (id: string, number: number) => call<RevisionState>('GET', `/houses/${id}/revisions/${number}`),
+  sign: (id: string, number: number, signature: { role: Signer; name: string; strokes: [number, number][][] }) =>
+    call<Revision>('POST', `/houses/${id}/revisions/${number}/signatures`, signature),
   members: () => call<Member[]>('GET', '/members'),
   addMember: (member: { name: string; email: string; password: string; role: Role }) =>
     call<Member>('POST', '/members', member),

@@ -23,6 +23,25 @@ export interface Tables {
     at: Generated<Date>;
     edits: unknown;
   };
+  revisions: {
+    house_id: string;
+    number: number;
+    version: number;
+    note: string;
+    author_id: string | null;
+    at: Generated<Date>;
+    house: unknown;
+  };
+  signatures: {
+    id: Generated<string>;
+    house_id: string;
+    number: number;
+    role: string;
+    name: string;
+    strokes: unknown;
+    author_id: string | null;
+    at: Generated<Date>;
+  };
   rate_limits: { key: string; hits: number; reset_at: Date };
 }
 

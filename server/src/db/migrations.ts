@@ -64,10 +64,41 @@ const lighterEdits: Migration = {
   },
 };
 
+/** Revisions that people sign before wire is pulled: the house as it was then, and who signed. */
+const signOff: Migration = {
+  async up(db) {
+    await sql`
+      create table revisions (
+        house_id uuid not null references houses on delete cascade,
+        number integer not null,
+        version integer not null,
+        note text not null,
+        author_id uuid,
+        at timestamptz not null default now(),
+        house json not null,
+        primary key (house_id, number)
+      )`.execute(db);
+    await sql`
+      create table signatures (
+        id uuid primary key default gen_random_uuid(),
+        house_id uuid not null,
+        number integer not null,
+        role text not null check (role in ('owner', 'designer', 'builder', 'electrician')),
+        name text not null,
+        strokes json not null,
+        author_id uuid,
+        at timestamptz not null default now(),
+        foreign key (house_id, number) references revisions on delete cascade
+      )`.execute(db);
+    await sql`create index signatures_by_revision on signatures (house_id, number)`.execute(db);
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
 const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
   '002-lighter-edits': lighterEdits,
+  '003-sign-off': signOff,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

@@ -114,6 +114,10 @@ describe('who may do what', () => {
       ['post', `/houses/${id}/edits`, batch],
       ['get', `/houses/${id}/edits`],
       ['get', `/houses/${id}/events`],
+      ['get', `/houses/${id}/revisions`],
+      ['post', `/houses/${id}/revisions`, { version: 1 }],
+      ['get', `/houses/${id}/revisions/1`],
+      ['post', `/houses/${id}/revisions/1/signatures`, { role: 'owner', name: 'x', strokes: [[[1, 1]]] }],
       ['patch', `/members/${member}`, { role: 'viewer' }],
       ['delete', `/members/${member}`],
     ] as const;

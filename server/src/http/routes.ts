@@ -6,6 +6,8 @@ import {
   newAccountSchema,
   newHouseSchema,
   newMemberSchema,
+  newRevisionSchema,
+  newSignatureSchema,
   signInSchema,
   type SessionState,
   type SignedIn,
@@ -14,6 +16,7 @@ import { schemaVersion } from '../db/migrations';
 import { findSignedIn } from '../db/accounts';
 import { addMember, changeRole, createAccount, members, removeMember, signIn } from '../use-cases/accounts';
 import { addHouse, history, houses, loadHouse, removeHouse } from '../use-cases/houses';
+import { makeRevision, reopenRevision, revisions, sign } from '../use-cases/revisions';
 import { appendAtOnce, submitBatch } from '../use-cases/submit-batch';
 import { Refusal } from '../use-cases/errors';
 import { idFrom, readBody, whoAsks, type Context } from './context';
@@ -44,6 +47,13 @@ const afterFrom = (request: Request): number => {
   if (!Number.isInteger(after) || after < 0) throw new Refusal(400, 'bad-request', 'after: is not a version number');
   return after;
 };
+
+function numberFrom(request: Request): number {
+  const number = Number(request.params['number']);
+  if (!Number.isInteger(number) || number < 1 || number > 1e6)
+    throw new Refusal(404, 'not-found', 'There is no such revision.');
+  return number;
+}
 
 function accountRoutes(context: Context): Router {
   const { db } = context;
@@ -111,6 +121,22 @@ function houseRoutes(context: Context): Router {
     })
     .get('/houses/:id/edits', async (request, response) => {
       response.json(await history(db, await whoAsks(context, request), idFrom(request), afterFrom(request)));
+    })
+    .get('/houses/:id/revisions', async (request, response) => {
+      response.json(await revisions(db, await whoAsks(context, request), idFrom(request)));
+    })
+    .post('/houses/:id/revisions', async (request, response) => {
+      const member = await whoAsks(context, request);
+      const input = readBody(newRevisionSchema, request);
+      response.status(201).json(await makeRevision(db, open, member, idFrom(request), input));
+    })
+    .get('/houses/:id/revisions/:number', async (request, response) => {
+      response.json(await reopenRevision(db, await whoAsks(context, request), idFrom(request), numberFrom(request)));
+    })
+    .post('/houses/:id/revisions/:number/signatures', async (request, response) => {
+      const member = await whoAsks(context, request);
+      const input = readBody(newSignatureSchema, request);
+      response.status(201).json(await sign(db, member, idFrom(request), numberFrom(request), input));
     })
     .get('/houses/:id/events', async (request, response) => {
       const [id, after] = [idFrom(request), afterFrom(request)];

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const emit = defineEmits<{ close: [] }>();
 const keys = [
-  ['Alt 1 … 4', 'go to House, Boxes, Circuits, Panel'],
+  ['Alt 1 … 5', 'go to House, Boxes, Walk, Circuits, Panel'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Wheel, drag, pinch', 'zoom and pan the sheet'],
   ['Shift drag', 'lasso'],

@@ -11,7 +11,13 @@ const groups: readonly {
   readonly stops: readonly { readonly id: Stop; readonly name: string; readonly short: string }[];
 }[] = [
   { title: 'Ask', stops: [{ id: 'house', name: 'House', short: 'HO' }] },
-  { title: 'Lay out', stops: [{ id: 'boxes', name: 'Boxes', short: 'BX' }] },
+  {
+    title: 'Lay out',
+    stops: [
+      { id: 'boxes', name: 'Boxes', short: 'BX' },
+      { id: 'walk', name: 'Walk', short: 'WA' },
+    ],
+  },
   {
     title: 'Circuit',
     stops: [
@@ -29,10 +35,13 @@ const open = computed(() => {
     if (kind === 'fail' && severity === 'violation') count.violations++;
     else count.others++;
   }
+  const boxes = Object.values(store.house?.boxes ?? {});
+  counts['walk'] = { violations: 0, others: boxes.filter((box) => box.progress !== 'nailed').length };
   return counts;
 });
 
 function describe(id: Stop): string {
+  if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};
   return violations + others === 0 ? 'nothing open' : `${violations} violations, ${others} questions and notes`;
 }

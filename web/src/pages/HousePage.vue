@@ -20,6 +20,7 @@ const showHelp = ref(false);
 const stages: Record<Stop, Component> = {
   house: defineAsyncComponent(() => import('../stages/house/HouseStage.vue')),
   boxes: defineAsyncComponent(() => import('../stages/boxes/BoxesStage.vue')),
+  walk: defineAsyncComponent(() => import('../stages/walk/WalkStage.vue')),
   circuits: defineAsyncComponent(() => import('../stages/circuits/CircuitsStage.vue')),
   panel: defineAsyncComponent(() => import('../stages/panel/PanelStage.vue')),
 };
@@ -52,7 +53,7 @@ function onKey(event: KeyboardEvent): void {
     event.preventDefault();
     store.redo();
   } else if (event.key === '?' && !isTyping(event.target)) showHelp.value = true;
-  else if (event.altKey && ['1', '2', '3', '4'].includes(event.key))
+  else if (event.altKey && ['1', '2', '3', '4', '5'].includes(event.key))
     void router.push(`/houses/${props.id}/${Object.keys(stages)[Number(event.key) - 1]}`);
 }
 

@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { Revision } from '@winculum/contract';
+import { changeEntity, walkSheets, type Box, type House } from '@winculum/core';
+import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
+import RoomSheetView from './RoomSheetView.vue';
+import SignOff from './SignOff.vue';
+
+const store = useHouse();
+const view = useView();
+const part = ref<'sheets' | 'signoff'>('sheets');
+const only = ref('');
+const old = shallowRef<{ revision: Revision; house: House } | null>(null);
+const house = computed(() => old.value?.house ?? store.house!);
+const sheets = computed(() => walkSheets(house.value));
+const rooms = computed(() => sheets.value.rooms.filter((one) => only.value === '' || one.room.id === only.value));
+const boxes = computed(() => Object.values(house.value.boxes));
+const marked = computed(() => boxes.value.filter((one) => one.progress).length);
+const nailed = computed(() => boxes.value.filter((one) => one.progress === 'nailed').length);
+const open = computed(() => sheets.value.rooms.flatMap((one) => one.open));
+watch(sheets, (now) => {
+  if (only.value && !now.rooms.some((one) => one.room.id === only.value)) only.value = '';
+});
+
+/** To do, marked, nailed, and round again for a slip of the finger. */
+function tick(box: Box): void {
+  const progress = box.progress === undefined ? 'marked' : box.progress === 'marked' ? 'nailed' : undefined;
+  store.apply(changeEntity(store.house!, 'boxes', box.id, { progress }));
+}
+function reopen(revision: Revision, then: House): void {
+  old.value = { revision, house: then };
+  part.value = 'sheets';
+}
+const print = () => window.print();
+</script>
+
+<template>
+  <div class="page">
+    <div class="tools" role="toolbar" aria-label="Walk tools">
+      <button class="plain-button" :aria-pressed="part === 'sheets'" @click="part = 'sheets'">Sheets</button>
+      <button
+        class="plain-button"
+        :aria-pressed="part === 'signoff'"
+        @click="
+          part = 'signoff';
+          old = null;
+        "
+      >
+        Sign-off
+      </button>
+      <select v-if="part === 'sheets'" v-model="only" class="plain pick" aria-label="Room">
+        <option value="">all rooms, in walking order</option>
+        <option v-for="one in sheets.rooms" :key="one.room.id" :value="one.room.id">{{ one.room.name }}</option>
+      </select>
+      <span class="grow" />
+      <span v-if="part === 'sheets'" class="progress" role="status"
+        ><b class="num">{{ marked }}</b> marked <b class="num">{{ nailed }}</b> nailed of
+        <b class="num">{{ boxes.length }}</b></span
+      >
+      <button v-if="part === 'sheets'" class="plain-button main" @click="print">Print</button>
+    </div>
+    <div class="scroll">
+      <SignOff v-if="part === 'signoff'" @reopen="reopen" />
+      <template v-else>
+        <p v-if="old" class="old" role="status">
+          Revision {{ old.revision.number }} as it was signed: read only.
+          <button class="plain-button" @click="old = null">Back to today</button>
+        </p>
+        <header class="head">
+          <h1 class="num">
+            {{ house.name }}: boxes<template v-if="old">, revision {{ old.revision.number }}</template>
+          </h1>
+          <p>
+            Heights {{ sheets.heightsTo }}. NEC {{ house.job.edition
+            }}<template v-if="house.job.authority">, {{ house.job.authority }}</template
+            >. Framing is the usual layout until it is seen: nail to the nearest face, then check the spacing.
+          </p>
+        </header>
+        <p v-if="!sheets.rooms.length" class="none">
+          There is no box yet. Place some under
+          <router-link :to="`/houses/${store.id}/boxes`">Boxes</router-link>, or let the tool box the house there.
+        </p>
+        <RoomSheetView
+          v-for="sheet in rooms"
+          :key="sheet.room.id"
+          :house="house"
+          :sheet="sheet"
+          :can-tick="store.canEdit && !old"
+          :selected="view.only('box')"
+          @tick="tick"
+          @pick="view.select([{ kind: 'box', id: $event.id }])"
+        />
+        <section v-if="sheets.rooms.length && !only" class="tally">
+          <div>
+            <h2>Boxes to bring</h2>
+            <table>
+              <tbody>
+                <tr v-for="one in sheets.tally" :key="one.type">
+                  <td class="num n">{{ one.n }}</td>
+                  <td>{{ one.type }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+          <div>
+            <h2>What goes in</h2>
+            <table>
+              <tbody>
+                <tr v-for="one in sheets.devices" :key="one.what">
+                  <td class="num n">{{ one.n }}</td>
+                  <td>{{ one.what }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+          <div>
+            <h2>Open questions</h2>
+            <p v-for="text in open" :key="text" class="is-caution">{{ text }}</p>
+            <p v-if="!open.length" class="muted">none</p>
+          </div>
+        </section>
+        <p class="foot muted">
+          A plan, not an approval: the adopted code, the authority having jurisdiction and a licensed electrician
+          decide.
+        </p>
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  height: 100%;
+}
+.tools {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  padding: 8px 12px;
+  flex-wrap: wrap;
+  border-bottom: 1px solid var(--rule);
+}
+.tools .plain-button,
+.pick {
+  min-height: 44px;
+}
+.pick {
+  width: auto;
+  max-width: 240px;
+}
+.progress b {
+  font-size: 22px;
+}
+.scroll {
+  overflow: auto;
+  padding: 14px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.head h1 {
+  font-size: 26px;
+}
+.old {
+  background: var(--tape);
+  color: #22302f;
+  padding: 8px 12px;
+  border-radius: 4px;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.none {
+  padding: 12vh 10%;
+  text-align: center;
+  font-size: 17px;
+}
+.tally {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 14px;
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  padding: 12px 16px;
+}
+.tally h2 {
+  font: 600 16px var(--words);
+}
+.n {
+  font-size: 18px;
+  text-align: right;
+  padding-right: 8px;
+}
+@page walk-sheet {
+  size: letter portrait;
+  margin: 0.5in;
+}
+@media print {
+  .tools,
+  .old {
+    display: none;
+  }
+  .page,
+  .scroll {
+    display: block;
+    height: auto;
+    overflow: visible;
+    padding: 0;
+  }
+  .page {
+    page: walk-sheet;
+  }
+  .tally {
+    border: 0;
+    padding: 0;
+    break-inside: avoid;
+  }
+}
+</style>
