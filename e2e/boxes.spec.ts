@@ -90,10 +90,12 @@ test('a filled wall may be refused, and what is placed by hand stays', async ({ 
     .click();
   await clickPlan(page, 80, 3);
   await page.getByRole('button', { name: 'Select' }).click();
+  await page.getByText('Fill', { exact: true }).click();
   await page.getByRole('button', { name: 'room', exact: true }).click();
   await expect(page.locator('.proposal')).toContainText('receptacles proposed');
   await page.getByRole('button', { name: 'Refuse' }).click();
   await expect(page.locator('g.box[data-hit]')).toHaveCount(1);
+  await page.getByText('Fill', { exact: true }).click();
   await page.getByRole('button', { name: 'room', exact: true }).click();
   await page.getByRole('button', { name: 'Accept all' }).click();
   await expect(page.getByText(/out of reach/)).toHaveCount(0);

@@ -106,13 +106,16 @@ export async function signIn(page: Page, url: string, email: string): Promise<vo
   await expect(page.getByRole('heading', { name: 'Houses' })).toBeVisible();
 }
 
-export async function openDemo(page: Page, stop: 'House' | 'Boxes' | 'Circuits' | 'Panel' = 'Boxes'): Promise<void> {
+export async function openDemo(
+  page: Page,
+  stop: 'House' | 'Boxes' | 'Walk' | 'Circuits' | 'Panel' = 'Boxes',
+): Promise<void> {
   await page.getByRole('link', { name: 'Studio house on the narrow lot' }).click();
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
   await goTo(page, stop);
 }
 
-export async function goTo(page: Page, stop: 'House' | 'Boxes' | 'Circuits' | 'Panel'): Promise<void> {
+export async function goTo(page: Page, stop: 'House' | 'Boxes' | 'Walk' | 'Circuits' | 'Panel'): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })
     .getByRole('link', { name: new RegExp(`^${stop}`) })

@@ -1,2 +1,4 @@
+export * from './arrange';
 export * from './box-the-house';
 export type { BoxingPlan, ReasonedBox } from './plan';
+export * from './templates';

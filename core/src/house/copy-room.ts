@@ -26,7 +26,10 @@ function mirrorCorners(room: Room, options: CopyOptions): Corner[] {
   if (options.mirror === 'none') return room.corners.map(put);
   const count = room.corners.length;
   return room.corners
-    .map((corner, i) => ({ ...put(room.corners[(i + 1) % count]!), id: corner.id, wall: corner.wall }))
+    .map((corner, i) => {
+      const { x, y } = put(room.corners[(i + 1) % count]!);
+      return { ...corner, x, y };
+    })
     .reverse();
 }
 
@@ -62,6 +65,7 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
       };
       const other = (side: 'left' | 'right') => (mirrored ? (side === 'left' ? 'right' : 'left') : side);
       if (placed.kind === 'door') placed.hinge = other(placed.hinge);
+      if (placed.kind === 'pocket' || placed.kind === 'barn') placed.opens = other(placed.opens);
       if (placed.kind === 'slider') placed.moving = other(placed.moving);
       draft.openings[placed.id] = placed;
     }

@@ -215,6 +215,11 @@ export const standardsSchema = z.strictObject({
   coveringIn: z.number().min(0).max(6).default(0.5),
   /** From the jamb's edge to the centre of the first gang: past the casing and the king stud, *common practice*. */
   switchFromJambIn: z.number().min(2).max(24).default(6),
+  /** Groups of boxes set down by one key; the usual ones where nothing is said. */
+  templates: z
+    .array(z.strictObject({ name, text: z.string().max(400) }))
+    .max(9)
+    .optional(),
   /** How a row of luminaires ends: half a spacing from the wall, or equal divisions. */
   ceilingSchool: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */

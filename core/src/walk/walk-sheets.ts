@@ -221,11 +221,13 @@ function sheetOf(house: House, room: Room): RoomSheet {
 }
 
 /**
- * The rooms in the order in which a person walks them: from level to level upward, on each from the first room through its
+ * The rooms in the order in which a person walks them: from the ground upward, then what lies below; on each from the first room through its
  * doors, the nearest not yet visited next; rooms without doors at the end.
  */
 export function walkingOrder(house: House): Room[] {
-  const levels = Object.values(house.levels).sort((a, b) => a.elevationIn - b.elevationIn);
+  const byHeight = Object.values(house.levels).sort((a, b) => a.elevationIn - b.elevationIn);
+  const below = (level: (typeof byHeight)[number]) => level.elevationIn < 0;
+  const levels = [...byHeight.filter((one) => !below(one)), ...byHeight.filter(below)];
   return levels.flatMap((level) => {
     const rooms = Object.values(house.rooms).filter((room) => room.level === level.id);
     const left = new Set(rooms);

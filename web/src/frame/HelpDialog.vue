@@ -10,6 +10,10 @@ const keys = [
   ['← →', 'walk the strip by an inch; with Shift from stud to stud'],
   ['R S L A', 'drop a receptacle, switch, luminaire, alarm at the cursor'],
   ["R 7'-8 Enter", 'on the tape line: a receptacle that far from the last place'],
+  [', .', 'move what is selected by an inch; with Shift to the next stud'],
+  ['+ −', 'raise or lower it by an inch'],
+  ['1 … 9', 'set down a group of boxes at the cursor'],
+  ['Z', 'zoom to the room of the strip'],
   ['Tab', 'goes through all buttons, boxes and cards'],
 ] as const;
 </script>

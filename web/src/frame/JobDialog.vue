@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { addEntity, edit, formatLength, parseLength, removeEntities, rules, type House } from '@winculum/core';
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
+import TemplateEditor from './TemplateEditor.vue';
 
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
@@ -162,6 +163,7 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             </select></label
           >
         </fieldset>
+        <TemplateEditor />
         <h2 class="small-caps">Local amendments</h2>
         <p v-if="!Object.keys(house.amendments).length" class="muted">
           None. Where the authority has switched a rule off or changed its number, write it down here with who and when;

@@ -15,7 +15,9 @@ import {
 } from '@winculum/core';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
+import ArrangeTools from './ArrangeTools.vue';
 import BoxDetails from './BoxDetails.vue';
+import CopyLayout from './CopyLayout.vue';
 import FindingCard from './FindingCard.vue';
 
 const store = useHouse();
@@ -149,14 +151,17 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       </template>
     </div>
     <BoxDetails :box="box" />
+    <ArrangeTools />
     <button v-if="store.canEdit" class="plain-button" @click="remove">Delete {{ box.tag }}</button>
   </section>
   <section v-else-if="room" class="stack">
     <h2 class="tag num">{{ room.name }}</h2>
     <p class="muted">{{ room.kind.replaceAll('-', ' ') }}</p>
+    <CopyLayout v-if="store.canEdit" :room="room" />
   </section>
   <section v-else-if="view.selection.length > 1" class="stack">
     <h2 class="tag num">{{ view.selection.length }} selected</h2>
+    <ArrangeTools v-if="view.selection.every((one) => one.kind === 'box')" />
     <button
       v-if="store.canEdit && view.selection.every((one) => one.kind === 'box')"
       class="plain-button"

@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import {
+  applyTemplate,
   boundsOf,
   boxesOfProposal,
   fromLoop,
+  nudgeBoxes,
+  nudgeToStud,
   placeBoxes,
   planBoxes,
+  TEMPLATES,
   type BoxingPlan,
+  type Edited,
+  type Result,
   placementLimits,
   proposeForHouse,
   proposeForRoom,
@@ -77,6 +83,8 @@ watch(
 );
 
 function fill(what: 'wall' | 'room' | 'house'): void {
+  fillMenu.value!.open = false;
+  boxing.value = null;
   const house = store.house!;
   const proposal =
     what === 'house'
@@ -114,11 +122,16 @@ const ceiling = ref(false);
 const grid = shallowRef<CeilingShown | null>(null);
 watch([() => store.house, () => view.stripRoom], () => (boxing.value = null));
 
+const fillMenu = ref<HTMLDetailsElement>();
+const boxMenu = ref<HTMLDetailsElement>();
+
 function layOut(what: 'room' | 'house'): void {
+  boxMenu.value!.open = false;
   const rooms = what === 'house' ? Object.keys(store.house!.rooms) : [view.stripRoom];
   view.proposal = null;
   ceiling.value = false;
   boxing.value = planBoxes(store.house!, rooms, newId);
+  if (room.value && what === 'room') flyToRoom();
 }
 
 const inProposal = computed(() => {
@@ -174,6 +187,38 @@ function walkToStud(direction: 1 | -1): number {
   return ahead.sort((a, b) => a.gap - b.gap)[0]?.at ?? view.cursorIn;
 }
 
+/** The sheet gets narrower when a panel opens; the room is brought into what is left. */
+function flyToRoom(): void {
+  setTimeout(() => room.value && (view.target = { bounds: boundsOf(room.value.corners) }), 60);
+}
+watch(ceiling, flyToRoom);
+
+/** What of the sheet is shown. */
+const layers = ref({ reach: true, tags: true });
+const templates = computed(() => store.house!.standards.templates ?? TEMPLATES);
+
+/** Sets a template's boxes down around the cursor. */
+function putTemplate(n: number): void {
+  const template = templates.value[n];
+  if (template && room.value) store.apply(applyTemplate(store.house!, room.value.id, view.cursorIn, template, newId));
+}
+
+/** Full stop and comma move what is selected by an inch, with Shift to the next stud; plus and minus raise and lower it. */
+function nudge(key: string): boolean {
+  const ids = view.selection.filter((one) => one.kind === 'box').map((one) => one.id);
+  const moves: Record<string, () => Result<Edited>> = {
+    '.': () => nudgeBoxes(store.house!, ids, { alongIn: 1 }),
+    ',': () => nudgeBoxes(store.house!, ids, { alongIn: -1 }),
+    '>': () => nudgeToStud(store.house!, ids, 1),
+    '<': () => nudgeToStud(store.house!, ids, -1),
+    '+': () => nudgeBoxes(store.house!, ids, { upIn: 1 }),
+    '-': () => nudgeBoxes(store.house!, ids, { upIn: -1 }),
+  };
+  if (!moves[key] || ids.length === 0 || !store.canEdit) return false;
+  store.apply(moves[key]());
+  return true;
+}
+
 function onKey(event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey || !room.value) return;
   if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
@@ -185,6 +230,9 @@ function onKey(event: KeyboardEvent): void {
       ? walkToStud(direction)
       : wrapIn(wallLoop(room.value), Math.round(view.cursorIn) + direction);
   } else if (letter && store.canEdit) drop(letter.tool);
+  else if (/^[1-9]$/.test(event.key) && store.canEdit) putTemplate(Number(event.key) - 1);
+  else if (event.key.toLowerCase() === 'z' && room.value) view.target = { bounds: boundsOf(room.value.corners) };
+  else if (nudge(event.key)) event.preventDefault();
   else if (event.key === 'Enter' && view.proposal && event.target === document.body) accept();
   else if (event.key === 'Escape') view.proposal = null;
 }
@@ -219,21 +267,52 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
     </select>
     <span class="grow" />
     <template v-if="store.canEdit">
-      <span class="fill" role="group" aria-label="Fill with the fewest receptacles">
-        <span class="muted">Fill</span>
-        <button class="plain-button" :disabled="!room" @click="fill('wall')">wall</button>
-        <button class="plain-button" :disabled="!room" @click="fill('room')">room</button>
-        <button class="plain-button" :disabled="!room" @click="fill('house')">house</button>
-      </span>
-      <span class="fill" role="group" aria-label="Do it for me: receptacles, lights, switches, alarms">
-        <span class="muted">Box</span>
-        <button class="plain-button" :disabled="!room" @click="layOut('room')">room</button>
-        <button class="plain-button" :disabled="!room" @click="layOut('house')">house</button>
-      </span>
+      <details ref="fillMenu" class="menu">
+        <summary class="plain-button">Fill</summary>
+        <div class="pop" role="group" aria-label="Fill with the fewest receptacles">
+          <p class="muted">The fewest receptacles that reach everything</p>
+          <button class="plain-button" :disabled="!room" @click="fill('wall')">wall</button>
+          <button class="plain-button" :disabled="!room" @click="fill('room')">room</button>
+          <button class="plain-button" :disabled="!room" @click="fill('house')">house</button>
+        </div>
+      </details>
+      <details ref="boxMenu" class="menu">
+        <summary class="plain-button">Box it</summary>
+        <div class="pop" role="group" aria-label="Do it for me: receptacles, lights, switches, alarms">
+          <p class="muted">Receptacles, lights, switches and alarms that are missing</p>
+          <button class="plain-button" :disabled="!room" @click="layOut('room')">room</button>
+          <button class="plain-button" :disabled="!room" @click="layOut('house')">house</button>
+        </div>
+      </details>
+      <details class="menu">
+        <summary class="plain-button">Groups</summary>
+        <div class="pop" role="group" aria-label="Set down a group at the cursor">
+          <p class="muted">Set down around the cursor, on the nearest studs; keys 1 to 9</p>
+          <button
+            v-for="(one, i) in templates"
+            :key="one.name"
+            class="plain-button"
+            :disabled="!room"
+            @click="putTemplate(i)"
+          >
+            <span class="key">{{ i + 1 }}</span> {{ one.name }}
+          </button>
+        </div>
+      </details>
       <button class="plain-button" :disabled="!room" :aria-pressed="ceiling" @click="ceiling = !ceiling">
         Ceiling
       </button>
     </template>
+    <details class="menu">
+      <summary class="plain-button">Show</summary>
+      <div class="pop" role="group" aria-label="What is shown">
+        <label class="row"><input v-model="layers.reach" type="checkbox" /> reach along the walls</label>
+        <label class="row"><input v-model="layers.tags" type="checkbox" /> tags</label>
+        <button v-if="room" class="plain-button" @click="view.target = { bounds: boundsOf(room.corners) }">
+          <span class="key">Z</span> zoom to {{ room.name }}
+        </button>
+      </div>
+    </details>
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
     <template v-if="view.proposal.boxes.length">
@@ -257,8 +336,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
       </button></template
     >
   </div>
-  <div class="sheet">
+  <div class="sheet" :class="{ narrowed: boxing || ceiling }">
     <PlanSheet
+      class="plan"
       :house="hand.shown.value"
       :level="view.level"
       :target="view.target"
@@ -266,13 +346,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
       :pans="tool.kind === 'select'"
       :selected="selected"
       show-boxes
-      show-tags
+      :show-tags="layers.tags"
       :cursor="tool.kind === 'select' ? 'default' : 'crosshair'"
       @hand="hand.send"
       @scale="scale = $event"
     >
       <template #default="{ scale: now }"
         ><ReachOverlay
+          v-if="layers.reach"
           :house="hand.shown.value"
           :level="view.level"
           :scale="now"
@@ -302,7 +383,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
     </p>
     <p v-if="hand.refusal.value" class="refusal is-violation" role="status">{{ hand.refusal.value }}</p>
   </div>
-  <div v-if="room" class="under">
+  <div v-if="room && !boxing && !ceiling" class="under">
     <WallStrip
       :house="hand.shown.value"
       :room-id="room.id"
@@ -317,7 +398,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
     />
   </div>
   <TapeInput
-    v-if="room && store.canEdit"
+    v-if="room && store.canEdit && !boxing && !ceiling"
     :run="typed"
     :preview="preview"
     placeholder="R 7'-8"
@@ -341,10 +422,33 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
   padding: 4px 8px;
   gap: 6px;
 }
-.fill {
-  display: inline-flex;
-  gap: 4px;
-  align-items: center;
+.menu {
+  position: relative;
+  display: flex;
+}
+.menu summary {
+  list-style: none;
+}
+.menu[open] summary {
+  border-color: var(--chalk);
+}
+.pop {
+  position: absolute;
+  right: 0;
+  top: 40px;
+  width: 232px;
+  z-index: 5;
+  background: var(--card);
+  border: 1px solid var(--chalk);
+  border-radius: 6px;
+  padding: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.pop p {
+  width: 100%;
+  font-size: 12.5px;
 }
 .proposal {
   display: flex;
@@ -363,6 +467,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
   min-height: 0;
   position: relative;
   border-top: 1px solid var(--rule);
+}
+.narrowed .plan {
+  width: calc(100% - 400px);
+}
+@media (max-width: 900px) {
+  .narrowed .plan {
+    width: 100%;
+  }
 }
 .under {
   padding: 8px 12px 0;

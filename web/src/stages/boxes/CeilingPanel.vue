@@ -154,6 +154,9 @@ function place(): void {
       <button class="plain-button" aria-label="Close the ceiling grid" @click="emit('close')">Close</button>
     </header>
     <div class="body stack">
+      <p class="big num" role="status">
+        {{ fc.toFixed(0) }} fc <small>{{ verdict }} ({{ wanted[0] }}–{{ wanted[1] }})</small>
+      </p>
       <div class="grid3">
         <label class="field"
           >Across<input v-model.number="columns" class="plain num" type="number" min="1" max="12"
@@ -190,9 +193,6 @@ function place(): void {
           ><input v-model="thin" type="checkbox" /> thin, fits under joists</label
         >
       </div>
-      <p class="big num">
-        {{ fc.toFixed(0) }} fc <small>{{ verdict }} ({{ wanted[0] }}–{{ wanted[1] }})</small>
-      </p>
       <p class="muted small">
         Lumen method: {{ grid.places.length }} × {{ lumens || 0 }} lm × {{ USUAL_LUMEN_ASSUMPTIONS.utilization }} ×
         {{ USUAL_LUMEN_ASSUMPTIONS.maintenance }} ÷ {{ areaFt2(room.corners).toFixed(0) }} ft². Utilization and
@@ -237,7 +237,7 @@ function place(): void {
 .ceiling {
   position: absolute;
   inset: 10px 10px 10px auto;
-  width: min(360px, 92%);
+  width: min(380px, 92%);
   display: flex;
   flex-direction: column;
   background: var(--card);
@@ -285,5 +285,10 @@ footer {
   border-radius: 4px;
   padding: 8px 10px;
   line-height: 1.5;
+}
+.grid3 .field {
+  display: grid;
+  grid-template-columns: 1fr;
+  gap: 2px;
 }
 </style>

@@ -208,7 +208,19 @@ td.num.run {
 tr.selected {
   background: var(--chalk-soft);
 }
+.ceiling {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  column-gap: 16px;
+  align-items: start;
+}
+.ceiling h3 {
+  grid-column: 1 / -1;
+}
 @media (max-width: 900px) {
+  .ceiling {
+    grid-template-columns: 1fr;
+  }
   th:nth-child(6),
   .wall:not(.ceiling) td:nth-child(6),
   th:nth-child(8),

@@ -6,7 +6,7 @@ import { formatLength, viewRoom, type House, type Room, type WallSheet } from '@
 const props = defineProps<{ house: House; room: Room; sheet: WallSheet }>();
 const WIDTH = 700;
 const HIGH = 120;
-const scale = computed(() => Math.min(WIDTH / props.sheet.lengthIn, 3));
+const scale = computed(() => Math.min(WIDTH / props.sheet.lengthIn, 2));
 const ceiling = computed(() => props.house.levels[props.room.level]!.ceilingIn);
 const y = (heightIn: number) => HIGH - (Math.min(heightIn, ceiling.value) / ceiling.value) * (HIGH - 12);
 const x = (alongIn: number) => alongIn * scale.value;

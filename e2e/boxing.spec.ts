@@ -1,0 +1,84 @@
+import { clickPlan, expect, goTo, newHouse, openDemo, tape, test } from './harness';
+
+test('a room is boxed by the tool: some of it refused, the rest placed, with reasons', async ({ owner: page }) => {
+  await newHouse(page, 'Boxed');
+  await tape(page, "den 14' x 12'");
+  await page.getByRole('button', { name: 'Opening' }).click();
+  await clickPlan(page, 60, 144);
+  await goTo(page, 'Boxes');
+  await page.getByText('Box it').click();
+  await page
+    .getByRole('group', { name: /Do it for me/ })
+    .getByRole('button', { name: 'room' })
+    .click();
+  const panel = page.getByRole('region', { name: 'Proposed boxes' });
+  await expect(panel).toContainText('no point of the wall over 6 ft away');
+  await expect(panel).toContainText('at the latch side of the way in');
+  await expect(panel).toContainText('210.70(A)');
+  const all = Number(await panel.locator('.count').textContent());
+  expect(all).toBeGreaterThan(4);
+  await panel.getByRole('checkbox', { name: /luminaire/ }).uncheck();
+  await panel.getByRole('button', { name: `Accept ${all - 1}` }).click();
+  await expect(page.locator('g.box[data-hit]')).toHaveCount(all - 1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('g.box[data-hit]')).toHaveCount(0);
+});
+
+test('a ceiling is laid out by the rule of thumb, read off in feet and inches, and placed', async ({ owner: page }) => {
+  await newHouse(page, 'Ceiling');
+  await tape(page, "office 16' x 12'");
+  await goTo(page, 'Boxes');
+  await page.getByRole('button', { name: 'Ceiling' }).click();
+  const panel = page.getByRole('region', { name: 'Ceiling grid' });
+  await panel.getByLabel('Across').fill('4');
+  await panel.getByLabel('Rows').fill('3');
+  await expect(panel).toContainText('2\'-0", 6\'-0", 10\'-0", 14\'-0"');
+  // 12 × 800 × 0.6 × 0.8 ÷ 192 = 24 fc, worked by hand.
+  await expect(panel.locator('.big')).toContainText('24 fc too few');
+  await expect(panel).toContainText('Direct light alone');
+  await panel.getByLabel('First row').fill("9'");
+  await expect(panel).toContainText('farther than the middle of the room');
+  await panel.getByLabel('First row').fill('');
+  await panel.getByRole('button', { name: 'Place 12' }).click();
+  await expect(page.locator('g.box[data-hit]')).toHaveCount(12);
+});
+
+test('a blank room is boxed by hand with the keyboard alone', async ({ owner: page }) => {
+  await newHouse(page, 'By keys');
+  await tape(page, "den 12' x 12'");
+  await page.keyboard.press('Escape');
+  await goTo(page, 'Boxes');
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  for (let n = 0; n < 5; n++) {
+    for (let stud = 0; stud < 12; stud++) await page.keyboard.press('Shift+ArrowRight');
+    await page.keyboard.press('r');
+  }
+  await expect(page.locator('g.box[data-hit]')).toHaveCount(5);
+  await page.keyboard.press('s');
+  await page.keyboard.press('l');
+  await expect(page.locator('g.box[data-hit]')).toHaveCount(7);
+  await page.keyboard.press('Alt+2');
+  await page.getByRole('tab', { name: /Docket/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/cannot be reached by a six-foot cord/)).toHaveCount(0);
+});
+
+test('boxes are nudged by inch and by stud, and set down in groups', async ({ owner: page }) => {
+  await openDemo(page);
+  await page
+    .getByRole('region', { name: 'Wall strip' })
+    .getByRole('button', { name: /^ST-1,/ })
+    .click();
+  const along = page.getByLabel("from the wall's start");
+  const before = await along.inputValue();
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('.');
+  await expect(along).not.toHaveValue(before);
+  await page.keyboard.press(',');
+  await expect(along).toHaveValue(before);
+  await page.getByLabel('State').selectOption('held');
+  await page.getByLabel('Note', { exact: true }).fill('after the bench');
+  await page.keyboard.press('Tab');
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  await expect(page.getByText('ST-1 is held until tile: after the bench.')).toBeVisible();
+});
