@@ -17,7 +17,7 @@ test('the walk: sheets, ticks with a finger, print', async ({ owner: page }) => 
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(768);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('toolbar', { name: 'Walk tools' })).toBeHidden();
-  await expect(page.getByRole('cell', { name: 'DR-1' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'DR-1', exact: true })).toBeVisible();
 });
 
 test('a revision is frozen and signed, and shows later changes box by box', async ({ owner: page }) => {

@@ -133,8 +133,8 @@ export class HouseBuilder {
   }
 
   /** A receptacle on the side of a feature. */
-  onFeature(room: string, feature: string, circuit: string | null = null): this {
-    this.#box(room, { kind: 'feature', feature, x: 50, y: 50, heightIn: 30 }, { kind: 'receptacle', circuit });
+  onFeature(room: string, feature: string, circuit: string | null = null, heightIn = 30): this {
+    this.#box(room, { kind: 'feature', feature, x: 50, y: 50, heightIn }, { kind: 'receptacle', circuit });
     return this;
   }
 

@@ -76,7 +76,7 @@ watch(
 </script>
 
 <template>
-  <div v-if="store.house" class="frame">
+  <div v-if="store.house" class="frame" :class="stop">
     <TopBar class="top" @help="showHelp = true" />
     <OrderRail class="rail" :stop="stop" />
     <main class="stage">
@@ -142,6 +142,13 @@ watch(
   .frame {
     grid-template: 48px minmax(0, 1fr) 38vh / 60px minmax(0, 1fr);
     grid-template-areas: 'top top' 'rail stage' 'side side';
+  }
+  /* On the walk the sheet is what one needs in hand. */
+  .frame.walk {
+    grid-template: 48px minmax(0, 1fr) 0 / 60px minmax(0, 1fr);
+  }
+  .frame.walk .side {
+    display: none;
   }
 }
 @media print {

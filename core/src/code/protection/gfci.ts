@@ -152,6 +152,19 @@ function decideFoodArea(house: House, outlet: Outlet, edition: Edition): Decisio
   };
 }
 
+/**
+ * The receptacle for servicing heating and cooling equipment, 210.8(E) since 2020. Which one that is nobody marks; in an attic
+ * or a utility room that holds the equipment it can be no other.
+ */
+function decideService(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+  const holds: readonly RoomKind[] = ['attic', 'utility', 'storage', 'closet'];
+  if ((edition !== '2020' && edition !== '2023') || !holds.includes(outlet.room.kind) || outlet.load) return undefined;
+  const equipment = viewRoom(house, outlet.room.id).features.some((one) =>
+    ['furnace', 'air-handler', 'condenser'].includes(one.kind),
+  );
+  return equipment ? required('210.8(E)', 'It serves the equipment of 210.63 in this space.', 'medium') : undefined;
+}
+
 /** Whether an outlet needs ground-fault protection for people, by place, voltage, appliance and edition. */
 export function decideGfci(house: House, outlet: Outlet, edition: Edition): Decision {
   const { device, room } = outlet;
@@ -181,6 +194,8 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Deci
     decideNearWater(house, outlet, edition) ??
     decideFoodArea(house, outlet, edition);
   if (found) return found;
+  const service = decideService(house, outlet, edition);
+  if (service) return service;
   if (room.kind === 'other')
     return {
       kind: 'cannot-tell',

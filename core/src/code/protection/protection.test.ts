@@ -50,6 +50,12 @@ describe('GFCI 210.8 by place and edition', () => {
     ['electric dryer in a laundry: from 2020', inRoom('laundry', big), 'nnyy'],
     ['bedroom', inRoom('bedroom'), 'nnnn'],
     ['a room without a use', inRoom('other'), '????'],
+    [
+      'the receptacle beside an air handler in an attic: from 2020',
+      (edition: Edition) => inRoom('attic')(edition).feature('r', 'air-handler', ['c2', 20, 30, 30]),
+      'nnyy',
+    ],
+    ['an attic without equipment', inRoom('attic'), 'nnnn'],
     ['a refrigerator more than 6 ft from the sink: 2023 only', fridge(100), 'nnny'],
     ['a refrigerator within 6 ft of the sink', fridge(60), 'yyyy'],
     [

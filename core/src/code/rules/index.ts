@@ -4,6 +4,7 @@ import { alarmClearance } from './alarm-clearance';
 import { basementReceptacle } from './basement-receptacle';
 import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
 import { bathroomCircuit } from './bathroom-circuit';
+import { belowCounterReceptacle } from './below-counter-receptacle';
 import { boxCovering } from './box-covering';
 import { boxInUse } from './box-in-use';
 import { boxOnStud } from './box-on-stud';
@@ -64,6 +65,7 @@ export const rules: readonly Rule[] = [
   basementReceptacle,
   bathroomBasinReceptacle,
   bathroomCircuit,
+  belowCounterReceptacle,
   boxCovering,
   boxInUse,
   boxOnStud,

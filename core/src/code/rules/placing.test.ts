@@ -5,7 +5,10 @@ import { foyerReceptacle } from './foyer-receptacle';
 import { garageReceptacle } from './garage-receptacle';
 import { hallwayReceptacle } from './hallway-receptacle';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
-import { islandReceptacle } from './island-receptacle';
+import { islandReceptacle, receptaclesForIsland } from './island-receptacle';
+import { belowCounterReceptacle } from './below-counter-receptacle';
+import { describe, expect, it } from 'vitest';
+import { viewRoom, type Edition } from '../../index';
 import { laundryReceptacle } from './laundry-receptacle';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { porchReceptacle } from './porch-receptacle';
@@ -47,7 +50,7 @@ testRule(bathroomBasinReceptacle, {
   ],
 });
 
-const island = (edition: '2017' | '2020' | '2023', w: number, d: number, extra = {}) =>
+const island = (edition: Edition, w: number, d: number, extra = {}) =>
   aHouse(edition)
     .room('kit', 'kitchen', [0, 0, 300, 300])
     .standing('isl', 'kit', 'island', [100, 100, w, d], { name: 'island', ...extra });
@@ -250,4 +253,44 @@ testRule(roomUseNamed, {
       'x has no use yet, so spacing and protection there cannot be decided. Choose its kind.',
     ],
   ],
+});
+
+testRule(belowCounterReceptacle, {
+  passes: [
+    [
+      '2014: 12 in below the top',
+      island('2014', 64, 30).onFeature('kit', 'isl', null, 24),
+      'R1-1 may serve the island from its side.',
+    ],
+    ['2020: 6 in below', island('2020', 64, 30).onFeature('kit', 'isl', null, 30)],
+    [
+      '2023: one in the top besides',
+      island('2023', 64, 30).onFeature('kit', 'isl', null, 24).onFeature('kit', 'isl', null, 36),
+      'R1-1 in the side of the island is there besides what serves its top.',
+    ],
+  ],
+  fails: [
+    [
+      '2017: 13 in below',
+      island('2017', 64, 30).onFeature('kit', 'isl', null, 23),
+      'R1-1 stands 1\'-1" below the top of the island.',
+    ],
+    [
+      '2023: in the side only',
+      island('2023', 64, 30).onFeature('kit', 'isl', null, 30),
+      'The island has a receptacle in its side only: it may be there, but does not serve the counter. Set one listed for countertops into the top, or keep a provision.',
+    ],
+  ],
+});
+
+describe('islands of 2014 and 2017', () => {
+  it.each([
+    ['a sink with 10 in of counter behind it divides the top: two are due', 10, 2],
+    ['with 13 in behind it does not', 13, 1],
+  ])('%s', (_, behind, due) => {
+    const house = island('2017', 96, 36)
+      .standing('sink', 'kit', 'sink', [135, 100 + behind, 24, 36 - 2 * behind > 6 ? 36 - 2 * behind : 10])
+      .build();
+    expect(receptaclesForIsland(house, viewRoom(house, 'kit'), house.features['isl']!)).toBe(due);
+  });
 });

@@ -48,7 +48,7 @@ const scale = ref(1);
 const tools: readonly { key: string; tool: BoxTool; label: string }[] = [
   { key: 'R', tool: 'receptacle', label: 'receptacle' },
   { key: 'S', tool: 'switch', label: 'switch' },
-  { key: 'L', tool: 'luminaire', label: 'luminaire' },
+  { key: 'L', tool: 'luminaire', label: 'light' },
   { key: 'A', tool: 'alarm', label: 'alarm' },
 ];
 const others: readonly BoxTool[] = ['receptacle-240', 'floor-receptacle', 'fan', 'connection', 'low-voltage'];
@@ -303,16 +303,6 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
         Ceiling
       </button>
     </template>
-    <details class="menu">
-      <summary class="plain-button">Show</summary>
-      <div class="pop" role="group" aria-label="What is shown">
-        <label class="row"><input v-model="layers.reach" type="checkbox" /> reach along the walls</label>
-        <label class="row"><input v-model="layers.tags" type="checkbox" /> tags</label>
-        <button v-if="room" class="plain-button" @click="view.target = { bounds: boundsOf(room.corners) }">
-          <span class="key">Z</span> zoom to {{ room.name }}
-        </button>
-      </div>
-    </details>
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
     <template v-if="view.proposal.boxes.length">
@@ -375,6 +365,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
           :scale="now"
       /></template>
     </PlanSheet>
+    <details class="menu show">
+      <summary class="plain-button">Show</summary>
+      <div class="pop" role="group" aria-label="What is shown">
+        <label class="row"><input v-model="layers.reach" type="checkbox" /> reach along the walls</label>
+        <label class="row"><input v-model="layers.tags" type="checkbox" /> tags</label>
+        <button v-if="room" class="plain-button" @click="view.target = { bounds: boundsOf(room.corners) }">
+          <span class="key">Z</span> zoom to {{ room.name }}
+        </button>
+      </div>
+    </details>
     <BoxingPanel v-if="boxing" :plan="boxing" @close="boxing = null" @show="ticked = $event" />
     <CeilingPanel v-if="ceiling && room && !boxing" :room="room" @close="ceiling = false" @grid="grid = $event" />
     <p v-if="!levelRooms.length" class="empty">
@@ -411,16 +411,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 .tools {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: 4px;
   padding: 8px 12px;
   flex-wrap: wrap;
 }
 .more {
-  width: 84px;
+  width: 78px;
 }
 .tools .plain-button {
-  padding: 4px 8px;
-  gap: 6px;
+  padding: 4px 7px;
+  gap: 5px;
 }
 .menu {
   position: relative;
@@ -428,6 +428,20 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 }
 .menu summary {
   list-style: none;
+  height: 36px;
+  box-sizing: border-box;
+}
+.show {
+  position: absolute;
+  left: 10px;
+  bottom: 10px;
+  z-index: 2;
+}
+.show .pop {
+  left: 0;
+  right: auto;
+  top: auto;
+  bottom: 42px;
 }
 .menu[open] summary {
   border-color: var(--chalk);

@@ -64,4 +64,10 @@ const marks = computed(() =>
 .tag.muted {
   fill: var(--muted);
 }
+@media print {
+  .plan {
+    width: 1.5in;
+    max-height: 1.4in;
+  }
+}
 </style>

@@ -191,6 +191,17 @@ td {
   font-size: 16px;
   line-height: 1.5;
 }
+.row .grow {
+  width: 0;
+  min-height: 44px;
+}
+.sign .main {
+  justify-self: start;
+  min-height: 44px;
+}
+.sign {
+  max-width: 560px;
+}
 .who {
   width: auto;
   min-height: 44px;

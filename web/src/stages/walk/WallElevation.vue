@@ -119,6 +119,10 @@ const start = computed(() => x(props.sheet.start.alongIn));
   stroke-width: 2.5;
 }
 @media print {
+  .elevation {
+    max-height: 1.25in;
+    width: auto;
+  }
   .opening {
     fill: #f2f2f2;
   }
