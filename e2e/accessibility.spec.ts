@@ -11,16 +11,30 @@ async function expectAccessible(page: Page, what: string): Promise<void> {
 
 for (const theme of ['light', 'dark'] as const) {
   test(`every stop is accessible, ${theme}`, async ({ owner: page }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(300_000);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
     await page.reload();
     await expectAccessible(page, 'houses');
     await openDemo(page);
-    for (const stop of ['House', 'Boxes', 'Circuits', 'Panel'] as const) {
+    for (const stop of ['House', 'Boxes', 'Walk', 'Circuits', 'Panel'] as const) {
       await goTo(page, stop);
       await page.waitForTimeout(350);
       await expectAccessible(page, stop);
     }
+    await goTo(page, 'Boxes');
+    await page.getByText('Box it').click();
+    await page
+      .getByRole('group', { name: /Do it for me/ })
+      .getByRole('button', { name: 'house' })
+      .click();
+    await expectAccessible(page, 'a proposal');
+    await page.getByRole('button', { name: 'Refuse the proposal' }).click();
+    await page.getByRole('button', { name: 'Ceiling' }).click();
+    await expectAccessible(page, 'the ceiling grid');
+    await page.getByRole('button', { name: 'Close the ceiling grid' }).click();
+    await goTo(page, 'Walk');
+    await page.getByRole('button', { name: 'Sign-off' }).click();
+    await expectAccessible(page, 'sign-off');
     await page.getByRole('tab', { name: /Docket/ }).click();
     await expectAccessible(page, 'docket');
     await page.getByRole('button', { name: 'Job' }).click();

@@ -65,36 +65,38 @@ function accept(): void {
       </button>
     </header>
     <div class="list">
-      <details v-for="room in rooms" :key="room.id" :open="rooms.length < 3">
-        <summary>
-          <input
-            type="checkbox"
-            :aria-label="`All of ${room.name}`"
-            :checked="room.n === room.boxes.length && room.n > 0"
-            :indeterminate="room.n > 0 && room.n < room.boxes.length"
-            :disabled="!room.boxes.length"
-            @click.stop
-            @change="
-              set(
-                room.boxes.map((one) => one.box.id),
-                isOn($event),
-              )
-            "
-          />
-          <span class="grow">{{ room.name }}</span>
-          <span v-if="room.open.length" class="is-caution" title="something is left open">!</span>
-          <b class="num">{{ room.n }}</b>
-        </summary>
-        <label v-for="{ box, reason, section } in room.boxes" :key="box.id" class="one">
-          <input type="checkbox" :checked="chosen.has(box.id)" @change="set([box.id], isOn($event))" />
-          <span
-            ><b>{{ words(box.devices) }}</b
-            ><template v-if="box.bracket">, on a bracket</template>: {{ reason }}
-            <span class="muted num">{{ section }}</span></span
-          >
-        </label>
-        <p v-for="text in room.open" :key="text" class="open is-caution">{{ text }}</p>
-      </details>
+      <div v-for="room in rooms" :key="room.id" class="group">
+        <input
+          type="checkbox"
+          class="whole"
+          :aria-label="`All of ${room.name}`"
+          :checked="room.n === room.boxes.length && room.n > 0"
+          :indeterminate="room.n > 0 && room.n < room.boxes.length"
+          :disabled="!room.boxes.length"
+          @change="
+            set(
+              room.boxes.map((one) => one.box.id),
+              isOn($event),
+            )
+          "
+        />
+        <details :open="rooms.length < 3">
+          <summary>
+            <span class="grow">{{ room.name }}</span>
+            <span v-if="room.open.length" class="is-caution" title="something is left open">!</span>
+            <b class="num">{{ room.n }}</b>
+          </summary>
+          <label v-for="{ box, reason, section } in room.boxes" :key="box.id" class="one">
+            <input type="checkbox" :checked="chosen.has(box.id)" @change="set([box.id], isOn($event))" />
+            <span
+              ><b>{{ words(box.devices) }}</b
+              ><template v-if="box.bracket">, on a bracket</template>: {{ reason }}
+              <span class="muted num">{{ section }}</span></span
+            >
+          </label>
+          <p v-for="text in room.open" :key="text" class="open is-caution">{{ text }}</p>
+        </details>
+      </div>
     </div>
     <footer v-if="plan.boxes.length || plan.provisions.length">
       <button class="plain-button main" :disabled="!chosen.size && !plan.provisions.length" @click="accept">
@@ -154,7 +156,8 @@ footer {
   overflow-y: auto;
   flex: 1;
 }
-details {
+.group {
+  position: relative;
   border-bottom: 1px solid var(--rule);
 }
 summary {
@@ -162,9 +165,10 @@ summary {
   align-items: center;
   gap: 10px;
   min-height: 40px;
-  padding: 0 12px;
+  padding: 0 12px 0 44px;
   cursor: pointer;
   font-weight: 600;
+  list-style: none;
 }
 .one {
   display: flex;
@@ -172,6 +176,11 @@ summary {
   padding: 5px 12px 5px 22px;
   font-size: 13px;
   line-height: 1.35;
+}
+.whole {
+  position: absolute;
+  left: 14px;
+  top: 11px;
 }
 input[type='checkbox'] {
   width: 18px;
