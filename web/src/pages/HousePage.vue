@@ -145,7 +145,8 @@ watch(
   }
   /* On the walk the sheet is what one needs in hand. */
   .frame.walk {
-    grid-template: 48px minmax(0, 1fr) 0 / 60px minmax(0, 1fr);
+    grid-template: 48px minmax(0, 1fr) / 60px minmax(0, 1fr);
+    grid-template-areas: 'top top' 'rail stage';
   }
   .frame.walk .side {
     display: none;

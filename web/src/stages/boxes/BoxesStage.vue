@@ -132,6 +132,7 @@ function layOut(what: 'room' | 'house'): void {
   ceiling.value = false;
   boxing.value = planBoxes(store.house!, rooms, newId);
   if (room.value && what === 'room') flyToRoom();
+  else setTimeout(() => (view.target = { bounds: boundsOf(levelRooms.value.flatMap((one) => one.corners)) }), 60);
 }
 
 const inProposal = computed(() => {
@@ -416,7 +417,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
   flex-wrap: wrap;
 }
 .more {
-  width: 78px;
+  width: 84px;
 }
 .tools .plain-button {
   padding: 4px 7px;

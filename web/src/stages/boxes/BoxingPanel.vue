@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { acceptPlan, type BoxingPlan } from '@winculum/core';
+import { acceptPlan, findWall, formatLength, wallLoop, type BoxingPlan } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** A proposal of boxes, room by room with a reason for each; all, some or none of it is taken. */
@@ -19,6 +19,12 @@ const words = (devices: readonly { kind: string }[]) => {
   const kind = devices[0]!.kind.replaceAll('-', ' ');
   return devices.length > 1 ? `${devices.length} ${kind}es`.replace('receptaclees', 'receptacles') : kind;
 };
+/** Where on its wall: enough to find it with a tape. */
+function where({ room, at }: BoxingPlan['boxes'][number]['box']): string {
+  if (at.kind !== 'wall') return at.kind === 'feature' ? 'in its side' : '';
+  const wall = findWall(wallLoop(store.house!.rooms[room]!), at.wall);
+  return wall ? `${wall.name}, ${formatLength(at.alongIn, store.house!.standards.lengths)}` : '';
+}
 const rooms = computed(() => {
   const byRoom = new Map<string, BoxingPlan['boxes'][number][]>();
   for (const one of props.plan.boxes) byRoom.set(one.box.room, [...(byRoom.get(one.box.room) ?? []), one]);
@@ -89,9 +95,9 @@ function accept(): void {
           <label v-for="{ box, reason, section } in room.boxes" :key="box.id" class="one">
             <input type="checkbox" :checked="chosen.has(box.id)" @change="set([box.id], isOn($event))" />
             <span
-              ><b>{{ words(box.devices) }}</b
-              ><template v-if="box.bracket">, on a bracket</template>: {{ reason }}
-              <span class="muted num">{{ section }}</span></span
+              ><b>{{ words(box.devices) }}</b> <span class="num">{{ where(box) }}</span><template v-if="box.bracket"
+                >, on a bracket</template
+              >: {{ reason }} <span class="muted num">{{ section }}</span></span
             >
           </label>
           <p v-for="text in room.open" :key="text" class="open is-caution">{{ text }}</p>
