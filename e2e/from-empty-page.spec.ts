@@ -40,6 +40,7 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
 
   // Boxes: the fewest that reach everything, as one proposal.
   await goTo(page, 'Boxes');
+  await page.getByText('Fill', { exact: true }).click();
   await page.getByRole('button', { name: 'house', exact: true }).click();
   await expect(page.getByText('the fewest that reach everything')).toBeVisible();
   await page.getByRole('button', { name: 'Accept all' }).click();

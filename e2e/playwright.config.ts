@@ -11,6 +11,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
+    actionTimeout: 40_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

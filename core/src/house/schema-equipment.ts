@@ -32,6 +32,9 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     va: z.number().min(0).max(5000).default(12),
     lumens: z.number().min(0).max(100_000).optional(),
     weightLb: z.number().min(0).max(1000).default(5),
+    /** Length of a strip, inches, and where its driver lives. */
+    lengthIn: z.number().gt(0).max(1200).optional(),
+    driver: z.enum(['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in']).optional(),
     /** Marked for a damp or wet location. */
     marked: z.enum(['dry', 'damp', 'wet']).default('dry'),
     /** Its lamps are wholly enclosed (NEC 410.16). */

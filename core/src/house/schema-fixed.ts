@@ -102,6 +102,8 @@ export const featureSchema = z.strictObject({
   bottomIn: height.optional(),
   /** Risers between the floor levels that a stair joins. */
   risers: z.number().int().min(1).max(40).optional(),
+  /** A baseboard heater with a receptacle built in, on a circuit of its own (NEC 210.52, 424.9). */
+  receptacle: z.boolean().optional(),
   /** It burns fuel: decides about carbon monoxide alarms. */
   fuel: z.boolean().optional(),
   /** An island with a box, cable or raceway ready for a later receptacle (NEC 2023 210.52(C)(2)). */

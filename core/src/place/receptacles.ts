@@ -54,22 +54,30 @@ export function whyNotCounted(box: Box, ceilingIn: number): string | undefined {
   return undefined;
 }
 
-/** A box on the room's floor line. */
+/** A receptacle on the room's floor line: in a box, or built into a heater. */
 export interface OnLoop {
-  readonly box: Box;
+  /** Undefined for the receptacle of a heater. */
+  readonly box: Box | undefined;
   readonly atIn: number;
 }
 
 /** Boxes that fill wall spacing, on the loop: those on walls, and floor boxes within 18 in of one. */
 export const countedOnLoop = perRoom((view: RoomView): readonly OnLoop[] => {
   const loop = wallLoop(view.room);
-  return view.boxes.flatMap((box): OnLoop[] => {
+  const inBoxes = view.boxes.flatMap((box): OnLoop[] => {
     if (whyNotCounted(box, view.level.ceilingIn) !== undefined) return [];
     if (box.at.kind === 'wall') return [{ box, atIn: toLoop(loop, box.at.wall, box.at.alongIn) }];
     if (box.at.kind !== 'floor') return [];
     const near = nearestWall(loop, box.at);
     return near.distanceIn <= FLOOR_FROM_WALL_IN ? [{ box, atIn: toLoop(loop, near.wall.id, near.alongIn) }] : [];
   });
+  // The factory-built receptacle of a permanent baseboard heater serves the wall that the heater takes: 210.52, all editions.
+  const inHeaters = view.features.flatMap((feature): OnLoop[] =>
+    feature.kind === 'baseboard-heater' && feature.receptacle && feature.at.kind === 'wall'
+      ? [{ box: undefined, atIn: toLoop(loop, feature.at.wall, feature.at.alongIn + feature.at.widthIn / 2) }]
+      : [],
+  );
+  return [...inBoxes, ...inHeaters];
 });
 
 export interface SpaceReach {
@@ -104,7 +112,7 @@ export interface CounterReach {
 export function aboveCounter(view: RoomView, space: CounterSpace, maxAboveIn: number): OnLoop[] {
   const loop = wallLoop(view.room);
   return countedOnLoop(view).filter(({ box, atIn }) => {
-    if (box.at.kind !== 'wall' || placesIn(space, loop.lengthIn, [atIn]).length === 0) return false;
+    if (box?.at.kind !== 'wall' || placesIn(space, loop.lengthIn, [atIn]).length === 0) return false;
     const overIn = box.at.heightIn - space.heightIn;
     return overIn >= 0 && overIn <= maxAboveIn;
   });
@@ -127,7 +135,7 @@ export function reachAlongCounters(
 /** Ids of the boxes over the room's wall counters, within the 20 in of 210.52(C)(3). */
 const boxesOverCounters = perRoom(
   (view): ReadonlySet<string> =>
-    new Set(measureCounterSpaces(view).flatMap((space) => aboveCounter(view, space, 20).map((one) => one.box.id))),
+    new Set(measureCounterSpaces(view).flatMap((space) => aboveCounter(view, space, 20).map((one) => one.box!.id))),
 );
 
 /** Whether a receptacle serves a counter, an island or a peninsula. */

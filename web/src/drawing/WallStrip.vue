@@ -105,7 +105,11 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
       <span class="muted"
         >cursor <b class="num">{{ show(wallAtCursor.alongIn) }}</b> along the {{ wallAtCursor.wall.name }} wall</span
       >
-      <span class="muted legend">studs {{ strip.studSpacingIn }}" o.c.</span>
+      <span class="muted legend"
+        >studs {{ strip.studSpacingIn }}" o.c.<template v-if="strip.narrow.length"
+          >, bar on top: bay under 10"</template
+        ></span
+      >
     </header>
     <div ref="frame" class="frame">
       <svg
@@ -131,6 +135,25 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
           :d="`M${x(stud.at)},${WALL_TOP}v${WALL_HEIGHT}`"
           class="stud"
           :class="stud.kind"
+          pointer-events="none"
+        />
+        <rect
+          v-for="(one, i) in strip.barred"
+          :key="`barred-${i}`"
+          :x="x(one.fromIn)"
+          :y="y(one.topIn)"
+          :width="(one.toIn - one.fromIn) * perInch"
+          :height="Math.max(0, y(one.bottomIn) - y(one.topIn))"
+          class="barred"
+          pointer-events="none"
+        >
+          <title>{{ one.cause }}: no box, no hole</title>
+        </rect>
+        <path
+          v-for="(bay, i) in strip.narrow"
+          :key="`narrow-${i}`"
+          :d="`M${x(bay.fromIn)},${WALL_TOP + 2}H${x(bay.toIn)}`"
+          class="narrow"
           pointer-events="none"
         />
         <g v-for="part in strip.parts" :key="part.id" pointer-events="none">
@@ -260,6 +283,14 @@ svg {
 }
 .stud.king {
   stroke-width: 3;
+}
+.barred {
+  fill: var(--lumber);
+  opacity: 0.45;
+}
+.narrow {
+  stroke: var(--caution);
+  stroke-width: 4;
 }
 .corner {
   stroke: var(--wall);

@@ -1,7 +1,9 @@
 import {
   cutIntervals,
   findWall,
+  barredByFraming,
   layStuds,
+  narrowBays,
   openingBreak,
   reachAlongCounters,
   reachAlongWalls,
@@ -41,6 +43,13 @@ export interface Strip {
   readonly ceilingIn: number;
   readonly studSpacingIn: number;
   readonly walls: readonly { readonly name: string; readonly fromIn: number; readonly toIn: number }[];
+  /** Bays that an ordinary drill does not get into, and what framing bars. */
+  readonly narrow: readonly Interval[];
+  readonly barred: readonly (Interval & {
+    readonly bottomIn: number;
+    readonly topIn: number;
+    readonly cause: string;
+  })[];
   readonly studs: readonly { readonly at: number; readonly kind: string }[];
   readonly parts: readonly StripPart[];
   readonly ribbon: readonly (Interval & { readonly reached: boolean })[];
@@ -157,6 +166,8 @@ export function layOutStrip(
       cutOpen(base, { name: wall.name, fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn }),
     ),
     studs: layStuds(view).map((stud) => ({ at: cutAt(base, stud.atIn), kind: stud.kind })),
+    narrow: narrowBays(view).flatMap((bay) => cutOpen(base, { fromIn: bay.fromIn, toIn: bay.toIn })),
+    barred: barredByFraming(view).flatMap((one) => cutOpen(base, one)),
     parts: parts.flatMap((part) => cutOpen(base, part)).map((part, i) => ({ ...part, id: `${part.id}-${i}` })),
     ribbon: ribbonOf(view, limits).flatMap((stretch) => cutOpen(base, stretch)),
     boxes: view.boxes.flatMap((box) => {

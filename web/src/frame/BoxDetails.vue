@@ -68,6 +68,18 @@ function setWisher(by: string): void {
         >Stands {{ show(setting.standsOutIn) }} out of the stud.</template
       >
     </p>
+    <label class="field"
+      >Marked volume, in³
+      <input
+        class="plain num"
+        type="number"
+        min="1"
+        max="400"
+        step="0.1"
+        :value="box.volumeIn3 ?? ''"
+        :placeholder="`${type.volumeIn3}`"
+        @change="change({ volumeIn3: Number(value($event)) || undefined })"
+    /></label>
     <p v-if="setting.advice" class="is-caution small">{{ setting.advice }}</p>
     <p v-if="backing" class="is-caution small">{{ backing }}</p>
     <label v-if="box.at.kind === 'wall'" class="row"

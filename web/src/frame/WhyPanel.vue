@@ -45,6 +45,8 @@ const describe = (device: Device) => {
     return `${device.style} receptacle, ${device.volts} V ${device.ratingA} A${device.gfci ? ', GFCI' : ''}${device.switched === 'no' ? '' : `, ${device.switched} switched`}`;
   return device.kind === 'connection' ? `hard-wired, ${device.volts} V` : device.kind;
 };
+const LUMINAIRES = ['surface', 'recessed', 'pendant', 'wall', 'strip'];
+const DRIVERS = ['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in'];
 const circuitOf = (device: Device) => (device.circuit === null ? undefined : house.value.circuits[device.circuit]);
 
 function setWall(field: 'alongIn' | 'heightIn', text: string): void {
@@ -133,6 +135,39 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           <option value="half">half switched</option>
           <option value="whole">wholly switched</option>
         </select>
+      </div>
+      <div v-if="device.kind === 'luminaire' && store.canEdit" class="row">
+        <select
+          class="plain small"
+          aria-label="Kind of luminaire"
+          :value="device.style"
+          @change="setDevice(device, { style: value($event) })"
+        >
+          <option v-for="one in LUMINAIRES" :key="one">{{ one }}</option>
+        </select>
+        <select
+          v-if="device.style === 'strip'"
+          class="plain small"
+          aria-label="Where its driver lives"
+          :value="device.driver ?? ''"
+          @change="setDevice(device, { driver: value($event) || undefined })"
+        >
+          <option value="">driver: not said</option>
+          <option v-for="one in DRIVERS" :key="one" :value="one">driver: {{ one.replace('-', ' ') }}</option>
+        </select>
+        <label class="row"
+          ><input
+            class="plain num small"
+            style="width: 64px"
+            type="number"
+            min="0"
+            max="1000"
+            aria-label="Weight in pounds"
+            :value="device.weightLb"
+            @change="setDevice(device, { weightLb: Number(value($event)) || 0 })"
+          />
+          lb</label
+        >
       </div>
       <template
         v-for="(decision, name) in {

@@ -7,6 +7,7 @@ import { boxInUse } from './box-in-use';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
 import { closetLuminaire } from './closet-luminaire';
+import { driverPlace } from './driver-place';
 import { panelPlace } from './panel-place';
 import { panelWorkingSpace } from './panel-working-space';
 import { provisionalBoxes } from './provisional-boxes';
@@ -379,4 +380,12 @@ testRule(provisionalBoxes, {
       'R1-1 is held until tile: niche height.',
     ],
   ],
+});
+
+const run = (device: object) =>
+  room('kitchen').wallBox('r', 'c0', 20, { kind: 'luminaire', style: 'strip', ...device });
+testRule(driverPlace, {
+  passes: [['in a cabinet', run({ driver: 'cabinet' }), 'The driver of the run at R1-1 lives in the cabinet.']],
+  fails: [['behind the drywall', run({ driver: 'closed-in' }), 'The driver of the run at R1-1 would be closed in.']],
+  cannotTell: [['nobody has said', run({}), 'Where the driver of the run at R1-1 lives is not said.']],
 });

@@ -18,6 +18,7 @@ import { conductorSize } from './conductor-size';
 import { continuousLoads } from './continuous-loads';
 import { cordLoad } from './cord-load';
 import { counterReceptacleSpacing } from './counter-receptacle-spacing';
+import { driverPlace } from './driver-place';
 import { fastenedHalf } from './fastened-half';
 import { foyerReceptacle } from './foyer-receptacle';
 import { garageCircuit } from './garage-circuit';
@@ -79,6 +80,7 @@ export const rules: readonly Rule[] = [
   continuousLoads,
   cordLoad,
   counterReceptacleSpacing,
+  driverPlace,
   fastenedHalf,
   foyerReceptacle,
   garageCircuit,

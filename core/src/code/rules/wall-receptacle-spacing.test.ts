@@ -13,6 +13,15 @@ const wellSpaced = () =>
 testRule(wallReceptacleSpacing, {
   passes: [
     [
+      'a baseboard heater with a receptacle built in serves its wall',
+      aHouse()
+        .room('den', 'den', [0, 0, 100, 120])
+        .opening('den', 'c1', 'cased', 0, 120)
+        .opening('den', 'c3', 'cased', 0, 120)
+        .feature('den', 'baseboard-heater', ['c0', 20, 60, 3], { receptacle: true })
+        .receptacle('den', 'c2', 50),
+    ],
+    [
       'four receptacles around one door',
       wellSpaced(),
       'The south-west-north-east-south wall of bed is served: 5\'-10" at the worst point.',

@@ -16,6 +16,8 @@ import {
   usualFc,
   usualSpacingIn,
   USUAL_LUMEN_ASSUMPTIONS,
+  spreadAlong,
+  type Feature,
   type LightMap,
   type Room,
 } from '@winculum/core';
@@ -128,6 +130,33 @@ const unique = (values: readonly number[]) => [...new Set(values.map((one) => Ma
 const fromWest = computed(() => unique(grid.value.places.map((at) => at.x - bounds.value.minX)));
 const fromNorth = computed(() => unique(grid.value.places.map((at) => at.y - bounds.value.minY)));
 
+const islands = computed(() =>
+  Object.values(store.house!.features).filter(
+    (one) => one.room === props.room.id && (one.kind === 'island' || one.kind === 'peninsula'),
+  ),
+);
+/** One pendant for about each 30 in of island, *common practice*. */
+const PENDANT_EVERY_IN = 30;
+const longIn = (one: Feature) => Math.max(one.at.widthIn, one.at.depthIn);
+const pendantCount = (one: Feature) => Math.max(1, Math.round(longIn(one) / PENDANT_EVERY_IN));
+
+function pendants(island: Feature): void {
+  const { minX, minY, maxX, maxY } = boundsOf(featureOutline(props.room, island));
+  const alongX = maxX - minX >= maxY - minY;
+  const boxes = spreadAlong(longIn(island), pendantCount(island), 'half-at-walls').map((at) => ({
+    id: newId('box'),
+    room: props.room.id,
+    origin: 'wish' as const,
+    at: {
+      kind: 'ceiling' as const,
+      x: alongX ? minX + at : (minX + maxX) / 2,
+      y: alongX ? (minY + maxY) / 2 : minY + at,
+    },
+    devices: [newDevice('luminaire', newId('device'), { style: 'pendant' })],
+  }));
+  if (store.apply(placeBoxes(store.house!, boxes, `Pendants over the ${island.name || island.kind}`))) emit('close');
+}
+
 function place(): void {
   const boxes = grid.value.places.map((at) => ({
     id: newId('box'),
@@ -226,6 +255,11 @@ function place(): void {
       </p>
     </div>
     <footer>
+      <template v-for="one in islands" :key="one.id">
+        <button class="plain-button" :disabled="!store.canEdit" @click="pendants(one)">
+          {{ pendantCount(one) }} pendants over the {{ one.name || one.kind }}
+        </button>
+      </template>
       <button class="plain-button main" :disabled="!store.canEdit || !grid.places.length" @click="place">
         Place {{ grid.places.length }}
       </button>
@@ -250,6 +284,8 @@ header,
 footer {
   display: flex;
   align-items: center;
+  flex-wrap: wrap;
+  gap: 6px;
   padding: 8px 12px;
 }
 header {

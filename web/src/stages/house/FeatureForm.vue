@@ -80,6 +80,15 @@ function remove(): void {
         :readonly="!store.canEdit"
         @change="change({ risers: Number(($event.target as HTMLInputElement).value) || undefined })"
     /></label>
+    <label v-if="feature.kind === 'baseboard-heater'" class="row"
+      ><input
+        type="checkbox"
+        :checked="feature.receptacle ?? false"
+        :disabled="!store.canEdit"
+        @change="change({ receptacle: ($event.target as HTMLInputElement).checked || undefined })"
+      />
+      a receptacle is built in</label
+    >
     <label v-if="BURNS.has(feature.kind)" class="row"
       ><input
         type="checkbox"
