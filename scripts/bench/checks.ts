@@ -6,6 +6,8 @@ const read = readHouseFile(readFileSync(new URL('../../demo/studio-house.json', 
 if (!read.ok) throw new Error(read.problems[0]!.message);
 export const demo: House = read.value;
 
+const ID_FIELDS = new Set(['id', 'room', 'feature', 'circuit', 'box', 'device', 'gfciFirst']);
+
 /** The demo house `n` times side by side: every id with a suffix, every room a lot further on. */
 export function manyTimes(house: House, n: number): House {
   const many = structuredClone(house);
@@ -18,8 +20,9 @@ export function manyTimes(house: House, n: number): House {
         .flatMap((one) => Object.keys(house[one]))
         .concat(Object.values(house.boxes).flatMap((box) => Object.keys(box.devices))),
     );
-    const copy = JSON.parse(text, (_, value: unknown) =>
-      typeof value === 'string' && ids.has(value) ? value + suffix : value,
+    // Words that happen to be ids (a room "kitchen") stay what they are where they are no id.
+    const copy = JSON.parse(text, (key, value: unknown) =>
+      typeof value === 'string' && ids.has(value) && ID_FIELDS.has(key) ? value + suffix : value,
     ) as House;
     for (const room of Object.values(copy.rooms)) {
       room.prefix = `${String.fromCharCode(64 + i)}${room.prefix}`.slice(0, 4);

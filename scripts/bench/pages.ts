@@ -5,6 +5,7 @@ import vue from '@vitejs/plugin-vue';
 import { chromium, type Page, type Response } from '@playwright/test';
 import { build } from 'vite';
 import vuetify from 'vite-plugin-vuetify';
+import { demo, manyTimes } from './checks';
 import type { Figure } from './main';
 import { freePort, root, startServer } from './server';
 
@@ -68,6 +69,43 @@ async function bytesOf(page: Page, url: string): Promise<number> {
   return bytes;
 }
 
+/** Middle and slow frame while a box is dragged on the plan of the ten-times house with all overlays on, milliseconds. */
+async function framesWhileDragging(page: Page): Promise<{ middle: number; slow: number }> {
+  await page.goto(new URL('/houses', page.url()).href);
+
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'ten.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ ...manyTimes(demo, 10), name: 'Ten times' })),
+    });
+
+  const box = page.locator('g.box[data-hit]').first();
+  await box.waitFor();
+  await page.waitForTimeout(1_500);
+  const { x, y, width, height } = (await box.boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  await page.evaluate(() => {
+    const frames: number[] = [];
+    let last = performance.now();
+    const next = (now: number) => {
+      frames.push(now - last);
+      last = now;
+      requestAnimationFrame(next);
+    };
+    requestAnimationFrame(next);
+    Object.assign(window, { frames });
+  });
+  for (let n = 0; n < 90; n++) await page.mouse.move(x + width / 2 + (n % 30) * 4, y + height / 2 + (n % 7));
+  const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames.slice(3));
+  await page.mouse.up();
+  frames.sort((a, b) => a - b);
+  return { middle: frames[Math.floor(frames.length / 2)]!, slow: frames[Math.floor(frames.length * 0.95)]! };
+}
+
 export async function measurePages(): Promise<Figure[]> {
   const folder = await buildBarePage();
   const bare = await serveFolder(join(folder, 'dist'));
@@ -100,7 +138,10 @@ export async function measurePages(): Promise<Figure[]> {
     console.log(
       `first load: ${(firstBytes / 1024).toFixed(0)} KB; bare page: ${(bareBytes / 1024).toFixed(0)} KB, uncompressed`,
     );
+    const frames = await framesWhileDragging(page);
     return [
+      { name: 'middle frame while dragging on the ten-times house', value: frames.middle, unit: 'ms', wanted: 17 },
+      { name: 'slow frame (19 of 20 are faster) in the same drag', value: frames.slow, unit: 'ms', wanted: 34 },
       {
         name: 'first load of the interface against a bare page',
         value: firstBytes / bareBytes,

@@ -14,13 +14,15 @@ export interface OutletIndex {
   /** Every device that is on a circuit or needs one; blanks and low voltage left out. */
   readonly all: readonly Outlet[];
   readonly byCircuit: ReadonlyMap<string, readonly Outlet[]>;
+  /** By room; the same list as long as its outlets are the same. */
+  readonly byRoom: ReadonlyMap<string, readonly Outlet[]>;
   readonly byDevice: ReadonlyMap<string, Outlet>;
   readonly unassigned: readonly Outlet[];
 }
 
 const indices = new WeakMap<House, OutletIndex>();
 const outletMemory = new WeakMap<Device, Outlet>();
-const listMemory = new WeakMap<Circuit, readonly Outlet[]>();
+const listMemory = new WeakMap<Circuit | Room, readonly Outlet[]>();
 
 /** The same object as long as its parts are, so that what is derived from it is remembered. */
 function toOutlet(box: Box, device: Device, room: Room, load: Load | undefined): Outlet {
@@ -31,7 +33,7 @@ function toOutlet(box: Box, device: Device, room: Room, load: Load | undefined):
   return outlet;
 }
 
-function keepList(circuit: Circuit, outlets: readonly Outlet[]): readonly Outlet[] {
+function keepList(circuit: Circuit | Room, outlets: readonly Outlet[]): readonly Outlet[] {
   const known = listMemory.get(circuit);
   if (known && known.length === outlets.length && known.every((outlet, i) => outlet === outlets[i])) return known;
   listMemory.set(circuit, outlets);
@@ -44,6 +46,7 @@ export function indexOutlets(house: House): OutletIndex {
   if (known) return known;
   const loads = new Map(Object.values(house.loads).map((load) => [load.device, load]));
   const all: Outlet[] = [];
+  const rooms = new Map<string, Outlet[]>();
   const lists = new Map<string, Outlet[]>(Object.keys(house.circuits).map((id) => [id, []]));
   for (const box of Object.values(house.boxes)) {
     const room = house.rooms[box.room]!;
@@ -51,12 +54,16 @@ export function indexOutlets(house: House): OutletIndex {
       if (device.kind === 'blank' || device.kind === 'low-voltage') continue;
       const outlet = toOutlet(box, device, room, loads.get(device.id));
       all.push(outlet);
+      const here = rooms.get(room.id);
+      if (here) here.push(outlet);
+      else rooms.set(room.id, [outlet]);
       if (device.circuit !== null) lists.get(device.circuit)?.push(outlet);
     }
   }
   const index = {
     all,
     byCircuit: new Map([...lists].map(([id, outlets]) => [id, keepList(house.circuits[id]!, outlets)])),
+    byRoom: new Map([...rooms].map(([id, outlets]) => [id, keepList(house.rooms[id]!, outlets)])),
     byDevice: new Map(all.map((outlet) => [outlet.device.id, outlet])),
     unassigned: all.filter((outlet) => outlet.device.circuit === null && outlet.device.kind !== 'switch'),
   };

@@ -11,35 +11,59 @@ export interface RoomLight {
   readonly controlled: readonly Outlet[];
 }
 
+interface Groups {
+  readonly claimed: ReadonlySet<string>;
+  readonly byControl: ReadonlyMap<string, SwitchGroup>;
+}
+type SwitchGroup = House['switchGroups'][string];
+
+const groupMemory = new WeakMap<House['switchGroups'], Groups>();
+function groupsOf(house: House): Groups {
+  const known = groupMemory.get(house.switchGroups);
+  if (known) return known;
+  const groups = Object.values(house.switchGroups);
+  const found = {
+    claimed: new Set(groups.flatMap((group) => group.switches)),
+    byControl: new Map(groups.flatMap((group) => group.controls.map((device) => [device, group] as const))),
+  };
+  groupMemory.set(house.switchGroups, found);
+  return found;
+}
+
+const NO_LIGHT: RoomLight = { luminaires: [], switchedReceptacles: [], switches: [], controlled: [] };
+const lightMemory = new WeakMap<readonly Outlet[], { readonly groups: Groups; readonly light: RoomLight }>();
+
 /**
  * The lighting outlets of a room and whether a wall control governs them: by a switch group, or, where no group names the
- * outlet, by a switch in the room that no group claims.
+ * outlet, by a switch in the room that no group claims. Remembered by the room's outlets and the groups.
  */
 export function lightOf(house: House, index: OutletIndex, room: Room): RoomLight {
-  const groups = Object.values(house.switchGroups);
-  const claimed = new Set(groups.flatMap((group) => group.switches));
-  const groupOf = new Map(groups.flatMap((group) => group.controls.map((device) => [device, group] as const)));
-  const here = index.all.filter((outlet) => outlet.room.id === room.id);
+  const here = index.byRoom.get(room.id);
+  if (!here) return NO_LIGHT;
+  const groups = groupsOf(house);
+  const known = lightMemory.get(here);
+  if (known?.groups === groups) return known.light;
   const luminaires = here.filter((outlet) => outlet.device.kind === 'luminaire');
   const switchedReceptacles = here.filter(
     (outlet) => outlet.device.kind === 'receptacle' && outlet.device.switched !== 'no',
   );
-  const switches = here.filter((outlet) => outlet.device.kind === 'switch' && !claimed.has(outlet.device.id));
+  const switches = here.filter((outlet) => outlet.device.kind === 'switch' && !groups.claimed.has(outlet.device.id));
   const isControlled = (outlet: Outlet) => {
-    const group = groupOf.get(outlet.device.id);
+    const group = groups.byControl.get(outlet.device.id);
     return group ? group.switches.length > 0 : switches.length > 0;
   };
-  return {
-    luminaires,
-    switchedReceptacles,
-    switches,
-    controlled: [...luminaires, ...switchedReceptacles].filter(isControlled),
-  };
+  const controlled = [...luminaires, ...switchedReceptacles].filter(isControlled);
+  const light = { luminaires, switchedReceptacles, switches, controlled };
+  lightMemory.set(here, { groups, light });
+  return light;
 }
+
+/** Whether some group names the device among what it controls. */
+export const isGrouped = (house: House, device: string): boolean => groupsOf(house).byControl.has(device);
 
 /** The switches that govern an outlet of the room. */
 export function switchesFor(house: House, index: OutletIndex, outlet: Outlet): readonly Outlet[] {
-  const group = Object.values(house.switchGroups).find((one) => one.controls.includes(outlet.device.id));
+  const group = groupsOf(house).byControl.get(outlet.device.id);
   if (group) return group.switches.flatMap((id) => index.byDevice.get(id) ?? []);
   return lightOf(house, index, outlet.room).switches;
 }

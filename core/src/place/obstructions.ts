@@ -1,5 +1,5 @@
 import type { Box } from '../house/schema';
-import { perRoom, type RoomView } from '../plan/room-view';
+import { perShell, type RoomView } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { nearestWall } from '../plan/wall-loop';
 import { featureOutline } from '../plan/points';
@@ -25,7 +25,7 @@ const COVERS: Readonly<Record<string, string>> = {
 };
 
 /** What covers, shades or bars stretches of a room's walls: open doors, barn panels, heaters, furniture, tile, zones. */
-export const shadowsOf = perRoom((view: RoomView): readonly Shadow[] => {
+export const shadowsOf = perShell((view: RoomView): readonly Shadow[] => {
   const loop = wallLoop(view.room);
   const shadows: Shadow[] = [];
   for (const { opening, wall, alongIn, widthIn, own } of view.openings) {

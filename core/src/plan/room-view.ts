@@ -256,6 +256,25 @@ export function perRoom<T>(derive: (view: RoomView) => T): (view: RoomView) => T
   };
 }
 
+/** Remembers a derivation that reads a room without its boxes: moving one changes nothing of it. */
+export function perShell<T>(derive: (view: RoomView) => T): (view: RoomView) => T {
+  const memory = new WeakMap<Room, { view: RoomView; value: T }>();
+  return (view) => {
+    const known = memory.get(view.room);
+    if (
+      known &&
+      known.view.level === view.level &&
+      sameItems(known.view.features, view.features) &&
+      sameSeen(known.view.openings, view.openings) &&
+      samePartitions(known.view.partitions, view.partitions)
+    )
+      return known.value;
+    const value = derive(view);
+    memory.set(view.room, { view, value });
+    return value;
+  };
+}
+
 export const wallOf = (view: RoomView, wallId: string): LoopWall => {
   const wall = findWall(wallLoop(view.room), wallId);
   if (!wall) throw new Error(`${view.room.name} has no wall "${wallId}"`);

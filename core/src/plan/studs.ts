@@ -1,6 +1,6 @@
 import type { Corner } from '../house/schema';
 import { openingBreak } from './wall-spaces';
-import { perRoom, type RoomView } from './room-view';
+import { perShell, type RoomView } from './room-view';
 import { toLoop, wallLoop, type LoopWall } from './wall-loop';
 import type { Interval } from './intervals';
 
@@ -42,7 +42,7 @@ function layoutOf(view: RoomView, wall: LoopWall): number[] {
  * Studs on the wall's spacing from its layout corner, one at each end, posts where partitions meet it, jack and king at each
  * side of an opening, cripples below windows. Where the true layout is not known this is the usual one: *common practice*.
  */
-export const layStuds = perRoom((view: RoomView): readonly Stud[] => {
+export const layStuds = perShell((view: RoomView): readonly Stud[] => {
   const loop = wallLoop(view.room);
   return loop.walls.flatMap((wall) => {
     if (!isFramed(view, wall)) return [];
@@ -100,7 +100,7 @@ export interface Barred extends Interval {
 }
 
 /** Headers over openings (not to be drilled), pockets of sliding doors, braces. */
-export const barredByFraming = perRoom((view: RoomView): readonly Barred[] => {
+export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
   const loop = wallLoop(view.room);
   const headers = view.openings
     .filter((seen) => seen.opening.kind !== 'cased' || seen.widthIn < 400)
@@ -129,7 +129,7 @@ export const barredByFraming = perRoom((view: RoomView): readonly Barred[] => {
 });
 
 /** Clear stretches between neighbouring studs that an ordinary drill does not get into. */
-export const narrowBays = perRoom((view: RoomView): readonly Interval[] => {
+export const narrowBays = perShell((view: RoomView): readonly Interval[] => {
   const loop = wallLoop(view.room);
   const studs = layStuds(view);
   return studs.slice(1).flatMap((stud, i) => {
@@ -157,7 +157,17 @@ export interface StudFace {
 export const halfBoxWidthIn = (gangs: number): number => HALF_BOX_IN + ((gangs - 1) * FURTHER_GANG_IN) / 2;
 
 /** Places for a box on real stud faces, clear of openings, pockets, headers, braces and the next stud at that height. */
-export function studFaces(view: RoomView, heightIn: number, gangs = 1): StudFace[] {
+export function studFaces(view: RoomView, heightIn: number, gangs = 1): readonly StudFace[] {
+  const known = facesByHeight(view);
+  const key = `${heightIn} ${gangs}`;
+  let faces = known.get(key);
+  if (!faces) known.set(key, (faces = findFaces(view, heightIn, gangs)));
+  return faces;
+}
+
+const facesByHeight = perShell(() => new Map<string, readonly StudFace[]>());
+
+function findFaces(view: RoomView, heightIn: number, gangs: number): StudFace[] {
   const loop = wallLoop(view.room);
   const half = halfBoxWidthIn(gangs);
   const blocked = [
@@ -180,15 +190,15 @@ export function studFaces(view: RoomView, heightIn: number, gangs = 1): StudFace
   ];
   const studs = layStuds(view).filter((stud) => stud.kind !== 'jack' && (stud.topIn ?? Infinity) > heightIn + 3);
   const offset = STUD_WIDTH_IN / 2 + half;
-  return studs.flatMap((stud) => {
+  return studs.flatMap((stud, i) => {
+    const beside = [studs[i - 1], studs[i + 1]];
     const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
     return (['left', 'right'] as const)
       .map((side): StudFace => ({ studIn: stud.atIn, side, atIn: stud.atIn + (side === 'left' ? -offset : offset) }))
       .filter(({ atIn }) => atIn >= wall.startIn + half + 0.5 && atIn <= wall.startIn + wall.lengthIn - half - 0.5)
       .filter(({ atIn }) => blocked.every((gap) => atIn <= gap.fromIn || atIn >= gap.toIn))
-      .filter(
-        ({ atIn }) =>
-          !studs.some((other) => other !== stud && Math.abs(other.atIn - atIn) < half + STUD_WIDTH_IN / 2 - 0.05),
+      .filter(({ atIn }) =>
+        beside.every((other) => !other || Math.abs(other.atIn - atIn) >= half + STUD_WIDTH_IN / 2 - 0.05),
       );
   });
 }

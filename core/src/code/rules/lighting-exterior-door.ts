@@ -1,6 +1,6 @@
 import type { RoomKind } from '../../house/schema';
 import { OUTDOOR_KINDS } from '../protection/gfci';
-import { lightOf } from '../../control/room-light';
+import { isGrouped, lightOf } from '../../control/room-light';
 import { roomBehind } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -43,9 +43,7 @@ export const lightingExteriorDoor = defineRule({
         if (light.luminaires.length === 0) return [report.fail('none', data, { room: outside.id })];
         // A switch just inside the door serves as well as one outside; which it is, a group says.
         const inside = lightOf(facts.house, facts.outlets, view.room).switches.length > 0;
-        const grouped = light.luminaires.some((one) =>
-          Object.values(facts.house.switchGroups).some((group) => group.controls.includes(one.device.id)),
-        );
+        const grouped = light.luminaires.some((one) => isGrouped(facts.house, one.device.id));
         if (light.controlled.length === 0 && (grouped || !inside))
           return [report.fail('uncontrolled', data, { room: outside.id })];
         return [report.pass('lit', data, { room: outside.id })];

@@ -30,16 +30,15 @@ export const stairSwitches = defineRule({
           if (stair.risers === undefined) return report.cannotTell('unknown', { room }, where);
           if (stair.risers < limits.minRisers) return report.pass('few', { room, risers: stair.risers }, where);
           const light = lightOf(facts.house, facts.outlets, view.room);
-          const grouped = Object.values(facts.house.switchGroups).some((group) =>
-            group.switches.some((id) => facts.outlets.byDevice.get(id)?.room.id === view.room.id),
-          );
-          const here =
+          const here = facts.outlets.byRoom.get(view.room.id) ?? [];
+          const grouped = here.some((one) => one.device.kind === 'switch' && !light.switches.includes(one));
+          const canLight =
             light.switches.length > 0 ||
             grouped ||
             light.luminaires.some((one) =>
               switchesFor(facts.house, facts.outlets, one).some((control) => control.room.id === view.room.id),
             );
-          return here ? report.pass('lit', { room }, where) : report.fail('dark', { room }, where);
+          return canLight ? report.pass('lit', { room }, where) : report.fail('dark', { room }, where);
         }),
     ),
 });

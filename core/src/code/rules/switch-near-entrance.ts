@@ -1,11 +1,44 @@
 import { distance } from '../../house/geometry';
-import { lightOf, switchesFor } from '../../control/room-light';
+import { lightOf, switchesFor, type RoomLight } from '../../control/room-light';
 import { placeOf } from '../../plan/points';
 import { openingBreak } from '../../plan/wall-spaces';
 import { pointOnWall } from '../../plan/wall-loop';
-import { wallOf } from '../../plan/room-view';
+import { wallOf, type RoomView } from '../../plan/room-view';
 import { SPACED_ROOMS } from '../../place/receptacles';
-import { defineRule, fromMemory } from '../rule';
+import { defineRule, fromMemory, type Facts } from '../rule';
+
+interface Nearest {
+  readonly nearest: number;
+  readonly box: string;
+}
+const memory = new WeakMap<RoomLight, { view: RoomView; value: Nearest | undefined }>();
+
+/** The control nearest to a way in; remembered by what lights the room. Undefined where one of them is outside the room. */
+function nearestControl(facts: Facts, view: RoomView, light: RoomLight): Nearest | undefined {
+  const known = memory.get(light);
+  if (known?.view === view) return known.value;
+  const value = findNearest(facts, view, light);
+  memory.set(light, { view, value });
+  return value;
+}
+
+function findNearest(facts: Facts, view: RoomView, light: RoomLight): Nearest | undefined {
+  const controls = light.controlled.flatMap((outlet) => switchesFor(facts.house, facts.outlets, outlet));
+  const doors = view.openings.flatMap((seen) => {
+    const gap = openingBreak(seen);
+    return gap && seen.opening.kind !== 'vehicle' ? [{ ...gap, wall: wallOf(view, seen.wall) }] : [];
+  });
+  // A control in the next room, at the door between, is near by its nature.
+  if (doors.length === 0 || controls.some((one) => one.room.id !== view.room.id)) return undefined;
+  const jambs = doors.flatMap(({ wall, alongIn, widthIn }) =>
+    [alongIn, alongIn + widthIn].map((at) => pointOnWall(wall, at)),
+  );
+  const places = [...new Set(controls.map((one) => one.box))].map((box) => placeOf(view, box));
+  return {
+    nearest: Math.min(...places.flatMap((place) => jambs.map((jamb) => distance(place, jamb)))),
+    box: controls[0]!.box.id,
+  };
+}
 
 export const switchNearEntrance = defineRule({
   id: 'switch-near-entrance',
@@ -32,26 +65,14 @@ export const switchNearEntrance = defineRule({
         SPACED_ROOMS.has(view.room.kind) || view.room.kind === 'bathroom' || view.room.kind === 'half-bath';
       const light = lightOf(facts.house, facts.outlets, view.room);
       if (!wanted || light.controlled.length === 0) return [];
-      const doors = view.openings.flatMap((seen) => {
-        const gap = openingBreak(seen);
-        return gap && seen.opening.kind !== 'vehicle' ? [{ ...gap, wall: wallOf(view, seen.wall) }] : [];
-      });
-      const controls = light.controlled.flatMap((outlet) => switchesFor(facts.house, facts.outlets, outlet));
-      const own = controls.filter((one) => one.room.id === view.room.id);
-      // A control in the next room, at the door between, is near by its nature.
-      if (doors.length === 0 || own.length < controls.length) return [];
-      const nearest = Math.min(
-        ...own.flatMap((control) =>
-          doors.flatMap(({ wall, alongIn, widthIn }) =>
-            [alongIn, alongIn + widthIn].map((at) => distance(placeOf(view, control.box), pointOnWall(wall, at))),
-          ),
-        ),
-      );
+      const found = nearestControl(facts, view, light);
+      if (!found) return [];
+      const { nearest, box } = found;
       const detail = {
         measured: (show: (lengthIn: number) => string) => show(nearest),
         required: (show: (lengthIn: number) => string) => `within ${show(limits.nearIn)}, common practice`,
       };
-      const where = { room: view.room.id, box: own[0]!.box.id };
+      const where = { room: view.room.id, box };
       return [
         nearest > limits.nearIn
           ? report.fail('far', { room: view.room.name, nearest }, where, detail)

@@ -24,7 +24,8 @@ export const tamperResistant = defineRule({
   appliesTo: (facts) => facts.outlets.all.some((one) => one.device.kind === 'receptacle'),
   check: (facts, limits, report) =>
     facts.views.flatMap((view) => {
-      const own = facts.outlets.all.filter((one) => one.room === view.room && one.device.kind === 'receptacle');
+      const here = facts.outlets.byRoom.get(view.room.id) ?? [];
+      const own = here.filter((one) => one.device.kind === 'receptacle');
       if (own.length === 0) return [];
       const plain = own.filter(({ device, box, load }) => {
         if (device.kind !== 'receptacle' || device.tr || device.ratingA > 20) return false;
