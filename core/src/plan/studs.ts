@@ -48,7 +48,8 @@ export const layStuds = perShell((view: RoomView): readonly Stud[] => {
     if (!isFramed(view, wall)) return [];
     const gaps = view.openings.filter((seen) => seen.wall === wall.id);
     const gapAt = (atIn: number) => gaps.find((gap) => atIn >= gap.alongIn && atIn <= gap.alongIn + gap.widthIn);
-    const pocketAt = (atIn: number) => pocketStretches(view, wall).some((one) => atIn > one.fromIn && atIn < one.toIn);
+    const pockets = pocketStretches(view, wall);
+    const pocketAt = (atIn: number) => pockets.some((one) => atIn > one.fromIn && atIn < one.toIn);
     const spots: Stud[] = [];
     const add = (atIn: number, kind: StudKind) => {
       if (atIn < 0 || atIn > wall.lengthIn || pocketAt(atIn)) return;
@@ -167,7 +168,7 @@ export function studFaces(view: RoomView, heightIn: number, gangs = 1): readonly
 
 const facesByHeight = perShell(() => new Map<string, readonly StudFace[]>());
 
-function findFaces(view: RoomView, heightIn: number, gangs: number): StudFace[] {
+function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: number): StudFace[] {
   const loop = wallLoop(view.room);
   const half = halfBoxWidthIn(gangs);
   const blocked = [
@@ -191,6 +192,7 @@ function findFaces(view: RoomView, heightIn: number, gangs: number): StudFace[] 
   const studs = layStuds(view).filter((stud) => stud.kind !== 'jack' && (stud.topIn ?? Infinity) > heightIn + 3);
   const offset = STUD_WIDTH_IN / 2 + half;
   return studs.flatMap((stud, i) => {
+    if (nearIn !== undefined && Math.abs(Math.abs(stud.atIn - nearIn) - offset) > 0.2) return [];
     const beside = [studs[i - 1], studs[i + 1]];
     const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
     return (['left', 'right'] as const)
@@ -205,7 +207,7 @@ function findFaces(view: RoomView, heightIn: number, gangs: number): StudFace[] 
 
 /** The stud face that a box stands on, within an eighth of an inch; undefined when it stands on none. */
 export const faceUnder = (view: RoomView, atLoopIn: number, heightIn: number, gangs: number): StudFace | undefined =>
-  studFaces(view, heightIn, gangs).find((face) => Math.abs(face.atIn - atLoopIn) <= 0.13);
+  findFaces(view, heightIn, gangs, atLoopIn).find((face) => Math.abs(face.atIn - atLoopIn) <= 0.13);
 
 /** Whether the wall at a place has studs that a box could be nailed to. */
 export const isFramedAt = (view: RoomView, wallId: string): boolean => {
