@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { backingFor, BOX_TYPES, effectOfKind, settingOf, suitableType, typeOf, type RoomKind } from '../index';
+import { aHouse, bedroom } from '../test/house-builder';
+
+const one = (kind: RoomKind, device: Record<string, unknown>, box: Record<string, unknown> = {}, covering?: object) => {
+  const house = aHouse()
+    .room('r', kind, [0, 0, 144, 120])
+    .with((draft) => void (covering && Object.assign(draft.rooms['r']!.corners[0]!, { covering })))
+    .wallBox('r', 'c0', 60, device, box)
+    .build();
+  return { house, box: Object.values(house.boxes)[0]! };
+};
+const above = (kind: RoomKind, x: number, device: Record<string, unknown>) => {
+  const house = aHouse().room('r', kind, [0, 0, 144, 120]).over('r', 'luminaire', x, 60, device).build();
+  return { house, box: Object.values(house.boxes)[0]! };
+};
+
+describe('the box that suits', () => {
+  it.each([
+    ['a receptacle in gypsum', one('den', {}), 'gang-1'],
+    ['three switches', one('den', { kind: 'switch' }, { gangs: 3 }), 'gang-3'],
+    [
+      'a covering that is undecided',
+      one('bathroom', {}, {}, { kind: 'undecided', thicknessIn: 0 }),
+      'gang-1-adjustable',
+    ],
+    ['a block wall', one('garage', {}, {}, { kind: 'masonry', thicknessIn: 0 }), 'gang-1-masonry'],
+    ['a box moved in a finished wall', one('den', {}, { state: 'moved' }), 'gang-1-old-work'],
+    ['on a porch', one('porch', { wr: true }), 'weatherproof-1'],
+    ['a data outlet', one('office', { kind: 'low-voltage' }), 'low-voltage-1'],
+    ['a wall luminaire', one('hallway', { kind: 'luminaire', style: 'wall' }), 'octagon-4'],
+    ['in the middle of a bedroom\u2019s ceiling: a fan will come', above('bedroom', 72, {}), 'fan-brace'],
+    ['beside the wall', above('bedroom', 20, {}), 'round-ceiling'],
+    ['in the middle of a hall', above('hallway', 72, {}), 'round-ceiling'],
+    ['a chandelier of 60 lb in a foyer', above('foyer', 72, { weightLb: 60 }), 'fan-brace'],
+  ] as const)('%s', (_, { house, box }, id) => expect(suitableType(house, box).id).toBe(id));
+
+  it('gives way to what somebody chose', () => {
+    const { house, box } = one('den', {}, { type: 'gang-1-deep' });
+    expect(typeOf(house, box).id).toBe('gang-1-deep');
+  });
+
+  it('stands in a catalogue whose ids are its own and whose gangs grow in volume', () => {
+    expect(new Set(BOX_TYPES.map((type) => type.id)).size).toBe(BOX_TYPES.length);
+    const plain = [1, 2, 3, 4, 5, 6].map((n) => BOX_TYPES.find((type) => type.id === `gang-${n}`)!.volumeIn3);
+    expect(plain).toEqual(plain.toSorted((a, b) => a - b));
+  });
+});
+
+describe('how it is set', () => {
+  it.each([
+    [undefined, 0.5, undefined],
+    [{ kind: 'tile', thicknessIn: 0.625 }, 0.625, undefined],
+    [{ kind: 'tile', thicknessIn: 1.25 }, 1.25, 'thick covering: adjustable box, or an extension ring after it is on'],
+    [{ kind: 'wood', thicknessIn: 0.75 }, 0.75, 'wood burns: flush or proud, never back'],
+  ])('covering %j: %f in out of the stud', (covering, out, advice) => {
+    const { house, box } = one('den', {}, {}, covering);
+    expect(settingOf(house, box)).toEqual({ standsOutIn: out, advice });
+  });
+
+  it('asks for a block behind three gangs, and for backing for weight', () => {
+    expect(backingFor(one('den', { kind: 'switch' }, { gangs: 2 }).box)).toBeUndefined();
+    expect(backingFor(one('den', { kind: 'switch' }, { gangs: 3 }).box)).toContain('block');
+    expect(backingFor(above('foyer', 72, { weightLb: 100 }).box)).toBe('backing for 100 lb, fixed to the framing');
+  });
+});
+
+describe('what another name for a room would ask', () => {
+  it('a bedroom that becomes a bathroom needs GFCI and no wall spacing', () => {
+    const house = bedroom().receptacle('bed', 'c0', 60).build();
+    const { adds, drops } = effectOfKind(house, 'bed', 'bathroom');
+    expect(adds).toContain('1 outlet more would need GFCI.');
+    expect(adds.some((text) => text.includes('No basin is drawn'))).toBe(true);
+    expect(drops.some((text) => text.includes('six-foot cord'))).toBe(true);
+    expect(drops).toContain('1 outlet fewer would need AFCI.');
+  });
+  it('an office that becomes a bedroom needs its smoke alarms', () => {
+    const house = aHouse().room('r', 'office', [0, 0, 144, 120]).build();
+    expect(effectOfKind(house, 'r', 'bedroom').adds).toContain('r has no smoke alarm. (IRC R314.3, NFPA 72)');
+  });
+});
