@@ -226,6 +226,16 @@ defineExpose({ fit });
       <g
         v-for="box in boxes"
         :key="box.id"
+        v-memo="[
+          box,
+          house.rooms[box.room],
+          symbolSize,
+          scale,
+          selected.has(box.id),
+          showTags,
+          markOf?.(box),
+          colorOf?.(box),
+        ]"
         data-hit="box"
         :data-id="box.id"
         class="box"

@@ -11,6 +11,7 @@ import {
   type House,
   type PlacementLimits,
   type Proposal,
+  type RoomView,
 } from '@winculum/core';
 import { alongLoop } from '../../drawing/plan-shapes';
 
@@ -25,26 +26,35 @@ const props = defineProps<{
   cursorIn: number;
 }>();
 
+interface Ribbon {
+  readonly id: string;
+  readonly served: string;
+  readonly gaps: string;
+}
+/** Remembered by the room's view: while one box is dragged, the other rooms keep their ribbons. */
+const memory = new WeakMap<RoomView, { readonly limits: PlacementLimits; readonly ribbon: Ribbon }>();
+
+function ribbonOf(view: RoomView, limits: PlacementLimits): Ribbon {
+  const known = memory.get(view);
+  if (known?.limits === limits) return known.ribbon;
+  const { walls } = wallLoop(view.room);
+  const reaches = [
+    ...(SPACED_ROOMS.has(view.room.kind) ? reachAlongWalls(view, limits.wall.reachIn, limits.wall.minWallIn) : []),
+    ...reachAlongCounters(view, limits.counter),
+  ];
+  const ribbon = {
+    id: view.room.id,
+    served: reaches.map(({ space }) => alongLoop(walls, space.fromIn, space.toIn, 3)).join(''),
+    gaps: reaches.flatMap(({ reach }) => reach.gaps.map((gap) => alongLoop(walls, gap.fromIn, gap.toIn, 3))).join(''),
+  };
+  memory.set(view, { limits, ribbon });
+  return ribbon;
+}
+
 const ribbons = computed(() =>
   Object.values(props.house.rooms)
     .filter((room) => room.level === props.level)
-    .map((room) => {
-      const view = viewRoom(props.house, room.id);
-      const { walls } = wallLoop(room);
-      const reaches = [
-        ...(SPACED_ROOMS.has(room.kind)
-          ? reachAlongWalls(view, props.limits.wall.reachIn, props.limits.wall.minWallIn)
-          : []),
-        ...reachAlongCounters(view, props.limits.counter),
-      ];
-      return {
-        id: room.id,
-        served: reaches.map(({ space }) => alongLoop(walls, space.fromIn, space.toIn, 3)).join(''),
-        gaps: reaches
-          .flatMap(({ reach }) => reach.gaps.map((gap) => alongLoop(walls, gap.fromIn, gap.toIn, 3)))
-          .join(''),
-      };
-    }),
+    .map((room) => ribbonOf(viewRoom(props.house, room.id), props.limits)),
 );
 const onPlan = (roomId: string, atIn: number, insetIn: number) => {
   const { wall, alongIn } = fromLoop(wallLoop(props.house.rooms[roomId]!), atIn);
