@@ -143,6 +143,7 @@ function setWisher(by: string): void {
 
 <style scoped>
 .details {
+  min-width: 0;
   border: 0;
   border-top: 1px solid var(--rule);
   padding: 10px 0 0;

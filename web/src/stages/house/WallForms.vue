@@ -109,6 +109,7 @@ summary {
   min-height: 32px;
 }
 fieldset {
+  min-width: 0;
   border: 0;
   border-top: 1px solid var(--rule);
   margin: 0;
