@@ -9,20 +9,40 @@ import { Boxing, type BoxingPlan } from './plan';
 import { boxReceptacles } from './receptacles';
 import { boxStairSwitches, boxSwitches } from './switches';
 
+/** How far long work has come, from 0 to 1, and what it is at. */
+export type OnProgress = (share: number, what: string) => void;
+
 /**
  * Lays out the boxes that rooms still lack, as a careful crew would: receptacles with the fewest boxes on stud faces, lights,
  * switches at the latch side of every way in, lights outside, alarms. What stands stays; every box has its reason.
  */
-export function planBoxes(house: House, rooms: readonly string[], newId: NewId): BoxingPlan {
+export function planBoxes(
+  house: House,
+  rooms: readonly string[],
+  newId: NewId,
+  onProgress: OnProgress = () => undefined,
+): BoxingPlan {
   const boxing = new Boxing(house, newId);
-  for (const room of rooms) boxLights(boxing, room);
-  for (const room of rooms) boxOutdoorLights(boxing, room);
   // Switches come before receptacles: they have fewer places to stand.
-  for (const room of rooms) boxSwitches(boxing, room);
-  if (rooms.some((room) => house.rooms[room]!.kind === 'stair')) boxStairSwitches(boxing);
-  for (const room of rooms) boxReceptacles(boxing, room);
+  const steps = [
+    ['lights', boxLights],
+    ['outdoor lights', boxOutdoorLights],
+    ['switches', boxSwitches],
+    ['receptacles', boxReceptacles],
+  ] as const;
+  let done = 0;
+  for (const [what, step] of steps) {
+    if (step === boxReceptacles && rooms.some((room) => house.rooms[room]!.kind === 'stair')) boxStairSwitches(boxing);
+    for (const room of rooms) {
+      onProgress(done++ / (steps.length * rooms.length), `${what}, ${house.rooms[room]!.name}`);
+      step(boxing, room);
+    }
+  }
   const whole = rooms.length === Object.keys(house.rooms).length;
-  if (whole || rooms.some((room) => house.rooms[room]!.kind === 'bedroom')) boxAlarms(boxing);
+  if (whole || rooms.some((room) => house.rooms[room]!.kind === 'bedroom')) {
+    onProgress(1, 'alarms');
+    boxAlarms(boxing);
+  }
   return boxing.result();
 }
 

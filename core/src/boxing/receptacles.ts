@@ -252,5 +252,13 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
     );
   if (kind === 'basement-unfinished' && isOrdinary(boxing, room).length === 0)
     drop(boxing, room, { cost: ({ atLoopIn }) => atLoopIn }, 'an unfinished basement', '210.52(G)(3)');
+  if (kind === 'accessory-building' && isOrdinary(boxing, room).length === 0)
+    drop(
+      boxing,
+      room,
+      { heightIn: boxing.house.standards.garageHeightIn, cost: ({ atLoopIn }) => atLoopIn },
+      'an accessory building with power',
+      '210.52(G)(2)',
+    );
   for (const feature of boxing.view(room).features) if (SERVICED.has(feature.kind)) forService(boxing, room, feature);
 }

@@ -52,6 +52,11 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
 
     const along = (wall: string, alongIn: number, widthIn: number) =>
       mirrored ? Math.max(0, (wallLengthIn(room, wall) ?? 0) - alongIn - widthIn) : alongIn;
+    // Mirrored, a wall ends where it began: what stood across its first corner now stands where the wall before it begins.
+    const cornerWall = (at: { wall: string; acrossCorner?: boolean | undefined }) => {
+      const i = room.corners.findIndex((one) => one.id === at.wall);
+      return at.acrossCorner && mirrored ? room.corners.at(i - 1)!.id : at.wall;
+    };
     const point = (x: number, y: number, widthIn = 0, depthIn = 0) => ({
       x: (options.mirror === 'left-right' ? minX + maxX - x - widthIn : x) + options.dx,
       y: (options.mirror === 'up-down' ? minY + maxY - y - depthIn : y) + options.dy,
@@ -73,7 +78,11 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
     for (const feature of Object.values(house.features).filter((one) => one.room === roomId && one.kind !== 'panel')) {
       const at: FeaturePlace =
         feature.at.kind === 'wall'
-          ? { ...feature.at, alongIn: along(feature.at.wall, feature.at.alongIn, feature.at.widthIn) }
+          ? {
+              ...feature.at,
+              wall: cornerWall(feature.at),
+              alongIn: feature.at.acrossCorner ? 0 : along(feature.at.wall, feature.at.alongIn, feature.at.widthIn),
+            }
           : { ...feature.at, ...point(feature.at.x, feature.at.y, feature.at.widthIn, feature.at.depthIn) };
       const id = newId('feature');
       featureIds.set(feature.id, id);

@@ -247,7 +247,13 @@ const findBadFeatures = rememberBy(
       if (at.kind === 'wall')
         checkOnWall(
           house,
-          { room, wall: at.wall, fromIn: at.alongIn, toIn: at.alongIn + at.widthIn },
+          {
+            room,
+            wall: at.wall,
+            fromIn: at.acrossCorner ? 0 : at.alongIn,
+            // Across a corner of 90 degrees it takes 0.71 of its width of either leg.
+            toIn: at.acrossCorner ? at.widthIn * Math.SQRT1_2 : at.alongIn + at.widthIn,
+          },
           `features.${id}.at`,
           `The ${feature.name || feature.kind}`,
           report,

@@ -23,6 +23,26 @@ export const BOX_STATES = ['undecided', 'not-delivered', 'future', 'held', 'exis
 export type BoxState = (typeof BOX_STATES)[number];
 export const BOX_SETTINGS = ['cabinet-back', 'toe-kick', 'niche', 'slab-conduit'] as const;
 
+/**
+ * A box as it is bought, in generic sizes. Volumes are typical of plastic boxes, *common practice*: the one marked in the
+ * box is what counts (NEC 314.16(A)).
+ */
+export const boxTypeSchema = z.strictObject({
+  id,
+  name,
+  gangs: z.number().int().min(1).max(6),
+  shape: z.enum(['device', 'octagon', 'round', 'square', 'weatherproof', 'floor', 'low-voltage']).default('device'),
+  volumeIn3: z.number().min(0).max(400),
+  depthIn: z.number().min(0).max(12).default(3),
+  for: z.enum(['new', 'old-work']).default('new'),
+  adjustable: z.boolean().optional(),
+  fanRated: z.boolean().optional(),
+  masonry: z.boolean().optional(),
+  /** Weight that its ears carry, pounds: 50 for a luminaire box, 70 for a fan box (NEC 314.27). */
+  carriesLb: z.number().min(0).max(500).optional(),
+});
+export type BoxType = z.infer<typeof boxTypeSchema>;
+
 export const boxSchema = z.strictObject({
   id,
   room: id,

@@ -51,6 +51,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     kind: z.literal('alarm'),
     senses: z.enum(['smoke', 'co', 'smoke-co']).default('smoke'),
     va: z.number().min(0).max(100).default(5),
+    /** It signals the others by radio; otherwise a third conductor joins them. */
+    wireless: z.boolean().optional(),
   }),
   /** A hard-wired connection point of a fixed load. */
   z.strictObject({

@@ -48,6 +48,8 @@ export const placeSchema = z.discriminatedUnion('kind', [
     depthIn: span,
     /** Gap between its back and the wall: the counter behind a sink or cooktop. */
     behindIn: z.number().min(0).max(120).default(0),
+    /** It stands across the corner where this wall starts; the gap is then from the corner to the middle of its back. */
+    acrossCorner: z.boolean().optional(),
   }),
   z.strictObject({ kind: z.literal('free'), x: inches, y: inches, widthIn: span, depthIn: span }),
 ]);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { boxSchema } from './schema-boxes';
+import { boxSchema, boxTypeSchema } from './schema-boxes';
 import { loadSchema } from './schema-equipment';
 import { featureSchema, openingSchema } from './schema-fixed';
 import { height, id, inches, name, note } from './schema-parts';
@@ -44,6 +44,7 @@ export const ROOM_KINDS = [
   'laundry',
   'utility',
   'garage',
+  'accessory-building',
   'basement-unfinished',
   'basement-finished',
   'attic',
@@ -220,6 +221,8 @@ export const standardsSchema = z.strictObject({
     .array(z.strictObject({ name, text: z.string().max(400) }))
     .max(9)
     .optional(),
+  /** Boxes that this firm buys, beside or in place of those of the catalogue with the same id. */
+  boxTypes: z.array(boxTypeSchema).max(60).optional(),
   /** How a row of luminaires ends: half a spacing from the wall, or equal divisions. */
   ceilingSchool: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { backingFor, BOX_TYPES, effectOfKind, settingOf, suitableType, typeOf, type RoomKind } from '../index';
+import {
+  backingFor,
+  BOX_TYPES,
+  boxTypes,
+  effectOfKind,
+  settingOf,
+  suitableType,
+  typeOf,
+  type House,
+  type RoomKind,
+} from '../index';
 import { aHouse, bedroom } from '../test/house-builder';
 
 const one = (kind: RoomKind, device: Record<string, unknown>, box: Record<string, unknown> = {}, covering?: object) => {
@@ -34,6 +44,21 @@ describe('the box that suits', () => {
     ['in the middle of a hall', above('hallway', 72, {}), 'round-ceiling'],
     ['a chandelier of 60 lb in a foyer', above('foyer', 72, { weightLb: 60 }), 'fan-brace'],
   ] as const)('%s', (_, { house, box }, id) => expect(suitableType(house, box).id).toBe(id));
+
+  it('comes from the boxes of the firm, where it has entered its own', () => {
+    const { house, box } = one('den', {});
+    const own = (types: House['standards']['boxTypes']) => ({
+      ...house,
+      standards: { ...house.standards, boxTypes: types },
+    });
+    const base = { shape: 'device', depthIn: 3, for: 'new', gangs: 1 } as const;
+    expect(suitableType(own([{ ...base, id: 'own-1', name: 'Shallow', volumeIn3: 14 }]), box).id).toBe('own-1');
+    expect(suitableType(own([{ ...base, id: 'gang-1', name: 'Larger now', volumeIn3: 20.5 }]), box)).toMatchObject({
+      name: 'Larger now',
+      volumeIn3: 20.5,
+    });
+    expect(boxTypes(own([{ ...base, id: 'gang-1', name: 'x', volumeIn3: 20 }]))).toHaveLength(BOX_TYPES.length);
+  });
 
   it('gives way to what somebody chose', () => {
     const { house, box } = one('den', {}, { type: 'gang-1-deep' });

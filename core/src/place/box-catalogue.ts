@@ -1,24 +1,5 @@
-import type { Box, Covering, House } from '../house/schema';
+import type { Box, BoxType, Covering, House } from '../house/schema';
 import { viewRoom } from '../plan/room-view';
-
-/**
- * A box as it is bought, in generic sizes. Volumes are typical of plastic boxes, *common practice*: the one marked in the
- * box is what counts (NEC 314.16(A)).
- */
-export interface BoxType {
-  readonly id: string;
-  readonly name: string;
-  readonly gangs: number;
-  readonly shape: 'device' | 'octagon' | 'round' | 'square' | 'weatherproof' | 'floor' | 'low-voltage';
-  readonly volumeIn3: number;
-  readonly depthIn: number;
-  readonly for: 'new' | 'old-work';
-  readonly adjustable?: boolean;
-  readonly fanRated?: boolean;
-  readonly masonry?: boolean;
-  /** Weight that its ears carry, pounds: 50 for a luminaire box, 70 for a fan box (NEC 314.27). */
-  readonly carriesLb?: number;
-}
 
 const device = (
   id: string,
@@ -139,9 +120,23 @@ export const BOX_TYPES: readonly BoxType[] = [
   },
 ];
 
-const byId = new Map(BOX_TYPES.map((type) => [type.id, type]));
-export const findBoxType = (id: string | undefined): BoxType | undefined =>
-  id === undefined ? undefined : byId.get(id);
+const catalogues = new WeakMap<readonly BoxType[], readonly BoxType[]>();
+
+/** The boxes to choose from: those of the catalogue, and in their place or beside them those that the firm has entered. */
+export function boxTypes({ standards }: Pick<House, 'standards'>): readonly BoxType[] {
+  const { boxTypes: own } = standards;
+  if (!own) return BOX_TYPES;
+  let all = catalogues.get(own);
+  if (!all) {
+    const ids = new Set(own.map((one) => one.id));
+    all = [...BOX_TYPES.filter((one) => !ids.has(one.id)), ...own];
+    catalogues.set(own, all);
+  }
+  return all;
+}
+
+export const findBoxType = (house: Pick<House, 'standards'>, id: string | undefined): BoxType | undefined =>
+  id === undefined ? undefined : boxTypes(house).find((one) => one.id === id);
 
 const OUTDOORS: ReadonlySet<string> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
 
@@ -160,7 +155,7 @@ export function coveringAt(house: House, box: Box): Covering | undefined {
 export function suitableType(house: House, box: Box): BoxType {
   const devices = Object.values(box.devices);
   const oldWork = box.state === 'existing' || box.state === 'moved';
-  const pick = (id: string) => byId.get(id)!;
+  const pick = (id: string) => findBoxType(house, id)!;
   if (devices.length > 0 && devices.every((one) => one.kind === 'low-voltage')) return pick('low-voltage-1');
   if (box.at.kind === 'floor') return pick('floor-1');
   if (devices.some((one) => one.kind === 'fan')) return pick('fan-brace');
@@ -173,7 +168,7 @@ export function suitableType(house: House, box: Box): BoxType {
   const covering = coveringAt(house, box);
   const onWall = devices.some((one) => one.kind === 'luminaire' || one.kind === 'alarm');
   if (onWall) return pick('octagon-4');
-  const fits = BOX_TYPES.filter(
+  const fits = boxTypes(house).filter(
     (one) =>
       one.shape === 'device' &&
       one.gangs === box.gangs &&
@@ -185,7 +180,7 @@ export function suitableType(house: House, box: Box): BoxType {
 }
 
 /** The type that somebody chose, or the one that suits. */
-export const typeOf = (house: House, box: Box): BoxType => findBoxType(box.type) ?? suitableType(house, box);
+export const typeOf = (house: House, box: Box): BoxType => findBoxType(house, box.type) ?? suitableType(house, box);
 
 const HABITABLE =
   /^(kitchen|dining|breakfast|living|family|den|library|sunroom|bedroom|recreation|office|studio|basement-finished)$/;

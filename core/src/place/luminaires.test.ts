@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   areaFt2,
   ceilingGrid,
+  cofferMiddles,
   countForSpacing,
   directFc,
   joistConflict,
@@ -39,6 +40,31 @@ describe('rules of thumb for recessed luminaires, common practice', () => {
   ] as const)('%i in at %i in spacing, %s: %i', (length, spacing, school, count) =>
     expect(countForSpacing(length, spacing, school)).toBe(count),
   );
+
+  it('one row comes over a feature, and the others go with it', () => {
+    const room = { ...aHouse().room('r', 'kitchen', [0, 0, 240, 120]).build().rooms['r']! };
+    const grid = ceilingGrid(room, { columns: 4, rows: 2, school: 'half-at-walls', over: { x: 100, y: 58 } });
+    expect([...new Set(grid.places.map((at) => at.x))]).toEqual([40, 100, 160, 220]);
+    expect([...new Set(grid.places.map((at) => at.y))]).toEqual([58, 118]);
+  });
+
+  it('beams make coffers, each with its middle', () => {
+    const house = aHouse().room('r', 'living', [0, 0, 206, 106]).build();
+    const beam = (x: number, y: number, w: number, h: number) => [
+      { x, y },
+      { x: x + w, y },
+      { x: x + w, y: y + h },
+      { x, y: y + h },
+    ];
+    const middles = cofferMiddles(house.rooms['r']!, [beam(100, 0, 6, 106), beam(0, 50, 206, 6)]);
+    expect(middles).toEqual([
+      { x: 50, y: 25 },
+      { x: 156, y: 25 },
+      { x: 50, y: 81 },
+      { x: 156, y: 81 },
+    ]);
+    expect(cofferMiddles(house.rooms['r']!, [])).toEqual([{ x: 103, y: 53 }]);
+  });
 
   it('rows stand in line, mirrored about the middle, at any count', () => {
     fc.assert(

@@ -1,4 +1,5 @@
 import { boundsOf, isInside, type Point } from '../house/geometry';
+import { cutIntervals, lengthOf } from '../plan/intervals';
 import type { Joists, Room, Standards } from '../house/schema';
 
 export type CeilingSchool = Standards['ceilingSchool'];
@@ -29,6 +30,8 @@ export interface Grid {
   /** Rows start this far from the walls to the left and at the top instead of where the school puts them, inches. */
   readonly offsetX?: number | undefined;
   readonly offsetY?: number | undefined;
+  /** The nearest row is brought over this point of the plan, and the others go with it. */
+  readonly over?: Point | undefined;
 }
 
 export interface GridPlaces {
@@ -37,6 +40,36 @@ export interface GridPlaces {
   readonly stepY: number;
   /** Places of the grid that fall outside the room or into a beam: left out. */
   readonly left: number;
+}
+
+/** The least shift that brings one of the rows to a place. */
+const shiftTo = (rows: readonly number[], to: number): number =>
+  rows.map((row) => to - row).reduce((best, one) => (Math.abs(one) < Math.abs(best) ? one : best), Infinity) || 0;
+
+/**
+ * The middles of the coffers that beams make of a ceiling: one place between each two neighbouring beams, or beam and wall,
+ * both ways. Beams narrower than they are long divide across their run; coffers under 12 in take no luminaire.
+ */
+export function cofferMiddles(room: Room, beams: readonly (readonly Point[])[]): Point[] {
+  const all = boundsOf(room.corners);
+  const outlines = beams.map((outline) => boundsOf(outline));
+  const between = (from: number, to: number, cuts: readonly { fromIn: number; toIn: number }[]) =>
+    cutIntervals({ fromIn: from, toIn: to }, cuts)
+      .filter((one) => lengthOf(one) >= 12)
+      .map((one) => (one.fromIn + one.toIn) / 2);
+  const upright = (one: { minX: number; maxX: number; minY: number; maxY: number }) =>
+    one.maxY - one.minY >= one.maxX - one.minX;
+  const xs = between(
+    all.minX,
+    all.maxX,
+    outlines.filter(upright).map((one) => ({ fromIn: one.minX, toIn: one.maxX })),
+  );
+  const ys = between(
+    all.minY,
+    all.maxY,
+    outlines.filter((one) => !upright(one)).map((one) => ({ fromIn: one.minY, toIn: one.maxY })),
+  );
+  return ys.flatMap((y) => xs.map((x) => ({ x, y }))).filter((at) => isInside(at, room.corners));
 }
 
 /** A grid of ceiling luminaires over a room, measured in its bounding rectangle; places outside the room are left out. */
@@ -48,7 +81,9 @@ export function ceilingGrid(room: Room, grid: Grid, avoid: readonly (readonly Po
     return Array.from({ length: count }, (_, i) => offsetIn + i * step);
   };
   const [xs, ys] = [along(maxX - minX, grid.columns, grid.offsetX), along(maxY - minY, grid.rows, grid.offsetY)];
-  const all = ys.flatMap((y) => xs.map((x) => ({ x: minX + x, y: minY + y })));
+  const dx = grid.over ? shiftTo(xs, grid.over.x - minX) : 0;
+  const dy = grid.over ? shiftTo(ys, grid.over.y - minY) : 0;
+  const all = ys.flatMap((y) => xs.map((x) => ({ x: minX + x + dx, y: minY + y + dy })));
   const places = all.filter((at) => isInside(at, room.corners) && !avoid.some((outline) => isInside(at, outline)));
   const step = (values: readonly number[]) => (values.length > 1 ? values[1]! - values[0]! : 0);
   return { places, stepX: step(xs), stepY: step(ys), left: all.length - places.length };

@@ -1,6 +1,6 @@
 import type { Box } from '../house/schema';
 import { perShell, type RoomView } from '../plan/room-view';
-import { toLoop, wallLoop } from '../plan/wall-loop';
+import { stretchBefore, toLoop, wallLoop } from '../plan/wall-loop';
 import { nearestWall } from '../plan/wall-loop';
 import { featureOutline } from '../plan/points';
 import { receptaclesOf } from './receptacles';
@@ -62,8 +62,7 @@ export const shadowsOf = perShell((view: RoomView): readonly Shadow[] => {
     const top = feature.heightIn;
     const name = feature.name || feature.kind.replaceAll('-', ' ');
     if (feature.at.kind === 'wall') {
-      const fromIn = toLoop(loop, feature.at.wall, feature.at.alongIn);
-      const stretch = { fromIn, toIn: fromIn + feature.at.widthIn, bottomIn: feature.bottomIn ?? 0, topIn: top };
+      const stretch = { ...stretchBefore(loop, feature.at), bottomIn: feature.bottomIn ?? 0, topIn: top };
       if (feature.kind === 'no-device') shadows.push({ ...stretch, cause: `${name}: no device here`, barred: true });
       else if (feature.kind === 'tile')
         shadows.push({ ...stretch, cause: `${name}: settle with the tile setter`, barred: false });

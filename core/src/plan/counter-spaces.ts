@@ -1,7 +1,7 @@
 import type { Feature } from '../house/schema';
 import { cutIntervals, joinIntervals, type Interval } from './intervals';
 import { perRoom, type RoomView } from './room-view';
-import { toLoop, wallLoop } from './wall-loop';
+import { stretchBefore, wallLoop } from './wall-loop';
 
 /** A stretch of wall line above a counter, between the things that divide it: NEC 210.52(C)(1). Inches along the loop. */
 export interface CounterSpace extends Interval {
@@ -14,17 +14,21 @@ const ENDERS: ReadonlySet<Feature['kind']> = new Set(['refrigerator', 'tall-cabi
 
 /**
  * Counter behind a sink, range or cooktop at least this deep needs to be served as well: 210.52(C)(1) Exception and figure,
- * straight wall. The 18 in of an appliance set across a corner is not drawn by this feature kind.
+ * 12 in on a straight wall, 18 in from the back of one set across a corner to the corner.
  */
-const BEHIND_STRAIGHT_IN = 12;
+const leastBehind = (at: { acrossCorner?: boolean | undefined }): number => (at.acrossCorner ? 18 : 12);
 
 /** The wall counter spaces of a room, legs around an inside corner joined, in order along the loop. */
 export const measureCounterSpaces = perRoom((view: RoomView): readonly CounterSpace[] => {
   const loop = wallLoop(view.room);
   const onWall = (feature: Feature): Interval[] => {
     if (feature.at.kind !== 'wall') return [];
-    const fromIn = toLoop(loop, feature.at.wall, feature.at.alongIn);
-    return [{ fromIn, toIn: fromIn + feature.at.widthIn }];
+    const stretch = stretchBefore(loop, feature.at);
+    if (stretch.toIn <= loop.lengthIn + 0.02) return [stretch];
+    return [
+      { ...stretch, toIn: loop.lengthIn },
+      { fromIn: 0, toIn: stretch.toIn - loop.lengthIn },
+    ];
   };
   const counters = view.features.filter((feature) => feature.kind === 'counter');
   const runs = joinIntervals(counters.flatMap(onWall));
@@ -32,8 +36,8 @@ export const measureCounterSpaces = perRoom((view: RoomView): readonly CounterSp
   const dividers = view.features
     .filter(
       (feature) =>
-        ENDERS.has(feature.kind) ||
-        (DIVIDERS.has(feature.kind) && feature.at.kind === 'wall' && feature.at.behindIn < BEHIND_STRAIGHT_IN),
+        (ENDERS.has(feature.kind) && !(feature.at.kind === 'wall' && feature.at.acrossCorner)) ||
+        (DIVIDERS.has(feature.kind) && feature.at.kind === 'wall' && feature.at.behindIn < leastBehind(feature.at)),
     )
     .flatMap(onWall);
   const spaces = runs.flatMap((run) => cutIntervals(run, dividers)).map((space) => ({ ...space, heightIn }));

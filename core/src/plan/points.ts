@@ -1,7 +1,7 @@
 import { distanceToSegment, isInside, type Point } from '../house/geometry';
 import type { Box, Feature, House, Room } from '../house/schema';
 import { wallOf, type RoomView } from './room-view';
-import { findWall, pointOnWall, rectangleOnWall, wallLoop } from './wall-loop';
+import { acrossCorner, findWall, pointOnWall, rectangleOnWall, wallLoop } from './wall-loop';
 
 /** Where a box stands on the plan; one on a wall lies on its inside face. */
 export function boxPoint(house: House, box: Box): Point {
@@ -18,7 +18,7 @@ export function featureOutline(room: Room, feature: Feature): Point[] {
     const wall = findWall(wallLoop(room), at.wall);
     if (!wall)
       throw new Error(`The ${feature.kind} of ${room.name} names wall "${at.wall}", which the room does not have`);
-    return rectangleOnWall(wall, at);
+    return at.acrossCorner ? acrossCorner(wallLoop(room), at).outline : rectangleOnWall(wall, at);
   }
   const { x, y, widthIn, depthIn } = at;
   return [

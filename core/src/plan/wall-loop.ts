@@ -99,6 +99,54 @@ export function rectangleOnWall(
   ];
 }
 
+/**
+ * A rectangle set across the corner where a wall starts: its outline, and how much of each leg lies between the lines of its
+ * sides. Its back is `behindIn` from the corner, along the line that halves it. Inches.
+ */
+export function acrossCorner(
+  loop: WallLoop,
+  at: { wall: string; widthIn: number; depthIn: number; behindIn: number },
+): { outline: Point[]; legIn: number } {
+  const i = loop.walls.findIndex((wall) => wall.id === at.wall);
+  const [wall, before] = [loop.walls[i]!, loop.walls.at(i - 1)!];
+  const unit = (from: Point, to: Point) => {
+    const far = distance(from, to);
+    return { x: (to.x - from.x) / far, y: (to.y - from.y) / far };
+  };
+  const [right, left] = [unit(wall.from, wall.to), unit(wall.from, before.from)];
+  const across = unit(left, right);
+  const out = { x: -across.y, y: across.x };
+  const point = (side: number, far: number): Point => ({
+    x: wall.from.x + across.x * side + out.x * far,
+    y: wall.from.y + across.y * side + out.y * far,
+  });
+  const half = at.widthIn / 2;
+  const [near, far] = [at.behindIn, at.behindIn + at.depthIn];
+  return {
+    outline: [point(-half, near), point(half, near), point(half, far), point(-half, far)],
+    legIn: half / (across.x * right.x + across.y * right.y),
+  };
+}
+
+/** The stretch of floor line before which something stands, inches along the loop; one across the first corner runs past the loop's end. */
+export function stretchBefore(
+  loop: WallLoop,
+  at: {
+    wall: string;
+    alongIn: number;
+    widthIn: number;
+    depthIn: number;
+    behindIn: number;
+    acrossCorner?: boolean | undefined;
+  },
+): { fromIn: number; toIn: number } {
+  const fromIn = toLoop(loop, at.wall, at.alongIn);
+  if (!at.acrossCorner) return { fromIn, toIn: fromIn + at.widthIn };
+  const { legIn } = acrossCorner(loop, at);
+  const start = wrapIn(loop, toLoop(loop, at.wall, 0) - legIn);
+  return { fromIn: start, toIn: start + 2 * legIn };
+}
+
 /** The place on the floor line nearest to a point of the plan. */
 export function nearestWall(loop: WallLoop, point: Point): { wall: LoopWall; alongIn: number; distanceIn: number } {
   let best: { wall: LoopWall; alongIn: number; distanceIn: number } | undefined;

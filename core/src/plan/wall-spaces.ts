@@ -1,7 +1,7 @@
 import type { Feature } from '../house/schema';
 import { cutLoop, lengthOf, type Interval } from './intervals';
 import { perRoom, type RoomView, type SeenOpening } from './room-view';
-import { fromLoop, toLoop, wallLoop } from './wall-loop';
+import { fromLoop, stretchBefore, toLoop, wallLoop } from './wall-loop';
 
 /**
  * A stretch of floor line unbroken by doorways and similar openings, fireplaces and fixed cabinets: NEC 210.52(A)(2).
@@ -77,7 +77,7 @@ export const measureBreaks = perRoom((view): readonly WallBreak[] => {
     }),
     ...view.features.flatMap((feature) =>
       feature.at.kind === 'wall' && BREAKING.has(feature.kind) && feature.at.behindIn < 12
-        ? [spread(feature.at.wall, feature.at.alongIn, feature.at.widthIn, feature.name || feature.kind)]
+        ? [{ ...stretchBefore(loop, feature.at), cause: feature.name || feature.kind }]
         : [],
     ),
   ];

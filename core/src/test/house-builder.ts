@@ -67,7 +67,7 @@ export class HouseBuilder {
     room: string,
     kind: FeatureKind,
     at: readonly [string, number, number, number, number?],
-    extra: Extra = {},
+    { acrossCorner, ...extra }: Extra = {},
   ): this {
     const id = String(extra['id'] ?? this.#id('f'));
     const [wall, alongIn, widthIn, depthIn, behindIn = 0] = at;
@@ -75,7 +75,7 @@ export class HouseBuilder {
       id,
       room,
       kind,
-      at: { kind: 'wall', wall, alongIn, widthIn, depthIn, behindIn },
+      at: { kind: 'wall', wall, alongIn, widthIn, depthIn, behindIn, acrossCorner },
       ...extra,
     });
     return this;

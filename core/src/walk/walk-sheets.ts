@@ -4,6 +4,7 @@ import type { Device } from '../house/schema-equipment';
 import { backingFor, coveringAt, settingOf, typeOf } from '../place/box-catalogue';
 import { receptaclesOf } from '../place/receptacles';
 import { openingBreak } from '../plan/wall-spaces';
+import { placeOf } from '../plan/points';
 import { viewRoom, wallOf, type RoomView } from '../plan/room-view';
 import { faceUnder, isFramedAt } from '../plan/studs';
 import { toLoop, wallLoop, type LoopWall } from '../plan/wall-loop';
@@ -41,8 +42,10 @@ export interface WallSheet {
   readonly lines: readonly SheetLine[];
 }
 
-/** A mark on the floor for something in the ceiling, from two named walls. */
+/** A mark on the floor for what hangs over it, or stands on it away from a wall: from two named walls to the middle of the box. */
 export interface FloorMark extends Omit<SheetLine, 'runIn' | 'side' | 'standsOutIn'> {
+  /** The cabinet or island that carries the box. */
+  readonly on: string | undefined;
   readonly fromFirst: { readonly wall: string; readonly inches: number };
   readonly fromSecond: { readonly wall: string; readonly inches: number };
 }
@@ -52,7 +55,7 @@ export interface RoomSheet {
   readonly walls: readonly WallSheet[];
   readonly ceiling: readonly FloorMark[];
   /** Boxes in floors, islands, cabinets. */
-  readonly elsewhere: readonly SheetLine[];
+  readonly elsewhere: readonly FloorMark[];
   readonly open: readonly string[];
 }
 
@@ -190,9 +193,12 @@ function toLine(house: House, view: RoomView, box: Box, start: TapeStart | undef
 function toMark(house: House, view: RoomView, box: Box): FloorMark {
   const { runIn: _run, side: _side, standsOutIn: _out, ...line } = toLine(house, view, box, undefined);
   const { minX, minY, maxX, maxY } = boundsOf(view.room.corners);
-  const { x, y } = box.at as { x: number; y: number };
+  const { x, y } = placeOf(view, box);
+  const carrier = box.at.kind === 'feature' ? box.at.feature : undefined;
+  const feature = view.features.find((one) => one.id === carrier);
   return {
     ...line,
+    on: feature && (feature.name || feature.kind.replaceAll('-', ' ')),
     fromFirst: x - minX <= maxX - x ? { wall: 'west', inches: x - minX } : { wall: 'east', inches: maxX - x },
     fromSecond: y - minY <= maxY - y ? { wall: 'north', inches: y - minY } : { wall: 'south', inches: maxY - y },
   };
@@ -213,7 +219,7 @@ function sheetOf(house: House, room: Room): RoomSheet {
   const ceiling = view.boxes.filter((box) => box.at.kind === 'ceiling').map((box) => toMark(house, view, box));
   const elsewhere = view.boxes
     .filter((box) => box.at.kind === 'floor' || box.at.kind === 'feature')
-    .map((box) => toLine(house, view, box, undefined));
+    .map((box) => toMark(house, view, box));
   const open = view.boxes
     .filter((box) => box.state && box.state !== 'existing' && box.state !== 'moved')
     .map((box) => `${box.tag}: ${[STATE_WORDS[box.state!], box.note].filter(Boolean).join(', ')}`);

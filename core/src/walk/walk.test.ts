@@ -47,6 +47,22 @@ describe('walk sheets', () => {
     });
   });
 
+  it('measure boxes in islands and floors from two walls, with their height and what carries them', () => {
+    const [sheet] = walkSheets(
+      aHouse()
+        .room('kit', 'kitchen', [0, 0, 180, 140])
+        .standing('island', 'kit', 'island', [40, 40, 60, 36])
+        .onFeature('kit', 'island')
+        .build(),
+    ).rooms;
+    expect(sheet!.elsewhere[0]).toMatchObject({
+      on: 'island',
+      heightIn: 30,
+      fromFirst: { wall: 'west', inches: 50 },
+      fromSecond: { wall: 'north', inches: 50 },
+    });
+  });
+
   it.each([
     ['centre', 16],
     ['bottom', 14.125],

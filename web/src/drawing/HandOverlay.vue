@@ -3,14 +3,37 @@ import { computed } from 'vue';
 import { formatLength, innerPoint, wallLoop, type House, type Room } from '@winculum/core';
 import { toPath } from './plan-shapes';
 import type { ToolState } from './tools/machine';
+import { findSnapLines } from './tools/snap';
 
 /** What the hand is doing, drawn over the sheet: outlines, live dimensions, handles of the selected room. */
-const props = defineProps<{ state: ToolState; house: House; scale: number; room?: Room; handles?: boolean }>();
+const props = defineProps<{
+  state: ToolState;
+  house: House;
+  scale: number;
+  room?: Room;
+  handles?: boolean;
+  /** The level whose lines the hand is drawn to, where rooms are drawn. */
+  level?: string;
+}>();
 const show = (lengthIn: number) => formatLength(lengthIn, props.house.standards.lengths);
 
 const rectangle = computed(() =>
   props.state.kind === 'drawing-rectangle' || props.state.kind === 'lassoing' ? props.state : null,
 );
+const snapLines = computed(() => (props.level === undefined ? null : findSnapLines(props.house, props.level)));
+/** Lines of other rooms on which the hand has come to lie, and whether the wall being drawn runs square. */
+const hints = computed(() => {
+  const { state } = props;
+  if (state.kind !== 'drawing-rectangle' && state.kind !== 'drawing-polygon') return null;
+  const { to } = state;
+  const on = (lines: readonly number[], at: number) => lines.some((one) => Math.abs(one - at) < 0.01);
+  const last = state.kind === 'drawing-polygon' ? state.points.at(-1)! : undefined;
+  return {
+    x: snapLines.value && on(snapLines.value.xs, to.x) ? to.x : undefined,
+    y: snapLines.value && on(snapLines.value.ys, to.y) ? to.y : undefined,
+    square: last !== undefined && (last.x === to.x) !== (last.y === to.y),
+  };
+});
 const size = computed(() => 12 / props.scale);
 const dimensions = computed(() => {
   const room = props.room;
@@ -28,6 +51,10 @@ const dimensions = computed(() => {
 
 <template>
   <g>
+    <template v-if="hints">
+      <line v-if="hints.x !== undefined" :x1="hints.x" :x2="hints.x" y1="-12000" y2="12000" class="guide" />
+      <line v-if="hints.y !== undefined" :y1="hints.y" :y2="hints.y" x1="-12000" x2="12000" class="guide" />
+    </template>
     <rect
       v-if="rectangle"
       :x="Math.min(rectangle.from.x, rectangle.to.x)"
@@ -49,9 +76,10 @@ const dimensions = computed(() => {
     <template v-if="state.kind === 'drawing-polygon'">
       <path :d="toPath([...state.points, state.to], false)" class="drawing" :stroke-width="2 / scale" />
       <circle v-for="(point, i) in state.points" :key="i" :cx="point.x" :cy="point.y" :r="5 / scale" class="corner" />
-      <text :x="state.to.x" :y="state.to.y - size" :font-size="size * 1.2" class="dimension">{{
-        show(Math.hypot(state.to.x - state.points.at(-1)!.x, state.to.y - state.points.at(-1)!.y))
-      }}</text>
+      <text :x="state.to.x" :y="state.to.y - size" :font-size="size * 1.2" class="dimension"
+        >{{ show(Math.hypot(state.to.x - state.points.at(-1)!.x, state.to.y - state.points.at(-1)!.y))
+        }}<tspan v-if="hints?.square"> square</tspan></text
+      >
     </template>
     <template v-if="room">
       <text
@@ -103,6 +131,13 @@ const dimensions = computed(() => {
 .drawing.lasso {
   stroke-dasharray: 6 4;
   fill-opacity: 0.25;
+}
+.guide {
+  stroke: var(--chalk);
+  stroke-width: 1;
+  stroke-dasharray: 3 5;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
 }
 .dimension {
   font-family: var(--numbers);

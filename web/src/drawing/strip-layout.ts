@@ -8,6 +8,7 @@ import {
   reachAlongCounters,
   reachAlongWalls,
   SPACED_ROOMS,
+  stretchBefore,
   toLoop,
   viewRoom,
   wallLoop,
@@ -104,11 +105,10 @@ const openingPart = (loop: WallLoop, seen: SeenOpening): Omit<StripPart, 'id'> =
 
 function featurePart(loop: WallLoop, feature: Feature): Omit<StripPart, 'id'>[] {
   if (feature.at.kind !== 'wall') return [];
-  const fromIn = toLoop(loop, feature.at.wall, feature.at.alongIn);
+  const stretch = stretchBefore(loop, feature.at);
   return [
     {
-      fromIn,
-      toIn: fromIn + feature.at.widthIn,
+      ...stretch,
       bottomIn: 0,
       topIn: feature.heightIn,
       label: feature.name || feature.kind.replaceAll('-', ' '),

@@ -2,9 +2,9 @@
 import { computed } from 'vue';
 import {
   backingFor,
+  boxTypes,
   BOX_SETTINGS,
   BOX_STATES,
-  BOX_TYPES,
   changeEntity,
   formatLength,
   settingOf,
@@ -24,7 +24,9 @@ const suits = computed(() => suitableType(store.house!, props.box));
 const type = computed(() => typeOf(store.house!, props.box));
 const setting = computed(() => settingOf(store.house!, props.box));
 const backing = computed(() => backingFor(props.box));
-const types = computed(() => BOX_TYPES.filter((one) => one.gangs >= props.box.gangs || one.shape !== 'device'));
+const types = computed(() =>
+  boxTypes(store.house!).filter((one) => one.gangs >= props.box.gangs || one.shape !== 'device'),
+);
 const words: Record<(typeof BOX_STATES)[number], string> = {
   undecided: 'undecided',
   'not-delivered': 'fixture not delivered',

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { addEntity, edit, formatLength, parseLength, removeEntities, rules, type House } from '@winculum/core';
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
+import BoxTypeEditor from './BoxTypeEditor.vue';
 import TemplateEditor from './TemplateEditor.vue';
 
 const emit = defineEmits<{ close: [] }>();
@@ -163,6 +164,7 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             </select></label
           >
         </fieldset>
+        <BoxTypeEditor />
         <TemplateEditor />
         <h2 class="small-caps">Local amendments</h2>
         <p v-if="!Object.keys(house.amendments).length" class="muted">

@@ -60,6 +60,13 @@ function setDevice(device: Device, changes: Record<string, unknown>): void {
   store.apply(changeDevice(house.value, box.value!.id, device.id, changes));
 }
 
+function setLength(device: Device, text: string): void {
+  const read = parseLength(text, 'Length of the strip');
+  if (text.trim() === '') setDevice(device, { lengthIn: undefined });
+  else if (read.ok) setDevice(device, { lengthIn: read.value });
+  else store.problem = read.problems[0]!.message;
+}
+
 function remove(): void {
   if (
     store.apply(
@@ -136,6 +143,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           <option value="whole">wholly switched</option>
         </select>
       </div>
+      <label v-if="device.kind === 'alarm' && store.canEdit" class="row"
+        ><input
+          type="checkbox"
+          :checked="device.wireless ?? false"
+          @change="setDevice(device, { wireless: checked($event) || undefined })"
+        />
+        signals the others by radio</label
+      >
       <div v-if="device.kind === 'luminaire' && store.canEdit" class="row">
         <select
           class="plain small"
@@ -155,6 +170,15 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           <option value="">driver: not said</option>
           <option v-for="one in DRIVERS" :key="one" :value="one">driver: {{ one.replace('-', ' ') }}</option>
         </select>
+        <input
+          v-if="device.style === 'strip'"
+          class="plain num small"
+          style="width: 84px"
+          aria-label="Length of the strip"
+          placeholder="length"
+          :value="device.lengthIn === undefined ? '' : show(device.lengthIn)"
+          @change="setLength(device, value($event))"
+        />
         <label class="row"
           ><input
             class="plain num small"

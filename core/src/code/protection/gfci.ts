@@ -26,6 +26,13 @@ const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, str
   bathroom: { '2014': '(1)', '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
   'half-bath': { '2014': '(1)', '2017': '(1)', '2020': '(1)', '2023': '(1)', what: 'in a bathroom' },
   garage: { '2014': '(2)', '2017': '(2)', '2020': '(2)', '2023': '(2)', what: 'in a garage' },
+  'accessory-building': {
+    '2014': '(2)',
+    '2017': '(2)',
+    '2020': '(2)',
+    '2023': '(2)',
+    what: 'in an accessory building at grade, for storage or work',
+  },
   porch: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
   deck: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
   balcony: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },

@@ -2,7 +2,7 @@ import { defineRule, everyEdition, fromMemory } from '../rule';
 import { distance, nearestOnSegment } from '../../house/geometry';
 import { featureOutline } from '../../plan/points';
 import { whyNotCounted } from '../../place/receptacles';
-import { toLoop, wallLoop, pointOnWall, findWall } from '../../plan/wall-loop';
+import { stretchBefore, wallLoop, pointOnWall, findWall } from '../../plan/wall-loop';
 
 export const bathroomBasinReceptacle = defineRule({
   id: 'bathroom-basin-receptacle',
@@ -61,13 +61,7 @@ export const bathroomBasinReceptacle = defineRule({
           `${show(limits.reachIn)} at most, not more than ${show(limits.belowTopIn)} below the basin's top`,
       };
       if (nearest <= limits.reachIn + 1 / 64) return report.pass('near', { room, nearest }, where, detail);
-      const stretch =
-        basin.at.kind === 'wall'
-          ? {
-              fromIn: toLoop(wallLoop(view.room), basin.at.wall, basin.at.alongIn),
-              toIn: toLoop(wallLoop(view.room), basin.at.wall, basin.at.alongIn) + basin.at.widthIn,
-            }
-          : undefined;
+      const stretch = basin.at.kind === 'wall' ? stretchBefore(wallLoop(view.room), basin.at) : undefined;
       return report.fail('far', { room, nearest }, { ...where, stretch }, detail);
     });
   },

@@ -25,7 +25,7 @@ export const boxCovering = defineRule({
       .flatMap((view) => {
         const found = view.boxes.flatMap((box) => {
           const covering = coveringAt(facts.house, box);
-          const type = findBoxType(box.type);
+          const type = findBoxType(facts.house, box.type);
           if (!covering || !type || type.adjustable || settingOf(facts.house, box).advice === undefined) return [];
           const where = { room: view.room.id, box: box.id };
           if (covering.kind === 'undecided') return [report.fail('undecided', { tag: box.tag }, where)];

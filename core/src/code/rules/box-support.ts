@@ -35,7 +35,7 @@ export const boxSupport = defineRule({
       if (device.kind === 'luminaire' && device.style === 'recessed') return [];
       const where = { room: box.room, box: box.id };
       // Where nobody has chosen a box, the walk sheet asks for one that suits; there is nothing to object to.
-      const type = findBoxType(box.type);
+      const type = findBoxType(facts.house, box.type);
       if (device.kind === 'fan' && device.weightLb > limits.fanLb)
         return [report.fail('tooHeavy', { tag: box.tag, lb: device.weightLb }, where)];
       if (device.kind === 'fan' && type && !type.fanRated) return [report.fail('fan', { tag: box.tag }, where)];

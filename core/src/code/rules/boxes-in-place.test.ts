@@ -1,6 +1,9 @@
 import { aHouse, bedroom } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
 import type { Edition, RoomKind } from '../../index';
+import { accessoryReceptacle } from './accessory-receptacle';
+import { alarmInterconnection } from './alarm-interconnection';
+import { applianceReceptacle } from './appliance-receptacle';
 import { basementReceptacle } from './basement-receptacle';
 import { boxCovering } from './box-covering';
 import { boxInUse } from './box-in-use';
@@ -269,6 +272,70 @@ testRule(basementReceptacle, {
     ['none', room('basement-unfinished'), 'r has no receptacle of its own.'],
     ['only the sump pump\u2019s', room('basement-unfinished').load('sump-pump', 'r', 'c0', 20, null)],
   ],
+});
+
+const accessory = () => room('accessory-building');
+testRule(accessoryReceptacle, {
+  passes: [['an ordinary one', accessory().receptacle('r', 'c0', 20), 'r has its receptacle.']],
+  fails: [
+    ['only a light', accessory().lit('r'), 'r has power and no receptacle of its own.'],
+    ['only the well pump\u2019s', accessory().load('sump-pump', 'r', 'c0', 20, null)],
+  ],
+  cannotTell: [
+    [
+      'nothing says whether power comes',
+      accessory(),
+      'r has no box. If power is brought to it, it needs a receptacle and a lighting outlet.',
+    ],
+  ],
+  notApplicable: [['a garage has a rule of its own', room('garage')]],
+});
+
+/** A kitchen with a refrigerator at the west end of its north wall, and its receptacle farther along. */
+const cold = (alongIn: number) =>
+  room('kitchen').feature('r', 'refrigerator', ['c0', 0, 36, 30]).load('refrigerator', 'r', 'c0', alongIn, null);
+testRule(applianceReceptacle, {
+  passes: [
+    ['behind it', cold(18), 'The receptacle of Refrigerator is 0" from where it stands.'],
+    ['6 ft along the wall from its side', cold(108)],
+  ],
+  fails: [['6 ft 1 in', cold(109), 'The receptacle of Refrigerator in r is 6\'-1" from where it stands.']],
+  cannotTell: [
+    [
+      'the range is not drawn',
+      room('kitchen').load('range', 'r', 'c0', 20, null),
+      'Where Range stands in r is not drawn, so its receptacle cannot be measured.',
+    ],
+  ],
+  notApplicable: [['a hard-wired cooktop', room('kitchen').load('cooktop', 'r', 'c0', 20, null, { cord: false })]],
+});
+
+const alarmed = (first: string | null, second: string | null, radio = false) =>
+  room('bedroom')
+    .circuit('A', 15)
+    .circuit('B', 15)
+    .ceiling('r', 'alarm', first, radio ? { wireless: true } : {})
+    .ceiling('r', 'alarm', second, radio ? { wireless: true } : {});
+testRule(alarmInterconnection, {
+  passes: [
+    ['both on one circuit', alarmed('A', 'A'), 'All 2 wired alarms are on A.'],
+    ['on two circuits, joined by radio', alarmed('A', 'B', true), 'The alarms signal each other by radio.'],
+  ],
+  fails: [
+    [
+      'on two circuits, joined by wire',
+      alarmed('A', 'B'),
+      '2 alarms joined by wire are on A and B. Put them on one circuit, or say that they signal by radio.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'one on no circuit yet',
+      alarmed('A', null),
+      '1 alarm on no circuit yet: it is open whether a wire can join them all.',
+    ],
+  ],
+  notApplicable: [['a single alarm', room('bedroom').ceiling('r', 'alarm', null)]],
 });
 
 const covered = (kind: string, thicknessIn: number, type?: string) =>

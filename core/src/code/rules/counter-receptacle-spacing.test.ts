@@ -35,6 +35,15 @@ testRule(counterReceptacleSpacing, {
         .receptacle('kit', 'c0', 80, over),
     ],
     [
+      'a sink across the corner, 17 in from its back to the corner: the wall behind it needs none',
+      kitchen()
+        .feature('kit', 'counter', ['c0', 0, 60, 25])
+        .feature('kit', 'counter', ['c3', 60, 60, 25])
+        .feature('kit', 'sink', ['c0', 0, 32, 20, 17], { acrossCorner: true })
+        .receptacle('kit', 'c0', 45, over)
+        .receptacle('kit', 'c3', 75, over),
+    ],
+    [
       'exactly 20 in above',
       kitchen().feature('kit', 'counter', ['c0', 10, 40, 25]).receptacle('kit', 'c0', 30, { heightIn: 56 }),
     ],
@@ -70,6 +79,15 @@ testRule(counterReceptacleSpacing, {
         .feature('kit', 'sink', ['c0', 34, 32, 20, 12])
         .receptacle('kit', 'c0', 10, over)
         .receptacle('kit', 'c0', 90, over),
+    ],
+    [
+      'a sink across the corner, 18 in from its back to the corner: the wall behind it is counter',
+      kitchen()
+        .feature('kit', 'counter', ['c0', 0, 60, 36])
+        .feature('kit', 'counter', ['c3', 60, 60, 36])
+        .feature('kit', 'sink', ['c0', 0, 32, 20, 18], { acrossCorner: true })
+        .receptacle('kit', 'c0', 47, over)
+        .receptacle('kit', 'c3', 72, over),
     ],
     [
       'more than 20 in above',

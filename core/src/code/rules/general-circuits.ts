@@ -6,6 +6,7 @@ import { defineRule, fromMemory } from '../rule';
 /** Open porches, garages and spaces not adaptable for living are left out of the floor area. *From memory*, high. */
 const NOT_COUNTED: ReadonlySet<RoomKind> = new Set([
   'garage',
+  'accessory-building',
   'porch',
   'deck',
   'balcony',

@@ -1,6 +1,9 @@
 import type { Rule } from '../rule';
+import { accessoryReceptacle } from './accessory-receptacle';
 import { afciProtection } from './afci-protection';
 import { alarmClearance } from './alarm-clearance';
+import { alarmInterconnection } from './alarm-interconnection';
+import { applianceReceptacle } from './appliance-receptacle';
 import { basementReceptacle } from './basement-receptacle';
 import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
 import { bathroomCircuit } from './bathroom-circuit';
@@ -61,8 +64,11 @@ import { weatherResistant } from './weather-resistant';
 
 /** Every rule, by name. A new rule is one file, its table of cases, and one line here. */
 export const rules: readonly Rule[] = [
+  accessoryReceptacle,
   afciProtection,
   alarmClearance,
+  alarmInterconnection,
+  applianceReceptacle,
   basementReceptacle,
   bathroomBasinReceptacle,
   bathroomCircuit,

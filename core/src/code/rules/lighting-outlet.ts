@@ -1,6 +1,7 @@
 import type { RoomKind } from '../../house/schema';
 import { lightOf } from '../../control/room-light';
-import { defineRule, everyEdition, fromMemory } from '../rule';
+import type { RoomView } from '../../plan/room-view';
+import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
 /** Habitable rooms, bathrooms, hallways, stairways and garages, as 210.70(A) names them. */
 const LIT: ReadonlySet<RoomKind> = new Set<RoomKind>([
@@ -24,6 +25,14 @@ const LIT: ReadonlySet<RoomKind> = new Set<RoomKind>([
   'stair',
   'garage',
 ]);
+/** Accessory buildings with power stand beside detached garages in 2023, perhaps already in 2020: *from memory*, low. */
+const entry = (accessory: 0 | 1): EditionEntry<{ accessory: number }> => ({
+  section: '210.70(A)(1), (2)',
+  limits: { accessory },
+  basis: fromMemory('high'),
+});
+const mustBeLit = ({ room, boxes }: RoomView, accessory: number): boolean =>
+  LIT.has(room.kind) || (accessory === 1 && room.kind === 'accessory-building' && boxes.length > 0);
 /** Where a switched receptacle does not stand in for the lighting outlet: 210.70(A)(1) Exception 1 and (A)(2). */
 const NO_LAMP_INSTEAD: ReadonlySet<RoomKind> = new Set<RoomKind>([
   'kitchen',
@@ -33,6 +42,7 @@ const NO_LAMP_INSTEAD: ReadonlySet<RoomKind> = new Set<RoomKind>([
   'foyer',
   'stair',
   'garage',
+  'accessory-building',
 ]);
 
 export const lightingOutlet = defineRule({
@@ -42,7 +52,12 @@ export const lightingOutlet = defineRule({
     stage: 'boxes',
     severity: 'violation',
     why: 'Nobody should cross a dark room to find a lamp. In most rooms a receptacle on a wall switch may stand in for the ceiling light; in kitchens, baths, halls, stairs and garages it may not.',
-    editions: everyEdition({ section: '210.70(A)(1), (2)', limits: {}, basis: fromMemory('high') }),
+    editions: {
+      '2014': entry(0),
+      '2017': entry(0),
+      '2020': entry(0),
+      '2023': { ...entry(1), basis: fromMemory('low') },
+    },
     messages: {
       none: ({ room, instead }: { room: string; instead: boolean }) =>
         `${room} has no lighting outlet${instead ? ', and no switched receptacle in its place' : ''}.`,
@@ -51,10 +66,10 @@ export const lightingOutlet = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.views.some((view) => LIT.has(view.room.kind)),
-  check: (facts, _limits, report) =>
+  appliesTo: (facts) => facts.views.some((view) => mustBeLit(view, 1)),
+  check: (facts, limits, report) =>
     facts.views
-      .filter((view) => LIT.has(view.room.kind))
+      .filter((view) => mustBeLit(view, limits.accessory))
       .map(({ room }) => {
         const light = lightOf(facts.house, facts.outlets, room);
         const instead = !NO_LAMP_INSTEAD.has(room.kind);

@@ -15,6 +15,13 @@ const room = (kind: RoomKind, edition: Edition = '2023') => aHouse(edition).room
 
 testRule(lightingOutlet, {
   passes: [
+    [
+      '2020: an accessory building beside a lit hall is not named',
+      room('hallway', '2020')
+        .lit('r')
+        .room('shed', 'accessory-building', [300, 0, 90, 90])
+        .receptacle('shed', 'c0', 20),
+    ],
     ['a bedroom with a light and a switch', room('bedroom').lit('r'), 'r is lit by a luminaire on a wall switch.'],
     [
       'a living room with a receptacle half of which is switched',
@@ -35,6 +42,11 @@ testRule(lightingOutlet, {
     ],
   ],
   fails: [
+    [
+      '2023: an accessory building with a receptacle and no light',
+      room('accessory-building').receptacle('r', 'c1', 30),
+      'r has no lighting outlet.',
+    ],
     ['a bedroom with nothing', room('bedroom'), 'r has no lighting outlet, and no switched receptacle in its place.'],
     [
       'a bathroom with a switched receptacle only',
@@ -50,6 +62,7 @@ testRule(lightingOutlet, {
   ],
   notApplicable: [
     ['a closet needs no light', room('closet')],
+    ['an accessory building without power', room('accessory-building')],
     ['nor a pantry', room('pantry')],
   ],
 });

@@ -3,7 +3,12 @@ import { OUTDOOR_KINDS } from '../protection/gfci';
 import { hasAlarm, outsideBedrooms } from '../alarm-places';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
-const NOT_A_STOREY: ReadonlySet<RoomKind> = new Set<RoomKind>([...OUTDOOR_KINDS, 'crawl-space', 'attic']);
+const NOT_A_STOREY: ReadonlySet<RoomKind> = new Set<RoomKind>([
+  ...OUTDOOR_KINDS,
+  'crawl-space',
+  'attic',
+  'accessory-building',
+]);
 
 export const smokeAlarms = defineRule({
   id: 'smoke-alarms',

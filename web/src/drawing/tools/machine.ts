@@ -60,6 +60,10 @@ const SMALLEST_ROOM_IN = 12;
 const snapped = (event: ToolEvent, context: ToolContext): Point =>
   snapPoint(event.point, findSnapLines(context.house, context.level), event.alt ? 0 : context.thresholdIn);
 
+/** Walls run square unless Alt is held: the nearer axis keeps the last corner's coordinate. */
+const squareTo = (last: Point, point: Point): Point =>
+  Math.abs(point.x - last.x) < Math.abs(point.y - last.y) ? { x: last.x, y: point.y } : { x: point.x, y: last.y };
+
 function gripOf(hit: Hit, context: ToolContext): Grip | undefined {
   if (hit.kind === 'box' || hit.kind === 'opening' || hit.kind === 'feature') return { kind: hit.kind, id: hit.id };
   if (hit.kind === 'corner' && hit.room) return { kind: 'corner', room: hit.room, corner: hit.id };
@@ -155,7 +159,9 @@ function stepPolygon(
     case 'confirm':
       return finish();
     case 'move':
-      return points.length > 0 ? { state: { kind: 'drawing-polygon', points, to: point } } : { state };
+      return points.length > 0
+        ? { state: { kind: 'drawing-polygon', points, to: event.alt ? point : squareTo(points.at(-1)!, point) } }
+        : { state };
     case 'up':
       return { state };
     case 'down': {
@@ -166,13 +172,7 @@ function stepPolygon(
       )
         return finish();
       const last = points.at(-1);
-      // Walls run square unless Alt is held: the nearer axis keeps the last corner's coordinate.
-      const square =
-        last && !event.alt
-          ? Math.abs(point.x - last.x) < Math.abs(point.y - last.y)
-            ? { x: last.x, y: point.y }
-            : { x: point.x, y: last.y }
-          : point;
+      const square = last && !event.alt ? squareTo(last, point) : point;
       return { state: { kind: 'drawing-polygon', points: [...points, square], to: square } };
     }
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, toRaw, watch } from 'vue';
 import {
   applyTemplate,
   boundsOf,
@@ -8,7 +8,6 @@ import {
   nudgeBoxes,
   nudgeToStud,
   placeBoxes,
-  planBoxes,
   TEMPLATES,
   type BoxingPlan,
   type Edited,
@@ -35,6 +34,9 @@ import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import BoxingMarks from './BoxingMarks.vue';
+import { useLongWork } from '../../work/long-work';
+import ProgressBar from '../../work/ProgressBar.vue';
+import type { BoxingJob } from './boxing.worker';
 import BoxingPanel from './BoxingPanel.vue';
 import CeilingMarks from './CeilingMarks.vue';
 import CeilingPanel from './CeilingPanel.vue';
@@ -125,12 +127,24 @@ watch([() => store.house, () => view.stripRoom], () => (boxing.value = null));
 const fillMenu = ref<HTMLDetailsElement>();
 const boxMenu = ref<HTMLDetailsElement>();
 
-function layOut(what: 'room' | 'house'): void {
+const boxingWork = useLongWork<BoxingJob, BoxingPlan>(
+  () => new Worker(new URL('./boxing.worker.ts', import.meta.url), { type: 'module' }),
+  (message) => (store.problem = message),
+);
+watch(
+  () => store.house,
+  () => boxingWork.cancel(),
+);
+
+async function layOut(what: 'room' | 'house'): Promise<void> {
   boxMenu.value!.open = false;
   const rooms = what === 'house' ? Object.keys(store.house!.rooms) : [view.stripRoom];
   view.proposal = null;
   ceiling.value = false;
-  boxing.value = planBoxes(store.house!, rooms, newId);
+  boxing.value = null;
+  const plan = await boxingWork.ask({ house: toRaw(store.house!), rooms });
+  if (!plan) return;
+  boxing.value = plan;
   if (room.value && what === 'room') flyToRoom();
   else setTimeout(() => (view.target = { bounds: boundsOf(levelRooms.value.flatMap((one) => one.corners)) }), 60);
 }
@@ -327,6 +341,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
       </button></template
     >
   </div>
+  <ProgressBar
+    v-if="boxingWork.progress.value"
+    title="Boxing the rooms"
+    :progress="boxingWork.progress.value"
+    @cancel="boxingWork.cancel()"
+  />
   <div class="sheet" :class="{ narrowed: boxing || ceiling }">
     <PlanSheet
       class="plan"

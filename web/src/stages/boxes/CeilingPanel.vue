@@ -4,6 +4,7 @@ import {
   areaFt2,
   boundsOf,
   ceilingGrid,
+  cofferMiddles,
   countForSpacing,
   featureOutline,
   formatLength,
@@ -72,18 +73,31 @@ const beams = computed(() =>
     .map((one) => featureOutline(props.room, one)),
 );
 const whole = (n: number) => Math.min(12, Math.max(1, Math.round(Number(n) || 1)));
-const grid = computed(() =>
-  ceilingGrid(
+const alignTo = ref('');
+const alignable = computed(() =>
+  Object.values(store.house!.features).filter((one) => one.room === props.room.id && one.kind !== 'beam'),
+);
+const over = computed(() => {
+  const feature = alignable.value.find((one) => one.id === alignTo.value);
+  if (!feature) return undefined;
+  const { minX, maxX, minY, maxY } = boundsOf(featureOutline(props.room, feature));
+  return { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
+});
+const grid = computed(() => {
+  if (alignTo.value === 'coffers')
+    return { places: cofferMiddles(props.room, beams.value), stepX: 0, stepY: 0, left: 0 };
+  return ceilingGrid(
     props.room,
     {
       columns: whole(columns.value),
       rows: whole(rows.value),
       school: school.value,
       ...(wrongOffset.value ? {} : { offsetX: offsetIn.value, offsetY: offsetIn.value }),
+      over: over.value,
     },
     beams.value,
-  ),
-);
+  );
+});
 const conflicts = computed(() => {
   const { joists } = level.value;
   if (!joists || thin.value || style.value !== 'recessed') return new Set<number>();
@@ -95,7 +109,7 @@ const wanted = computed(() => usualFc(props.room.kind));
 const verdict = computed(() =>
   fc.value < wanted.value[0] ? 'too few' : fc.value > wanted.value[1] ? 'more than usual' : 'as usual',
 );
-const over = computed(() => roomsOver(store.house!, props.room.id));
+const stacked = computed(() => roomsOver(store.house!, props.room.id));
 
 const map = shallowRef<LightMap | null>(null);
 const busy = ref(false);
@@ -206,6 +220,16 @@ function place(): void {
         >First row off the walls
         <input v-model="offset" class="plain num" placeholder="by the school" aria-describedby="offset-problem" />
       </label>
+      <label class="field"
+        >In line with
+        <select v-model="alignTo" class="plain">
+          <option value="">the walls alone</option>
+          <option v-if="beams.length" value="coffers">the coffers: one in the middle of each</option>
+          <option v-for="one in alignable" :key="one.id" :value="one.id">
+            {{ one.name || one.kind.replaceAll('-', ' ') }}
+          </option>
+        </select></label
+      >
       <p v-if="wrongOffset" id="offset-problem" class="is-violation">{{ wrongOffset }}</p>
       <div class="grid3">
         <label class="field"
@@ -240,7 +264,7 @@ function place(): void {
           <b>from the north wall</b> <span class="num">{{ fromNorth.map(show).join(', ') }}</span>
         </p>
         <p class="muted small">
-          spacing {{ show(grid.stepX) }} by {{ show(grid.stepY) }}
+          <template v-if="grid.stepX || grid.stepY">spacing </template>{{ show(grid.stepX) }} by {{ show(grid.stepY) }}
           <template v-if="grid.left">; {{ grid.left }} fall outside the room or on a beam and are left out</template>
         </p>
       </div>
@@ -251,7 +275,7 @@ function place(): void {
         The joists of this ceiling are not known: say how they run, under House.
       </p>
       <p class="muted small">
-        Above: {{ over.above.join(', ') || level.above }}. Below: {{ over.below.join(', ') || level.below }}.
+        Above: {{ stacked.above.join(', ') || level.above }}. Below: {{ stacked.below.join(', ') || level.below }}.
       </p>
     </div>
     <footer>

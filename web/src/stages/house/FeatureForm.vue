@@ -13,6 +13,7 @@ const change = (changes: Partial<Feature>) =>
   store.apply(changeEntity(store.house!, 'features', props.feature.id, changes));
 const move = (changes: object) => change({ at: { ...props.feature.at, ...changes } as Feature['at'] });
 const UNDERSIDE = new Set(['cabinet', 'tall-cabinet', 'tile', 'no-device', 'beam', 'brace', 'tv', 'closet-shelf']);
+const CORNERED = new Set(['sink', 'basin', 'range', 'cooktop', 'fireplace', 'tv', 'tub', 'shower']);
 const BURNS = new Set(['furnace', 'water-heater', 'fireplace', 'range', 'cooktop', 'dryer']);
 const panel = computed(() => Object.values(store.house!.panels).find((one) => one.feature === props.feature.id));
 
@@ -49,7 +50,7 @@ function remove(): void {
         @change="change({ name: ($event.target as HTMLInputElement).value })"
     /></label>
     <LengthField
-      v-if="feature.at.kind === 'wall'"
+      v-if="feature.at.kind === 'wall' && !feature.at.acrossCorner"
       label="From left"
       :value="feature.at.alongIn"
       @change="move({ alongIn: $event })"
@@ -58,10 +59,19 @@ function remove(): void {
     <LengthField label="Depth" :value="feature.at.depthIn" @change="move({ depthIn: $event })" />
     <LengthField
       v-if="feature.at.kind === 'wall'"
-      label="Gap behind"
+      :label="feature.at.acrossCorner ? 'Corner to its back' : 'Gap behind'"
       :value="feature.at.behindIn"
       @change="move({ behindIn: $event })"
     />
+    <label v-if="feature.at.kind === 'wall' && CORNERED.has(feature.kind)" class="row"
+      ><input
+        type="checkbox"
+        :checked="feature.at.acrossCorner ?? false"
+        :disabled="!store.canEdit"
+        @change="move({ acrossCorner: ($event.target as HTMLInputElement).checked || undefined, alongIn: 0 })"
+      />
+      across the corner at the left end of this wall</label
+    >
     <LengthField label="Height" :value="feature.heightIn" @change="change({ heightIn: $event })" />
     <LengthField
       v-if="UNDERSIDE.has(feature.kind)"

@@ -127,6 +127,7 @@ function typed(text: string): string | null {
           :state="hand.state.value"
           :house="store.house!"
           :scale="now"
+          :level="view.level"
           :room="room"
           :handles="store.canEdit"
       /></template>

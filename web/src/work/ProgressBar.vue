@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { Progress } from './long-work';
+
+/** How far long work has come, and the way to stop it. */
+defineProps<{ progress: Progress; title: string }>();
+const emit = defineEmits<{ cancel: [] }>();
+</script>
+
+<template>
+  <div class="working" role="status">
+    <b>{{ title }}</b>
+    <progress :value="progress.share" max="1" :aria-label="title" />
+    <span class="muted grow">{{ progress.what }}</span>
+    <button class="plain-button" @click="emit('cancel')">Cancel</button>
+  </div>
+</template>
+
+<style scoped>
+.working {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 8px 12px;
+  background: var(--chalk-soft);
+  border-bottom: 1px solid var(--chalk);
+}
+progress {
+  width: 160px;
+  accent-color: var(--chalk);
+}
+</style>
