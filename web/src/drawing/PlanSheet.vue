@@ -1,21 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import { useElementSize } from '@vueuse/core';
-import {
-  boundsOf,
-  boxPoint,
-  formatLength,
-  innerPoint,
-  roomSpan,
-  wallLoop,
-  type Box,
-  type Bounds,
-  type House,
-  type Point,
-  type Room,
-} from '@winculum/core';
-import BoxSymbol from './BoxSymbol.vue';
-import { drawFeature, drawOpening, toPath } from './plan-shapes';
+import { boundsOf, viewRoom, type Bounds, type Box, type House, type Point } from '@winculum/core';
+import PlanGround from './PlanGround.vue';
+import PlanLabels from './PlanLabels.vue';
+import RoomBoxes from './RoomBoxes.vue';
 import type { Hit } from './tools/machine';
 import { useCamera } from './use-camera';
 
@@ -46,70 +35,34 @@ const { width, height } = useElementSize(svg);
 const { transform, flyTo } = useCamera(svg, () => props.pans);
 
 const rooms = computed(() => Object.values(props.house.rooms).filter((room) => room.level === props.level));
-const roomIds = computed(() => new Set(rooms.value.map((room) => room.id)));
-const thickness = computed(() => props.house.levels[props.level]?.wallThicknessIn ?? 4.5);
-const openings = computed(() =>
-  Object.values(props.house.openings)
-    .filter((one) => roomIds.value.has(one.room))
-    .flatMap((one) => drawOpening(props.house, one, thickness.value) ?? []),
-);
-const features = computed(() =>
-  Object.values(props.house.features)
-    .filter((one) => roomIds.value.has(one.room))
-    .map((one) => ({
-      feature: one,
-      path: drawFeature(props.house.rooms[one.room]!, one),
-      at: labelPoint(props.house.rooms[one.room]!, one.id),
-    })),
-);
-const boxes = computed(() =>
-  props.showBoxes ? Object.values(props.house.boxes).filter((box) => roomIds.value.has(box.room)) : [],
-);
-const solidWalls = computed(() =>
-  rooms.value
-    .flatMap((room) => wallLoop(room).walls.filter((wall) => wall.boundary === 'solid'))
-    .map((wall) => toPath([wall.from, wall.to], false))
-    .join(''),
-);
-const railings = computed(() =>
-  rooms.value
-    .flatMap((room) => wallLoop(room).walls.filter((wall) => wall.boundary !== 'solid'))
-    .map((wall) => toPath([wall.from, wall.to], false))
-    .join(''),
-);
 const scale = computed(() => transform.value.k);
-/** Symbols keep a readable size on the screen, and never swell over the room. */
-const symbolSize = computed(() => Math.max(3, Math.min(8, 7 / scale.value)));
 const textSize = computed(() => Math.max(5, Math.min(20, 12 / scale.value)));
 
-const OUTDOORS = new Set(['porch', 'deck', 'balcony', 'outdoors']);
-const fits = (room: Room, text: string) =>
-  roomSpan(room).widthIn * scale.value > text.length * textSize.value * scale.value * 0.5 &&
-  roomSpan(room).depthIn * scale.value > 30;
-/** Where there is room for it the name stands above the middle, which is where luminaires hang. */
-const lift = (room: Room) => (props.showBoxes && roomSpan(room).depthIn * scale.value > 56 ? textSize.value * 1.9 : 0);
-const dimensions = (room: Room) =>
-  `${formatLength(roomSpan(room).widthIn, props.house.standards.lengths)} × ${formatLength(roomSpan(room).depthIn, props.house.standards.lengths)}`;
+/** The house as the ground reads it: the same object as long as nothing of the ground has changed. */
+const ground = computed<House>((last) => {
+  const now = props.house;
+  const same =
+    last &&
+    last.rooms === now.rooms &&
+    last.openings === now.openings &&
+    last.features === now.features &&
+    last.levels === now.levels &&
+    last.standards === now.standards;
+  return same ? last : now;
+});
 
-function labelPoint(room: Room, featureId: string): Point {
-  const path = drawFeature(room, props.house.features[featureId]!);
-  const points = [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map((match) => ({
-    x: Number(match[1]),
-    y: Number(match[2]),
-  }));
-  return { x: (points[0]!.x + points[2]!.x) / 2, y: (points[0]!.y + points[2]!.y) / 2 };
-}
-
-/** A box on a wall is drawn just inside the room, turned with its wall. */
-function place(box: Box): { x: number; y: number; angle: number } {
-  const point = boxPoint(props.house, box);
-  if (box.at.kind !== 'wall') return { ...point, angle: 0 };
-  const on = box.at.wall;
-  const wall = wallLoop(props.house.rooms[box.room]!).walls.find((one) => one.id === on)!;
-  const [ux, uy] = [(wall.to.x - wall.from.x) / wall.lengthIn, (wall.to.y - wall.from.y) / wall.lengthIn];
-  const off = symbolSize.value * 1.25;
-  return { x: point.x - uy * off, y: point.y + ux * off, angle: (Math.atan2(uy, ux) * 180) / Math.PI };
-}
+/** Rooms of which something may be seen; a margin keeps symbols that stand out of their room. */
+const inSight = computed(() => {
+  const { x, y, k } = transform.value;
+  const margin = 60 / k;
+  const [left, top] = [-x / k - margin, -y / k - margin];
+  const [right, bottom] = [(width.value - x) / k + margin, (height.value - y) / k + margin];
+  return rooms.value.filter((room) => {
+    const { minX, minY, maxX, maxY } = boundsOf(room.corners);
+    return maxX > left && minX < right && maxY > top && minY < bottom;
+  });
+});
+const views = computed(() => (props.showBoxes ? inSight.value.map((room) => viewRoom(props.house, room.id)) : []));
 
 function toPlan(event: PointerEvent): Point {
   const rect = svg.value!.getBoundingClientRect();
@@ -167,90 +120,19 @@ defineExpose({ fit });
     </defs>
     <g :transform="`translate(${transform.x} ${transform.y}) scale(${transform.k})`">
       <rect v-if="scale > 0.6" x="-2400" y="-2400" width="6000" height="6000" fill="url(#grid)" pointer-events="none" />
-      <path :d="solidWalls" class="walls" :stroke-width="thickness * 2" />
-      <g v-for="room in rooms" :key="room.id">
-        <path
-          :d="toPath(room.corners)"
-          class="room"
-          :class="{ outdoors: OUTDOORS.has(room.kind), selected: selected.has(room.id) }"
-          data-hit="room"
-          :data-id="room.id"
-        />
-      </g>
-      <path :d="railings" class="railing" />
-      <g
-        v-for="shape in openings"
-        :key="shape.opening.id"
-        class="opening"
-        :class="{ selected: selected.has(shape.opening.id) }"
-        data-hit="opening"
-        :data-id="shape.opening.id"
-      >
-        <path :d="shape.gap" class="gap" />
-        <path v-if="shape.glass" :d="shape.glass" class="glass" />
-        <path :d="shape.lines" class="lines" />
-      </g>
-      <g
-        v-for="{ feature, path, at } in features"
-        :key="feature.id"
-        class="feature"
-        :class="[feature.kind, { selected: selected.has(feature.id) }]"
-        data-hit="feature"
-        :data-id="feature.id"
-      >
-        <path :d="path" />
-        <text v-if="scale > 1 && feature.kind !== 'counter'" :x="at.x" :y="at.y" :font-size="textSize * 0.72">
-          {{ feature.name || feature.kind.replaceAll('-', ' ') }}
-        </text>
-      </g>
-      <g v-for="room in rooms" :key="`label-${room.id}`" class="label" pointer-events="none">
-        <text
-          v-if="fits(room, room.name)"
-          :x="innerPoint(room.corners).x"
-          :y="innerPoint(room.corners).y - lift(room)"
-          :font-size="textSize"
-        >
-          <tspan class="name">{{ room.name }}</tspan>
-          <tspan
-            v-if="fits(room, dimensions(room)) && scale > (showBoxes ? 1.6 : 0.7)"
-            :x="innerPoint(room.corners).x"
-            :dy="textSize * 1.05"
-            :font-size="textSize * 0.86"
-            class="size"
-          >
-            {{ dimensions(room) }}
-          </tspan>
-        </text>
-      </g>
+      <PlanGround :house="ground" :level="level" :scale="scale" :text-size="textSize" :selected="selected" />
+      <PlanLabels :house="ground" :level="level" :scale="scale" :text-size="textSize" :show-boxes="showBoxes" />
       <slot :scale="scale" />
-      <g
-        v-for="box in boxes"
-        :key="box.id"
-        v-memo="[
-          box,
-          house.rooms[box.room],
-          symbolSize,
-          scale,
-          selected.has(box.id),
-          showTags,
-          markOf?.(box),
-          colorOf?.(box),
-        ]"
-        data-hit="box"
-        :data-id="box.id"
-        class="box"
-        :transform="`translate(${place(box).x} ${place(box).y})`"
-      >
-        <circle :r="Math.max(symbolSize * 1.6, 10 / scale)" class="target" />
-        <BoxSymbol
-          :box="box"
-          :angle="place(box).angle"
-          :size="symbolSize"
-          :selected="selected.has(box.id)"
-          :mark="markOf?.(box) || (showTags && scale > 1.25 ? box.tag : '')"
-          :color="colorOf?.(box)"
-        />
-      </g>
+      <RoomBoxes
+        v-for="view in views"
+        :key="view.room.id"
+        :view="view"
+        :scale="scale"
+        :selected="selected"
+        :show-tags="showTags"
+        :mark-of="markOf"
+        :color-of="colorOf"
+      />
       <slot name="over" :scale="scale" />
     </g>
   </svg>
@@ -274,91 +156,5 @@ defineExpose({ fit });
 .hatch {
   stroke: var(--violation);
   stroke-width: 2.4;
-}
-.walls {
-  stroke: var(--wall);
-  stroke-linecap: square;
-  fill: none;
-}
-.room {
-  fill: var(--room);
-}
-.room.outdoors {
-  fill: var(--outdoors);
-}
-.room.selected {
-  fill: var(--chalk-soft);
-}
-.railing {
-  stroke: var(--wall);
-  stroke-width: 1.4;
-  stroke-dasharray: 5 3;
-  fill: none;
-}
-.gap {
-  fill: var(--room);
-}
-.glass {
-  fill: var(--glass);
-}
-.lines {
-  stroke: var(--wall);
-  stroke-width: 1;
-  fill: none;
-}
-.opening.selected .gap {
-  fill: var(--chalk-soft);
-}
-.opening.selected .lines {
-  stroke: var(--chalk);
-  stroke-width: 2;
-}
-.feature path {
-  fill: var(--feature);
-  stroke: var(--muted);
-  stroke-width: 0.8;
-}
-.feature.counter path {
-  fill: var(--feature);
-}
-.feature.furniture path {
-  fill: none;
-  stroke-dasharray: 4 3;
-  stroke: var(--rule);
-}
-.feature.selected path {
-  stroke: var(--chalk);
-  stroke-width: 2;
-  fill: var(--chalk-soft);
-}
-.feature text {
-  text-anchor: middle;
-  dominant-baseline: central;
-  fill: var(--muted);
-  font-family: var(--words);
-  pointer-events: none;
-}
-.label text {
-  text-anchor: middle;
-  fill: var(--ink);
-  paint-order: stroke;
-  stroke: var(--room);
-  stroke-width: 2px;
-}
-.name {
-  font-family: var(--numbers);
-  font-weight: 600;
-  letter-spacing: 0.08em;
-  text-transform: uppercase;
-}
-.size {
-  font-family: var(--words);
-  fill: var(--muted);
-}
-.box {
-  cursor: pointer;
-}
-.target {
-  fill: transparent;
 }
 </style>

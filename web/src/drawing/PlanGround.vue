@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { wallLoop, type House, type Point, type Room } from '@winculum/core';
+import { drawFeature, drawOpening, toPath } from './plan-shapes';
+
+/** Rooms, walls, openings and features of a level: what lies still while boxes are moved. */
+const props = defineProps<{
+  house: House;
+  level: string;
+  scale: number;
+  textSize: number;
+  selected: ReadonlySet<string>;
+}>();
+
+const rooms = computed(() => Object.values(props.house.rooms).filter((room) => room.level === props.level));
+const roomIds = computed(() => new Set(rooms.value.map((room) => room.id)));
+const thickness = computed(() => props.house.levels[props.level]?.wallThicknessIn ?? 4.5);
+const openings = computed(() =>
+  Object.values(props.house.openings)
+    .filter((one) => roomIds.value.has(one.room))
+    .flatMap((one) => drawOpening(props.house, one, thickness.value) ?? []),
+);
+const features = computed(() =>
+  Object.values(props.house.features)
+    .filter((one) => roomIds.value.has(one.room))
+    .map((one) => {
+      const path = drawFeature(props.house.rooms[one.room]!, one);
+      return { feature: one, path, at: middleOf(path) };
+    }),
+);
+const wallsOf = (isSolid: boolean) =>
+  rooms.value
+    .flatMap((room) => wallLoop(room).walls.filter((wall) => (wall.boundary === 'solid') === isSolid))
+    .map((wall) => toPath([wall.from, wall.to], false))
+    .join('');
+const solidWalls = computed(() => wallsOf(true));
+const railings = computed(() => wallsOf(false));
+const OUTDOORS = new Set<Room['kind']>(['porch', 'deck', 'balcony', 'outdoors']);
+
+function middleOf(path: string): Point {
+  const points = [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map((match) => ({
+    x: Number(match[1]),
+    y: Number(match[2]),
+  }));
+  return { x: (points[0]!.x + points[2]!.x) / 2, y: (points[0]!.y + points[2]!.y) / 2 };
+}
+</script>
+
+<template>
+  <g>
+    <path :d="solidWalls" class="walls" :stroke-width="thickness * 2" />
+    <path
+      v-for="room in rooms"
+      :key="room.id"
+      :d="toPath(room.corners)"
+      class="room"
+      :class="{ outdoors: OUTDOORS.has(room.kind), selected: selected.has(room.id) }"
+      data-hit="room"
+      :data-id="room.id"
+    />
+    <path :d="railings" class="railing" />
+    <g
+      v-for="shape in openings"
+      :key="shape.opening.id"
+      class="opening"
+      :class="{ selected: selected.has(shape.opening.id) }"
+      data-hit="opening"
+      :data-id="shape.opening.id"
+    >
+      <path :d="shape.gap" class="gap" />
+      <path v-if="shape.glass" :d="shape.glass" class="glass" />
+      <path :d="shape.lines" class="lines" />
+    </g>
+    <g
+      v-for="{ feature, path, at } in features"
+      :key="feature.id"
+      class="feature"
+      :class="[feature.kind, { selected: selected.has(feature.id) }]"
+      data-hit="feature"
+      :data-id="feature.id"
+    >
+      <path :d="path" />
+      <text v-if="scale > 1 && feature.kind !== 'counter'" :x="at.x" :y="at.y" :font-size="textSize * 0.72">
+        {{ feature.name || feature.kind.replaceAll('-', ' ') }}
+      </text>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.walls {
+  stroke: var(--wall);
+  stroke-linecap: square;
+  fill: none;
+}
+.room {
+  fill: var(--room);
+}
+.room.outdoors {
+  fill: var(--outdoors);
+}
+.room.selected {
+  fill: var(--chalk-soft);
+}
+.railing {
+  stroke: var(--wall);
+  stroke-width: 1.4;
+  stroke-dasharray: 5 3;
+  fill: none;
+}
+.gap {
+  fill: var(--room);
+}
+.glass {
+  fill: var(--glass);
+}
+.lines {
+  stroke: var(--wall);
+  stroke-width: 1;
+  fill: none;
+}
+.opening.selected .gap {
+  fill: var(--chalk-soft);
+}
+.opening.selected .lines {
+  stroke: var(--chalk);
+  stroke-width: 2;
+}
+.feature path {
+  fill: var(--feature);
+  stroke: var(--muted);
+  stroke-width: 0.8;
+}
+.feature.counter path {
+  fill: var(--feature);
+}
+.feature.furniture path {
+  fill: none;
+  stroke-dasharray: 4 3;
+  stroke: var(--rule);
+}
+.feature.selected path {
+  stroke: var(--chalk);
+  stroke-width: 2;
+  fill: var(--chalk-soft);
+}
+.feature text {
+  text-anchor: middle;
+  dominant-baseline: central;
+  fill: var(--muted);
+  font-family: var(--words);
+  pointer-events: none;
+}
+</style>
