@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aHouse, bedroom } from '../test/house-builder';
 import {
+  acrossCorner,
   boundsOf,
   cutIntervals,
   cutLoop,
@@ -16,6 +17,7 @@ import {
   proposeForWall,
   roomBehind,
   setAgainst,
+  stretchBefore,
   studFaces,
   toLoop,
   viewRoom,
@@ -26,6 +28,19 @@ import { pathInRoom } from '../code/protection/cord-path';
 
 const spaces = (house: House, room: string) =>
   measureWallSpaces(viewRoom(house, room)).map((space) => Math.round((space.toIn - space.fromIn) * 16) / 16);
+
+it('something across a corner takes 0.71 of its width of each leg and is cut along the walls', () => {
+  const loop = wallLoop(aHouse().room('r', 'kitchen', [0, 0, 144, 120]).build().rooms['r']!);
+  const { outline, legIn } = acrossCorner(loop, { wall: 'c0', widthIn: 32, depthIn: 20, behindIn: 6 });
+  expect(legIn).toBeCloseTo(32 * Math.SQRT1_2, 6);
+  expect(outline).toHaveLength(6);
+  for (const { x, y } of outline) expect(Math.min(x, y)).toBeGreaterThan(-1e-6);
+  expect(acrossCorner(loop, { wall: 'c2', widthIn: 32, depthIn: 20, behindIn: 18 }).outline).toHaveLength(4);
+  expect(stretchBefore(loop, { wall: 'c0', alongIn: 0, widthIn: 32, depthIn: 20, behindIn: 6 })).toEqual({
+    fromIn: 0,
+    toIn: 32,
+  });
+});
 
 describe('wall spaces: 210.52(A)(2)', () => {
   it.each([

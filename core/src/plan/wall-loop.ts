@@ -122,8 +122,20 @@ export function acrossCorner(
   });
   const half = at.widthIn / 2;
   const [near, far] = [at.behindIn, at.behindIn + at.depthIn];
+  // Where its back is wider than the corner there, its edges are cut along the walls.
+  const slope = (across.x * right.x + across.y * right.y) / (out.x * right.x + out.y * right.y);
+  const back = Math.min(half, near * slope);
+  const cut = Math.min(far, half / slope);
+  const clipped = back < half - 0.01;
   return {
-    outline: [point(-half, near), point(half, near), point(half, far), point(-half, far)],
+    outline: [
+      point(-back, near),
+      point(back, near),
+      ...(clipped ? [point(half, cut)] : []),
+      point(half, far),
+      point(-half, far),
+      ...(clipped ? [point(-half, cut)] : []),
+    ],
     legIn: half / (across.x * right.x + across.y * right.y),
   };
 }

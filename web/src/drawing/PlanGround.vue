@@ -42,7 +42,8 @@ function middleOf(path: string): Point {
     x: Number(match[1]),
     y: Number(match[2]),
   }));
-  return { x: (points[0]!.x + points[2]!.x) / 2, y: (points[0]!.y + points[2]!.y) / 2 };
+  const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+  return { x: mean(points.map((one) => one.x)), y: mean(points.map((one) => one.y)) };
 }
 </script>
 

@@ -145,8 +145,10 @@ summary {
   padding: 0;
   margin: 0 0 8px;
   display: grid;
-  grid-template-columns: 1fr 130px 90px;
+  grid-template-columns: minmax(0, 420px) 130px 90px;
   gap: 4px 10px;
+  font-size: 14px;
+  letter-spacing: 0;
   align-items: center;
 }
 .types input {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ApiError } from '../api';
 import { useSession } from '../stores/session';
@@ -11,6 +11,10 @@ const isNew = ref(false);
 const isBusy = ref(false);
 const message = ref('');
 const account = ref({ firm: '', name: '', email: '', password: '' });
+
+const form = ref<HTMLFormElement>();
+// At once, and never later: the field's own autofocus waits until it is seen, and takes the cursor from whoever types already.
+onMounted(() => form.value?.querySelector('input')?.focus());
 
 async function submit(): Promise<void> {
   isBusy.value = true;
@@ -36,12 +40,12 @@ async function submit(): Promise<void> {
         Lay out the branch circuits of a house: space the boxes, fill the circuits, choose the protection, print the
         panel.
       </p>
-      <form class="stack" @submit.prevent="submit">
+      <form ref="form" class="stack" @submit.prevent="submit">
         <template v-if="isNew">
           <v-text-field v-model="account.firm" label="Firm" autocomplete="organization" required />
           <v-text-field v-model="account.name" label="Your name" autocomplete="name" required />
         </template>
-        <v-text-field v-model="account.email" label="E-mail" type="email" autocomplete="username" required autofocus />
+        <v-text-field v-model="account.email" label="E-mail" type="email" autocomplete="username" required />
         <v-text-field
           v-model="account.password"
           :label="isNew ? 'Password, 10 characters or more' : 'Password'"

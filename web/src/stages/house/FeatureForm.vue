@@ -70,7 +70,7 @@ function remove(): void {
         :disabled="!store.canEdit"
         @change="move({ acrossCorner: ($event.target as HTMLInputElement).checked || undefined, alongIn: 0 })"
       />
-      across the corner at the left end of this wall</label
+      across the corner on its left</label
     >
     <LengthField label="Height" :value="feature.heightIn" @change="change({ heightIn: $event })" />
     <LengthField
