@@ -1,5 +1,4 @@
 import type { Circuit, House, Standards } from '../house/schema';
-import { largestBreakerFor, NM_COPPER_A } from '../electrical/conductors';
 import { ampsOf } from '../loads/library';
 import { assertNever } from '../units/result';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
@@ -135,11 +134,3 @@ export function measureCircuitLoad(
 /** Whether the circuit has more than one receptacle for portable loads, which bars rounding up: 240.4(B)(1). */
 export const servesSeveralReceptacles = (outlets: readonly Outlet[]): boolean =>
   outlets.filter(isGeneralReceptacle).length > 1;
-
-/** What the conductor of a circuit can carry and how large its breaker may be. */
-export function measureConductor(house: House, circuit: Circuit): { ampacityA: number; largestBreakerA: number } {
-  return {
-    ampacityA: NM_COPPER_A[circuit.awg],
-    largestBreakerA: largestBreakerFor(circuit.awg, servesSeveralReceptacles(outletsOn(house, circuit))),
-  };
-}

@@ -109,7 +109,8 @@ describe('conductors', () => {
     [50, 50, '6'],
     [60, 55, '6'],
     [60, 60, '4'],
-    [200, 180, undefined],
+    [200, 180, '4/0'],
+    [250, 240, undefined],
   ] as const)('a %i A breaker and %i A of load want No. %s', (rating, load, awg) =>
     expect(smallestNmFor(rating, load, false)).toBe(awg),
   );

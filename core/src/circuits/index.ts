@@ -1,3 +1,6 @@
+export * from './cable-run';
+export * from './circuit-drop';
 export * from './circuit-load';
 export * from './outlets';
+export * from './sizing';
 export * from './suggest';

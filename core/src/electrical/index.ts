@@ -1,1 +1,3 @@
 export * from './conductors';
+export * from './tables';
+export * from './voltage-drop';

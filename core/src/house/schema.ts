@@ -134,7 +134,7 @@ export type Room = z.infer<typeof roomSchema>;
 
 export const breakerKindSchema = z.enum(['plain', 'afci', 'gfci', 'dual']);
 export type BreakerKind = z.infer<typeof breakerKindSchema>;
-export const AWG_SIZES = ['14', '12', '10', '8', '6', '4', '3', '2', '1'] as const;
+export const AWG_SIZES = ['14', '12', '10', '8', '6', '4', '3', '2', '1', '1/0', '2/0', '3/0', '4/0'] as const;
 export const awgSchema = z.enum(AWG_SIZES);
 export type Awg = z.infer<typeof awgSchema>;
 
@@ -151,6 +151,16 @@ export const circuitSchema = z.strictObject({
   breaker: z.union([z.literal('auto'), breakerKindSchema]).default('auto'),
   /** The receptacle with GFCI that stands first in line and protects the rest; null where the breaker does. */
   gfciFirst: id.nullable().default(null),
+  /** Nonmetallic copper cable where nothing is said; aluminium for feeders and large appliances. */
+  metal: z.literal('aluminium').optional(),
+  /** Its cable runs through the attic, whose heat lowers what it carries. */
+  inAttic: z.boolean().optional(),
+  /** Cables drawn with it through one sealed or insulated opening, itself included: NEC 334.80. */
+  bundled: z.number().int().min(1).max(40).optional(),
+  /** One way to the farthest outlet, feet, as measured; estimated where nothing is said. */
+  lengthFt: z.number().min(1).max(1000).optional(),
+  /** Nobody and nothing moves its members but a hand. */
+  locked: z.boolean().optional(),
   panel: id.nullable(),
   /** First panel space it takes; null until it is placed. */
   space: z.number().int().min(1).max(84).nullable(),
@@ -227,6 +237,8 @@ export const standardsSchema = z.strictObject({
   ceilingSchool: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */
   receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
+  /** Hottest air in the attic, °F; 130 where nothing is said. */
+  atticF: z.number().min(60).max(180).optional(),
   maxReceptaclesPerCircuit: z.number().int().min(1).max(60).default(12),
 });
 export type Standards = z.infer<typeof standardsSchema>;

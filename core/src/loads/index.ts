@@ -1,1 +1,2 @@
 export * from './library';
+export * from './parse-power';

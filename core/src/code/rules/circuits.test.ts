@@ -18,6 +18,7 @@ import { receptacleSchool } from './receptacle-school';
 import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
+import { voltageDrop } from './voltage-drop';
 
 const over = (circuit: string | null) => ({ heightIn: 43, circuit });
 const kitchen = (edition: Edition = '2023') =>
@@ -273,8 +274,20 @@ testRule(garageCircuit, {
 const den = () => aHouse().room('den', 'den', [0, 0, 200, 200]);
 testRule(conductorSize, {
   passes: [
-    ['15 A on 14', den().circuit('A', 15), 'A: No. 14 copper fits its breaker and load.'],
+    ['15 A on 14', den().circuit('A', 15), 'A: No. 14 fits its breaker and load.'],
     ['20 A on 12', den().circuit('A', 20)],
+    [
+      'a condenser with MCA 18 and MOCP 30 on 12 with 30 A: 240.4(G)',
+      den()
+        .circuit('A', 30, { poles: 2, awg: '12' })
+        .load('air-conditioner', 'den', 'c0', 30, 'A', { mcaA: 18, mocpA: 30 }),
+    ],
+    [
+      'a 3 hp saw at 230 V, 21.25 A, on 10 with a 45 A breaker: 430.22, 430.52',
+      den().circuit('A', 45, { poles: 2, awg: '10' }).load('large-saw', 'den', 'c0', 30, 'A'),
+    ],
+    ['20 A on 12 through an attic at 130 °F', den().circuit('A', 20, { inAttic: true })],
+    ['20 A on 12, four cables through one sealed hole', den().circuit('A', 20, { bundled: 4 })],
     ['a bigger wire on a smaller breaker is fine', den().circuit('A', 15, { awg: '12' })],
     [
       '60 A on 6 for one fixed load, rounded up by 240.4(B)',
@@ -291,6 +304,31 @@ testRule(conductorSize, {
       'a kiln of 36 A on 8 with a 50 A breaker',
       den().circuit('A', 50, { poles: 2, awg: '8' }).load('kiln', 'den', 'c0', 30, 'A'),
       'A: No. 8 copper NM-B may have a 40 A breaker at most; this one has 50 A.',
+    ],
+    [
+      'a 3 hp saw on 12: 20 A for 21.25 A',
+      den().circuit('A', 30, { poles: 2, awg: '12' }).load('large-saw', 'den', 'c0', 30, 'A'),
+      'A: No. 12 copper NM-B carries 20 A; the load with continuous parts at 125 % is 21.3 A.',
+    ],
+    [
+      'a condenser over its MOCP',
+      den()
+        .circuit('A', 40, { poles: 2, awg: '8' })
+        .load('air-conditioner', 'den', 'c0', 30, 'A', { mcaA: 18, mocpA: 30 }),
+      'A: No. 8 copper NM-B may have a 30 A breaker at most; this one has 40 A.',
+    ],
+    [
+      'five cables through one sealed hole: 12 carries 15 A',
+      den().circuit('A', 20, { bundled: 5 }),
+      'A: No. 12 copper NM-B may have a 15 A breaker at most; this one has 20 A.',
+    ],
+    [
+      'five cables of 14 with several receptacles: 12.5 A and no smaller breaker',
+      den()
+        .circuit('A', 15, { bundled: 5 })
+        .receptacle('den', 'c0', 20, { circuit: 'A' })
+        .receptacle('den', 'c0', 60, { circuit: 'A' }),
+      'A: No. 14 copper NM-B carries less there than the smallest breaker.',
     ],
     [
       'a 48 A car charger on 6 AWG NM',
@@ -533,4 +571,26 @@ testRule(generalCircuits, {
       '602 ft² of floor ask for 1805 VA of general circuits; there are 1800 VA.',
     ],
   ],
+});
+
+/** A den with a panel in its corner and a garage a given distance away, with one receptacle on 14. */
+const away = (lengthFt?: number) =>
+  den()
+    .panel('P', 'den', 20)
+    .circuit('A', 15, lengthFt === undefined ? {} : { lengthFt })
+    .receptacle('den', 'c0', 60, { circuit: 'A' });
+testRule(voltageDrop, {
+  passes: [
+    ['12 A over 30 ft of 14', away(30), 'A loses 1.8 % at most.'],
+    ['as it is usually run across one room', away()],
+  ],
+  fails: [['12 A over 100 ft of 14', away(100), 'A loses 6.1 % on the 100 ft to R1-1 with 12 A there.']],
+  cannotTell: [
+    [
+      'no panel',
+      den().circuit('A', 15).receptacle('den', 'c0', 60, { circuit: 'A' }),
+      'How far A runs is not known: there is no panel yet. Set one down under House.',
+    ],
+  ],
+  notApplicable: [['an empty circuit', den().circuit('A', 15)]],
 });

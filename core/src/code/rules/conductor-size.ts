@@ -1,11 +1,7 @@
-import { circuitsOf, outletsOf } from '../circuit-facts';
-import { measureCircuitLoad, measureConductor, servesSeveralReceptacles } from '../../circuits/circuit-load';
-import { smallestNmFor } from '../../electrical/conductors';
+import { circuitsOf } from '../circuit-facts';
+import { sizeCircuit } from '../../circuits/sizing';
 import { conductorRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
-
-/** Motors and cooling equipment size their breaker by 430 and 440 (nameplate), not by 240.4(D): 240.4(G). */
-const OWN_SIZING = new Set(['air-conditioner', 'heat-pump']);
 
 export const conductorSize = defineRule({
   id: 'conductor-size',
@@ -16,12 +12,37 @@ export const conductorSize = defineRule({
     why: 'A breaker larger than its cable lets the cable run hot inside the wall before it opens.',
     editions: everyEdition({ section: '240.4(D), 334.80', limits: {}, basis: fromMemory('high') }),
     messages: {
-      small: ({ circuit, awg, rating, largest }: { circuit: string; awg: string; rating: number; largest: number }) =>
-        `${circuit}: No. ${awg} copper NM-B may have a ${largest} A breaker at most; this one has ${rating} A.`,
-      weak: ({ circuit, awg, carries, load }: { circuit: string; awg: string; carries: number; load: number }) =>
-        `${circuit}: No. ${awg} copper NM-B carries ${carries} A; the load with continuous parts at 125 % is ${load.toFixed(1)} A.`,
-      fits: ({ circuit, awg }: { circuit: string; awg: string }) =>
-        `${circuit}: No. ${awg} copper fits its breaker and load.`,
+      small: ({
+        circuit,
+        awg,
+        what,
+        rating,
+        largest,
+      }: {
+        circuit: string;
+        awg: string;
+        what: string;
+        rating: number;
+        largest: number;
+      }) =>
+        largest === 0
+          ? `${circuit}: No. ${awg} ${what} carries less there than the smallest breaker.`
+          : `${circuit}: No. ${awg} ${what} may have a ${largest} A breaker at most; this one has ${rating} A.`,
+      weak: ({
+        circuit,
+        awg,
+        what,
+        carries,
+        load,
+      }: {
+        circuit: string;
+        awg: string;
+        what: string;
+        carries: number;
+        load: number;
+      }) =>
+        `${circuit}: No. ${awg} ${what} carries ${Math.floor(carries * 10) / 10} A; the load with continuous parts at 125 % is ${load.toFixed(1)} A.`,
+      fits: ({ circuit, awg }: { circuit: string; awg: string }) => `${circuit}: No. ${awg} fits its breaker and load.`,
       nameplate: ({ circuit }: { circuit: string }) =>
         `${circuit}: a cooling circuit is sized by the nameplate (MCA and MOCP, Article 440). Check them.`,
     },
@@ -30,27 +51,28 @@ export const conductorSize = defineRule({
   appliesTo: (facts) => circuitsOf(facts).length > 0,
   check: (facts, _limits, report) =>
     circuitsOf(facts).map((circuit) => {
-      const outlets = outletsOf(facts, circuit);
-      const { ampacityA, largestBreakerA } = measureConductor(facts.house, circuit);
-      const { sizedAmps } = measureCircuitLoad(facts.house, circuit);
-      const fitting = smallestNmFor(circuit.ratingA, sizedAmps, servesSeveralReceptacles(outlets));
-      const remedies = fitting ? [conductorRemedy(circuit.id, fitting)] : [];
+      const { ampacityA, largestBreakerA, conductorA, fitting, plateUnread, ownRules } = sizeCircuit(
+        facts.house,
+        circuit,
+      );
+      const remedies = fitting && fitting !== circuit.awg ? [conductorRemedy(circuit.id, fitting)] : [];
       const where = { circuit: circuit.id };
-      const data = { circuit: circuit.name, awg: circuit.awg };
-      if (outlets.some((outlet) => outlet.load && OWN_SIZING.has(outlet.load.kind)))
-        return report.cannotTell('nameplate', data, where, { section: '440.4, 240.4(G)' });
+      const what = circuit.metal === 'aluminium' ? 'aluminium' : 'copper NM-B';
+      const data = { circuit: circuit.name, awg: circuit.awg, what };
+      if (plateUnread) return report.cannotTell('nameplate', data, where, { section: '440.4, 240.4(G)' });
       if (circuit.ratingA > largestBreakerA)
         return report.fail('small', { ...data, rating: circuit.ratingA, largest: largestBreakerA }, where, {
-          remedies,
+          remedies: ownRules ? [] : remedies,
+          ...(ownRules ? { section: ownRules === 'motor' ? '430.52' : '440.22' } : {}),
           measured: () => `${circuit.ratingA} A`,
           required: () => `${largestBreakerA} A at most on No. ${circuit.awg}`,
         });
-      if (sizedAmps > ampacityA + 1e-9)
-        return report.fail('weak', { ...data, carries: ampacityA, load: sizedAmps }, where, {
+      if (conductorA > ampacityA + 1e-9)
+        return report.fail('weak', { ...data, carries: ampacityA, load: conductorA }, where, {
           remedies,
-          section: '210.19(A)',
-          measured: () => `${sizedAmps.toFixed(1)} A`,
-          required: () => `${ampacityA} A at most`,
+          section: ownRules === 'motor' ? '430.22' : ownRules === 'cooling' ? '440.4(B)' : '210.19(A)',
+          measured: () => `${conductorA.toFixed(1)} A`,
+          required: () => `${Math.floor(ampacityA * 10) / 10} A at most`,
         });
       return report.pass('fits', data, where);
     }),

@@ -1,15 +1,21 @@
 import { continuousRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
-import type { Edition } from '../../house/schema';
+import { continuousSection } from '../../circuits/sizing';
 import type { LoadKind } from '../../house/schema-equipment';
 
-/** Loads that the code calls continuous however long they run. *From memory*; section numbers of 424 and 625 medium. */
-const CONTINUOUS: Partial<Record<LoadKind, Record<Edition, string>>> = {
-  'water-heater': { '2014': '422.13', '2017': '422.13', '2020': '422.13', '2023': '422.13' },
-  'baseboard-heat': { '2014': '424.3(B)', '2017': '424.3(B)', '2020': '424.4(B)', '2023': '424.4(B)' },
-  'bath-heater': { '2014': '424.3(B)', '2017': '424.3(B)', '2020': '424.4(B)', '2023': '424.4(B)' },
-  'ev-charger': { '2014': '625.41', '2017': '625.41', '2020': '625.41', '2023': '625.41' },
-};
+/** Loads that the code calls continuous however long they run. */
+const CONTINUOUS: ReadonlySet<LoadKind> = new Set<LoadKind>([
+  'water-heater',
+  'heat-pump-water-heater',
+  'baseboard-heat',
+  'cove-heat',
+  'floor-heat',
+  'electric-furnace',
+  'bath-heater',
+  'ev-charger',
+  'ev-charger-48',
+  'ev-cord',
+]);
 
 const entry = { section: '210.20(A)', limits: {}, basis: fromMemory('high') };
 
@@ -27,11 +33,11 @@ export const continuousLoads = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => Object.values(facts.house.loads).some((load) => CONTINUOUS[load.kind]),
+  appliesTo: (facts) => Object.values(facts.house.loads).some((load) => CONTINUOUS.has(load.kind)),
   check: (facts, _limits, report) =>
     Object.values(facts.house.loads).flatMap((load) => {
-      const section = CONTINUOUS[load.kind]?.[facts.edition];
-      if (!section) return [];
+      if (!CONTINUOUS.has(load.kind)) return [];
+      const section = continuousSection(load.kind, facts.edition);
       const where = { box: load.box };
       if (load.continuous) return [report.pass('marked', { load: load.name }, where, { section })];
       return [report.fail('unmarked', { load: load.name }, where, { section, remedies: [continuousRemedy(load.id)] })];

@@ -59,6 +59,7 @@ import { switchNearEntrance } from './switch-near-entrance';
 import { tamperResistant } from './tamper-resistant';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
 import { tubZoneReceptacles } from './tub-zone-receptacles';
+import { voltageDrop } from './voltage-drop';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
 import { weatherResistant } from './weather-resistant';
 
@@ -124,6 +125,7 @@ export const rules: readonly Rule[] = [
   tamperResistant,
   tubZoneLuminaires,
   tubZoneReceptacles,
+  voltageDrop,
   wallReceptacleSpacing,
   weatherResistant,
 ];

@@ -1,0 +1,140 @@
+import { innerPoint, type Point } from '../house/geometry';
+import type { Box, Circuit, House, Panel } from '../house/schema';
+import { boxPoint, featureOutline } from '../plan/points';
+import { indexOutlets, outletsOn, type Outlet } from './outlets';
+
+/** A place in the house: on the plan, above the lowest zero of the levels, and where its wall ends above. Inches. */
+export interface Spot extends Point {
+  readonly z: number;
+  readonly level: string;
+  /** Top plate of its storey, inches above the same zero. */
+  readonly plateZ: number;
+  /** Room and wall, for cable that goes straight through the studs. */
+  readonly wall: string | undefined;
+}
+
+/** Cable left in a box at each end, inches: 6 in free by NEC 300.14 and as much to get there, *common practice*. */
+const MAKE_UP_IN = 12;
+/** Middle of a panel above the floor, inches: *common practice*. */
+const PANEL_HEIGHT_IN = 60;
+
+function spotAt(house: House, roomId: string, at: Point, heightIn: number, wall?: string): Spot {
+  const level = house.levels[house.rooms[roomId]!.level]!;
+  return {
+    x: at.x,
+    y: at.y,
+    z: level.elevationIn + heightIn,
+    level: level.id,
+    plateZ: level.elevationIn + level.ceilingIn,
+    wall,
+  };
+}
+
+export function spotOfBox(house: House, box: Box): Spot {
+  const { at } = box;
+  const level = house.levels[house.rooms[box.room]!.level]!;
+  const heightIn = at.kind === 'ceiling' ? level.ceilingIn : at.kind === 'floor' ? 0 : at.heightIn;
+  const wall = at.kind === 'wall' ? `${box.room} ${at.wall}` : undefined;
+  return spotAt(house, box.room, boxPoint(house, box), heightIn, wall);
+}
+
+export function spotOfPanel(house: House, panel: Panel): Spot {
+  const room = house.rooms[panel.room]!;
+  const feature = panel.feature === null ? undefined : house.features[panel.feature];
+  if (!feature) return spotAt(house, panel.room, innerPoint(room.corners), PANEL_HEIGHT_IN);
+  const outline = featureOutline(room, feature);
+  const middle = {
+    x: outline.reduce((sum, one) => sum + one.x, 0) / outline.length,
+    y: outline.reduce((sum, one) => sum + one.y, 0) / outline.length,
+  };
+  return spotAt(house, panel.room, middle, Math.min(PANEL_HEIGHT_IN, feature.heightIn));
+}
+
+/**
+ * Cable between two places, inches, as it is usually run: square to the house, up to the plate and down again; straight
+ * through the studs within one wall; from storey to storey the difference in height. *Common practice*; the real route
+ * decides when it is known.
+ */
+export function cableBetween(a: Spot, b: Spot): number {
+  const across = Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
+  const rise = Math.abs(a.z - b.z);
+  const ends = 2 * MAKE_UP_IN;
+  if (a.level !== b.level) return across + rise + ends;
+  const overPlate = a.plateZ - a.z + (b.plateZ - b.z);
+  if (a.wall !== undefined && a.wall === b.wall) return across + Math.min(rise, overPlate) + ends;
+  return across + overPlate + ends;
+}
+
+export interface TreeNode {
+  readonly box: Box;
+  /** The box before it; undefined at the panel. */
+  readonly parent: TreeNode | undefined;
+  /** Cable to its parent, and all the way to the panel, inches. */
+  readonly edgeIn: number;
+  readonly pathIn: number;
+}
+
+/** The shortest tree of cables from a place over boxes (Prim); of equal ones the first in the list, so it is always the same. */
+export function shortestTree(house: House, start: Spot, boxes: readonly Box[]): TreeNode[] {
+  const spots = new Map(boxes.map((box) => [box, spotOfBox(house, box)]));
+  const left = new Map(
+    boxes.map((box) => [
+      box,
+      { edgeIn: cableBetween(start, spots.get(box)!), parent: undefined as TreeNode | undefined },
+    ]),
+  );
+  const nodes: TreeNode[] = [];
+  while (left.size > 0) {
+    const [box, { edgeIn, parent }] = [...left].reduce((best, one) => (one[1].edgeIn < best[1].edgeIn ? one : best));
+    left.delete(box);
+    const node = { box, parent, edgeIn, pathIn: edgeIn + (parent?.pathIn ?? 0) };
+    nodes.push(node);
+    const spot = spots.get(box)!;
+    for (const [other, known] of left) {
+      const next = cableBetween(spot, spots.get(other)!);
+      if (next < known.edgeIn) left.set(other, { edgeIn: next, parent: node });
+    }
+  }
+  return nodes;
+}
+
+export interface CableRun {
+  readonly nodes: readonly TreeNode[];
+  /** All cable of the circuit, and one way to its farthest box, feet. */
+  readonly cableFt: number;
+  readonly farthestFt: number;
+  /** Where the panel is not known the run cannot be. */
+  readonly from: Panel;
+}
+
+const runs = new WeakMap<readonly Outlet[], { house: House; run: CableRun | undefined }>();
+
+export const panelOf = (house: House, circuit: Circuit): Panel | undefined =>
+  circuit.panel === null ? Object.values(house.panels)[0] : house.panels[circuit.panel];
+
+/** The run of a circuit as it would usually be roped, until its route is known; undefined without a panel or outlets. */
+export function estimateRun(house: House, circuit: Circuit): CableRun | undefined {
+  const outlets = indexOutlets(house).byCircuit.get(circuit.id) ?? outletsOn(house, circuit);
+  const known = runs.get(outlets);
+  const last = known?.house;
+  const same =
+    last &&
+    last.panels === house.panels &&
+    last.rooms === house.rooms &&
+    last.levels === house.levels &&
+    last.features === house.features;
+  if (known && same) return known.run;
+  const panel = panelOf(house, circuit);
+  let run: CableRun | undefined;
+  if (panel && outlets.length > 0) {
+    const nodes = shortestTree(house, spotOfPanel(house, panel), [...new Set(outlets.map((one) => one.box))]);
+    run = {
+      nodes,
+      cableFt: nodes.reduce((sum, one) => sum + one.edgeIn, 0) / 12,
+      farthestFt: Math.max(...nodes.map((one) => one.pathIn)) / 12,
+      from: panel,
+    };
+  }
+  runs.set(outlets, { house, run });
+  return run;
+}
