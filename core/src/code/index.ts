@@ -1,4 +1,5 @@
 export { applyRemedy, circuitForDevices, placementLimits } from './apply-remedy';
+export * from './ask-tap';
 export * from './check-house';
 export { decideAfci } from './protection/afci';
 export * from './protection/circuit-protection';
