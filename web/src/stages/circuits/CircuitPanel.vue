@@ -5,7 +5,10 @@ import {
   changeEntity,
   CIRCUIT_PURPOSES,
   measureCircuitLoad,
-  measureConductor,
+  estimateRun,
+  sizeCircuit,
+  USUAL_ATTIC_F,
+  edit,
   outletsOn,
   protectionOf,
   removeEntities,
@@ -27,7 +30,10 @@ const store = useHouse();
 const view = useView();
 const circuit = computed(() => store.house!.circuits[view.only('circuit') ?? '']);
 const load = computed(() => (circuit.value ? measureCircuitLoad(store.house!, circuit.value) : null));
-const conductor = computed(() => (circuit.value ? measureConductor(store.house!, circuit.value) : null));
+const house = computed(() => store.house!);
+const sizing = computed(() => (circuit.value ? sizeCircuit(house.value, circuit.value) : null));
+const run = computed(() => (circuit.value ? estimateRun(house.value, circuit.value) : undefined));
+const school = computed(() => load.value?.generalReceptacles ?? 0);
 const protection = computed(() => (circuit.value ? protectionOf(store.house!, circuit.value.id) : null));
 const receptacles = computed(() =>
   circuit.value
@@ -42,9 +48,14 @@ const findings = computed(() =>
   ),
 );
 const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI and GFCI (dual function)' } as const;
+const checked = (event: Event) => (event.target as HTMLInputElement).checked;
 const value = (event: Event) => (event.target as HTMLInputElement).value;
 const change = (changes: Partial<Circuit>) =>
   store.apply(changeEntity(store.house!, 'circuits', circuit.value!.id, changes));
+
+function setAttic(atticF: number): void {
+  store.apply(edit(house.value, 'Attic temperature', (draft) => void (draft.standards.atticF = atticF)));
+}
 
 /** The receptacle becomes a GFCI and stands first in line; both as one edit. */
 function protectFrom(deviceId: string): void {
@@ -67,7 +78,7 @@ function remove(): void {
 </script>
 
 <template>
-  <section v-if="circuit && load && protection && conductor" class="stack">
+  <section v-if="circuit && load && protection && sizing" class="stack">
     <input
       class="plain name"
       :value="circuit.name"
@@ -85,28 +96,26 @@ function remove(): void {
       >
     </p>
     <details open>
-      <summary>The sum</summary>
+      <summary>Show the sum</summary>
       <table>
         <tbody>
-          <tr v-for="line in load.lines" :key="`${line.what}${line.eachVa}`">
+          <tr v-if="school > 0">
             <td>
-              {{ line.count }} × {{ line.what }}<span class="muted source">{{ line.source }}</span>
+              {{ school }} × general receptacles<span class="muted source">{{
+                house.standards.receptacleSchool === 'area'
+                  ? 'in the area load of the house: no VA of their own'
+                  : 'school of the firm: 180 VA a yoke, for the percentage alone'
+              }}</span>
             </td>
-            <td class="num">
-              {{ Math.round(line.va) }} VA<template v-if="line.factor > 1"> × {{ line.factor }}</template>
+            <td class="num">{{ house.standards.receptacleSchool === 'area' ? 0 : school * 180 }} VA</td>
+          </tr>
+          <tr v-for="(step, i) in sizing.steps" :key="i" :class="{ 'is-violation': step.wrong }">
+            <td>
+              {{ step.what }}<span class="muted source">{{ step.section }}</span>
             </td>
+            <td class="num sum">{{ step.sum }}</td>
           </tr>
         </tbody>
-        <tfoot>
-          <tr>
-            <td>{{ Math.round(load.va) }} VA ÷ {{ circuit.poles === 2 ? 240 : 120 }} V</td>
-            <td class="num">{{ load.amps.toFixed(1) }} A</td>
-          </tr>
-          <tr>
-            <td>with continuous at 125 %</td>
-            <td class="num">{{ load.sizedAmps.toFixed(1) }} A</td>
-          </tr>
-        </tfoot>
       </table>
     </details>
     <fieldset :disabled="!store.canEdit" class="stack">
@@ -136,12 +145,61 @@ function remove(): void {
       <label class="field"
         >Conductor
         <select class="plain" :value="circuit.awg" @change="change({ awg: value($event) as Circuit['awg'] })">
-          <option v-for="awg in AWG_SIZES" :key="awg" :value="awg">NM-B copper No. {{ awg }}</option>
+          <option v-for="awg in AWG_SIZES" :key="awg" :value="awg">
+            {{ circuit.metal === 'aluminium' ? 'aluminium' : 'NM-B copper' }} No. {{ awg }}
+          </option>
         </select></label
       >
-      <p class="muted fine">
-        carries {{ conductor.ampacityA }} A at 60 °C (334.80), breaker {{ conductor.largestBreakerA }} A at most (240.4)
-      </p>
+      <details class="lying">
+        <summary>How its cable lies</summary>
+        <label class="row"
+          ><input
+            type="checkbox"
+            :checked="circuit.inAttic ?? false"
+            @change="change({ inAttic: checked($event) || undefined })"
+          />
+          runs through the attic at
+          <input
+            class="plain num short"
+            type="number"
+            min="60"
+            max="180"
+            aria-label="Hottest air in the attic, °F"
+            :value="house.standards.atticF ?? USUAL_ATTIC_F"
+            @change="setAttic(Number(value($event)))"
+          />
+          °F</label
+        >
+        <label class="field"
+          >Cables through one sealed opening
+          <input
+            class="plain num"
+            type="number"
+            min="1"
+            max="40"
+            :value="circuit.bundled ?? 1"
+            @change="change({ bundled: Number(value($event)) > 1 ? Number(value($event)) : undefined })"
+        /></label>
+        <label class="field"
+          >One way to the farthest, ft
+          <input
+            class="plain num"
+            type="number"
+            min="1"
+            max="1000"
+            :value="circuit.lengthFt ?? ''"
+            :placeholder="run ? `${run.farthestFt.toFixed(0)} as usually run` : 'no panel yet'"
+            @change="change({ lengthFt: Number(value($event)) || undefined })"
+        /></label>
+        <label v-if="circuit.poles === 2" class="row"
+          ><input
+            type="checkbox"
+            :checked="circuit.metal === 'aluminium'"
+            @change="change({ metal: checked($event) ? 'aluminium' : undefined })"
+          />
+          aluminium service-entrance cable</label
+        >
+      </details>
       <label class="field"
         >Meant for
         <select
@@ -174,8 +232,9 @@ function remove(): void {
       >
     </fieldset>
     <p class="muted fine">
-      Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}. Voltage drop is left for when the routes are
-      known.
+      Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}.<template v-if="run">
+        About {{ run.cableFt.toFixed(0) }} ft of cable as it is usually run.</template
+      >
     </p>
     <details>
       <summary>Why this protection</summary>
@@ -226,10 +285,16 @@ td {
 }
 td.num {
   text-align: right;
-  white-space: nowrap;
   font-size: 15px;
+  padding-left: 10px;
 }
-tfoot td {
+.short {
+  width: 72px;
+}
+.lying {
+  font-size: 14px;
+}
+tr + tr td {
   border-top: 1px solid var(--rule);
 }
 .source {

@@ -9,6 +9,7 @@ import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import { inkOf, numberOf } from './circuit-colors';
+import AskPanel from './AskPanel.vue';
 import CircuitCard from './CircuitCard.vue';
 import LoadDialog from './LoadDialog.vue';
 
@@ -17,6 +18,7 @@ const view = useView();
 const scale = ref(1);
 const isLasso = ref(false);
 const showLoad = ref(false);
+const side = ref<'cards' | 'ask'>('cards');
 /** Where a carried box is on the screen. */
 const carried = shallowRef<{ x: number; y: number } | null>(null);
 
@@ -134,6 +136,15 @@ function selectUnassigned(): void {
     >
       Take off
     </button>
+    <button
+      v-if="circuits.length"
+      class="plain-button"
+      :aria-pressed="side === 'ask'"
+      title="Pick a place and a load: which circuits may feed it?"
+      @click="side = side === 'ask' ? 'cards' : 'ask'"
+    >
+      Ask before you tap
+    </button>
     <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">
       {{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}
     </button>
@@ -157,7 +168,16 @@ function selectUnassigned(): void {
         /></template>
       </PlanSheet>
     </div>
-    <section class="cards" aria-label="Circuits">
+    <AskPanel
+      v-if="side === 'ask'"
+      :box="selectedBoxes[0]"
+      @close="side = 'cards'"
+      @show="
+        side = 'cards';
+        view.select([{ kind: 'circuit', id: $event }]);
+      "
+    />
+    <section v-else class="cards" aria-label="Circuits">
       <p v-if="!circuits.length" class="muted empty">
         No circuit yet. Pick boxes on the plan (click, Shift click, or lasso), then <b>New circuit for these</b>.
       </p>

@@ -6,6 +6,7 @@ import {
   changeEntity,
   LOAD_KINDS,
   LOAD_LIBRARY,
+  parsePower,
   removeEntities,
   type Box,
   type Load,
@@ -33,28 +34,37 @@ const flags = [
   ['motor', 'motor'],
 ] as const;
 
+const COOLING: ReadonlySet<LoadKind> = new Set<LoadKind>(['air-conditioner', 'heat-pump', 'mini-split']);
+const typed = ref(String(draft.value.va));
+const wrong = ref('');
+
+function setPower(text: string): void {
+  const read = parsePower(text, draft.value.volts, 'Volt-amperes');
+  wrong.value = read.ok ? '' : read.problems[0]!.message;
+  typed.value = text;
+  if (!read.ok) return;
+  draft.value = { ...draft.value, va: read.value.va, hp: read.value.hp, source: 'nameplate' };
+  typed.value = String(read.value.va);
+}
+
 function choose(next: LoadKind): void {
   kind.value = next;
   draft.value = { ...LOAD_LIBRARY[next], source: 'typical' };
+  typed.value = String(draft.value.va);
+  wrong.value = '';
 }
 
 function save(): void {
-  if (!device.value) return;
-  const { name, va, volts, continuous, motor, fastened, cord, individual, source } = draft.value;
+  if (!device.value || wrong.value) return;
+  const { mcaA, mocpA } = draft.value;
   const load: Load = {
+    ...draft.value,
+    mcaA: mcaA || undefined,
+    mocpA: mocpA || undefined,
     id: existing?.id ?? newId('load'),
     kind: kind.value,
     box: props.box.id,
     device: device.value.id,
-    name,
-    va: Number(va),
-    volts,
-    continuous,
-    motor,
-    fastened,
-    cord,
-    individual,
-    source,
   };
   if (
     store.apply(
@@ -86,12 +96,12 @@ function remove(): void {
         <label class="field"
           >Volt-amperes
           <input
-            v-model.number="draft.va"
             class="plain num"
-            type="number"
-            step="any"
-            @input="draft.source = 'nameplate'"
+            :value="typed"
+            placeholder="1500, 1.5 kW, 12.5 A, 3/4 hp, 6 ft of baseboard"
+            @change="setPower(($event.target as HTMLInputElement).value)"
         /></label>
+        <p v-if="wrong" class="is-violation" role="alert">{{ wrong }}</p>
         <label class="field"
           >Volts
           <select v-model="draft.volts" class="plain">
@@ -105,6 +115,15 @@ function remove(): void {
             >{{ draft.source }} value{{ draft.source === 'typical' ? ', from memory: read the nameplate' : '' }}</span
           >
         </p>
+        <div v-if="COOLING.has(kind)" class="row">
+          <label class="field"
+            >MCA, A <input v-model.number="draft.mcaA" class="plain num" type="number" min="1" max="200" step="0.1"
+          /></label>
+          <label class="field"
+            >MOCP, A <input v-model.number="draft.mocpA" class="plain num" type="number" min="1" max="300"
+          /></label>
+        </div>
+        <p v-if="draft.hp" class="muted">{{ draft.hp }} hp: full-load current of Table 430.248, not of the plate.</p>
         <label v-for="[flag, label] in flags" :key="flag" class="row"
           ><input v-model="draft[flag]" type="checkbox" /> {{ label }}</label
         >
