@@ -10,6 +10,7 @@ const layers = [
   'control',
   'panel',
   'code',
+  'planning',
   'boxing',
   'walk',
   'formats',

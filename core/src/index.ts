@@ -8,6 +8,7 @@ export * from './circuits/index';
 export * from './control/index';
 export * from './panel/index';
 export * from './code/index';
+export * from './planning/index';
 export * from './boxing/index';
 export * from './walk/index';
 export * from './formats/index';

@@ -2,15 +2,12 @@ import { edit, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
 import { placeBoxes, type NewId } from '../house/verbs';
 import { joinEdits } from '../house/edit';
-import { refuse, succeed, type Result } from '../units/result';
+import { refuse, succeed, type OnProgress, type Result } from '../units/result';
 import { boxAlarms } from './alarms';
 import { boxLights, boxOutdoorLights } from './lights';
 import { Boxing, type BoxingPlan } from './plan';
 import { boxReceptacles } from './receptacles';
 import { boxStairSwitches, boxSwitches } from './switches';
-
-/** How far long work has come, from 0 to 1, and what it is at. */
-export type OnProgress = (share: number, what: string) => void;
 
 /**
  * Lays out the boxes that rooms still lack, as a careful crew would: receptacles with the fewest boxes on stud faces, lights,

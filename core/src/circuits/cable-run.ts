@@ -74,7 +74,10 @@ export interface TreeNode {
   readonly pathIn: number;
 }
 
-/** The shortest tree of cables from a place over boxes (Prim); of equal ones the first in the list, so it is always the same. */
+/**
+ * One home run from a place to the nearest box, and the shortest tree of cables over the boxes (Prim); of equal ones the first
+ * in the list, so it is always the same.
+ */
 export function shortestTree(house: House, start: Spot, boxes: readonly Box[]): TreeNode[] {
   const spots = new Map(boxes.map((box) => [box, spotOfBox(house, box)]));
   const left = new Map(
@@ -92,7 +95,7 @@ export function shortestTree(house: House, start: Spot, boxes: readonly Box[]): 
     const spot = spots.get(box)!;
     for (const [other, known] of left) {
       const next = cableBetween(spot, spots.get(other)!);
-      if (next < known.edgeIn) left.set(other, { edgeIn: next, parent: node });
+      if (nodes.length === 1 || next < known.edgeIn) left.set(other, { edgeIn: next, parent: node });
     }
   }
   return nodes;

@@ -57,7 +57,7 @@ describe('circuit sums of the trade', () => {
     expect(loadOf(house).sizedAmps).toBeCloseTo(23.44, 2);
     expect(suggestCircuit(house, outletsOn(house, house.circuits['A']!))).toMatchObject({
       poles: 2,
-      ratingA: 25,
+      ratingA: 30,
       awg: '10',
       purpose: 'individual',
     });

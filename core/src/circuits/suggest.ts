@@ -5,6 +5,9 @@ import type { Outlet } from './outlets';
 
 type NewCircuit = Omit<Circuit, 'id' | 'panel' | 'space'>;
 
+/** Ratings that are on every shelf; 25, 35 and 45 A are standard and seldom stocked: *common practice*. */
+const USUAL_RATINGS_A = [15, 20, 30, 40, 50, 60] as const;
+
 const purposeOf = (outlets: readonly Outlet[]): Circuit['purpose'] => {
   const [first] = outlets;
   const kinds = new Set(outlets.map((outlet) => outlet.room.kind));
@@ -27,13 +30,17 @@ export function suggestCircuit(house: House, outlets: readonly Outlet[]): NewCir
   const purpose = purposeOf(outlets);
   const loads = outlets.flatMap((outlet) => (outlet.load ? [outlet.load] : []));
   const poles = outlets.some((outlet) => ('volts' in outlet.device ? outlet.device.volts : 120) === 240) ? 2 : 1;
-  const loadA = loads.reduce((sum, load) => sum + ampsOf(load) * (load.continuous ? 1.25 : 1), 0);
+  // A compressor's plate decides; until it is read, a quarter more than its running current.
+  const share = (load: (typeof loads)[number]) =>
+    load.continuous || /^(air-conditioner|heat-pump|mini-split)$/.test(load.kind) || load.hp !== undefined ? 1.25 : 1;
+  const loadA = loads.reduce((sum, load) => sum + ampsOf(load) * share(load), 0);
   const leastA = ['small-appliance', 'laundry', 'bathroom', 'garage'].includes(purpose)
     ? 20
     : loads.some((load) => load.kind === 'range')
       ? 40
       : 15;
-  const ratingA = nextStandardRating(Math.max(leastA, loadA)) ?? 200;
+  const wantedA = Math.max(leastA, loadA);
+  const ratingA = USUAL_RATINGS_A.find((rating) => rating >= wantedA - 1e-9) ?? nextStandardRating(wantedA) ?? 200;
   const rooms = [...new Set(outlets.map((outlet) => outlet.room.name))];
   const name =
     (purpose === 'individual' ? `${loads[0]!.name}` : rooms.slice(0, 2).join(', ')) ||

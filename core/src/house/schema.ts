@@ -208,6 +208,21 @@ export const amendmentSchema = z.strictObject({
 export type Amendment = z.infer<typeof amendmentSchema>;
 export const logEntrySchema = z.strictObject({ id, date: z.iso.date(), who: name, text: note.min(1) });
 
+/** Schools of thought by which circuits are planned: the code leaves them open. */
+export const planningSchema = z.strictObject({
+  /** No. 12 everywhere, or No. 14 on 15 A circuits. */
+  wire: z.enum(['fourteen', 'twelve']).default('fourteen'),
+  /** Lights on circuits of their own, so that a tripped receptacle leaves the light; or each room by itself. */
+  lighting: z.enum(['apart', 'by-room']).default('apart'),
+  baths: z.enum(['shared', 'each']).default('shared'),
+  outside: z.enum(['apart', 'with-garage']).default('apart'),
+  dishwasher: z.enum(['apart', 'together']).default('together'),
+  alarms: z.enum(['with-lighting', 'alone']).default('with-lighting'),
+  /** Panel spaces that stay free for later. */
+  spareSpaces: z.number().int().min(0).max(20).default(4),
+});
+export type Planning = z.infer<typeof planningSchema>;
+
 /** Receptacle heights by use, inches from the finished floor to the box centre, and the firm's schools. */
 export const standardsSchema = z.strictObject({
   lengths: z.enum(['1/16', '1/8', 'metric']).default('1/16'),
@@ -237,6 +252,8 @@ export const standardsSchema = z.strictObject({
   ceilingSchool: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */
   receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
+  /** How circuits are planned; the usual schools where nothing is said. */
+  planning: planningSchema.optional(),
   /** Hottest air in the attic, °F; 130 where nothing is said. */
   atticF: z.number().min(60).max(180).optional(),
   maxReceptaclesPerCircuit: z.number().int().min(1).max(60).default(12),

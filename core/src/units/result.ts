@@ -28,3 +28,6 @@ export function mustGet<T>(records: Readonly<Record<string, T>>, id: string): T 
   if (found === undefined) throw new Error(`No entity with id "${id}"`);
   return found;
 }
+
+/** How far long work has come, from 0 to 1, and what it is at. */
+export type OnProgress = (share: number, what: string) => void;

@@ -1,0 +1,4 @@
+export * from './cluster';
+export * from './plan-circuits';
+export * from './prices';
+export * from './schools';

@@ -1,0 +1,142 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+  acceptCircuitPlan,
+  changeEntity,
+  edit,
+  EDITIONS,
+  indexOutlets,
+  outletsOn,
+  planCircuits,
+  planningSchema,
+  readHouseFile,
+  SCHOOLS,
+  spacesOf,
+  totalsOf,
+  validateHouse,
+  type CircuitPlan,
+  type Edition,
+  type House,
+  type Planning,
+} from '../index';
+import { aHouse } from '../test/house-builder';
+
+const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
+if (!read.ok) throw new Error(read.problems[0]!.message);
+const demo = read.value;
+
+const changed = (house: House, change: (draft: House) => void): House => {
+  const done = edit(house, 'x', (draft) => change(draft as House));
+  if (!done.ok) throw new Error(done.problems[0]!.message);
+  return done.value.house;
+};
+const emptied = (edition: Edition, planning: Partial<Planning> = {}): House =>
+  changed(demo, (draft) => {
+    draft.job.edition = edition;
+    draft.standards.planning = planningSchema.parse(planning);
+    for (const id of Object.keys(draft.circuits)) delete draft.circuits[id];
+    for (const box of Object.values(draft.boxes))
+      for (const device of Object.values(box.devices)) device.circuit = null;
+  });
+let n = 0;
+const newId = (prefix: string) => `${prefix}-${++n}`;
+function plan(house: House): CircuitPlan {
+  const planned = planCircuits(house, newId);
+  if (!planned.ok) throw new Error(planned.problems[0]!.message);
+  return planned.value;
+}
+const circuitOf = (made: CircuitPlan, room: string, kind: string) =>
+  new Set(
+    indexOutlets(made.house)
+      .all.filter((one) => one.room.name === room && one.device.kind === kind)
+      .map((one) => one.device.circuit),
+  );
+
+describe('the demo house, planned from nothing', () => {
+  it.each(EDITIONS)('%s: no violation, every outlet fed, every breaker in the panel', (edition) => {
+    const made = plan(emptied(edition));
+    expect(made.objections.map((one) => `${one.section} ${one.message}`)).toEqual([]);
+    expect(made.after).toMatchObject({ unassigned: 0, violations: 0 });
+    expect(made.after.mostUsed).toBeLessThanOrEqual(1 + 1e-9);
+    expect(made.after.legsApart).toBeLessThan(0.05);
+    const spaces = Object.values(made.house.circuits).flatMap(spacesOf);
+    expect(new Set(spaces).size).toBe(spaces.length);
+    expect(Object.values(made.house.circuits).every((circuit) => circuit.space !== null)).toBe(true);
+    expect(validateHouse(structuredClone(made.house)).ok).toBe(true);
+  });
+
+  it.each(SCHOOLS.flatMap(({ field, answers }) => answers.map(({ value }) => [field, value] as const)))(
+    'holds by the school %s: %s',
+    (field, value) => {
+      const made = plan(emptied('2023', { [field]: value }));
+      expect(made.objections.map((one) => one.message)).toEqual([]);
+      expect(made.after.unassigned).toBe(0);
+    },
+  );
+
+  it('follows the schools', () => {
+    const usual = plan(emptied('2023'));
+    expect(circuitOf(usual, 'Living room', 'luminaire')).not.toEqual(circuitOf(usual, 'Living room', 'receptacle'));
+    const twelve = plan(emptied('2023', { wire: 'twelve' }));
+    expect(Object.values(twelve.house.circuits).filter((one) => one.awg === '14')).toEqual([]);
+    const each = plan(emptied('2023', { baths: 'each' }));
+    expect(circuitOf(each, 'Bath 1', 'receptacle')).not.toEqual(circuitOf(each, 'Bath 2', 'receptacle'));
+    const apart = plan(emptied('2023', { dishwasher: 'apart' }));
+    expect(apart.after.circuits).toBe(usual.after.circuits + 1);
+    const alone = plan(emptied('2023', { alarms: 'alone' }));
+    const alarms = Object.values(alone.house.circuits).find((one) => one.name === 'Alarms')!;
+    expect(new Set(outletsOn(alone.house, alarms).map((one) => one.device.kind))).toEqual(new Set(['alarm']));
+  });
+
+  it('is the same every time', () => {
+    const members = (made: CircuitPlan) => made.planned.map((one) => [one.circuit.name, one.devices]);
+    expect(members(plan(emptied('2023')))).toEqual(members(plan(emptied('2023'))));
+  });
+});
+
+describe('a house that has a plan', () => {
+  it('is bettered, keeps the circuits that stay, and is one edit that can be taken back', () => {
+    const made = plan(demo);
+    expect(made.before.violations).toBeGreaterThan(0);
+    expect(made.after.violations).toBe(0);
+    expect(made.after.cableFt).toBeLessThan(made.before.cableFt);
+    const kept = made.planned.filter((one) => one.before);
+    expect(kept.length).toBeGreaterThan(15);
+    for (const one of kept) expect(one.circuit.id).toBe(one.before!.id);
+    const done = acceptCircuitPlan(demo, made, demo);
+    expect(done.ok && totalsOf(done.value.house)).toEqual(made.after);
+    expect(done.ok && done.value.house.circuits).toEqual(made.house.circuits);
+  });
+
+  it('planned again, stays as it is', () => {
+    const once = plan(demo).house;
+    const twice = plan(once);
+    expect(twice.planned.reduce((sum, one) => sum + one.moved, 0)).toBe(0);
+    expect(twice.removed).toEqual([]);
+  });
+
+  it('leaves what is locked, and says what of it the rules object to', () => {
+    const [kiln] = Object.values(demo.circuits).filter((one) => one.name === 'Kiln');
+    const living = Object.values(demo.circuits).find((one) => one.name === 'Living room')!;
+    const house = changed(demo, (draft) => {
+      draft.circuits[kiln!.id]!.locked = true;
+      draft.circuits[living.id]!.locked = true;
+    });
+    const made = plan(house);
+    expect(outletsOn(made.house, living)).toEqual(outletsOn(house, living));
+    expect(made.house.circuits[kiln!.id]).toEqual(house.circuits[kiln!.id]);
+    expect(made.objections[0]).toMatchObject({ ruleId: 'conductor-size', where: { circuit: kiln!.id } });
+  });
+
+  it('is refused when it has changed meanwhile', () => {
+    const made = plan(demo);
+    const later = changeEntity(demo, 'circuits', Object.keys(demo.circuits)[0]!, { name: 'Other' });
+    const done = acceptCircuitPlan(later.ok ? later.value.house : demo, made, demo);
+    expect(done.ok ? '' : done.problems[0]!.message).toContain('has changed since');
+  });
+});
+
+it('an empty house has nothing to plan', () => {
+  const planned = planCircuits(aHouse().room('r', 'den', [0, 0, 100, 100]).build(), newId);
+  expect(planned.ok ? '' : planned.problems[0]!.message).toContain('Place the boxes first');
+});
