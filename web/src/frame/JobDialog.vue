@@ -4,6 +4,7 @@ import { addEntity, edit, formatLength, parseLength, removeEntities, rules, type
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
 import BoxTypeEditor from './BoxTypeEditor.vue';
+import SchoolsForm from './SchoolsForm.vue';
 import TemplateEditor from './TemplateEditor.vue';
 
 const emit = defineEmits<{ close: [] }>();
@@ -164,6 +165,7 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             </select></label
           >
         </fieldset>
+        <SchoolsForm />
         <BoxTypeEditor />
         <TemplateEditor />
         <h2 class="small-caps">Local amendments</h2>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import {
+  assignToCircuit,
   AWG_SIZES,
   changeEntity,
   CIRCUIT_PURPOSES,
@@ -70,6 +71,32 @@ function protectFrom(deviceId: string): void {
       : then;
   };
   store.apply(asGfci.ok ? join(asGfci.value) : asGfci);
+}
+
+const outlets = computed(() => (circuit.value ? outletsOn(store.house!, circuit.value) : []));
+const others = computed(() =>
+  Object.values(store.house!.circuits)
+    .filter((one) => one.id !== circuit.value?.id && one.poles === circuit.value?.poles)
+    .sort((a, b) => (a.space ?? 99) - (b.space ?? 99)),
+);
+
+/** All its outlets onto another circuit, and this one away, as one edit. */
+function merge(into: string): void {
+  const from = circuit.value!;
+  const moved = assignToCircuit(
+    store.house!,
+    outlets.value.map((one) => one.device.id),
+    into,
+  );
+  if (!moved.ok) return void store.apply(moved);
+  const gone = removeEntities(moved.value.house, [{ collection: 'circuits', id: from.id }]);
+  const joined = gone.ok
+    ? succeed({
+        house: gone.value.house,
+        edit: joinEdits(`Merge ${from.name}`, [moved.value.edit, gone.value.edit]),
+      })
+    : gone;
+  if (store.apply(joined)) view.select([{ kind: 'circuit', id: into }]);
 }
 
 function remove(): void {
@@ -231,6 +258,22 @@ function remove(): void {
         </select></label
       >
     </fieldset>
+    <label class="row"
+      ><input
+        type="checkbox"
+        :checked="circuit.locked ?? false"
+        :disabled="!store.canEdit"
+        @change="change({ locked: checked($event) || undefined })"
+      />
+      locked: the planner leaves it as it is</label
+    >
+    <label v-if="store.canEdit && outlets.length" class="field"
+      >Merge into
+      <select class="plain" value="" @change="merge(value($event))">
+        <option value="">…</option>
+        <option v-for="one in others" :key="one.id" :value="one.id">{{ one.space ?? '–' }} {{ one.name }}</option>
+      </select></label
+    >
     <p class="muted fine">
       Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}.<template v-if="run">
         About {{ run.cableFt.toFixed(0) }} ft of cable as it is usually run.</template

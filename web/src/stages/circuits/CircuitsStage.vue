@@ -1,6 +1,15 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import { addEntity, assignToCircuit, circuitForDevices, indexOutlets, type Box } from '@winculum/core';
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
+import {
+  addEntity,
+  assignToCircuit,
+  circuitForDevices,
+  indexOutlets,
+  type Box,
+  type CircuitPlan,
+  type House,
+  type Result,
+} from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import type { Tool } from '../../drawing/tools/machine';
@@ -10,6 +19,9 @@ import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import { inkOf, numberOf } from './circuit-colors';
 import AskPanel from './AskPanel.vue';
+import { useLongWork } from '../../work/long-work';
+import ProgressBar from '../../work/ProgressBar.vue';
+import PlanningPanel from './PlanningPanel.vue';
 import CircuitCard from './CircuitCard.vue';
 import LoadDialog from './LoadDialog.vue';
 
@@ -19,13 +31,37 @@ const scale = ref(1);
 const isLasso = ref(false);
 const showLoad = ref(false);
 const side = ref<'cards' | 'ask'>('cards');
+
+/** The proposal, and the house that it was made for. */
+const plan = shallowRef<{ plan: CircuitPlan; made: House } | null>(null);
+const planning = useLongWork<House, Result<CircuitPlan>>(
+  () => new Worker(new URL('./planning.worker.ts', import.meta.url), { type: 'module' }),
+  (message) => (store.problem = message),
+);
+watch(
+  () => store.house,
+  () => {
+    planning.cancel();
+    plan.value = null;
+  },
+);
+
+async function planAll(): Promise<void> {
+  const made = toRaw(store.house!);
+  const answer = await planning.ask(made);
+  if (!answer) return;
+  if (answer.ok) plan.value = { plan: answer.value, made };
+  else store.problem = answer.problems[0]!.message;
+}
+/** While a proposal is looked at, the sheet shows it. */
+const shown = computed(() => plan.value?.plan.house ?? store.house!);
 /** Where a carried box is on the screen. */
 const carried = shallowRef<{ x: number; y: number } | null>(null);
 
 const tool = computed<Tool>(() => ({ kind: 'select', lasso: isLasso.value }));
 const hand = useHand(tool, () => 9 / scale.value, { movesThings: false });
 const circuits = computed(() =>
-  Object.values(store.house!.circuits).sort(
+  Object.values(shown.value.circuits).sort(
     (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
   ),
 );
@@ -50,7 +86,7 @@ const selected = computed(() => {
 });
 const circuitOf = (box: Box) => {
   const device = Object.values(box.devices).find((one) => one.circuit !== null);
-  return device?.circuit ? store.house!.circuits[device.circuit] : undefined;
+  return device?.circuit ? shown.value.circuits[device.circuit] : undefined;
 };
 const markOf = (box: Box) => {
   const circuit = circuitOf(box);
@@ -136,6 +172,7 @@ function selectUnassigned(): void {
     >
       Take off
     </button>
+    <button class="plain-button" :disabled="!!planning.progress.value" @click="planAll">Plan the circuits</button>
     <button
       v-if="circuits.length"
       class="plain-button"
@@ -143,16 +180,22 @@ function selectUnassigned(): void {
       title="Pick a place and a load: which circuits may feed it?"
       @click="side = side === 'ask' ? 'cards' : 'ask'"
     >
-      Ask before you tap
+      Ask
     </button>
     <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">
       {{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}
     </button>
   </div>
+  <ProgressBar
+    v-if="planning.progress.value"
+    title="Planning the circuits"
+    :progress="planning.progress.value"
+    @cancel="planning.cancel()"
+  />
   <div class="split">
     <div class="sheet">
       <PlanSheet
-        :house="store.house!"
+        :house="shown"
         :level="view.level"
         :target="view.target"
         :pans="!isLasso"
@@ -168,8 +211,9 @@ function selectUnassigned(): void {
         /></template>
       </PlanSheet>
     </div>
+    <PlanningPanel v-if="plan" :plan="plan.plan" :made="plan.made" @close="plan = null" />
     <AskPanel
-      v-if="side === 'ask'"
+      v-else-if="side === 'ask'"
       :box="selectedBoxes[0]"
       @close="side = 'cards'"
       @show="

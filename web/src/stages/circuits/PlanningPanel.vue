@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { acceptCircuitPlan, planningOf, type CircuitPlan, type House } from '@winculum/core';
+import { useHouse } from '../../stores/house';
+
+/** A circuit plan beside today's: in numbers, circuit by circuit; taken whole or refused. */
+const props = defineProps<{ plan: CircuitPlan; made: House }>();
+const emit = defineEmits<{ close: [] }>();
+const store = useHouse();
+
+const KINDS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+const whole = (n: number) => Math.round(n).toLocaleString('en-US');
+const rows = computed(() => {
+  const { before, after } = props.plan;
+  const row = (what: string, was: string, is: string, better?: boolean) => ({ what, was, is, better });
+  return [
+    row('circuits', `${before.circuits}`, `${after.circuits}`, after.circuits < before.circuits),
+    row('outlets on none', `${before.unassigned}`, `${after.unassigned}`, after.unassigned < before.unassigned),
+    row('cable, ft', whole(before.cableFt), whole(after.cableFt), after.cableFt < before.cableFt),
+    ...Object.entries(KINDS).map(([kind, word]) =>
+      row(`breakers, ${word}`, `${before.breakers[kind] ?? 0}`, `${after.breakers[kind] ?? 0}`),
+    ),
+    row('material, $ typical', whole(before.cost), whole(after.cost), after.cost < before.cost),
+    row('used, mean', percent(before.meanUsed), percent(after.meanUsed)),
+    row('used, most', percent(before.mostUsed), percent(after.mostUsed)),
+    row('legs apart', percent(before.legsApart), percent(after.legsApart), after.legsApart < before.legsApart),
+    row('violations', `${before.violations}`, `${after.violations}`, after.violations < before.violations),
+  ];
+});
+const free = computed(() => {
+  const [panel] = Object.values(props.plan.house.panels);
+  if (!panel) return undefined;
+  const taken = Object.values(props.plan.house.circuits).reduce(
+    (sum, one) => sum + (one.space === null ? 0 : one.poles),
+    0,
+  );
+  const left = panel.spaces - taken;
+  const waiting = Object.values(props.plan.house.circuits).filter((one) => one.space === null).length;
+  return { left, wanted: planningOf(props.made).spareSpaces, waiting };
+});
+const moved = computed(() => props.plan.planned.reduce((sum, one) => sum + one.moved, 0));
+
+function accept(): void {
+  if (store.apply(acceptCircuitPlan(store.house!, props.plan, props.made))) emit('close');
+}
+</script>
+
+<template>
+  <section class="planned" aria-label="Proposed circuits">
+    <header class="row">
+      <span class="grow"
+        ><b class="num count">{{ plan.after.circuits }}</b> circuits, {{ moved }} outlet{{
+          moved === 1 ? '' : 's'
+        }}
+        moved</span
+      >
+      <button class="plain-button" @click="emit('close')">Refuse</button>
+      <button v-if="store.canEdit" class="plain-button main" @click="accept">Accept</button>
+    </header>
+    <div class="body">
+      <table>
+        <thead>
+          <tr>
+            <th />
+            <th>today</th>
+            <th>planned</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in rows" :key="one.what">
+            <td>{{ one.what }}</td>
+            <td class="num">{{ one.was }}</td>
+            <td class="num is" :class="{ better: one.better }">{{ one.is }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="muted small">
+        Cable as it is usually run, not the real route. Prices are typical, for comparing only. Schools of the firm:
+        under Job.
+      </p>
+      <p v-if="free && free.waiting" class="is-violation">
+        The panel has no space for {{ free.waiting }} of the circuits: take a larger one, or a subpanel.
+      </p>
+      <p v-else-if="free && free.left < free.wanted" class="is-caution">
+        {{ free.left }} spaces stay free; the firm wants {{ free.wanted }}.
+      </p>
+      <template v-if="plan.objections.length">
+        <p class="is-violation">The rules still object, to what is locked or cannot be shared out otherwise:</p>
+        <p v-for="one in plan.objections" :key="one.key" class="small">
+          <span class="num is-violation">{{ one.section }}</span> {{ one.message }}
+        </p>
+      </template>
+      <details v-for="one in plan.planned" :key="one.circuit.id">
+        <summary>
+          <b class="num space">{{ one.circuit.space ?? '–' }}</b>
+          <span class="grow name">{{ one.circuit.name }}</span>
+          <span class="num">{{ one.circuit.ratingA }} A</span>
+          <b v-if="!one.before" class="new">new</b>
+          <b v-else-if="one.moved" class="num moved">+{{ one.moved }}</b>
+        </summary>
+        <p class="small">
+          {{ one.devices.length }} outlets on No. {{ one.circuit.awg }}: {{ one.why }}
+          <span class="muted num">{{ one.section }}</span>
+        </p>
+      </details>
+      <p v-if="plan.removed.length" class="small">
+        No longer needed: {{ plan.removed.map((one) => one.name).join(', ') }}
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.planned {
+  width: 340px;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  border-left: 1px solid var(--chalk);
+  background: var(--card);
+}
+header {
+  flex-wrap: nowrap;
+  font-size: 14px;
+  padding: 10px 12px;
+  border-bottom: 1px solid var(--rule);
+}
+.count {
+  font-size: 28px;
+}
+.body {
+  flex: 1;
+  overflow-y: auto;
+  padding: 8px 12px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13.5px;
+}
+th {
+  text-align: right;
+  font: 600 12px var(--numbers);
+  letter-spacing: 0.06em;
+  text-transform: uppercase;
+  color: var(--muted);
+}
+td {
+  border-top: 1px solid var(--rule);
+  padding: 2px 0;
+}
+td.num {
+  text-align: right;
+  font-size: 16px;
+}
+td.is {
+  font-weight: 700;
+}
+td.better {
+  color: var(--reached-ink);
+}
+.small {
+  font-size: 12.5px;
+  line-height: 1.4;
+}
+details {
+  border-top: 1px solid var(--rule);
+}
+summary {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 38px;
+  cursor: pointer;
+  font-size: 14px;
+}
+.space {
+  width: 24px;
+  font-size: 17px;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.new,
+.moved {
+  color: var(--chalk);
+}
+@media (max-width: 900px) {
+  .planned {
+    width: auto;
+    max-height: 55%;
+  }
+}
+</style>
