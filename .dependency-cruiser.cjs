@@ -11,6 +11,7 @@ const layers = [
   'panel',
   'code',
   'planning',
+  'day',
   'boxing',
   'walk',
   'formats',

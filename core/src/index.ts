@@ -9,6 +9,7 @@ export * from './control/index';
 export * from './panel/index';
 export * from './code/index';
 export * from './planning/index';
+export * from './day/index';
 export * from './boxing/index';
 export * from './walk/index';
 export * from './formats/index';

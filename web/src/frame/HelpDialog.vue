@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const emit = defineEmits<{ close: [] }>();
 const keys = [
-  ['Alt 1 … 5', 'go to House, Boxes, Walk, Circuits, Panel'],
+  ['Alt 1 … 6', 'go to House, Boxes, Walk, Circuits, Panel, Day'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Wheel, drag, pinch', 'zoom and pan the sheet'],
   ['Shift drag', 'lasso'],

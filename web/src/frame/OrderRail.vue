@@ -23,6 +23,7 @@ const groups: readonly {
     stops: [
       { id: 'circuits', name: 'Circuits', short: 'CI' },
       { id: 'panel', name: 'Panel', short: 'PA' },
+      { id: 'day', name: 'Day', short: 'DY' },
     ],
   },
 ];
@@ -41,6 +42,7 @@ const open = computed(() => {
 });
 
 function describe(id: Stop): string {
+  if (id === 'day') return 'a day in the house: which breaker opens';
   if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};
   return violations + others === 0 ? 'nothing open' : `${violations} violations, ${others} questions and notes`;
@@ -62,7 +64,7 @@ function describe(id: Stop): string {
         <span class="name">{{ one.name }}</span><span class="short num">{{ one.short }}</span>
         <span v-if="open[one.id]?.violations" class="badge violations num">{{ open[one.id]!.violations }}</span>
         <span v-else-if="open[one.id]?.others" class="badge num">{{ open[one.id]!.others }}</span>
-        <span v-else class="done" aria-hidden="true">✓</span>
+        <span v-else-if="one.id !== 'day'" class="done" aria-hidden="true">✓</span>
         <span class="visually-hidden">{{ describe(one.id) }}</span>
       </router-link>
     </template>

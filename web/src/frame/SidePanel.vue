@@ -15,7 +15,11 @@ const CircuitForm = defineAsyncComponent(() => import('../stages/circuits/Circui
 
 const count = computed(() => store.check?.findings.length ?? 0);
 const form = computed(() =>
-  props.stop === 'house' ? RoomForm : props.stop === 'circuits' && view.only('circuit') ? CircuitForm : WhyPanel,
+  props.stop === 'house'
+    ? RoomForm
+    : (props.stop === 'circuits' || props.stop === 'day') && view.only('circuit')
+      ? CircuitForm
+      : WhyPanel,
 );
 </script>
 

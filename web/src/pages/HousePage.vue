@@ -23,6 +23,7 @@ const stages: Record<Stop, Component> = {
   walk: defineAsyncComponent(() => import('../stages/walk/WalkStage.vue')),
   circuits: defineAsyncComponent(() => import('../stages/circuits/CircuitsStage.vue')),
   panel: defineAsyncComponent(() => import('../stages/panel/PanelStage.vue')),
+  day: defineAsyncComponent(() => import('../stages/day/DayStage.vue')),
 };
 
 async function open(): Promise<void> {
@@ -53,7 +54,7 @@ function onKey(event: KeyboardEvent): void {
     event.preventDefault();
     store.redo();
   } else if (event.key === '?' && !isTyping(event.target)) showHelp.value = true;
-  else if (event.altKey && ['1', '2', '3', '4', '5'].includes(event.key))
+  else if (event.altKey && ['1', '2', '3', '4', '5', '6'].includes(event.key))
     void router.push(`/houses/${props.id}/${Object.keys(stages)[Number(event.key) - 1]}`);
 }
 

@@ -1,0 +1,3 @@
+export * from './breaker-curve';
+export * from './simulate-day';
+export * from './typical-day';

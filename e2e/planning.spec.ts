@@ -1,0 +1,64 @@
+import { expect, goTo, openDemo, test } from './harness';
+
+test('may I take it from here? the lights under the cabinet, from the counter circuit and from the lights', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Circuits');
+  await page.getByLabel('Which breaker is this on?').fill('K-5');
+  await page.getByLabel('Which breaker is this on?').press('Enter');
+  await page.getByRole('button', { name: 'Ask', exact: true }).click();
+  const ask = page.getByRole('region', { name: 'May I take it from here?' });
+  await ask.getByLabel('What').selectOption({ label: 'under-cabinet lights' });
+  await expect(ask.getByRole('status')).toContainText('circuits may feed it');
+  const counter = ask.locator('li.no', { hasText: 'Counter left and dining' });
+  await expect(counter).toContainText('210.52(B)(2)');
+  const lights = ask.locator('li.yes', { hasText: 'Ground floor lights' });
+  await expect(lights).toContainText('AFCI');
+  await ask.getByLabel('Power').fill('nonsense');
+  await expect(ask).toContainText('type the number off the plate');
+  await ask.getByLabel('Power').fill('36 W');
+  await lights.getByRole('button', { name: 'Take it from here' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  await ask.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('button', { name: /Ground floor lights/ })).toContainText('45 outlets');
+});
+
+test('the circuits are planned: compared, refused, accepted, and a locked one is left alone', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Circuits');
+  await page.getByRole('button', { name: /Kiln/ }).click();
+  await page.getByLabel('locked: the planner leaves it as it is').check();
+  await page.getByRole('button', { name: 'Plan the circuits' }).click();
+  const plan = page.getByRole('region', { name: 'Proposed circuits' });
+  await expect(plan).toContainText('The rules still object');
+  await expect(plan).toContainText('Kiln: No. 8 copper NM-B');
+  await plan.getByRole('button', { name: 'Refuse' }).click();
+  await page.getByLabel('locked: the planner leaves it as it is').uncheck();
+  await page.getByRole('button', { name: 'Plan the circuits' }).click();
+  await expect(plan.getByRole('row', { name: /violations/ })).toContainText('30');
+  await plan.getByRole('button', { name: 'Accept' }).click();
+  await expect(plan).toHaveCount(0);
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  await expect(page.getByText(/Kiln: No\. 8/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/Kiln: No\. 8/).first()).toBeVisible();
+});
+
+test('a day in the house: two hair dryers open the bathroom breaker, one does not', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  await goTo(page, 'Day');
+  const result = page.locator('.result');
+  await expect(result.locator('.trip')).toContainText('Bathrooms opens at 6:50');
+  await page.getByLabel(/Hair dryer, Bath 1/).uncheck();
+  await expect(result.locator('.trip')).toHaveCount(0);
+  await page.getByRole('button', { name: 'What runs now' }).click();
+  await expect(result).toContainText('Tick what runs now');
+  await page.getByLabel('What else').selectOption({ label: 'Portable heater' });
+  await page.getByLabel('Plugged in at').fill('nowhere');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('alert')).toContainText('no receptacle with the tag');
+  await page.getByLabel('Plugged in at').fill('b1-1');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('status').first()).toContainText('6 A');
+});

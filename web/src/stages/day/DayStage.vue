@@ -1,0 +1,392 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
+import {
+  clock,
+  indexOutlets,
+  itemOf,
+  LOAD_KINDS,
+  LOAD_LIBRARY,
+  typicalDay,
+  type CircuitDay,
+  type CurveName,
+  type DayItem,
+  type DayResult,
+  type LoadKind,
+} from '@winculum/core';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
+import AmpsChart from './AmpsChart.vue';
+import type { DayAnswer, DayJob } from './day.worker';
+
+/** A day in the house: what people run, and which breaker opens. */
+const store = useHouse();
+const view = useView();
+const mode = ref<'day' | 'now'>('day');
+const curve = ref<CurveName>('usual');
+const off = ref(new Set<string>());
+const now = ref(new Set<string>());
+const added = ref<DayItem[]>([]);
+const chosen = ref<string | null>(null);
+const filter = ref('');
+
+const usual = computed(() => typicalDay(store.house!));
+const all = computed(() => [...usual.value, ...added.value]);
+const listed = computed(() =>
+  all.value.filter((one) => one.what.toLowerCase().includes(filter.value.trim().toLowerCase())),
+);
+/** What runs now runs for an hour, from midnight on. */
+const items = computed(() =>
+  mode.value === 'day'
+    ? all.value.filter((one) => !off.value.has(one.id))
+    : all.value.filter((one) => now.value.has(one.id)).map((one) => ({ ...one, runs: [[0, 60] as const] })),
+);
+
+const day = shallowRef<DayResult | null>(null);
+let worker: Worker | undefined;
+let job = 0;
+watch(
+  [items, curve, () => store.house],
+  () => {
+    worker ??= new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = (event: MessageEvent<DayAnswer>) => {
+      if (event.data.n === job) day.value = event.data.day;
+    };
+    worker.onerror = () => (store.problem = 'The day could not be played: its worker stopped.');
+    worker.postMessage({
+      n: ++job,
+      house: toRaw(store.house!),
+      items: items.value.map((one) => ({ ...one, runs: one.runs.map(([from, to]) => [from, to] as const) })),
+      curve: curve.value,
+    } satisfies DayJob);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => worker?.terminate());
+
+const trips = computed(() => day.value?.circuits.filter((one) => one.trip) ?? []);
+const shown = computed(() => day.value?.circuits.find((one) => one.circuit.id === chosen.value));
+const share = (one: CircuitDay) => one.peakA / one.circuit.ratingA;
+const busy = computed(() => day.value?.circuits.filter((one) => one.peakA > 0) ?? []);
+
+function toggle(id: string): void {
+  const set = new Set(mode.value === 'day' ? off.value : now.value);
+  if (!set.delete(id)) set.add(id);
+  if (mode.value === 'day') off.value = set;
+  else now.value = set;
+}
+const isOn = (id: string) => (mode.value === 'day' ? !off.value.has(id) : now.value.has(id));
+const times = (one: DayItem) =>
+  one.runs.length > 3 || (one.runs[0]?.[1] ?? 0) - (one.runs[0]?.[0] ?? 0) >= 1440
+    ? one.runs.length > 3
+      ? `${one.runs.length} times`
+      : 'all day'
+    : one.runs.map(([from, to]) => `${clock(from * 60)}–${clock(to * 60)}`).join(', ') || 'not today';
+
+const draft = ref<{ kind: LoadKind; tag: string; from: string; minutes: number }>({
+  kind: 'portable-heater',
+  tag: '',
+  from: '6:45',
+  minutes: 15,
+});
+function add(): void {
+  const outlet = indexOutlets(store.house!).all.find(
+    (one) => one.box.tag === draft.value.tag.trim().toUpperCase() && one.device.kind === 'receptacle',
+  );
+  const time = /^(\d{1,2}):(\d{2})$/.exec(draft.value.from.trim());
+  if (!outlet) store.problem = `Plugged in at: there is no receptacle with the tag "${draft.value.tag}".`;
+  else if (!time || Number(time[1]) > 23 || Number(time[2]) > 59)
+    store.problem = 'From: type a time of day, such as 6:45.';
+  else if (!(draft.value.minutes > 0)) store.problem = 'Minutes: must be greater than zero.';
+  else {
+    const from = Number(time[1]) * 60 + Number(time[2]);
+    const item = itemOf(draft.value.kind, outlet, from, draft.value.minutes, newId('item'));
+    added.value = [...added.value, item];
+    now.value = new Set([...now.value, item.id]);
+  }
+}
+
+function choose(one: CircuitDay): void {
+  chosen.value = chosen.value === one.circuit.id ? null : one.circuit.id;
+  if (chosen.value) view.select([{ kind: 'circuit', id: one.circuit.id }]);
+}
+const after = (seconds: number) =>
+  seconds < 90
+    ? `${Math.round(seconds)} s`
+    : seconds < 5400
+      ? `${Math.round(seconds / 60)} min`
+      : `${(seconds / 3600).toFixed(1)} h`;
+</script>
+
+<template>
+  <div class="tools" role="toolbar" aria-label="Day tools">
+    <button class="plain-button" :aria-pressed="mode === 'day'" @click="mode = 'day'">A usual day</button>
+    <button class="plain-button" :aria-pressed="mode === 'now'" @click="mode = 'now'">What runs now</button>
+    <label class="row"
+      >breakers
+      <select v-model="curve" class="plain">
+        <option value="quick">quick</option>
+        <option value="usual">usual</option>
+        <option value="slow">slow</option>
+      </select></label
+    >
+    <span class="grow" />
+    <span v-if="day" role="status"
+      ><b class="num big">{{ day.peakA.toFixed(0) }} A</b> at most<template v-if="mode === 'day'">
+        at {{ clock(day.peakAtS) }}, {{ day.kiloWattHours.toFixed(0) }} kWh</template
+      >; <b class="num big" :class="{ 'is-violation': trips.length }">{{ trips.length }}</b> breaker{{
+        trips.length === 1 ? '' : 's'
+      }}
+      open{{ trips.length === 1 ? 's' : '' }}</span
+    >
+  </div>
+  <div class="split">
+    <section class="items" :aria-label="mode === 'day' ? 'What runs in the day' : 'What runs now'">
+      <input v-model="filter" class="plain" placeholder="find …" aria-label="Find in the list" />
+      <label v-for="one in listed" :key="one.id" class="item">
+        <input type="checkbox" :checked="isOn(one.id)" @change="toggle(one.id)" />
+        <span class="grow"
+          >{{ one.what }}<br /><span class="muted small">{{ mode === 'day' ? times(one) : '' }}</span></span
+        >
+        <span class="num">{{ Math.round(one.va) }} VA</span>
+      </label>
+      <form class="stack add" @submit.prevent="add">
+        <b>Something else</b>
+        <select v-model="draft.kind" class="plain" aria-label="What else">
+          <option v-for="kind in LOAD_KINDS" :key="kind" :value="kind">{{ LOAD_LIBRARY[kind].name }}</option>
+        </select>
+        <span class="row"
+          ><input v-model="draft.tag" class="plain num" placeholder="tag: B1-2" aria-label="Plugged in at" /><input
+            v-model="draft.from"
+            class="plain num"
+            aria-label="From"
+          /><input v-model.number="draft.minutes" class="plain num" type="number" min="1" aria-label="Minutes" />
+          min</span
+        >
+        <button class="plain-button" type="submit">Add it</button>
+      </form>
+    </section>
+    <section v-if="day" class="result">
+      <h2 class="small-caps">
+        {{ shown ? `${shown.circuit.name}, ${shown.circuit.ratingA} A` : 'The whole house, amperes at 240 V' }}
+        <button v-if="shown" class="plain-button" @click="chosen = null">whole house</button>
+      </h2>
+      <AmpsChart
+        :quarters="shown?.quarters ?? day.quarters"
+        :rating-a="shown?.circuit.ratingA"
+        :trip-s="shown?.trip?.atS"
+        :title="shown ? `Amperes of ${shown.circuit.name}` : 'Amperes of the house'"
+      />
+      <article v-for="one in trips" :key="one.circuit.id" class="trip">
+        <h3>
+          <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} opens<template v-if="mode === 'day'">
+            at {{ clock(one.trip!.atS) }}</template
+          >{{ one.trip!.atOnce ? ', at once' : `, ${after(one.trip!.afterS)} after it was overloaded` }}
+        </h3>
+        <p>
+          <b class="num">{{ one.trip!.amps.toFixed(1) }} A</b> on {{ one.circuit.ratingA }} A:
+          {{
+            one
+              .trip!.running.slice(0, 4)
+              .map((item) => item.what)
+              .join('; ')
+          }}
+        </p>
+        <p class="muted">
+          A quick breaker
+          {{
+            one.trip!.quickAtS === undefined
+              ? 'holds'
+              : `opens ${after(Math.abs(one.trip!.atS - one.trip!.quickAtS))} sooner`
+          }}, a slow one
+          {{
+            one.trip!.slowAtS === undefined ? 'holds' : `${after(Math.abs(one.trip!.slowAtS - one.trip!.atS))} later`
+          }}.
+        </p>
+        <p v-if="one.trip!.cures.length">
+          It would hold with any one of these left off or fed from another circuit:
+          <b>{{
+            one
+              .trip!.cures.slice(0, 3)
+              .map((item) => item.what)
+              .join('; ')
+          }}</b>
+        </p>
+        <p v-else>No single thing left off would keep it closed.</p>
+      </article>
+      <table>
+        <thead>
+          <tr>
+            <th>Space</th>
+            <th>Circuit</th>
+            <th>Most</th>
+            <th>Of</th>
+            <th class="wide">Share of the rating</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in busy" :key="one.circuit.id" :class="{ selected: one.circuit.id === chosen }">
+            <td class="num">{{ one.circuit.space ?? '–' }}</td>
+            <td>
+              <button class="link" @click="choose(one)">{{ one.circuit.name }}</button>
+            </td>
+            <td class="num">{{ one.peakA.toFixed(1) }} A</td>
+            <td class="num">{{ one.circuit.ratingA }} A</td>
+            <td>
+              <span class="bar"
+                ><span :class="{ over: share(one) > 1 }" :style="{ width: `${Math.min(100, share(one) * 100)}%` }"
+              /></span>
+            </td>
+            <td :class="one.trip ? 'is-violation' : 'is-caution'">
+              {{ one.trip ? 'opens' : one.marginal ? 'a quick one opens' : '' }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="!busy.length" class="muted">
+        {{ mode === 'now' ? 'Tick what runs now, on the left.' : 'Nothing runs on a circuit yet.' }}
+      </p>
+      <p class="muted small">
+        Currents are as if breakers held. The breaker is a typical one, fitted to what the product standard asks (100 %
+        holds, 200 % opens within two minutes) and to usual curves: from memory, no maker's. Times are a believable
+        weekday in winter, common practice.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 8px 12px;
+  flex-wrap: wrap;
+}
+.big {
+  font-size: 26px;
+}
+.split {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  border-top: 1px solid var(--rule);
+}
+.items {
+  width: 270px;
+  overflow-y: auto;
+  padding: 10px;
+  border-right: 1px solid var(--rule);
+  background: var(--rail);
+}
+.items > input {
+  width: 100%;
+}
+.item {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--rule);
+  font-size: 14px;
+  line-height: 1.25;
+  cursor: pointer;
+}
+.add {
+  margin-top: 10px;
+  font-size: 14px;
+}
+.add .row {
+  flex-wrap: nowrap;
+}
+.add .row input {
+  width: 76px;
+}
+.result {
+  flex: 1;
+  min-width: 0;
+  overflow-y: auto;
+  padding: 10px 16px 20px;
+  background: var(--card);
+}
+.small {
+  font-size: 12.5px;
+}
+.trip {
+  border: 1px solid var(--violation);
+  border-left-width: 5px;
+  border-radius: 4px;
+  padding: 8px 12px;
+  margin: 8px 0;
+  font-size: 14px;
+  line-height: 1.45;
+}
+h3 {
+  font: 600 16px var(--words);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+  margin-top: 10px;
+}
+th {
+  text-align: left;
+  font: 600 12px var(--numbers);
+  letter-spacing: 0.06em;
+  text-transform: uppercase;
+  color: var(--muted);
+}
+td {
+  border-top: 1px solid var(--rule);
+  padding: 2px 6px 2px 0;
+}
+td.num {
+  font-size: 16px;
+  white-space: nowrap;
+}
+.tools .row {
+  flex-wrap: nowrap;
+}
+.wide {
+  width: 30%;
+}
+.bar {
+  min-width: 60px;
+}
+.link {
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font-weight: 600;
+  text-align: left;
+  min-height: 36px;
+  cursor: pointer;
+}
+.bar {
+  display: block;
+  height: 9px;
+  background: var(--rail);
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--reached);
+}
+.bar span.over {
+  background: var(--violation);
+}
+tr.selected {
+  background: var(--chalk-soft);
+}
+@media (max-width: 900px) {
+  .split {
+    flex-direction: column;
+  }
+  .items {
+    width: auto;
+    max-height: 40%;
+  }
+}
+</style>
