@@ -16,7 +16,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.reload();
     await expectAccessible(page, 'houses');
     await openDemo(page);
-    for (const stop of ['House', 'Boxes', 'Walk', 'Circuits', 'Panel'] as const) {
+    for (const stop of ['House', 'Boxes', 'Walk', 'Circuits', 'Panel', 'Day'] as const) {
       await goTo(page, stop);
       await page.waitForTimeout(350);
       await expectAccessible(page, stop);
@@ -27,11 +27,23 @@ for (const theme of ['light', 'dark'] as const) {
       .getByRole('group', { name: /Do it for me/ })
       .getByRole('button', { name: 'house' })
       .click();
+    await page.getByRole('button', { name: 'Refuse the proposal' }).waitFor();
     await expectAccessible(page, 'a proposal');
     await page.getByRole('button', { name: 'Refuse the proposal' }).click();
     await page.getByRole('button', { name: 'Ceiling' }).click();
     await expectAccessible(page, 'the ceiling grid');
     await page.getByRole('button', { name: 'Close the ceiling grid' }).click();
+    await goTo(page, 'Circuits');
+    await page.getByRole('button', { name: 'Plan the circuits' }).click();
+    await page.getByRole('region', { name: 'Proposed circuits' }).waitFor();
+    await expectAccessible(page, 'a circuit plan');
+    await page.getByRole('button', { name: 'Refuse' }).click();
+    await page.getByRole('button', { name: /Kiln/ }).click();
+    await page.getByText('How its cable lies').click();
+    await page.getByLabel('Which breaker is this on?').fill('K-5');
+    await page.getByLabel('Which breaker is this on?').press('Enter');
+    await page.getByRole('button', { name: 'Ask', exact: true }).click();
+    await expectAccessible(page, 'asking before a tap');
     await goTo(page, 'Walk');
     await page.getByRole('button', { name: 'Sign-off' }).click();
     await expectAccessible(page, 'sign-off');

@@ -4,8 +4,8 @@ test('a card shows its sum, sizes and protection, and a weak conductor is mended
   await openDemo(page, 'Circuits');
   await page.getByRole('button', { name: /Kiln/ }).click();
   const panel = page.getByLabel('What is selected, and why');
-  await expect(panel).toContainText('8640 VA × 1.25');
-  await expect(panel).toContainText('45.0 A');
+  await expect(panel).toContainText('36 A × 1.25 = 45 A');
+  await expect(panel).toContainText('counted as 45 A');
   await expect(panel).toContainText('No. 8 copper NM-B may have a 40 A breaker at most; this one has 50 A.');
   await page.getByRole('button', { name: 'Use No. 6 copper' }).click();
   await expect(panel).not.toContainText('may have a 40 A breaker at most');

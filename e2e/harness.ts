@@ -115,7 +115,7 @@ export async function openDemo(
   await goTo(page, stop);
 }
 
-export async function goTo(page: Page, stop: 'House' | 'Boxes' | 'Walk' | 'Circuits' | 'Panel'): Promise<void> {
+export async function goTo(page: Page, stop: 'House' | 'Boxes' | 'Walk' | 'Circuits' | 'Panel' | 'Day'): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })
     .getByRole('link', { name: new RegExp(`^${stop}`) })

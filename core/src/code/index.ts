@@ -1,6 +1,9 @@
 export { applyRemedy, circuitForDevices, placementLimits } from './apply-remedy';
 export * from './ask-tap';
 export * from './check-house';
+export * from './compare-editions';
+export * from './what-dies';
+export * from './protection/ways';
 export { decideAfci } from './protection/afci';
 export * from './protection/circuit-protection';
 export * from './protection/decision';

@@ -159,6 +159,8 @@ export const circuitSchema = z.strictObject({
   bundled: z.number().int().min(1).max(40).optional(),
   /** One way to the farthest outlet, feet, as measured; estimated where nothing is said. */
   lengthFt: z.number().min(1).max(1000).optional(),
+  /** A circuit on the other leg with which it shares one neutral: a multiwire branch circuit, NEC 210.4. */
+  sharesNeutralWith: id.optional(),
   /** Nobody and nothing moves its members but a hand. */
   locked: z.boolean().optional(),
   panel: id.nullable(),

@@ -1,3 +1,4 @@
 export * from './arrange';
 export * from './directory';
 export * from './schedule';
+export * from './prices';

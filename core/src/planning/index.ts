@@ -1,4 +1,3 @@
 export * from './cluster';
 export * from './plan-circuits';
-export * from './prices';
 export * from './schools';

@@ -14,7 +14,7 @@ import { buildSchedule } from '../panel/schedule';
 import { refuse, succeed, type OnProgress, type Result } from '../units/result';
 import { divide } from './cluster';
 import { dutyOf, type Duty } from './duties';
-import { circuitPrice } from './prices';
+import { circuitPrice } from '../panel/prices';
 import { planningOf } from './schools';
 
 export interface PlannedCircuit {

@@ -17,6 +17,7 @@ import { circuitOverload } from './circuit-overload';
 import { circuitVoltage } from './circuit-voltage';
 import { closetLuminaire } from './closet-luminaire';
 import { coAlarms } from './co-alarms';
+import { coldBehindGfci } from './cold-behind-gfci';
 import { conductorSize } from './conductor-size';
 import { continuousLoads } from './continuous-loads';
 import { cordLoad } from './cord-load';
@@ -38,6 +39,7 @@ import { legBalance } from './leg-balance';
 import { lightingExteriorDoor } from './lighting-exterior-door';
 import { lightingOutlet } from './lighting-outlet';
 import { lightingStorageSpaces } from './lighting-storage-spaces';
+import { multiwireCircuit } from './multiwire-circuit';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { outletOnCircuit } from './outlet-on-circuit';
 import { panelPlace } from './panel-place';
@@ -53,6 +55,7 @@ import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
 import { smokeAlarms } from './smoke-alarms';
+import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
 import { switchHeight } from './switch-height';
 import { switchNearEntrance } from './switch-near-entrance';
@@ -83,6 +86,7 @@ export const rules: readonly Rule[] = [
   circuitVoltage,
   closetLuminaire,
   coAlarms,
+  coldBehindGfci,
   conductorSize,
   continuousLoads,
   cordLoad,
@@ -104,6 +108,7 @@ export const rules: readonly Rule[] = [
   lightingExteriorDoor,
   lightingOutlet,
   lightingStorageSpaces,
+  multiwireCircuit,
   outdoorReceptacles,
   outletOnCircuit,
   panelPlace,
@@ -119,6 +124,7 @@ export const rules: readonly Rule[] = [
   smallApplianceOnly,
   smallApplianceReceptacles,
   smokeAlarms,
+  stairLightCircuit,
   stairSwitches,
   switchHeight,
   switchNearEntrance,

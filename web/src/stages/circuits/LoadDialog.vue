@@ -44,7 +44,6 @@ function setPower(text: string): void {
   typed.value = text;
   if (!read.ok) return;
   draft.value = { ...draft.value, va: read.value.va, hp: read.value.hp, source: 'nameplate' };
-  typed.value = String(read.value.va);
 }
 
 function choose(next: LoadKind): void {
@@ -99,7 +98,7 @@ function remove(): void {
             class="plain num"
             :value="typed"
             placeholder="1500, 1.5 kW, 12.5 A, 3/4 hp, 6 ft of baseboard"
-            @change="setPower(($event.target as HTMLInputElement).value)"
+            @input="setPower(($event.target as HTMLInputElement).value)"
         /></label>
         <p v-if="wrong" class="is-violation" role="alert">{{ wrong }}</p>
         <label class="field"
