@@ -42,8 +42,10 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByText('How its cable lies').click();
     await page.getByLabel('Which breaker is this on?').fill('K-5');
     await page.getByLabel('Which breaker is this on?').press('Enter');
-    await page.getByRole('button', { name: 'Ask', exact: true }).click();
-    await expectAccessible(page, 'asking before a tap');
+    for (const tab of ['Ask', 'Trips', 'Editions']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await expectAccessible(page, tab);
+    }
     await goTo(page, 'Walk');
     await page.getByRole('button', { name: 'Sign-off' }).click();
     await expectAccessible(page, 'sign-off');

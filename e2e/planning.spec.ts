@@ -6,7 +6,7 @@ test('may I take it from here? the lights under the cabinet, from the counter ci
   await openDemo(page, 'Circuits');
   await page.getByLabel('Which breaker is this on?').fill('K-5');
   await page.getByLabel('Which breaker is this on?').press('Enter');
-  await page.getByRole('button', { name: 'Ask', exact: true }).click();
+  await page.getByRole('tab', { name: 'Ask' }).click();
   const ask = page.getByRole('region', { name: 'May I take it from here?' });
   await ask.getByLabel('What').selectOption({ label: 'under-cabinet lights' });
   await expect(ask.getByRole('status')).toContainText('circuits may feed it');
@@ -19,7 +19,7 @@ test('may I take it from here? the lights under the cabinet, from the counter ci
   await ask.getByLabel('Power').fill('36 W');
   await lights.getByRole('button', { name: 'Take it from here' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
-  await ask.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('tab', { name: 'Cards' }).click();
   await expect(page.getByRole('button', { name: /Ground floor lights/ })).toContainText('38 outlets');
 });
 
@@ -61,4 +61,31 @@ test('a day in the house: two hair dryers open the bathroom breaker, one does no
   await page.getByLabel('Plugged in at').fill('b1-1');
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(page.getByRole('toolbar', { name: 'Day tools' })).toContainText('6 A');
+});
+
+test('what dies on a trip, and the same house under two editions', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  await page.getByRole('tab', { name: 'Trips' }).click();
+  const trips = page.getByRole('region', { name: 'What dies on each trip' });
+  await trips.getByLabel(/only those that darken/).check();
+  await expect(trips.locator('li', { hasText: 'Furnace' })).toContainText('stops: Furnace');
+  await trips.locator('li', { hasText: 'Ground floor lights' }).getByRole('button').click();
+  await expect(page.getByText(/picked/)).toBeVisible();
+  await page.getByRole('tab', { name: 'Editions' }).click();
+  const lens = page.getByRole('region', { name: 'Two editions side by side' });
+  await lens.getByLabel('One edition').selectOption('2017');
+  await expect(lens).toContainText('Every receptacle in a kitchen.');
+  await lens.getByLabel('One edition').selectOption('2023');
+  await expect(lens).toContainText('0 protections change');
+});
+
+test('a circuit shares its neutral: refused on one leg, and told what it brings', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  await page.getByRole('button', { name: /Living room/ }).click();
+  await page.getByLabel('Shares its neutral with').selectOption({ index: 1 });
+  const panel = page.getByLabel('What is selected, and why');
+  await expect(panel).toContainText('A multiwire circuit (210.4)');
+  await expect(panel).toContainText(/share a neutral and/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(panel).not.toContainText('A multiwire circuit');
 });

@@ -175,6 +175,7 @@ function checkReferences(house: House, report: Report): void {
   }
   for (const circuit of Object.values(house.circuits)) {
     need(circuit.panel, house.panels, () => `circuits.${circuit.id}.panel`);
+    need(circuit.sharesNeutralWith ?? null, house.circuits, () => `circuits.${circuit.id}.sharesNeutralWith`);
     need(circuit.gfciFirst, devices, () => `circuits.${circuit.id}.gfciFirst`);
   }
   for (const panel of Object.values(house.panels)) {

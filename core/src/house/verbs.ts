@@ -100,6 +100,8 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
     for (const box of Object.values(draft.boxes))
       for (const device of Object.values(box.devices)) if (device.circuit === id) device.circuit = null;
     for (const cable of Object.values(draft.cables)) if (cable.circuit === id) delete draft.cables[cable.id];
+    for (const other of Object.values(draft.circuits))
+      if (other.sharesNeutralWith === id) delete other.sharesNeutralWith;
   }
   if (collection === 'panels')
     for (const circuit of Object.values(draft.circuits))

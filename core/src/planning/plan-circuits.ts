@@ -326,6 +326,8 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
   const assigned = edit(house, 'Plan the circuits', (draft) => {
     for (const { circuit } of planned) draft.circuits[circuit.id] = { ...circuit };
     for (const id of gone) delete draft.circuits[id];
+    for (const circuit of Object.values(draft.circuits))
+      if (circuit.sharesNeutralWith && gone.has(circuit.sharesNeutralWith)) delete circuit.sharesNeutralWith;
     for (const box of Object.values(house.boxes))
       for (const device of Object.values(box.devices)) {
         const to = onto.get(device.id) ?? (device.circuit !== null && gone.has(device.circuit) ? null : device.circuit);

@@ -132,6 +132,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           ><input type="checkbox" :checked="device.gfci" @change="setDevice(device, { gfci: checked($event) })" /> GFCI
           receptacle</label
         >
+        <label v-if="box.state === 'existing'" class="row"
+          ><input
+            type="checkbox"
+            :checked="device.replaced ?? false"
+            @change="setDevice(device, { replaced: checked($event) || undefined })"
+          />
+          the receptacle is replaced</label
+        >
         <select
           class="plain small"
           aria-label="Switched"

@@ -1,7 +1,7 @@
 import type { Edition, House, RoomKind } from '../../house/schema';
 import { circuitVolts, type Outlet } from '../../circuits/outlets';
 import { fromMemory, type Basis } from '../rule';
-import type { Decision } from './decision';
+import { staysAsItIs, type Decision } from './decision';
 
 /** 210.12(A) from 2014 to 2020, 210.12(B) in 2023. *From memory*, high; the 2023 letter medium-high. */
 export const AFCI_SECTION: Readonly<Record<Edition, string>> = {
@@ -46,6 +46,11 @@ const areas = new Map<RoomKind, Basis>([
 /** Whether an outlet or device makes its circuit an arc-fault circuit: 120 V, 15 or 20 A (10 A as well in 2023), by room. */
 export function decideAfci(house: House, outlet: Outlet, edition: Edition): Decision {
   const { device, room } = outlet;
+  if (staysAsItIs(outlet))
+    return {
+      kind: 'not-required',
+      reason: 'It exists and stays as it is. Replaced or extended it needs AFCI: 406.4(D)(4), 210.12(D).',
+    };
   const circuit = device.circuit === null ? undefined : house.circuits[device.circuit];
   const volts = circuit ? circuitVolts(circuit) : 'volts' in device ? device.volts : 120;
   if (volts !== 120) return { kind: 'not-required', reason: '210.12 covers 120 V circuits.' };

@@ -1,3 +1,4 @@
+import type { Outlet } from '../../circuits/outlets';
 import type { Basis } from '../rule';
 
 /** Whether an outlet needs a kind of protection, with section and reason. */
@@ -5,3 +6,7 @@ export type Decision =
   | { readonly kind: 'required'; readonly section: string; readonly reason: string; readonly basis: Basis }
   | { readonly kind: 'not-required'; readonly reason: string }
   | { readonly kind: 'cannot-tell'; readonly section: string; readonly reason: string };
+
+/** Whether the outlet was there before and stays as it is: the code of its day holds for it, until it is replaced. */
+export const staysAsItIs = ({ box, device }: Outlet): boolean =>
+  box.state === 'existing' && !(device.kind === 'receptacle' && device.replaced);

@@ -6,7 +6,7 @@ import { servesCounter } from '../../place/receptacles';
 import { viewRoom } from '../../plan/room-view';
 import { fromMemory } from '../rule';
 import { cordPathTo } from './cord-path';
-import type { Decision } from './decision';
+import { staysAsItIs, type Decision } from './decision';
 
 /**
  * GFCI in dwellings, NEC 210.8. Everything here is recalled *from memory*; confidence stands with each entry.
@@ -175,6 +175,11 @@ function decideService(house: House, outlet: Outlet, edition: Edition): Decision
 /** Whether an outlet needs ground-fault protection for people, by place, voltage, appliance and edition. */
 export function decideGfci(house: House, outlet: Outlet, edition: Edition): Decision {
   const { device, room } = outlet;
+  if (staysAsItIs(outlet))
+    return {
+      kind: 'not-required',
+      reason: 'It exists and stays as it is. Replaced, it needs what its place asks for today: 406.4(D)(3).',
+    };
   if (device.kind === 'luminaire' && room.kind === 'crawl-space' && edition !== '2014') {
     return required(edition === '2017' ? '210.8(E)' : '210.8(C)', 'A lighting outlet in a crawl space.');
   }

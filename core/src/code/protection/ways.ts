@@ -32,11 +32,11 @@ export function protectionWays(house: House, circuitId: string): ProtectionWay[]
   const circuit = house.circuits[circuitId]!;
   const { needsGfci, needsAfci, outlets } = protectionOf(house, circuitId);
   if (!needsGfci && !needsAfci) return [];
-  const atBreaker: BreakerKind = needsGfci ? (needsAfci ? 'dual' : 'gfci') : 'afci';
-  const ways = [
+  const atBreaker = needsGfci ? (needsAfci ? 'dual' : 'gfci') : 'afci';
+  const ways: Omit<ProtectionWay, 'isCheapest' | 'isConvenient'>[] = [
     {
       breaker: atBreaker,
-      first: undefined as Outlet | undefined,
+      first: undefined,
       cost: breakerPrice(atBreaker, circuit.poles),
       pros: 'protects the home run as well; reset at the panel, for whatever comes first in line',
     },

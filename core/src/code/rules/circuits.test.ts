@@ -18,6 +18,10 @@ import { receptacleSchool } from './receptacle-school';
 import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
+import { coldBehindGfci } from './cold-behind-gfci';
+import { extendedCircuit } from './extended-circuit';
+import { multiwireCircuit } from './multiwire-circuit';
+import { stairLightCircuit } from './stair-light-circuit';
 import { voltageDrop } from './voltage-drop';
 
 const over = (circuit: string | null) => ({ heightIn: 43, circuit });
@@ -593,4 +597,136 @@ testRule(voltageDrop, {
     ],
   ],
   notApplicable: [['an empty circuit', den().circuit('A', 15)]],
+});
+
+const cold = (extra: Record<string, unknown> = {}) =>
+  aHouse()
+    .room('gar', 'garage', [0, 0, 240, 240], { bays: 1 })
+    .circuit('G', 20)
+    .load('freezer', 'gar', 'c0', 30, 'G', extra);
+testRule(coldBehindGfci, {
+  passes: [
+    ['alone on its circuit', cold(), 'Nothing else can open the protection of Freezer.'],
+    [
+      '2020: in a dining room, where nothing asks for GFCI',
+      aHouse('2020')
+        .room('din', 'dining', [0, 0, 144, 144])
+        .circuit('A', 20)
+        .load('refrigerator', 'din', 'c0', 30, 'A')
+        .receptacle('din', 'c0', 90, { circuit: 'A' }),
+    ],
+  ],
+  fails: [
+    [
+      'with the other receptacles of the garage',
+      cold().receptacle('gar', 'c0', 90, { circuit: 'G', heightIn: 48 }),
+      'Freezer hangs on a GFCI that everything else on G can open.',
+    ],
+  ],
+  notApplicable: [['no such appliance', den()]],
+});
+
+const stair = (withWhat: 'outdoors' | 'hallway') =>
+  aHouse()
+    .room('st', 'stair', [0, 0, 40, 120])
+    .room('other', withWhat, [60, 0, 120, 120], withWhat === 'outdoors' ? { side: 'back' } : {})
+    .circuit('A', 15)
+    .ceiling('st', 'luminaire', 'A')
+    .receptacle('other', 'c0', 40, { circuit: 'A' });
+testRule(stairLightCircuit, {
+  passes: [
+    ['with a hall receptacle', stair('hallway'), 'The light of st does not hang on outdoor or garage receptacles.'],
+  ],
+  fails: [
+    [
+      'with an outdoor receptacle',
+      stair('outdoors'),
+      'All the light of st is on A, which also feeds receptacles outdoors or in the garage.',
+    ],
+  ],
+  notApplicable: [['no stair', den()]],
+});
+
+const twins = (first: Record<string, unknown>, second: Record<string, unknown>) =>
+  den()
+    .panel('P', 'den', 20)
+    .circuit('A', 20, { sharesNeutralWith: 'B', panel: 'P', ...first })
+    .circuit('B', 20, { sharesNeutralWith: 'A', panel: 'P', ...second });
+testRule(multiwireCircuit, {
+  passes: [
+    ['spaces 1 and 3', twins({ space: 1 }, { space: 3 }), 'A and B share a neutral on opposite legs, side by side.'],
+    ['both halves of a two-pole GFCI', twins({ space: 1, breaker: 'gfci' }, { space: 3, breaker: 'gfci' })],
+  ],
+  fails: [
+    [
+      'spaces 1 and 2, on one leg',
+      twins({ space: 1 }, { space: 2 }),
+      'A and B share a neutral and both stand on leg A: it would carry both currents.',
+    ],
+    [
+      'spaces 1 and 7, where no tie joins them',
+      twins({ space: 1 }, { space: 7 }),
+      'A and B share a neutral and are not next to each other in the panel, where a handle tie joins them.',
+    ],
+    [
+      'only one of them says so',
+      twins({ space: 1 }, { space: 3, sharesNeutralWith: undefined }),
+      'A is to share a neutral with B, and B does not say so.',
+    ],
+    [
+      'one of them has two poles',
+      twins({ space: 1 }, { space: 5, poles: 2 }),
+      'A and B share a neutral, but are not both of one pole.',
+    ],
+    [
+      'a GFCI breaker on one half',
+      twins({ space: 1, breaker: 'gfci' }, { space: 3 }),
+      'A and B share a neutral: a one-pole GFCI breaker cannot guard half of it. Take a two-pole one, or GFCI receptacles with pigtailed neutrals.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'not in the panel yet',
+      twins({ space: null }, { space: null }),
+      'A and B share a neutral; set both down in the panel to see that their legs differ.',
+    ],
+  ],
+  notApplicable: [['each its own neutral', den().circuit('A', 15)]],
+});
+
+const old = (
+  edition: Edition,
+  kind: 'bedroom' | 'bathroom',
+  added: Record<string, unknown> | null,
+  circuit: Record<string, unknown> = {},
+) => {
+  const house = aHouse(edition)
+    .room('r', kind, [0, 0, 144, 120])
+    .circuit('A', 15, circuit)
+    .wallBox('r', 'c0', 30, { circuit: 'A' }, { state: 'existing' });
+  return added ? house.wallBox('r', 'c0', 90, { circuit: 'A' }, added) : house;
+};
+testRule(extendedCircuit, {
+  passes: [
+    ['nothing is added', old('2023', 'bedroom', null), 'A exists and nothing is added to it: it may stay as it is.'],
+    ['2020: in a bathroom', old('2020', 'bathroom', {}), 'A is extended outside the rooms named by 210.12.'],
+    [
+      '2017: the breaker was changed for an AFCI',
+      old('2017', 'bedroom', {}, { breaker: 'afci' }),
+      'A is extended, and its breaker is an AFCI.',
+    ],
+  ],
+  fails: [
+    [
+      '2014: one receptacle more in a bedroom',
+      old('2014', 'bedroom', {}),
+      'A has 1 outlets that exist and 1 that are new, moved or replaced in rooms named by 210.12: AFCI by its breaker, or by a receptacle of the outlet branch-circuit type at the first receptacle that exists.',
+    ],
+    ['2023: one that was moved', old('2023', 'bedroom', { state: 'moved' })],
+    [
+      '2020: one that is replaced, beside one that stays',
+      old('2020', 'bedroom', null).wallBox('r', 'c0', 90, { circuit: 'A', replaced: true }, { state: 'existing' }),
+    ],
+  ],
+  notApplicable: [['a new house', den()]],
 });

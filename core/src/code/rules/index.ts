@@ -23,6 +23,7 @@ import { continuousLoads } from './continuous-loads';
 import { cordLoad } from './cord-load';
 import { counterReceptacleSpacing } from './counter-receptacle-spacing';
 import { driverPlace } from './driver-place';
+import { extendedCircuit } from './extended-circuit';
 import { fastenedHalf } from './fastened-half';
 import { foyerReceptacle } from './foyer-receptacle';
 import { garageCircuit } from './garage-circuit';
@@ -92,6 +93,7 @@ export const rules: readonly Rule[] = [
   cordLoad,
   counterReceptacleSpacing,
   driverPlace,
+  extendedCircuit,
   fastenedHalf,
   foyerReceptacle,
   garageCircuit,

@@ -27,7 +27,7 @@ import { numberOf } from './circuit-colors';
 
 /** May I take it from here? A thing at a place, and what every circuit says to it. */
 const props = defineProps<{ box: Box | undefined }>();
-const emit = defineEmits<{ close: []; show: [circuit: string] }>();
+const emit = defineEmits<{ show: [circuit: string] }>();
 const store = useHouse();
 
 const PLAIN = {
@@ -135,10 +135,6 @@ function take(answer: TapAnswer): void {
 
 <template>
   <section class="ask" aria-label="May I take it from here?">
-    <header class="row">
-      <b class="grow">May I take it from here?</b>
-      <button class="plain-button" @click="emit('close')">Close</button>
-    </header>
     <p v-if="!box" class="muted pad">Click the box on the plan beside which it will be.</p>
     <template v-else>
       <div class="pad stack">
@@ -206,16 +202,6 @@ function take(answer: TapAnswer): void {
 </template>
 
 <style scoped>
-.ask {
-  width: 340px;
-  overflow-y: auto;
-  border-left: 1px solid var(--rule);
-  background: var(--card);
-}
-header {
-  padding: 10px 12px;
-  border-bottom: 1px solid var(--rule);
-}
 .pad {
   padding: 10px 12px;
 }
@@ -260,11 +246,5 @@ li.no {
 }
 .feet {
   font-size: 17px;
-}
-@media (max-width: 900px) {
-  .ask {
-    width: auto;
-    max-height: 50%;
-  }
 }
 </style>

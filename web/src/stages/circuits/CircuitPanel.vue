@@ -24,6 +24,7 @@ import {
   type Result,
 } from '@winculum/core';
 import FindingCard from '../../frame/FindingCard.vue';
+import ProtectionWays from './ProtectionWays.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -79,6 +80,22 @@ const others = computed(() =>
     .filter((one) => one.id !== circuit.value?.id && one.poles === circuit.value?.poles)
     .sort((a, b) => (a.space ?? 99) - (b.space ?? 99)),
 );
+
+/** Two circuits of one neutral name each other; whoever shared with either before is alone again. */
+function share(withId: string): void {
+  const { id } = circuit.value!;
+  store.apply(
+    edit(house.value, withId ? 'Share a neutral' : 'Neutral of its own', (draft) => {
+      for (const one of Object.values(draft.circuits))
+        if (one.id === id || one.sharesNeutralWith === id || one.sharesNeutralWith === withId)
+          delete one.sharesNeutralWith;
+      if (withId === '') return;
+      delete draft.circuits[withId]!.sharesNeutralWith;
+      draft.circuits[id]!.sharesNeutralWith = withId;
+      draft.circuits[withId]!.sharesNeutralWith = id;
+    }),
+  );
+}
 
 /** All its outlets onto another circuit, and this one away, as one edit. */
 function merge(into: string): void {
@@ -267,6 +284,18 @@ function remove(): void {
       />
       locked: the planner leaves it as it is</label
     >
+    <label v-if="store.canEdit && circuit.poles === 1" class="field"
+      >Shares its neutral with
+      <select class="plain" :value="circuit.sharesNeutralWith ?? ''" @change="share(value($event))">
+        <option value="">none: its own neutral</option>
+        <option v-for="one in others" :key="one.id" :value="one.id">{{ one.space ?? '–' }} {{ one.name }}</option>
+      </select></label
+    >
+    <p v-if="circuit.sharesNeutralWith" class="muted fine">
+      A multiwire circuit (210.4): both halves open together by a two-pole breaker or a handle tie, on opposite legs;
+      its neutrals are pigtailed (300.13(B)). Protection wants a two-pole AFCI or GFCI breaker, or GFCI receptacles
+      beyond the point where the neutral parts.
+    </p>
     <label v-if="store.canEdit && outlets.length" class="field"
       >Merge into
       <select class="plain" value="" @change="merge(value($event))">
@@ -279,6 +308,7 @@ function remove(): void {
         About {{ run.cableFt.toFixed(0) }} ft of cable as it is usually run.</template
       >
     </p>
+    <ProtectionWays :circuit="circuit" @choose="protectFrom" />
     <details>
       <summary>Why this protection</summary>
       <ul>

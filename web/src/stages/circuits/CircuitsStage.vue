@@ -21,6 +21,8 @@ import { inkOf, numberOf } from './circuit-colors';
 import AskPanel from './AskPanel.vue';
 import { useLongWork } from '../../work/long-work';
 import ProgressBar from '../../work/ProgressBar.vue';
+import EditionsPanel from './EditionsPanel.vue';
+import TripsPanel from './TripsPanel.vue';
 import PlanningPanel from './PlanningPanel.vue';
 import CircuitCard from './CircuitCard.vue';
 import LoadDialog from './LoadDialog.vue';
@@ -30,7 +32,13 @@ const view = useView();
 const scale = ref(1);
 const isLasso = ref(false);
 const showLoad = ref(false);
-const side = ref<'cards' | 'ask'>('cards');
+const SIDES = [
+  ['cards', 'Cards'],
+  ['ask', 'Ask'],
+  ['trips', 'Trips'],
+  ['editions', 'Editions'],
+] as const;
+const side = ref<(typeof SIDES)[number][0]>('cards');
 
 /** The proposal, and the house that it was made for. */
 const plan = shallowRef<{ plan: CircuitPlan; made: House } | null>(null);
@@ -173,15 +181,6 @@ function selectUnassigned(): void {
       Take off
     </button>
     <button class="plain-button" :disabled="!!planning.progress.value" @click="planAll">Plan the circuits</button>
-    <button
-      v-if="circuits.length"
-      class="plain-button"
-      :aria-pressed="side === 'ask'"
-      title="Pick a place and a load: which circuits may feed it?"
-      @click="side = side === 'ask' ? 'cards' : 'ask'"
-    >
-      Ask
-    </button>
     <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">
       {{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}
     </button>
@@ -212,31 +211,46 @@ function selectUnassigned(): void {
       </PlanSheet>
     </div>
     <PlanningPanel v-if="plan" :plan="plan.plan" :made="plan.made" @close="plan = null" />
-    <AskPanel
-      v-else-if="side === 'ask'"
-      :box="selectedBoxes[0]"
-      @close="side = 'cards'"
-      @show="
-        side = 'cards';
-        view.select([{ kind: 'circuit', id: $event }]);
-      "
-    />
-    <section v-else class="cards" aria-label="Circuits">
-      <p v-if="!circuits.length" class="muted empty">
-        No circuit yet. Pick boxes on the plan (click, Shift click, or lasso), then <b>New circuit for these</b>.
-      </p>
-      <CircuitCard
-        v-for="circuit in circuits"
-        :key="circuit.id"
-        :circuit="circuit"
-        :ink="inkOf(circuit, circuits)"
-        :number="numberOf(circuit, circuits)"
-        :is-selected="selectedCircuit === circuit.id"
-        :takes="store.canEdit ? selectedDevices.length : 0"
-        @choose="view.select([{ kind: 'circuit', id: circuit.id }])"
-        @put="put(circuit.id)"
+    <div v-else class="column" :class="side">
+      <div class="tabs" role="tablist" aria-label="Circuits, and questions about them">
+        <button
+          v-for="[id, word] in SIDES"
+          :key="id"
+          role="tab"
+          class="tab"
+          :aria-selected="side === id"
+          @click="side = id"
+        >
+          {{ word }}
+        </button>
+      </div>
+      <AskPanel
+        v-if="side === 'ask'"
+        :box="selectedBoxes[0]"
+        @show="
+          side = 'cards';
+          view.select([{ kind: 'circuit', id: $event }]);
+        "
       />
-    </section>
+      <TripsPanel v-else-if="side === 'trips'" />
+      <EditionsPanel v-else-if="side === 'editions'" />
+      <section v-else class="cards" aria-label="Circuits">
+        <p v-if="!circuits.length" class="muted empty">
+          No circuit yet. Pick boxes on the plan (click, Shift click, or lasso), then <b>New circuit for these</b>.
+        </p>
+        <CircuitCard
+          v-for="circuit in circuits"
+          :key="circuit.id"
+          :circuit="circuit"
+          :ink="inkOf(circuit, circuits)"
+          :number="numberOf(circuit, circuits)"
+          :is-selected="selectedCircuit === circuit.id"
+          :takes="store.canEdit ? selectedDevices.length : 0"
+          @choose="view.select([{ kind: 'circuit', id: circuit.id }])"
+          @put="put(circuit.id)"
+        />
+      </section>
+    </div>
   </div>
   <p v-if="carried" class="carried num" :style="{ left: `${carried.x + 12}px`, top: `${carried.y + 8}px` }">
     {{ selectedBoxes.length }} to a card
@@ -266,25 +280,58 @@ function selectUnassigned(): void {
   min-width: 0;
   position: relative;
 }
-.cards {
-  width: 262px;
+.column {
+  width: 340px;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  border-left: 1px solid var(--rule);
+  background: var(--card);
+}
+.column.cards {
+  width: 276px;
+  background: var(--rail);
+}
+.column > section {
+  flex: 1;
   overflow-y: auto;
+}
+.tabs {
+  display: flex;
+  border-bottom: 1px solid var(--rule);
+}
+.tab {
+  flex: 1;
+  min-height: 44px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--muted);
+  font: 600 13.5px var(--words);
+  cursor: pointer;
+}
+.tab[aria-selected='true'] {
+  color: var(--ink);
+  border-bottom-color: var(--chalk);
+}
+section.cards {
   display: grid;
   gap: 8px;
   padding: 10px;
-  border-left: 1px solid var(--rule);
-  background: var(--rail);
   align-content: start;
 }
 @media (max-width: 900px) {
   .split {
     flex-direction: column;
   }
-  .cards {
+  .column,
+  .column.cards {
     width: auto;
-    max-height: 40%;
+    max-height: 45%;
     border-left: 0;
     border-top: 1px solid var(--rule);
+  }
+  section.cards {
     grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
   }
 }
