@@ -89,3 +89,26 @@ test('a circuit shares its neutral: refused on one leg, and told what it brings'
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(panel).not.toContainText('A multiwire circuit');
 });
+
+test('a box is dragged from card to card, and a circuit is split and merged', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  const bath = page.locator('[data-circuit]', { hasText: 'Bathrooms' });
+  const outside = page.locator('[data-circuit]', { hasText: 'Outdoor receptacles' });
+  await bath.getByRole('button', { name: /Bathrooms/ }).click();
+  const chip = bath.locator('.chip').first();
+  await chip.scrollIntoViewIfNeeded();
+  const [from, to] = [(await chip.boundingBox())!, (await outside.boundingBox())!];
+  await page.mouse.move(from.x + 10, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y + 30);
+  await page.mouse.move(to.x + 60, to.y + 20);
+  await page.mouse.up();
+  await expect(outside).toContainText('3 outlets');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(outside).toContainText('2 outlets');
+  await bath.getByRole('button', { name: /Bathrooms/ }).click();
+  await page.getByRole('button', { name: 'Split in two' }).click();
+  await expect(page.locator('[data-circuit]', { hasText: 'Bathrooms 2' })).toHaveCount(1);
+  await page.getByLabel('Merge into').selectOption({ label: '– Bathrooms 2' });
+  await expect(page.locator('[data-circuit]', { hasText: 'Bathrooms' })).toHaveCount(1);
+});

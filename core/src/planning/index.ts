@@ -1,3 +1,5 @@
+export * from './appliances';
 export * from './cluster';
 export * from './plan-circuits';
 export * from './schools';
+export * from './split-circuit';

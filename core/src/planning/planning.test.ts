@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   acceptCircuitPlan,
   changeEntity,
+  connectAppliances,
   edit,
   EDITIONS,
   indexOutlets,
@@ -11,8 +12,10 @@ import {
   planningSchema,
   readHouseFile,
   SCHOOLS,
+  splitCircuit,
   spacesOf,
   totalsOf,
+  unconnectedAppliances,
   validateHouse,
   type CircuitPlan,
   type Edition,
@@ -139,4 +142,82 @@ describe('a house that has a plan', () => {
 it('an empty house has nothing to plan', () => {
   const planned = planCircuits(aHouse().room('r', 'den', [0, 0, 100, 100]).build(), newId);
   expect(planned.ok ? '' : planned.problems[0]!.message).toContain('Place the boxes first');
+});
+
+describe('a circuit is split', () => {
+  it('into two of about equal load, nothing lost', () => {
+    const living = Object.values(demo.circuits).find((one) => one.name === 'Ground floor lights')!;
+    const before = outletsOn(demo, living);
+    const done = splitCircuit(demo, living.id, newId);
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    const halves = Object.values(done.value.house.circuits).filter((one) => one.name.startsWith('Ground floor lights'));
+    expect(halves).toHaveLength(2);
+    const sizes = halves.map((one) => outletsOn(done.value.house, one).length);
+    expect(sizes[0]! + sizes[1]!).toBe(before.length);
+    expect(Math.min(...sizes) / before.length).toBeGreaterThan(0.25);
+  });
+
+  it.each([
+    [
+      'one box alone',
+      (house: House) => Object.values(house.circuits).find((one) => one.name === 'Kiln')!.id,
+      'one box',
+    ],
+    ['gone', () => 'nowhere', 'no longer there'],
+  ])('but not %s', (_, pick, why) => {
+    const done = splitCircuit(demo, pick(demo), newId);
+    expect(done.ok ? '' : done.problems[0]!.message).toContain(why);
+  });
+});
+
+describe('appliances that are drawn', () => {
+  const kitchen = () =>
+    aHouse()
+      .room('kit', 'kitchen', [0, 0, 240, 144])
+      .feature('kit', 'range', ['c0', 20, 30, 26])
+      .feature('kit', 'dishwasher', ['c0', 60, 24, 24])
+      .feature('kit', 'refrigerator', ['c1', 20, 36, 30])
+      .room('util', 'utility', [0, 160, 120, 96])
+      .feature('util', 'water-heater', ['c0', 10, 22, 22], { fuel: true })
+      .feature('util', 'furnace', ['c0', 50, 30, 30], { fuel: true })
+      .standing('kiln', 'util', 'kiln', [40, 200, 34, 34]);
+
+  it('are connected where they stand, with the load that they usually are', () => {
+    const house = kitchen().build();
+    expect(unconnectedAppliances(house).map((one) => one.kind)).toEqual([
+      'range',
+      'dishwasher',
+      'refrigerator',
+      'furnace',
+      'kiln',
+    ]);
+    const done = connectAppliances(house, newId);
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    const { loads, boxes } = done.value.house;
+    const placed = Object.values(loads).map((load) => [load.kind, boxes[load.box]!.at.kind, load.source]);
+    expect(placed).toEqual([
+      ['range', 'wall', 'typical'],
+      ['dishwasher', 'wall', 'typical'],
+      ['refrigerator', 'wall', 'typical'],
+      ['furnace', 'wall', 'typical'],
+      ['kiln', 'floor', 'typical'],
+    ]);
+    expect(unconnectedAppliances(done.value.house)).toEqual([]);
+    const again = connectAppliances(done.value.house, newId);
+    expect(again.ok ? '' : again.problems[0]!.message).toContain('Every appliance');
+    expect(plan(done.value.house).objections.filter((one) => one.ruleId !== 'general-circuits')).toEqual([]);
+  });
+
+  it.each([
+    ['a gas range has igniters', 'range', 'gas-range'],
+    ['a gas dryer turns its drum', 'dryer', 'gas-dryer'],
+  ] as const)('%s', (_, feature, kind) => {
+    const house = aHouse()
+      .room('r', 'kitchen', [0, 0, 144, 144])
+      .feature('r', feature, ['c0', 20, 30, 26], { fuel: true });
+    const done = connectAppliances(house.build(), newId);
+    expect(done.ok && Object.values(done.value.house.loads).map((one) => one.kind)).toEqual([kind]);
+  });
+
+  it('of the demo house are all connected', () => expect(unconnectedAppliances(demo)).toEqual([]));
 });

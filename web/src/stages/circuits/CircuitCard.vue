@@ -4,10 +4,11 @@ import { measureCircuitLoad, outletsOn, protectionOf, type Circuit } from '@winc
 import { useHouse } from '../../stores/house';
 
 const props = defineProps<{ circuit: Circuit; ink: string; number: string; isSelected: boolean; takes: number }>();
-const emit = defineEmits<{ choose: []; put: [] }>();
+const emit = defineEmits<{ choose: []; put: []; carry: [box: string, event: PointerEvent] }>();
 const store = useHouse();
 const load = computed(() => measureCircuitLoad(store.house!, props.circuit));
 const outlets = computed(() => outletsOn(store.house!, props.circuit).length);
+const boxes = computed(() => [...new Set(outletsOn(store.house!, props.circuit).map((one) => one.box))]);
 const percent = computed(() => Math.round(load.value.used * 100));
 const protection = computed(() => protectionOf(store.house!, props.circuit.id));
 const findings = computed(
@@ -44,6 +45,17 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
       /></span>
       <span class="foot muted num">{{ Math.round(load.va) }} VA · {{ load.amps.toFixed(1) }} A · {{ percent }} %</span>
     </button>
+    <p v-if="isSelected" class="chips">
+      <button
+        v-for="box in boxes"
+        :key="box.id"
+        class="chip num"
+        title="Drag it to another card"
+        @pointerdown.prevent="emit('carry', box.id, $event)"
+      >
+        {{ box.tag }}
+      </button>
+    </p>
     <button v-if="takes" class="put" @click="emit('put')">Put {{ takes }} here</button>
   </article>
 </template>
@@ -57,6 +69,23 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
   border-radius: 5px;
   display: flex;
   flex-direction: column;
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  padding: 0 10px 8px;
+}
+.chip {
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+  font-size: 14px;
+  min-height: 32px;
+  padding: 0 6px;
+  cursor: grab;
+  touch-action: none;
 }
 .card.selected {
   outline: 2px solid var(--chalk);

@@ -8,6 +8,7 @@ import {
   measureCircuitLoad,
   estimateRun,
   sizeCircuit,
+  splitCircuit,
   USUAL_ATTIC_F,
   edit,
   outletsOn,
@@ -23,6 +24,7 @@ import {
   type Edited,
   type Result,
 } from '@winculum/core';
+import { newId } from '../../new-id';
 import FindingCard from '../../frame/FindingCard.vue';
 import ProtectionWays from './ProtectionWays.vue';
 import { useHouse } from '../../stores/house';
@@ -326,7 +328,10 @@ function remove(): void {
         </li>
       </ul>
     </details>
-    <button v-if="store.canEdit" class="plain-button" @click="remove">Delete the circuit</button>
+    <div v-if="store.canEdit" class="row">
+      <button class="plain-button" @click="store.apply(splitCircuit(house, circuit.id, newId))">Split in two</button>
+      <button class="plain-button" @click="remove">Delete the circuit</button>
+    </div>
     <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" />
   </section>
 </template>

@@ -4,7 +4,9 @@ import {
   addEntity,
   assignToCircuit,
   circuitForDevices,
+  connectAppliances,
   indexOutlets,
+  unconnectedAppliances,
   type Box,
   type CircuitPlan,
   type House,
@@ -73,6 +75,7 @@ const circuits = computed(() =>
     (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
   ),
 );
+const appliances = computed(() => unconnectedAppliances(store.house!).length);
 const index = computed(() => indexOutlets(store.house!));
 const selectedCircuit = computed(() => view.only('circuit'));
 const selectedBoxes = computed(() =>
@@ -136,6 +139,15 @@ function carry(event: PointerEvent): void {
   carried.value = { x: event.clientX, y: event.clientY };
 }
 
+/** A box is picked up on a card, to be dropped on another. */
+function carryChip(box: string, event: PointerEvent): void {
+  if (!store.canEdit) return;
+  (event.target as Element).releasePointerCapture?.(event.pointerId);
+  view.select([{ kind: 'box', id: box }]);
+  window.addEventListener('pointermove', carry);
+  window.addEventListener('pointerup', letGo, { once: true });
+}
+
 function letGo(event: PointerEvent): void {
   window.removeEventListener('pointermove', carry);
   const card =
@@ -179,6 +191,14 @@ function selectUnassigned(): void {
       @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))"
     >
       Take off
+    </button>
+    <button
+      v-if="store.canEdit && appliances"
+      class="plain-button"
+      title="A box with the usual connection and load, where each stands"
+      @click="store.apply(connectAppliances(store.house!, newId))"
+    >
+      Connect {{ appliances }} appliance{{ appliances === 1 ? '' : 's' }}
     </button>
     <button class="plain-button" :disabled="!!planning.progress.value" @click="planAll">Plan the circuits</button>
     <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">
@@ -248,6 +268,7 @@ function selectUnassigned(): void {
           :takes="store.canEdit ? selectedDevices.length : 0"
           @choose="view.select([{ kind: 'circuit', id: circuit.id }])"
           @put="put(circuit.id)"
+          @carry="carryChip"
         />
       </section>
     </div>

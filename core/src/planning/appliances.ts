@@ -1,0 +1,120 @@
+import { featureOutline } from '../plan/points';
+import { wallLoop, findWall } from '../plan/wall-loop';
+import { edit, type Edited } from '../house/edit';
+import type { BoxPlace, Feature, FeatureKind, House } from '../house/schema';
+import { newDevice, type LoadKind } from '../house/schema-equipment';
+import { nextTag, type NewId } from '../house/verbs';
+import { LOAD_LIBRARY } from '../loads/library';
+import { refuse, type Result } from '../units/result';
+
+/** Where an appliance connects, inches above the floor: *common practice*; the instructions decide. */
+interface Hookup {
+  readonly kind: LoadKind;
+  readonly heightIn: number;
+  readonly ratingA?: 15 | 20 | 30 | 40 | 50;
+  /** What it is called instead when it burns fuel. */
+  readonly gas?: LoadKind | null;
+}
+const HOOKUPS: Readonly<Partial<Record<FeatureKind, Hookup>>> = {
+  range: { kind: 'range', heightIn: 6, ratingA: 50, gas: 'gas-range' },
+  cooktop: { kind: 'cooktop', heightIn: 20, gas: 'gas-range' },
+  refrigerator: { kind: 'refrigerator', heightIn: 48 },
+  dishwasher: { kind: 'dishwasher', heightIn: 18 },
+  washer: { kind: 'washer', heightIn: 44 },
+  dryer: { kind: 'dryer', heightIn: 36, ratingA: 30, gas: 'gas-dryer' },
+  kiln: { kind: 'kiln', heightIn: 24, ratingA: 50 },
+  'water-heater': { kind: 'water-heater', heightIn: 60, gas: null },
+  furnace: { kind: 'furnace', heightIn: 48 },
+  'air-handler': { kind: 'furnace', heightIn: 48 },
+  condenser: { kind: 'air-conditioner', heightIn: 36 },
+  'baseboard-heater': { kind: 'baseboard-heat', heightIn: 4 },
+};
+
+const alike = (kind: LoadKind): LoadKind[] =>
+  kind === 'range' || kind === 'cooktop' || kind === 'gas-range'
+    ? ['range', 'cooktop', 'induction-cooktop', 'gas-range']
+    : kind === 'dryer' || kind === 'gas-dryer'
+      ? ['dryer', 'gas-dryer', 'heat-pump-dryer']
+      : kind === 'air-conditioner'
+        ? ['air-conditioner', 'heat-pump', 'mini-split']
+        : kind === 'water-heater'
+          ? ['water-heater', 'heat-pump-water-heater', 'tankless-water-heater']
+          : kind === 'furnace'
+            ? ['furnace', 'electric-furnace', 'boiler', 'heat-pump']
+            : [kind];
+
+/** The load that a drawn appliance is; undefined for one that needs no electricity. */
+function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | undefined {
+  const hookup = HOOKUPS[feature.kind];
+  if (!hookup) return undefined;
+  const kind = feature.fuel && hookup.gas !== undefined ? hookup.gas : hookup.kind;
+  return kind === null ? undefined : { kind, hookup };
+}
+
+/** Appliances that are drawn and connect nowhere yet; of several alike in a room, as many as lack a load. */
+export function unconnectedAppliances(house: House): Feature[] {
+  const seen = new Map<string, number>();
+  return Object.values(house.features).filter((feature) => {
+    const load = loadOf(feature);
+    if (!load) return false;
+    const key = `${feature.room} ${alike(load.kind)[0]}`;
+    const n = (seen.get(key) ?? 0) + 1;
+    seen.set(key, n);
+    const kinds = alike(load.kind);
+    const have = Object.values(house.loads).filter(
+      (one) => kinds.includes(one.kind) && house.boxes[one.box]?.room === feature.room,
+    ).length;
+    return n > have;
+  });
+}
+
+/** Behind the middle of the appliance: on its wall, or under it in the floor. */
+function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
+  const room = house.rooms[feature.room]!;
+  const { at } = feature;
+  if (at.kind === 'wall') {
+    const wall = findWall(wallLoop(room), at.wall)!;
+    const alongIn = at.acrossCorner ? at.widthIn / 2 : at.alongIn + at.widthIn / 2;
+    return { kind: 'wall', wall: at.wall, alongIn: Math.min(wall.lengthIn, alongIn), heightIn };
+  }
+  const outline = featureOutline(room, feature);
+  const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+  return { kind: 'floor', x: mean(outline.map((one) => one.x)), y: mean(outline.map((one) => one.y)) };
+}
+
+/** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere. */
+export function connectAppliances(house: House, newId: NewId): Result<Edited> {
+  const open = unconnectedAppliances(house);
+  if (open.length === 0) return refuse('nothing', 'features', 'Every appliance that is drawn is connected.');
+  return edit(house, `Connect ${open.length} appliance${open.length === 1 ? '' : 's'}`, (draft) => {
+    for (const feature of open) {
+      const { kind, hookup } = loadOf(feature)!;
+      const typical = LOAD_LIBRARY[kind];
+      const ids = { box: newId('box'), device: newId('device'), load: newId('load') };
+      const device = typical.cord
+        ? newDevice('receptacle', ids.device, {
+            volts: typical.volts,
+            ...(typical.volts === 240 ? { style: 'single', ratingA: hookup.ratingA ?? 30, tr: false } : {}),
+          })
+        : newDevice('connection', ids.device, { volts: typical.volts });
+      draft.boxes[ids.box] = {
+        id: ids.box,
+        room: feature.room,
+        tag: nextTag(draft as House, draft.rooms[feature.room]!),
+        at: placeFor(house, feature, hookup.heightIn),
+        gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
+        origin: 'wish',
+        devices: { [ids.device]: device },
+      };
+      draft.loads[ids.load] = {
+        ...typical,
+        id: ids.load,
+        kind,
+        name: feature.name || typical.name,
+        source: 'typical',
+        box: ids.box,
+        device: ids.device,
+      };
+    }
+  });
+}
