@@ -1,5 +1,14 @@
 import { readFileSync } from 'node:fs';
-import { checkHouse, moveBox, readHouseFile, type House } from '../../core/src/index';
+import {
+  askTap,
+  checkHouse,
+  moveBox,
+  planCircuits,
+  readHouseFile,
+  simulateDay,
+  typicalDay,
+  type House,
+} from '../../core/src/index';
 import type { Figure } from './main';
 
 const read = readHouseFile(readFileSync(new URL('../../demo/studio-house.json', import.meta.url), 'utf8'));
@@ -73,6 +82,21 @@ function incremental(house: House, runs: number): number {
   );
 }
 
+const ids = (() => {
+  let n = 0;
+  return (prefix: string) => `${prefix}-bench-${++n}`;
+})();
+const planning = (): number => median(Array.from({ length: 5 }, () => time(() => planCircuits(demo, ids))));
+function asking(): number {
+  const light = Object.values(demo.boxes).find((box) => box.at.kind === 'ceiling')!;
+  const devices = Object.keys(light.devices);
+  return median(Array.from({ length: 5 }, () => time(() => askTap(demo, { kind: 'standing', devices }))));
+}
+function living(): number {
+  const items = typicalDay(demo);
+  return median(Array.from({ length: 20 }, () => time(() => simulateDay(demo, items))));
+}
+
 export function measureChecks(): Figure[] {
   const ten = manyTimes(demo, 10);
   fullCheck(demo, 60);
@@ -81,6 +105,9 @@ export function measureChecks(): Figure[] {
   return [
     { name: 'full check of the demo house, warm median', value: full, unit: 'ms', wanted: 16 },
     { name: 'one box moved and the house checked again', value: incremental(demo, 300), unit: 'ms', wanted: 4 },
+    { name: 'planning the circuits of the demo house', value: planning(), unit: 'ms', wanted: 3000 },
+    { name: 'asking all circuits whether they may feed one light', value: asking(), unit: 'ms', wanted: 500 },
+    { name: 'a day in the demo house', value: living(), unit: 'ms', wanted: 200 },
     { name: 'ten times the house against the house', value: fullCheck(ten, 12) / full, unit: 'times', wanted: 12 },
   ];
 }

@@ -1,7 +1,7 @@
 import type { Awg, Box, Circuit, House } from '../house/schema';
 import { DROP_BRANCH, sizeForDrop, voltageDrop } from '../electrical/voltage-drop';
 import { ampsOf } from '../loads/library';
-import { estimateRun, type TreeNode } from './cable-run';
+import { estimateRun, type CableRun, type TreeNode } from './cable-run';
 import { isGeneralReceptacle } from './circuit-load';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
@@ -27,6 +27,8 @@ const knownAmps = (outlet: Outlet): number => {
   return device.kind === 'luminaire' || device.kind === 'fan' || device.kind === 'alarm' ? device.va / 120 : 0;
 };
 
+const memory = new WeakMap<CableRun, { circuit: Circuit; drop: CircuitDrop }>();
+
 /**
  * Voltage drop to the worst place of a circuit: the known loads where they are, and 12 A plugged in at one general receptacle.
  * Length by the person, else by the usual run. Undefined without a panel. NEC 210.19 informational note: advisory.
@@ -34,6 +36,14 @@ const knownAmps = (outlet: Outlet): number => {
 export function measureDrop(house: House, circuit: Circuit): CircuitDrop | undefined {
   const run = estimateRun(house, circuit);
   if (!run) return undefined;
+  const known = memory.get(run);
+  if (known?.circuit === circuit) return known.drop;
+  const drop = dropOf(house, circuit, run);
+  memory.set(run, { circuit, drop });
+  return drop;
+}
+
+function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const outlets = outletsOn(house, circuit);
   const at = new Map<Box, { amps: number; plugged: boolean }>();
   for (const outlet of outlets) {

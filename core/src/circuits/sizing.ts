@@ -11,7 +11,7 @@ import type { Load } from '../house/schema-equipment';
 import { ampsOf } from '../loads/library';
 import { measureCircuitLoad, servesSeveralReceptacles } from './circuit-load';
 import { measureDrop } from './circuit-drop';
-import { circuitVolts, outletsOn } from './outlets';
+import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
 /** One line of the working, as an instructor would write it on the board. */
 export interface SumStep {
@@ -220,29 +220,31 @@ function cableSteps(
   return { steps, largestA, ampacityA: cable.ampacityA };
 }
 
-/** What a circuit's breaker and conductor have to be, with the working. */
+interface Remembered {
+  readonly circuit: Circuit;
+  readonly standards: House['standards'];
+  readonly edition: Edition;
+  readonly sizing: Sizing;
+}
+const memory = new WeakMap<readonly Outlet[], Remembered>();
+
+/** What a circuit's breaker and conductor have to be, with the working; remembered by its outlets. */
 export function sizeCircuit(house: House, circuit: Circuit): Sizing {
+  const outlets = outletsOn(house, circuit);
+  const { standards } = house;
+  const { edition } = house.job;
+  const known = memory.get(outlets);
+  if (known && known.circuit === circuit && known.standards === standards && known.edition === edition)
+    return known.sizing;
   const demand = demandOf(house, circuit);
   const cable = cableSteps(house, circuit, demand);
-  const several = servesSeveralReceptacles(outletsOn(house, circuit));
   const lying = lyingOf(house, circuit);
   // Under articles 430 and 440 the conductor has only to carry; its breaker is theirs.
   const fitting =
     demand.ownRules && !demand.plateUnread
       ? smallestNmFor(0, demand.conductorA, false, lying)
-      : smallestNmFor(circuit.ratingA, demand.conductorA, several, lying);
-  const drop = measureDrop(house, circuit);
-  const volts = circuitVolts(circuit);
-  const dropStep: SumStep[] = drop
-    ? [
-        {
-          what: `drop to ${drop.at.tag}, ${drop.feet.toFixed(0)} ft ${drop.measured ? 'measured' : 'as usually run'}`,
-          sum: `${drop.volts.toFixed(1)} V of ${volts} V = ${(drop.share * 100).toFixed(1)} %${drop.cure ? `; No. ${drop.cure} keeps it under 3 %` : ''}`,
-          section: '210.19, informational note; Chapter 9 Table 8',
-        },
-      ]
-    : [];
-  return {
+      : smallestNmFor(circuit.ratingA, demand.conductorA, servesSeveralReceptacles(outlets), lying);
+  const sizing = {
     ownRules: demand.ownRules,
     plateUnread: demand.plateUnread,
     conductorA: demand.conductorA,
@@ -250,6 +252,25 @@ export function sizeCircuit(house: House, circuit: Circuit): Sizing {
     leastBreakerA: demand.breakerA,
     largestBreakerA: cable.largestA,
     fitting,
-    steps: [...demand.steps, ...cable.steps, ...dropStep],
+    steps: [...demand.steps, ...cable.steps],
   };
+  memory.set(outlets, { circuit, standards, edition, sizing });
+  return sizing;
+}
+
+/** The whole working of a circuit, the voltage drop of its run included. */
+export function showSum(house: House, circuit: Circuit): readonly SumStep[] {
+  const { steps } = sizeCircuit(house, circuit);
+  const drop = measureDrop(house, circuit);
+  if (!drop) return steps;
+  const volts = circuitVolts(circuit);
+  const cure = drop.cure ? `; No. ${drop.cure} keeps it under 3 %` : '';
+  return [
+    ...steps,
+    {
+      what: `drop to ${drop.at.tag}, ${drop.feet.toFixed(0)} ft ${drop.measured ? 'measured' : 'as usually run'}`,
+      sum: `${drop.volts.toFixed(1)} V of ${volts} V = ${(drop.share * 100).toFixed(1)} %${cure}`,
+      section: '210.19, informational note; Chapter 9 Table 8',
+    },
+  ];
 }

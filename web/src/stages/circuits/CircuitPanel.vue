@@ -7,6 +7,7 @@ import {
   CIRCUIT_PURPOSES,
   measureCircuitLoad,
   estimateRun,
+  showSum,
   sizeCircuit,
   splitCircuit,
   USUAL_ATTIC_F,
@@ -155,7 +156,7 @@ function remove(): void {
             </td>
             <td class="num">{{ house.standards.receptacleSchool === 'area' ? 0 : school * 180 }} VA</td>
           </tr>
-          <tr v-for="(step, i) in sizing.steps" :key="i" :class="{ 'is-violation': step.wrong }">
+          <tr v-for="(step, i) in showSum(house, circuit)" :key="i" :class="{ 'is-violation': step.wrong }">
             <td>
               {{ step.what }}<span class="muted source">{{ step.section }}</span>
             </td>

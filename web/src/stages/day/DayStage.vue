@@ -340,7 +340,7 @@ th {
 }
 td {
   border-top: 1px solid var(--rule);
-  padding: 2px 6px 2px 0;
+  padding: 2px 12px 2px 0;
 }
 td.num {
   font-size: 16px;
