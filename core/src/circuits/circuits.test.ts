@@ -5,6 +5,9 @@ import {
   ampsOf,
   arrangePanel,
   AWG_SIZES,
+  sizeCircuit,
+  isTappedCooking,
+  checkHouse,
   buildSchedule,
   indexOutlets,
   largestBreakerFor,
@@ -80,6 +83,44 @@ describe('circuit sums of the trade', () => {
       }),
       { numRuns: 25 },
     );
+  });
+});
+
+describe('cooking, Table 220.55 for one range', () => {
+  const range = (va: number) => {
+    const house = aHouse()
+      .room('k', 'kitchen', [0, 0, 144, 144])
+      .circuit('A', 50, { poles: 2 })
+      .load('range', 'k', 'c0', 30, 'A', { va })
+      .build();
+    return sizeCircuit(house, house.circuits['A']!);
+  };
+  it.each([
+    [8_000, 8_000, 0],
+    [9_000, 8_000, 40],
+    [12_000, 8_000, 40],
+    [14_000, 8_800, 40],
+    [16_000, 9_600, 40],
+    [18_000, 10_400, 43.33],
+    [22_000, 12_000, 50],
+  ])('a range of %i VA counts %i VA and wants a breaker of %f A or more', (plate, demand, least) => {
+    const { conductorA, leastBreakerA } = range(plate);
+    expect(conductorA).toBeCloseTo(demand / 240, 6);
+    expect(leastBreakerA).toBeCloseTo(Math.max(least, demand / 240), 1);
+  });
+
+  it('a cooktop and two ovens are one range, tapped from 50 A', () => {
+    const house = aHouse()
+      .room('k', 'kitchen', [0, 0, 144, 144])
+      .circuit('A', 50, { poles: 2 })
+      .load('cooktop', 'k', 'c0', 30, 'A', { va: 7_000 })
+      .load('oven', 'k', 'c1', 30, 'A', { va: 4_500 })
+      .load('oven', 'k', 'c1', 70, 'A', { va: 4_500 })
+      .build();
+    expect(sizeCircuit(house, house.circuits['A']!).conductorA).toBeCloseTo(9_600 / 240, 6);
+    expect(isTappedCooking(house, house.circuits['A']!)).toBe(true);
+    const check = checkHouse(house).findings.filter((one) => one.kind === 'fail' && one.where.circuit === 'A');
+    expect(check.filter((one) => one.ruleId === 'individual-circuit')).toEqual([]);
   });
 });
 

@@ -1,6 +1,7 @@
 export * from './cable-run';
 export * from './circuit-drop';
 export * from './circuit-load';
+export * from './cooking';
 export * from './outlets';
 export * from './sizing';
 export * from './suggest';

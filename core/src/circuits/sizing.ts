@@ -5,11 +5,12 @@ import {
   smallestNmFor,
   type Lying,
 } from '../electrical/conductors';
-import { MOTOR_BREAKER_SHARE, motorAmps } from '../electrical/tables';
+import { MOTOR_BREAKER_SHARE, motorAmps, WELDER_BREAKER_SHARE, welderShare } from '../electrical/tables';
 import type { Awg, Circuit, Edition, House } from '../house/schema';
 import type { Load } from '../house/schema-equipment';
 import { ampsOf } from '../loads/library';
 import { measureCircuitLoad, servesSeveralReceptacles } from './circuit-load';
+import { cookingDemand } from './cooking';
 import { measureDrop } from './circuit-drop';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
@@ -23,7 +24,7 @@ export interface SumStep {
 }
 
 /** Motors and cooling equipment follow their own articles, not 240.4(D): 240.4(G). */
-export type OwnRules = 'motor' | 'cooling';
+export type OwnRules = 'motor' | 'cooling' | 'welder';
 
 export interface Sizing {
   readonly ownRules: OwnRules | undefined;
@@ -132,6 +133,60 @@ function demandOf(house: House, circuit: Circuit): Demand {
     return { conductorA: flc * 1.25, breakerA: 0, largestA: largest, ownRules: 'motor', plateUnread: false, steps };
   }
 
+  if (only && outlets.length === 1 && /welder$/.test(only.kind) && only.dutyPercent !== undefined) {
+    const amps = ampsOf(only);
+    const share = welderShare(only.dutyPercent);
+    const largest = nextStandardRating(amps * WELDER_BREAKER_SHARE) ?? Infinity;
+    steps.push({
+      what: `${only.name}, duty ${only.dutyPercent} %`,
+      sum: `${a(amps)} × ${share} = ${a(amps * share)}`,
+      section: '630.11(A)',
+    });
+    steps.push({ what: 'largest breaker', sum: `${a(amps)} × 2, up to ${a(largest)}`, section: '630.12(A)' });
+    return {
+      conductorA: amps * share,
+      breakerA: 0,
+      largestA: largest,
+      ownRules: 'welder',
+      plateUnread: false,
+      steps,
+    };
+  }
+
+  const cookingVa = cookingDemand(outlets);
+  if (cookingVa !== undefined) {
+    const plateVa = loads.reduce((sum, load) => sum + load.va, 0);
+    const amps = cookingVa / volts;
+    steps.push({
+      what: loads.map((load) => load.name).join(' and '),
+      sum: `${Math.round(plateVa)} VA on the plate`,
+      section: loads.length > 1 ? 'as one range: Table 220.55 Note 4' : loads[0]!.source,
+    });
+    if (plateVa !== cookingVa)
+      steps.push({
+        what: 'demand of a range',
+        sum: `${Math.round(cookingVa)} VA ÷ ${volts} V = ${a(amps)}`,
+        section: 'Table 220.55 column C, Note 1',
+      });
+    else steps.push({ what: 'by its plate', sum: a(amps), section: 'Table 220.55 Note 4' });
+    const leastA = plateVa >= RANGE_VA ? RANGE_LEAST_A : 0;
+    if (leastA > 0) steps.push({ what: '8¾ kW or more', sum: 'not under 40 A', section: RANGE_LEAST[edition] });
+    if (loads.length > 1)
+      steps.push({
+        what: 'taps',
+        sum: 'not under 20 A, each for its load, no longer than servicing needs',
+        section: RANGE_LEAST[edition],
+      });
+    return {
+      conductorA: amps,
+      breakerA: Math.max(amps, leastA),
+      largestA: undefined,
+      ownRules: undefined,
+      plateUnread: false,
+      steps,
+    };
+  }
+
   const motors = loads.filter((load) => load.motor && load.hp !== undefined);
   const largest = motors.reduce((most, load) => Math.max(most, flcOf(load)), 0);
   const plain = known.va / volts;
@@ -155,12 +210,9 @@ function demandOf(house: House, circuit: Circuit): Demand {
     sum: Math.abs(sum - plain) > 0.005 ? `${a(plain)}, counted as ${a(sum)}` : a(plain),
     section: '210.19(A), 210.20(A)',
   });
-  const range = loads.find((load) => load.kind === 'range' && load.va >= RANGE_VA);
-  if (range)
-    steps.push({ what: `${range.name} of 8¾ kW or more`, sum: 'not under 40 A', section: RANGE_LEAST[edition] });
   return {
     conductorA: sum,
-    breakerA: Math.max(sum, range ? RANGE_LEAST_A : 0),
+    breakerA: sum,
     largestA: undefined,
     ownRules: undefined,
     plateUnread: false,

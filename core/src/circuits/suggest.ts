@@ -1,3 +1,4 @@
+import { cookingDemand } from './cooking';
 import { smallestNmFor, nextStandardRating } from '../electrical/conductors';
 import type { Circuit, House } from '../house/schema';
 import { ampsOf } from '../loads/library';
@@ -33,7 +34,9 @@ export function suggestCircuit(house: House, outlets: readonly Outlet[]): NewCir
   // A compressor's plate decides; until it is read, a quarter more than its running current.
   const share = (load: (typeof loads)[number]) =>
     load.continuous || /^(air-conditioner|heat-pump|mini-split)$/.test(load.kind) || load.hp !== undefined ? 1.25 : 1;
-  const loadA = loads.reduce((sum, load) => sum + ampsOf(load) * share(load), 0);
+  const cookingVa = cookingDemand(outlets);
+  const loadA =
+    cookingVa !== undefined ? cookingVa / 240 : loads.reduce((sum, load) => sum + ampsOf(load) * share(load), 0);
   const leastA = ['small-appliance', 'laundry', 'bathroom', 'garage'].includes(purpose)
     ? 20
     : loads.some((load) => load.kind === 'range')

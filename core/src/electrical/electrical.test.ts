@@ -12,6 +12,7 @@ import {
   RESISTANCE,
   sizeForDrop,
   voltageDrop,
+  welderShare,
   type Awg,
   type Metal,
 } from '../index';
@@ -71,6 +72,11 @@ describe('recalled tables agree with physics', () => {
     expect(motorAmps(hp, 120)).toBeCloseTo(amps * 2, 0);
   });
 });
+
+// Heat goes with the square of the current, so the share is about the root of the duty cycle.
+it.each([20, 30, 40, 50, 60, 70, 80, 90, 100])('a welder at %i % duty', (duty) =>
+  expect(Math.abs(welderShare(duty) - Math.sqrt(duty / 100))).toBeLessThan(0.006),
+);
 
 describe('cables as they lie', () => {
   // Columns: size, cables through one sealed opening, what it carries, the largest breaker for one load.

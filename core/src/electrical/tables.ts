@@ -118,5 +118,23 @@ export function motorAmps(hp: number, volts: 120 | 240): number | undefined {
   return row && (volts === 240 ? row[2] : row[1]);
 }
 
+/** Share of its rated current that an arc welder without a motor heats its conductors with, by duty cycle: Table 630.11(A). */
+const WELDER_SHARE: readonly (readonly [dutyPercent: number, share: number])[] = [
+  [20, 0.45],
+  [30, 0.55],
+  [40, 0.63],
+  [50, 0.71],
+  [60, 0.78],
+  [70, 0.84],
+  [80, 0.89],
+  [90, 0.95],
+  [100, 1],
+];
+/** That share for a duty cycle, the next row up where its own is not in the table. */
+export const welderShare = (dutyPercent: number): number =>
+  WELDER_SHARE.find(([duty]) => duty >= dutyPercent - 1e-9)?.[1] ?? 1;
+/** Largest breaker of a welder, share of its rated current: 630.12(A). */
+export const WELDER_BREAKER_SHARE = 2;
+
 /** Largest inverse-time breaker of a motor branch circuit, share of full-load current: 430.52, Exception 1 rounds up. */
 export const MOTOR_BREAKER_SHARE = 2.5;

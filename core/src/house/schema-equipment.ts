@@ -186,7 +186,10 @@ export const loadSchema = z.strictObject({
   /** Least circuit ampacity and largest overcurrent device on the plate of cooling equipment: NEC 440.4(B). */
   mcaA: z.number().gt(0).max(200).optional(),
   mocpA: z.number().gt(0).max(300).optional(),
+  /** Watts are this share of the volt-amperes; 1 where nothing is said. */
   powerFactor: z.number().gt(0).max(1).optional(),
+  /** Duty cycle of an arc welder, per cent: NEC 630.11. */
+  dutyPercent: z.number().min(1).max(100).optional(),
   fastened: z.boolean().default(false),
   cord: z.boolean().default(true),
   /** Its instructions ask for an individual circuit (NEC 110.3(B)). */

@@ -17,6 +17,15 @@ describe('what stands on a plate', () => {
   );
 
   it.each([
+    ['800 W', 0.8, 1000],
+    ['1 kW', 0.5, 2000],
+    ['1000 VA', 0.8, 1000],
+    ['10 A', 0.8, 1200],
+  ] as const)('%s at a power factor of %f is %i VA', (text, factor, va) =>
+    expect(parsePower(text, 120, 'VA', factor)).toMatchObject({ ok: true, value: { va } }),
+  );
+
+  it.each([
     ['0', 'must be greater than zero'],
     ['-5', 'type the number off the plate'],
     ['lots', 'type the number off the plate'],

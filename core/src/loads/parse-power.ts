@@ -23,9 +23,10 @@ const fraction = (text: string): number => {
 /**
  * Reads what stands on a plate, or what people say, as volt-amperes: `1500`, `1.5 kW`, `12.5 A`, `3/4 hp`, `6 ft` of
  * baseboard. Horsepower gives the current of NEC Table 430.248.
+ * Watts become volt-amperes by the power factor.
  * @example parsePower('12.5 A', 120) // 1500 VA
  */
-export function parsePower(text: string, volts: 120 | 240, field = 'Power'): Result<Power> {
+export function parsePower(text: string, volts: 120 | 240, field = 'Power', powerFactor = 1): Result<Power> {
   const match = /^\s*([\d.]+(?:[ -]\d+)?(?:\/\d+)?)\s*(va|w|watts?|kva|kw|a|amps?|hp|ft|')?\s*$/i.exec(text);
   const say = `${field}: type the number off the plate as 1500, 1.5 kW, 12.5 A, 3/4 hp, or 6 ft of baseboard.`;
   if (!match) return refuse('power', field, say);
@@ -35,8 +36,9 @@ export function parsePower(text: string, volts: 120 | 240, field = 'Power'): Res
     return refuse('power', field, `${field}: must be greater than zero. ${say.slice(field.length + 2)}`);
   const round = (va: number) => Math.round(va * 10) / 10;
   const answer = ((): Power | undefined => {
-    if (/^k/.test(unit)) return { va: round(value * 1000) };
-    if (/^(va|w|watts?)$/.test(unit)) return { va: round(value) };
+    const apparent = unit.includes('w') ? value / powerFactor : value;
+    if (/^k/.test(unit)) return { va: round(apparent * 1000) };
+    if (/^(va|w|watts?)$/.test(unit)) return { va: round(apparent) };
     if (/^a/.test(unit)) return { va: round(value * volts) };
     if (unit === 'hp') {
       const amps = motorAmps(value, volts);

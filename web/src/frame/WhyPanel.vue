@@ -11,6 +11,7 @@ import {
   changeDevice,
   changeEntity,
   parseLength,
+  STRIP_VA_PER_FT,
   type Device,
 } from '@winculum/core';
 import { useHouse } from '../stores/house';
@@ -63,7 +64,9 @@ function setDevice(device: Device, changes: Record<string, unknown>): void {
 function setLength(device: Device, text: string): void {
   const read = parseLength(text, 'Length of the strip');
   if (text.trim() === '') setDevice(device, { lengthIn: undefined });
-  else if (read.ok) setDevice(device, { lengthIn: read.value });
+  // A strip's power follows its length: typical watts a foot, until somebody reads its plate.
+  else if (read.ok)
+    setDevice(device, { lengthIn: read.value, va: Math.round((read.value / 12) * STRIP_VA_PER_FT * 10) / 10 });
   else store.problem = read.problems[0]!.message;
 }
 

@@ -137,3 +137,25 @@ describe('one house under two editions', () => {
     for (const edition of EDITIONS) expect(compareEditions(demo, edition, edition).outlets).toEqual([]);
   });
 });
+
+describe('equipment that its own article guards', () => {
+  it.each([
+    ['hot-tub', 'porch', '2014', '680.44'],
+    ['tub-pump', 'bathroom', '2017', '680.71'],
+    ['pool-pump', 'outdoors', '2020', '680.21(C)'],
+    ['floor-heat', 'bathroom', '2023', '424.44, 424.45'],
+    ['floor-heat', 'bedroom', '2023', undefined],
+    ['ev-cord', 'garage', '2017', '625.54'],
+    ['ev-charger', 'garage', '2023', undefined],
+    ['double-oven', 'kitchen', '2020', undefined],
+    ['double-oven', 'kitchen', '2023', '210.8(D)'],
+  ] as const)('%s in a %s, %s: %s', (kind, room, edition, section) => {
+    const house = aHouse(edition)
+      .room('r', room, [0, 0, 144, 144])
+      .circuit('A', 50, { poles: 2 })
+      .load(kind, 'r', 'c0', 30, 'A')
+      .build();
+    const decision = decideGfci(house, indexOutlets(house).all[0]!, edition);
+    expect(decision.kind === 'required' ? decision.section : undefined).toBe(section);
+  });
+});

@@ -61,6 +61,13 @@ const APPLIANCES: Readonly<Partial<Record<LoadKind, Partial<Record<Edition, stri
   cooktop: { '2023': '210.8(D)' },
   dryer: { '2023': '210.8(D)' },
   microwave: { '2023': '210.8(D)' },
+  'induction-cooktop': { '2023': '210.8(D)' },
+  'double-oven': { '2023': '210.8(D)' },
+  'heat-pump-dryer': { '2023': '210.8(D)' },
+  'tub-pump': { '2014': '680.71', '2017': '680.71', '2020': '680.71', '2023': '680.71' },
+  'hot-tub': { '2014': '680.44', '2017': '680.44', '2020': '680.44', '2023': '680.44' },
+  'plug-in-tub': { '2014': '680.44', '2017': '680.44', '2020': '680.44', '2023': '680.44' },
+  'pool-pump': { '2014': '680.21(C)', '2017': '680.21(C)', '2020': '680.21(C)', '2023': '680.21(C)' },
 };
 
 const required = (section: string, reason: string, confidence: 'high' | 'medium' = 'high'): Decision => ({
@@ -73,6 +80,16 @@ const required = (section: string, reason: string, confidence: 'high' | 'medium'
 function isInVoltageScope(outlet: Outlet, edition: Edition): boolean {
   if (outlet.device.kind !== 'receptacle') return false;
   return (edition !== '2014' && edition !== '2017') || (outlet.device.volts === 120 && outlet.device.ratingA <= 20);
+}
+
+/** Cables of floor heat under bathroom and kitchen floors; receptacles for charging cars from 2017 on. Numbers medium. */
+function decideByArticle(outlet: Outlet, edition: Edition): Decision | undefined {
+  const { load, room, device } = outlet;
+  if (load?.kind === 'floor-heat' && ['bathroom', 'half-bath', 'kitchen'].includes(room.kind))
+    return required('424.44, 424.45', 'Floor heat under a bathroom or kitchen floor.', 'medium');
+  if (load && /^ev-/.test(load.kind) && device.kind === 'receptacle' && edition !== '2014')
+    return required('625.54', 'A receptacle for charging a car.', 'medium');
+  return undefined;
 }
 
 function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefined {
@@ -183,7 +200,7 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Deci
   if (device.kind === 'luminaire' && room.kind === 'crawl-space' && edition !== '2014') {
     return required(edition === '2017' ? '210.8(E)' : '210.8(C)', 'A lighting outlet in a crawl space.');
   }
-  const byAppliance = decideByAppliance(outlet, edition);
+  const byAppliance = decideByAppliance(outlet, edition) ?? decideByArticle(outlet, edition);
   if (byAppliance) return byAppliance;
   if (device.kind === 'connection')
     return (

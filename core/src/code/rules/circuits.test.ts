@@ -290,6 +290,12 @@ testRule(conductorSize, {
       'a 3 hp saw at 230 V, 21.25 A, on 10 with a 45 A breaker: 430.22, 430.52',
       den().circuit('A', 45, { poles: 2, awg: '10' }).load('large-saw', 'den', 'c0', 30, 'A'),
     ],
+    [
+      'a welder of 50 A at a duty of 20 % on 10 with a 50 A breaker: 630.11, 630.12',
+      den()
+        .circuit('A', 50, { poles: 2, awg: '10' })
+        .load('welder', 'den', 'c0', 30, 'A', { va: 12_000, dutyPercent: 20 }),
+    ],
     ['20 A on 12 through an attic at 130 °F', den().circuit('A', 20, { inAttic: true })],
     ['20 A on 12, four cables through one sealed hole', den().circuit('A', 20, { bundled: 4 })],
     ['a bigger wire on a smaller breaker is fine', den().circuit('A', 15, { awg: '12' })],
@@ -313,6 +319,13 @@ testRule(conductorSize, {
       'a 3 hp saw on 12: 20 A for 21.25 A',
       den().circuit('A', 30, { poles: 2, awg: '12' }).load('large-saw', 'den', 'c0', 30, 'A'),
       'A: No. 12 copper NM-B carries 20 A; the load with continuous parts at 125 % is 21.3 A.',
+    ],
+    [
+      'a welder of 50 A at a duty of 60 % on 10: 39 A',
+      den()
+        .circuit('A', 50, { poles: 2, awg: '10' })
+        .load('welder', 'den', 'c0', 30, 'A', { va: 12_000, dutyPercent: 60 }),
+      'A: No. 10 copper NM-B carries 30 A; the load with continuous parts at 125 % is 39.0 A.',
     ],
     [
       'a condenser over its MOCP',
@@ -443,6 +456,14 @@ testRule(cordLoad, {
 
 testRule(individualCircuit, {
   passes: [
+    [
+      '2020: a cooktop and an oven tapped from 50 A',
+      kitchen('2020')
+        .circuit('A', 50, { poles: 2 })
+        .load('cooktop', 'kit', 'c1', 20, 'A')
+        .load('oven', 'kit', 'c1', 80, 'A'),
+      'Radiant cooktop is tapped from A with the other cooking equipment of its kitchen.',
+    ],
     [
       'a furnace with its condensate pump',
       den()

@@ -3,6 +3,9 @@ import { sizeCircuit } from '../../circuits/sizing';
 import { conductorRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
+const OWN_BREAKER = { motor: '430.52', cooling: '440.22', welder: '630.12' } as const;
+const OWN_CONDUCTOR = { motor: '430.22', cooling: '440.4(B)', welder: '630.11' } as const;
+
 export const conductorSize = defineRule({
   id: 'conductor-size',
   meta: {
@@ -63,14 +66,14 @@ export const conductorSize = defineRule({
       if (circuit.ratingA > largestBreakerA)
         return report.fail('small', { ...data, rating: circuit.ratingA, largest: largestBreakerA }, where, {
           remedies: ownRules ? [] : remedies,
-          ...(ownRules ? { section: ownRules === 'motor' ? '430.52' : '440.22' } : {}),
+          ...(ownRules ? { section: OWN_BREAKER[ownRules] } : {}),
           measured: () => `${circuit.ratingA} A`,
           required: () => `${largestBreakerA} A at most on No. ${circuit.awg}`,
         });
       if (conductorA > ampacityA + 1e-9)
         return report.fail('weak', { ...data, carries: ampacityA, load: conductorA }, where, {
           remedies,
-          section: ownRules === 'motor' ? '430.22' : ownRules === 'cooling' ? '440.4(B)' : '210.19(A)',
+          section: ownRules ? OWN_CONDUCTOR[ownRules] : '210.19(A)',
           measured: () => `${conductorA.toFixed(1)} A`,
           required: () => `${Math.floor(ampacityA * 10) / 10} A at most`,
         });

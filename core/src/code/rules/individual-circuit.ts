@@ -1,4 +1,5 @@
 import { describeOutlet, deviceIds, outletsOf, outletsProper } from '../circuit-facts';
+import { isTappedCooking } from '../../circuits/cooking';
 import { newCircuitRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
 import type { Load } from '../../house/schema-equipment';
@@ -29,6 +30,8 @@ export const individualCircuit = defineRule({
     messages: {
       shared: ({ load, circuit, others }: { load: string; circuit: string; others: string }) =>
         `${load} needs a circuit of its own and shares ${circuit} with ${others}.`,
+      tapped: ({ load, circuit }: { load: string; circuit: string }) =>
+        `${load} is tapped from ${circuit} with the other cooking equipment of its kitchen.`,
       alone: ({ load, circuit }: { load: string; circuit: string }) => `${load} has ${circuit} to itself.`,
     },
   },
@@ -44,6 +47,12 @@ export const individualCircuit = defineRule({
         (one) => one !== outlet && !(load.kind === 'furnace' && isAssociated(one.load?.name ?? '')),
       );
       const where = { circuit: circuit.id, box: outlet.box.id };
+      if (others.length > 0 && isTappedCooking(facts.house, circuit))
+        return [
+          report.pass('tapped', { load: load.name, circuit: circuit.name }, where, {
+            section: facts.edition === '2023' ? '210.19(C)' : '210.19(A)(3) Exception 1',
+          }),
+        ];
       if (others.length === 0)
         return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];
       const named = `${describeOutlet(others[0]!)}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`;

@@ -39,7 +39,7 @@ const typed = ref(String(draft.value.va));
 const wrong = ref('');
 
 function setPower(text: string): void {
-  const read = parsePower(text, draft.value.volts, 'Volt-amperes');
+  const read = parsePower(text, draft.value.volts, 'Volt-amperes', draft.value.powerFactor || 1);
   wrong.value = read.ok ? '' : read.problems[0]!.message;
   typed.value = text;
   if (!read.ok) return;
@@ -55,11 +55,13 @@ function choose(next: LoadKind): void {
 
 function save(): void {
   if (!device.value || wrong.value) return;
-  const { mcaA, mocpA } = draft.value;
+  const { mcaA, mocpA, powerFactor, dutyPercent } = draft.value;
   const load: Load = {
     ...draft.value,
     mcaA: mcaA || undefined,
     mocpA: mocpA || undefined,
+    powerFactor: powerFactor || undefined,
+    dutyPercent: dutyPercent || undefined,
     id: existing?.id ?? newId('load'),
     kind: kind.value,
     box: props.box.id,
@@ -122,6 +124,27 @@ function remove(): void {
             >MOCP, A <input v-model.number="draft.mocpA" class="plain num" type="number" min="1" max="300"
           /></label>
         </div>
+        <label v-if="draft.motor || draft.powerFactor" class="field"
+          >Power factor, for watts
+          <input
+            v-model.number="draft.powerFactor"
+            class="plain num"
+            type="number"
+            min="0.1"
+            max="1"
+            step="0.01"
+            placeholder="1"
+        /></label>
+        <label v-if="/welder$/.test(kind)" class="field"
+          >Duty cycle, %
+          <input
+            v-model.number="draft.dutyPercent"
+            class="plain num"
+            type="number"
+            min="1"
+            max="100"
+            placeholder="off its plate"
+        /></label>
         <p v-if="draft.hp" class="muted">{{ draft.hp }} hp: full-load current of Table 430.248, not of the plate.</p>
         <label v-for="[flag, label] in flags" :key="flag" class="row"
           ><input v-model="draft[flag]" type="checkbox" /> {{ label }}</label
