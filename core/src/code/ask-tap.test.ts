@@ -222,6 +222,24 @@ describe('may I take it from here?', () => {
     expect(bath.needs[0]!.text).toContain('GFCI: ');
   });
 
+  it('does not say a plain yes of a circuit that is wrong already, or where the use of a room is unknown', () => {
+    const house = aHouse()
+      .room('bed', 'bedroom', [0, 0, 144, 120])
+      .room('spare', 'other', [160, 0, 120, 120])
+      .circuit('A', 20, { awg: '14' })
+      .receptacle('bed', 'c0', 40, { circuit: 'A' })
+      .build();
+    const question = tapOf(
+      { device: plug },
+      { room: 'spare', at: { kind: 'wall', wall: 'c0', alongIn: 50, heightIn: 16 } },
+      { box: 'new-box', load: 'new-load' },
+    );
+    const answers = askTap(house, question);
+    const texts = answers.ok ? answers.value[0]!.cautions.map((one) => one.text) : [];
+    expect(texts.some((text) => text.startsWith('Wrong already: A: No. 14 copper NM-B'))).toBe(true);
+    expect(texts.some((text) => text.startsWith('Open: ') && text.includes('spare'))).toBe(true);
+  });
+
   it('says so when what is asked about is gone', () => {
     const answers = askTap(usual(), { kind: 'standing', devices: ['nothing'] });
     expect(answers.ok).toBe(false);

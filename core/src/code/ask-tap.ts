@@ -26,7 +26,7 @@ export interface TapAnswer {
   readonly allowed: boolean;
   /** What forbids it, the gravest first. */
   readonly objections: readonly TapReason[];
-  /** Allowed, and will bite. */
+  /** Allowed, and will bite; what cannot be told; what is wrong with the circuit already. */
   readonly cautions: readonly TapReason[];
   /** Load after it, amperes and share of what the firm's standard allows. */
   readonly amps: number;
@@ -101,8 +101,16 @@ export function askTap(house: House, question: TapQuestion): Result<readonly Tap
     if (!put.ok) throw new Error(put.problems[0]!.message);
     const then = put.value.house;
     const after = then.circuits[circuit.id]!;
-    const anew = checkHouse(then, { rules: tapRules }).findings.filter(
-      (one) => one.kind === 'fail' && !before.has(named(one)),
+    const all = checkHouse(then, { rules: tapRules }).findings;
+    const anew = all.filter((one) => one.kind === 'fail' && !before.has(named(one)));
+    // What cannot be told of the new state, and what is wrong with the circuit already, must not read as a plain yes.
+    const open = all.filter((one) => one.kind === 'cannot-tell' && !before.has(named(one)));
+    const already = all.filter(
+      (one) =>
+        one.kind === 'fail' &&
+        one.severity === 'violation' &&
+        one.where.circuit === circuit.id &&
+        before.has(named(one)),
     );
     const load = measureCircuitLoad(then, after);
     const objections = anew.filter((one) => one.severity === 'violation').map(reason);
@@ -118,7 +126,11 @@ export function askTap(house: House, question: TapQuestion): Result<readonly Tap
       circuit: after,
       allowed: objections.length === 0,
       objections,
-      cautions: anew.filter((one) => one.severity !== 'violation').map(reason),
+      cautions: [
+        ...already.map((one) => ({ ...reason(one), text: `Wrong already: ${one.message}` })),
+        ...anew.filter((one) => one.severity !== 'violation').map(reason),
+        ...open.map((one) => ({ ...reason(one), text: `Open: ${one.message}` })),
+      ],
       amps: load.amps,
       used: load.used,
       leftA: load.allowedA - load.amps,

@@ -17,6 +17,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     /** Listed tamper-resistant; weather-resistant (NEC 406.12, 406.9). */
     tr: z.boolean().default(true),
     wr: z.boolean().default(false),
+    /** Length of a multioutlet assembly with its receptacles, inches, the box in its middle. */
+    assemblyIn: z.number().min(12).max(480).optional(),
     /** In an existing box, a new receptacle takes the place of the old one: NEC 406.4(D). */
     replaced: z.boolean().optional(),
     /** Wall-switched in place of a lighting outlet: wholly, or one half only. */

@@ -61,12 +61,26 @@ export interface OnLoop {
   readonly atIn: number;
 }
 
+/** Each 12 in of a multioutlet assembly counts as one receptacle outlet: 210.52(C)(1), *from memory*, medium. */
+const ASSEMBLY_PIECE_IN = 12;
+
+/** Where the receptacles of a box lie, from its middle, inches: along the whole of a multioutlet assembly. */
+function assemblyPlaces(box: Box): number[] {
+  const lengthIn = Math.max(0, ...receptaclesOf(box).map((one) => one.assemblyIn ?? 0));
+  const pieces = Math.floor(lengthIn / ASSEMBLY_PIECE_IN);
+  if (pieces < 1) return [0];
+  return Array.from({ length: pieces }, (_, i) => (i - (pieces - 1) / 2) * ASSEMBLY_PIECE_IN);
+}
+
 /** Boxes that fill wall spacing, on the loop: those on walls, and floor boxes within 18 in of one. */
 export const countedOnLoop = perRoom((view: RoomView): readonly OnLoop[] => {
   const loop = wallLoop(view.room);
   const inBoxes = view.boxes.flatMap((box): OnLoop[] => {
     if (whyNotCounted(box, view.level.ceilingIn) !== undefined) return [];
-    if (box.at.kind === 'wall') return [{ box, atIn: toLoop(loop, box.at.wall, box.at.alongIn) }];
+    if (box.at.kind === 'wall') {
+      const { wall, alongIn } = box.at;
+      return assemblyPlaces(box).map((offIn) => ({ box, atIn: toLoop(loop, wall, alongIn) + offIn }));
+    }
     if (box.at.kind !== 'floor') return [];
     const near = nearestWall(loop, box.at);
     return near.distanceIn <= FLOOR_FROM_WALL_IN ? [{ box, atIn: toLoop(loop, near.wall.id, near.alongIn) }] : [];

@@ -61,6 +61,13 @@ function setDevice(device: Device, changes: Record<string, unknown>): void {
   store.apply(changeDevice(house.value, box.value!.id, device.id, changes));
 }
 
+function setAssembly(device: Device, text: string): void {
+  const read = parseLength(text, 'Length of the assembly');
+  if (text.trim() === '') setDevice(device, { assemblyIn: undefined });
+  else if (read.ok) setDevice(device, { assemblyIn: read.value });
+  else store.problem = read.problems[0]!.message;
+}
+
 function setLength(device: Device, text: string): void {
   const read = parseLength(text, 'Length of the strip');
   if (text.trim() === '') setDevice(device, { lengthIn: undefined });
@@ -143,6 +150,16 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           />
           the receptacle is replaced</label
         >
+        <input
+          v-if="device.volts === 120"
+          class="plain num small"
+          style="width: 104px"
+          aria-label="Length of a multioutlet assembly"
+          placeholder="assembly"
+          title="Length of a multioutlet assembly, its box in the middle"
+          :value="device.assemblyIn === undefined ? '' : show(device.assemblyIn)"
+          @change="setAssembly(device, value($event))"
+        />
         <select
           class="plain small"
           aria-label="Switched"

@@ -44,6 +44,12 @@ testRule(counterReceptacleSpacing, {
         .receptacle('kit', 'c3', 75, over),
     ],
     [
+      'a multioutlet assembly of 6 ft over 9 ft of counter',
+      kitchen()
+        .feature('kit', 'counter', ['c0', 10, 108, 25])
+        .receptacle('kit', 'c0', 64, { ...over, assemblyIn: 72 }),
+    ],
+    [
       'exactly 20 in above',
       kitchen().feature('kit', 'counter', ['c0', 10, 40, 25]).receptacle('kit', 'c0', 30, { heightIn: 56 }),
     ],
@@ -95,6 +101,15 @@ testRule(counterReceptacleSpacing, {
     ],
     ['below the counter', kitchen().feature('kit', 'counter', ['c0', 10, 40, 25]).receptacle('kit', 'c0', 30)],
     [
+      '2020 has no exception for a low window',
+      aHouse('2020')
+        .room('kit', 'kitchen', [0, 0, 144, 120])
+        .opening('kit', 'c0', 'window', 30, 84, { sillIn: 37 })
+        .feature('kit', 'counter', ['c0', 0, 144, 25])
+        .receptacle('kit', 'c0', 14, over)
+        .receptacle('kit', 'c0', 130, over),
+    ],
+    [
       'a slivered 16 in beside a moved range',
       kitchen()
         .feature('kit', 'counter', ['c0', 0, 80, 25])
@@ -103,6 +118,15 @@ testRule(counterReceptacleSpacing, {
     ],
   ],
   cannotTell: [
+    [
+      '2023: nothing but a low window over the middle of the counter',
+      kitchen()
+        .opening('kit', 'c0', 'window', 30, 84, { sillIn: 37 })
+        .feature('kit', 'counter', ['c0', 0, 144, 25])
+        .receptacle('kit', 'c0', 14, over)
+        .receptacle('kit', 'c0', 130, over),
+      '5\'-8" of the counter of kit, from 3\'-2" along the north wall, lies under a window with its sill at 3\'-1": no wall is left for a box. Exception 2 lets it stand as close as practicable, the number not reduced; show the authority where.',
+    ],
     [
       'a kitchen without a drawn counter',
       kitchen(),
