@@ -117,7 +117,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
     </div>
     <div v-for="{ device, load, room: inRoom } in outlets" :key="device.id" class="device stack">
       <p>
-        <b>{{ load?.name ?? describe(device) }}</b>
+        <b>{{ load?.name ?? describe(device) }}</b>{{ ' ' }}
         <span v-if="load" class="muted">{{ describe(device) }}, {{ load.va }} VA {{ load.source }}</span>
       </p>
       <label class="field"
