@@ -1,14 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import {
+  applyEdit,
   askTap,
   LOAD_LIBRARY,
   newDevice,
+  takeTap,
   tapOf,
   type Device,
   type Edition,
   type House,
   type LoadKind,
   type TapAnswer,
+  type TapQuestion,
 } from '../index';
 import { aHouse } from '../test/house-builder';
 
@@ -78,13 +81,7 @@ const strip = newDevice('luminaire', 'x', { style: 'strip', va: 24 });
 const plug = newDevice('receptacle', 'x');
 const alarm = newDevice('alarm', 'x');
 
-function ask(
-  thing: Thing,
-  room: string,
-  wall: string,
-  edition: Edition = '2023',
-  extra: object = {},
-): readonly TapAnswer[] {
+function questionOf(thing: Thing, room: string, wall: string, extra: object = {}): TapQuestion {
   const load =
     typeof thing === 'string'
       ? { ...LOAD_LIBRARY[thing], kind: thing, source: 'typical' as const, ...extra }
@@ -96,12 +93,21 @@ function ask(
           ...(load!.cord && load!.volts === 240 ? { ratingA: 50, style: 'single' } : {}),
         })
       : thing;
-  const question = tapOf(
+  return tapOf(
     { device, ...(load ? { load } : {}) },
     { room, at: { kind: 'wall', wall, alongIn: 50, heightIn: 20 } },
     { box: 'new-box', load: 'new-load' },
   );
-  const answers = askTap(usual(edition), question);
+}
+
+function ask(
+  thing: Thing,
+  room: string,
+  wall: string,
+  edition: Edition = '2023',
+  extra: object = {},
+): readonly TapAnswer[] {
+  const answers = askTap(usual(edition), questionOf(thing, room, wall, extra));
   if (!answers.ok) throw new Error(answers.problems[0]!.message);
   return answers.value;
 }
@@ -238,6 +244,21 @@ describe('may I take it from here?', () => {
     const texts = answers.ok ? answers.value[0]!.cautions.map((one) => one.text) : [];
     expect(texts.some((text) => text.startsWith('Wrong already: A: No. 14 copper NM-B'))).toBe(true);
     expect(texts.some((text) => text.startsWith('Open: ') && text.includes('spare'))).toBe(true);
+  });
+
+  it.each([
+    ['a light', light, 'lights'],
+    ['a refrigerator with its receptacle', 'refrigerator', 'small-appliance-1'],
+  ] as const)('takes %s as one edit that can be taken back', (_, thing, circuit) => {
+    const house = usual();
+    const question = questionOf(thing, 'kitchen', 'c1');
+    const done = takeTap(house, question, circuit);
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    const [device] = Object.values(done.value.house.boxes['new-box']!.devices);
+    expect(device!.circuit).toBe(circuit);
+    expect(Object.keys(done.value.house.loads).includes('new-load')).toBe(typeof thing === 'string');
+    const back = applyEdit(done.value.house, done.value.edit.inverse);
+    expect(back).toEqual({ ok: true, value: house });
   });
 
   it('says so when what is asked about is gone', () => {

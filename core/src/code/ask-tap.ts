@@ -1,10 +1,11 @@
 import { cableBetween, panelOf, spotOfBox, spotOfPanel, type Spot } from '../circuits/cable-run';
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { indexOutlets, type Outlet } from '../circuits/outlets';
-import { applyEdit } from '../house/edit';
+import { inTurn } from '../house/circuit-verbs';
+import { applyEdit, type Edited } from '../house/edit';
 import type { BreakerKind, Circuit, House } from '../house/schema';
 import type { Device, Load } from '../house/schema-equipment';
-import { assignToCircuit, placeBoxes, type NewBox } from '../house/verbs';
+import { addEntity, assignToCircuit, placeBoxes, type NewBox } from '../house/verbs';
 import { refuse, succeed, type Result } from '../units/result';
 import { checkHouse, type Finding } from './check-house';
 import { protectionOf } from './protection/circuit-protection';
@@ -142,6 +143,20 @@ export function askTap(house: House, question: TapQuestion): Result<readonly Tap
     };
   });
   return succeed(answers.sort((a, b) => Number(b.allowed) - Number(a.allowed) || a.cableFt - b.cableFt));
+}
+
+/** Does what was asked about, as one edit: the box placed, the load connected, all of it on the circuit. */
+export function takeTap(house: House, question: TapQuestion, circuit: string): Result<Edited> {
+  const label = `Take from ${house.circuits[circuit]?.name ?? 'circuit'}`;
+  if (question.kind === 'standing')
+    return inTurn(label, house, [(now) => assignToCircuit(now, question.devices, circuit)]);
+  const { box, load } = question;
+  const devices = box.devices.map((device) => device.id);
+  return inTurn(label, house, [
+    (now) => placeBoxes(now, [box]),
+    ...(load ? [(now: House) => addEntity(now, 'loads', { ...load, box: box.id })] : []),
+    (now) => assignToCircuit(now, devices, circuit),
+  ]);
 }
 
 /** A box and load for something of the library beside a place, to be asked about and, if accepted, placed. */

@@ -1,7 +1,7 @@
 import type { Circuit, RoomKind } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
-import { servesCounter } from '../place/receptacles';
-import { viewRoom } from '../plan/room-view';
+import { servesCounter, whyNotCounted } from '../place/receptacles';
+import { viewRoom, type RoomView } from '../plan/room-view';
 import type { Facts } from './rule';
 
 /** Rooms whose receptacles belong to the small-appliance circuits: 210.52(B)(1). */
@@ -49,5 +49,13 @@ export function listOutlets(outlets: readonly Outlet[]): string {
   const names = outlets.slice(0, 3).map(describeOutlet);
   return outlets.length > 3 ? `${names.join(', ')} and ${outlets.length - 3} more` : names.join(', ');
 }
+
+/** Whether a room has a receptacle that counts and is not taken by a certain piece of equipment. */
+export const hasFreeReceptacle = (facts: Facts, view: RoomView): boolean =>
+  view.boxes.some(
+    (box) =>
+      whyNotCounted(box, view.level.ceilingIn) === undefined &&
+      Object.keys(box.devices).some((id) => !facts.outlets.byDevice.get(id)?.load),
+  );
 
 export const deviceIds = (outlets: readonly Outlet[]): string[] => outlets.map((outlet) => outlet.device.id);

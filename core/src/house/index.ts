@@ -1,3 +1,4 @@
+export * from './circuit-verbs';
 export * from './copy-room';
 export * from './create-house';
 export * from './edit';

@@ -2,16 +2,19 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
   acceptCircuitPlan,
+  applyEdit,
   changeEntity,
   connectAppliances,
   edit,
   EDITIONS,
   indexOutlets,
+  mergeCircuits,
   outletsOn,
   planCircuits,
   planningSchema,
   readHouseFile,
   SCHOOLS,
+  shareNeutral,
   splitCircuit,
   spacesOf,
   totalsOf,
@@ -220,4 +223,32 @@ describe('appliances that are drawn', () => {
   });
 
   it('of the demo house are all connected', () => expect(unconnectedAppliances(demo)).toEqual([]));
+});
+
+describe('circuits by hand', () => {
+  const [a, b, c] = Object.values(demo.circuits).filter((one) => one.poles === 1);
+
+  it('are merged: every outlet moves, the first is gone, and all of it is taken back at once', () => {
+    const done = mergeCircuits(demo, a!.id, b!.id);
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    const { house, edit: made } = done.value;
+    expect(house.circuits[a!.id]).toBeUndefined();
+    expect(outletsOn(house, b!).length).toBe(outletsOn(demo, a!).length + outletsOn(demo, b!).length);
+    expect(applyEdit(house, made.inverse)).toEqual({ ok: true, value: demo });
+    expect(mergeCircuits(demo, a!.id, 'nowhere').ok).toBe(false);
+  });
+
+  it('share a neutral in pairs: a new partner sets the old one free, and so does none', () => {
+    const share = (house: House, id: string, other: string | null) => {
+      const done = shareNeutral(house, id, other);
+      if (!done.ok) throw new Error(done.problems[0]!.message);
+      return done.value.house;
+    };
+    const partners = (house: House) => [a, b, c].map((one) => house.circuits[one!.id]!.sharesNeutralWith);
+    const first = share(demo, a!.id, b!.id);
+    expect(partners(first)).toEqual([b!.id, a!.id, undefined]);
+    const second = share(first, b!.id, c!.id);
+    expect(partners(second)).toEqual([undefined, c!.id, b!.id]);
+    expect(partners(share(second, c!.id, null))).toEqual([undefined, undefined, undefined]);
+  });
 });

@@ -1,4 +1,4 @@
-import { whyNotCounted } from '../../place/receptacles';
+import { hasFreeReceptacle } from '../circuit-facts';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const accessoryReceptacle = defineRule({
@@ -25,11 +25,7 @@ export const accessoryReceptacle = defineRule({
         const where = { room: view.room.id };
         const room = view.room.name;
         if (view.boxes.length === 0) return report.cannotTell('unpowered', { room }, where);
-        const free = view.boxes.some(
-          (box) =>
-            whyNotCounted(box, view.level.ceilingIn) === undefined &&
-            Object.keys(box.devices).some((id) => !facts.outlets.byDevice.get(id)?.load),
-        );
+        const free = hasFreeReceptacle(facts, view);
         return free ? report.pass('there', { room }, where) : report.fail('none', { room }, where);
       }),
 });

@@ -1,4 +1,4 @@
-import { whyNotCounted } from '../../place/receptacles';
+import { hasFreeReceptacle } from '../circuit-facts';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const basementReceptacle = defineRule({
@@ -20,11 +20,7 @@ export const basementReceptacle = defineRule({
     facts.views
       .filter((view) => view.room.kind === 'basement-unfinished')
       .map((view) => {
-        const free = view.boxes.some(
-          (box) =>
-            whyNotCounted(box, view.level.ceilingIn) === undefined &&
-            Object.keys(box.devices).some((id) => !facts.outlets.byDevice.get(id)?.load),
-        );
+        const free = hasFreeReceptacle(facts, view);
         const where = { room: view.room.id };
         return free
           ? report.pass('there', { room: view.room.name }, where)

@@ -2,22 +2,16 @@
 import { computed, ref, watch } from 'vue';
 import {
   askTap,
-  assignToCircuit,
-  joinEdits,
   LOAD_KINDS,
   LOAD_LIBRARY,
-  addEntity,
   newDevice,
   outletsAsked,
   parsePower,
-  placeBoxes,
-  succeed,
+  takeTap,
   tapOf,
   type Box,
   type BoxPlace,
-  type Edited,
   type LoadKind,
-  type Result,
   type TapAnswer,
   type TapQuestion,
 } from '@winculum/core';
@@ -104,32 +98,8 @@ watch([power, what], () => {
 });
 const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 
-/** Does what was asked about, as one edit. */
 function take(answer: TapAnswer): void {
-  const asked = question.value!;
-  const house = store.house!;
-  const join = (first: Result<Edited>, next: (edited: Edited) => Result<Edited>): Result<Edited> => {
-    if (!first.ok) return first;
-    const then = next(first.value);
-    return then.ok
-      ? succeed({
-          house: then.value.house,
-          edit: joinEdits(`Take from ${answer.circuit.name}`, [first.value.edit, then.value.edit]),
-        })
-      : then;
-  };
-  if (asked.kind === 'standing') {
-    store.apply(assignToCircuit(house, asked.devices, answer.circuit.id));
-    return;
-  }
-  const devices = asked.box.devices.map((one) => one.id);
-  const placed = placeBoxes(house, [asked.box]);
-  const { load } = asked;
-  const connected = load
-    ? join(placed, (edited) => addEntity(edited.house, 'loads', { ...load, box: asked.box.id }))
-    : placed;
-  if (store.apply(join(connected, (edited) => assignToCircuit(edited.house, devices, answer.circuit.id))))
-    what.value = 'standing';
+  if (store.apply(takeTap(store.house!, question.value!, answer.circuit.id))) what.value = 'standing';
 }
 </script>
 

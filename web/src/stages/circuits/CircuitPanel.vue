@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import {
-  assignToCircuit,
   AWG_SIZES,
   changeEntity,
   CIRCUIT_PURPOSES,
+  inTurn,
   measureCircuitLoad,
+  mergeCircuits,
   estimateRun,
+  shareNeutral,
   showSum,
   sizeCircuit,
   splitCircuit,
@@ -18,12 +20,8 @@ import {
   spacesOf,
   STANDARD_RATINGS_A,
   whyNotReadilyAccessible,
-  joinEdits,
   changeDevice,
-  succeed,
   type Circuit,
-  type Edited,
-  type Result,
 } from '@winculum/core';
 import { newId } from '../../new-id';
 import FindingCard from '../../frame/FindingCard.vue';
@@ -67,14 +65,12 @@ function protectFrom(deviceId: string): void {
   const house = store.house!;
   if (deviceId === '') return void change({ gfciFirst: null });
   const outlet = receptacles.value.find((one) => one.device.id === deviceId)!;
-  const asGfci = changeDevice(house, outlet.box.id, deviceId, { gfci: true });
-  const join = (first: Edited): Result<Edited> => {
-    const then = changeEntity(first.house, 'circuits', circuit.value!.id, { gfciFirst: deviceId });
-    return then.ok
-      ? succeed({ house: then.value.house, edit: joinEdits('GFCI first in line', [first.edit, then.value.edit]) })
-      : then;
-  };
-  store.apply(asGfci.ok ? join(asGfci.value) : asGfci);
+  store.apply(
+    inTurn('GFCI first in line', house, [
+      (now) => changeDevice(now, outlet.box.id, deviceId, { gfci: true }),
+      (now) => changeEntity(now, 'circuits', circuit.value!.id, { gfciFirst: deviceId }),
+    ]),
+  );
 }
 
 const outlets = computed(() => (circuit.value ? outletsOn(store.house!, circuit.value) : []));
@@ -84,39 +80,8 @@ const others = computed(() =>
     .sort((a, b) => (a.space ?? 99) - (b.space ?? 99)),
 );
 
-/** Two circuits of one neutral name each other; whoever shared with either before is alone again. */
-function share(withId: string): void {
-  const { id } = circuit.value!;
-  store.apply(
-    edit(house.value, withId ? 'Share a neutral' : 'Neutral of its own', (draft) => {
-      for (const one of Object.values(draft.circuits))
-        if (one.id === id || one.sharesNeutralWith === id || one.sharesNeutralWith === withId)
-          delete one.sharesNeutralWith;
-      if (withId === '') return;
-      delete draft.circuits[withId]!.sharesNeutralWith;
-      draft.circuits[id]!.sharesNeutralWith = withId;
-      draft.circuits[withId]!.sharesNeutralWith = id;
-    }),
-  );
-}
-
-/** All its outlets onto another circuit, and this one away, as one edit. */
 function merge(into: string): void {
-  const from = circuit.value!;
-  const moved = assignToCircuit(
-    store.house!,
-    outlets.value.map((one) => one.device.id),
-    into,
-  );
-  if (!moved.ok) return void store.apply(moved);
-  const gone = removeEntities(moved.value.house, [{ collection: 'circuits', id: from.id }]);
-  const joined = gone.ok
-    ? succeed({
-        house: gone.value.house,
-        edit: joinEdits(`Merge ${from.name}`, [moved.value.edit, gone.value.edit]),
-      })
-    : gone;
-  if (store.apply(joined)) view.select([{ kind: 'circuit', id: into }]);
+  if (store.apply(mergeCircuits(house.value, circuit.value!.id, into))) view.select([{ kind: 'circuit', id: into }]);
 }
 
 function remove(): void {
@@ -289,7 +254,11 @@ function remove(): void {
     >
     <label v-if="store.canEdit && circuit.poles === 1" class="field"
       >Shares its neutral with
-      <select class="plain" :value="circuit.sharesNeutralWith ?? ''" @change="share(value($event))">
+      <select
+        class="plain"
+        :value="circuit.sharesNeutralWith ?? ''"
+        @change="store.apply(shareNeutral(house, circuit.id, value($event) || null))"
+      >
         <option value="">none: its own neutral</option>
         <option v-for="one in others" :key="one.id" :value="one.id">{{ one.space ?? '–' }} {{ one.name }}</option>
       </select></label
