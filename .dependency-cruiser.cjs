@@ -8,6 +8,7 @@ const layers = [
   'loads',
   'circuits',
   'control',
+  'wiring',
   'panel',
   'code',
   'planning',

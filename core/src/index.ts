@@ -6,6 +6,7 @@ export * from './electrical/index';
 export * from './loads/index';
 export * from './circuits/index';
 export * from './control/index';
+export * from './wiring/index';
 export * from './panel/index';
 export * from './code/index';
 export * from './planning/index';

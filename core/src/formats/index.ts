@@ -1,2 +1,3 @@
 export * from './house-file';
 export * from './schedule-csv';
+export * from './spice';

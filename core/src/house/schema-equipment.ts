@@ -4,6 +4,24 @@ import { id } from './schema-parts';
 
 const onCircuit = { id, circuit: id.nullable().default(null) };
 
+/**
+ * What a wall control is. A companion tells a smart switch by a wire of its own and carries no lamp's current; a smart switch
+ * without neutral feeds its electronics through the lamp.
+ */
+export const SWITCH_STYLES = [
+  'toggle',
+  'dimmer',
+  'timer',
+  'occupancy',
+  'door-jamb',
+  'astronomic',
+  'dusk',
+  'smart',
+  'smart-no-neutral',
+  'companion',
+] as const;
+export type SwitchStyle = (typeof SWITCH_STYLES)[number];
+
 /** What sits in or hangs on a box; devices of one box may be on different circuits. */
 export const deviceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -27,7 +45,7 @@ export const deviceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...onCircuit,
     kind: z.literal('switch'),
-    style: z.enum(['toggle', 'dimmer', 'timer', 'occupancy']).default('toggle'),
+    style: z.enum(SWITCH_STYLES).default('toggle'),
   }),
   z.strictObject({
     ...onCircuit,

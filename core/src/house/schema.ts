@@ -182,18 +182,29 @@ export type Panel = z.infer<typeof panelSchema>;
 export const switchGroupSchema = z.strictObject({
   id,
   name,
-  /** Device ids of the control points, in chain order, and of what they control. */
+  /** Device ids of the control points and of what they control. */
   switches: z.array(id).max(12),
   controls: z.array(id).max(100),
+  /** The letter beside its symbols on the plan; the next free one where nothing is said. */
+  letter: z
+    .string()
+    .regex(/^[a-z]{1,2}$/, 'is one or two small letters')
+    .optional(),
+  /** The travelers run from switch to switch in the order listed; otherwise in the order that takes the least wire. */
+  inThisOrder: z.boolean().optional(),
 });
+/** One run of cable as somebody decided it; what it must carry follows from the switching. */
 export const cableSchema = z.strictObject({
   id,
   circuit: id,
   /** Box ids; null at the panel's end. */
   from: id.nullable(),
   to: id,
-  kind: z.enum(['/2', '/3', '/4']),
+  /** What was pulled, where that is known; what the signals need otherwise. */
+  kind: z.enum(['/2', '/3', '/4']).optional(),
 });
+export type SwitchGroup = z.infer<typeof switchGroupSchema>;
+export type Cable = z.infer<typeof cableSchema>;
 export const amendmentSchema = z.strictObject({
   id,
   rule: z.string().min(1).max(80),
@@ -224,6 +235,29 @@ export const planningSchema = z.strictObject({
   spareSpaces: z.number().int().min(0).max(20).default(4),
 });
 export type Planning = z.infer<typeof planningSchema>;
+
+/** Schools of making up boxes. */
+export const makeUpSchema = z.strictObject({
+  /** Every device on a pigtail, or the cable through the device's screws where there are no more than two. */
+  feed: z.enum(['pigtail', 'through']).default('pigtail'),
+  /** Free conductor left at every box, inches: 6 by NEC 300.14, most leave 8. */
+  freeIn: z.number().min(6).max(24).default(8),
+  /** Whether the moulded tabs of a plastic box count as clamps: in boxes of two gangs and more, always, or never. */
+  clamps: z.enum(['multi-gang', 'always', 'never']).default('multi-gang'),
+});
+export type MakeUp = z.infer<typeof makeUpSchema>;
+
+/** Schools of switching; the code leaves them open. */
+export const switchingSchema = z.strictObject({
+  /** A fan and its light on switches of their own, with a three-wire cable. */
+  fan: z.enum(['apart', 'together']).default('apart'),
+  bathFan: z.enum(['apart', 'with-light']).default('apart'),
+  closets: z.enum(['wall', 'door-jamb']).default('wall'),
+  outdoors: z.enum(['manual', 'astronomic', 'dusk']).default('manual'),
+  /** A switch for the bedroom light beside the bed. */
+  bedside: z.boolean().default(false),
+});
+export type Switching = z.infer<typeof switchingSchema>;
 
 /** Receptacle heights by use, inches from the finished floor to the box centre, and the firm's schools. */
 export const standardsSchema = z.strictObject({
@@ -256,6 +290,9 @@ export const standardsSchema = z.strictObject({
   receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
   /** How circuits are planned; the usual schools where nothing is said. */
   planning: planningSchema.optional(),
+  /** How boxes are made up and rooms switched; the usual schools where nothing is said. */
+  makeUp: makeUpSchema.optional(),
+  switching: switchingSchema.optional(),
   /** Hottest air in the attic, °F; 130 where nothing is said. */
   atticF: z.number().min(60).max(180).optional(),
   maxReceptaclesPerCircuit: z.number().int().min(1).max(60).default(12),

@@ -1,0 +1,171 @@
+import type { Awg, Box, Circuit, House } from '../house/schema';
+import type { Problem } from '../units/result';
+import { storedCables, type FeedTree } from './feed-tree';
+import type { Signal, SignalPlan } from './signals';
+import type { WiringUnit } from './unit';
+
+export type Colour = 'black' | 'red' | 'blue' | 'white' | 'bare';
+
+/** One conductor of a cable. Its ends are `a` towards the panel and `b` at the box that the run feeds. */
+export interface Conductor {
+  readonly id: string;
+  readonly colour: Colour;
+  /** Undefined when nothing uses it: capped at both ends. */
+  readonly signal: Signal | undefined;
+  /** A white that is no neutral: marked for good at both ends (NEC 200.7(C)). */
+  readonly remarked: boolean;
+}
+
+export interface WiredCable {
+  readonly id: string;
+  readonly kind: '/2' | '/3' | '/4';
+  readonly conductors: readonly Conductor[];
+}
+
+/** From a box, or the panel, to the next box: one cable, or several where one cannot hold what has to cross. */
+export interface CableRunOf {
+  readonly id: string;
+  readonly unit: WiringUnit;
+  readonly from: Box | undefined;
+  readonly to: Box;
+  readonly lengthIn: number;
+  readonly awg: Awg;
+  readonly metal: 'copper' | 'aluminium';
+  readonly cables: readonly WiredCable[];
+  readonly problems: readonly Problem[];
+}
+
+const COLOURS = {
+  '/2': ['black', 'white'],
+  '/3': ['black', 'red', 'white'],
+  '/4': ['black', 'red', 'blue', 'white'],
+} as const;
+const KINDS = ['/2', '/2', '/2', '/3', '/4'] as const;
+type Kind = WiredCable['kind'];
+
+/** Ground conductor of a nonmetallic cable: 14, 12 and 10 as the rest, 10 for 8 and 6 (*common practice*). */
+export const groundOf = (awg: Awg): Awg =>
+  awg === '14' || awg === '12' || awg === '10' ? awg : ['8', '6'].includes(awg) ? '10' : '8';
+
+/** Shares what crosses among cables of at most four insulated conductors, each neutral in a cable of its own. */
+function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
+  const neutrals = insulated.filter((one) => one.kind === 'neutral');
+  const rest = insulated.filter((one) => one.kind !== 'neutral');
+  const groups: Signal[][] = neutrals.length > 0 ? neutrals.map((one) => [one]) : [[]];
+  for (const signal of rest) {
+    // Hots keep with a neutral of their own side; all else fills the first cable that has room.
+    const side = signal.key.endsWith('/load') ? '/load' : signal.key.endsWith('/line') ? '/line' : undefined;
+    const own = groups.find((group) => group.length < 4 && side !== undefined && group[0]?.key.endsWith(side));
+    const free = own ?? groups.find((group) => group.length < 4);
+    if (free) free.push(signal);
+    else groups.push([signal]);
+  }
+  if (groups.length === 2 && groups[0]!.length === 4 && groups[1]!.length === 1) {
+    // Two and three rather than four and a lone one.
+    groups[1]!.unshift(groups[0]!.pop()!);
+  }
+  return groups;
+}
+
+/** Which colour carries which signal: neutral on white; without one the white, marked, is the supply, or a traveler. */
+function colour(kind: Kind, signals: readonly Signal[]): ReadonlyMap<Colour, Signal> {
+  const given = new Map<Colour, Signal>();
+  const neutral = signals.find((one) => one.kind === 'neutral');
+  let rest = signals.filter((one) => one !== neutral);
+  const full = rest.length >= COLOURS[kind].length;
+  if (neutral) given.set('white', neutral);
+  else if (full) {
+    const hots = rest.filter((one) => one.kind === 'hot');
+    const remark = hots.at(-1) ?? rest.filter((one) => one.kind === 'traveler').at(-1) ?? rest.at(-1)!;
+    given.set('white', remark);
+    rest = rest.filter((one) => one !== remark);
+  }
+  const coloured = COLOURS[kind].filter((one) => one !== 'white');
+  rest.forEach((signal, i) => given.set(coloured[i]!, signal));
+  return given;
+}
+
+function toCable(id: string, kind: Kind, signals: readonly Signal[], ground: Signal): WiredCable {
+  const given = colour(kind, signals);
+  const insulated = COLOURS[kind].map((one): Conductor => {
+    const signal = given.get(one);
+    return {
+      id: `${id}.${one}`,
+      colour: one,
+      signal,
+      remarked: one === 'white' && signal !== undefined && signal.kind !== 'neutral',
+    };
+  });
+  return {
+    id,
+    kind,
+    conductors: [...insulated, { id: `${id}.bare`, colour: 'bare', signal: ground, remarked: false }],
+  };
+}
+
+/** The heaviest wire of the unit's circuits: the shared neutral and all runs take it. */
+const wireOf = (circuits: readonly Circuit[]): Circuit => circuits[0]!;
+
+/** The cables of a unit with what each of their conductors carries. */
+export function cablesOf(house: House, unit: WiringUnit, tree: FeedTree, plan: SignalPlan): readonly CableRunOf[] {
+  const stored = new Map(storedCables(house, unit).map((one) => [one.id, one]));
+  const circuit = wireOf(unit.circuits);
+  return tree.nodes.map((node): CableRunOf => {
+    const crossing = plan.crossing.get(node.box.id)!;
+    const ground = crossing.find((one) => one.kind === 'ground')!;
+    let insulated = crossing.filter((one) => one.kind !== 'ground');
+    const pulled = stored.get(node.run)?.kind;
+    const problems: Problem[] = [];
+    const from = node.parent?.box.tag ?? 'the panel';
+    const say = (code: string, message: string) => problems.push({ code, path: `boxes.${node.box.id}`, message });
+    let groups = share(insulated);
+    if (pulled && (groups.length > 1 || insulated.length > Number(pulled[1]))) {
+      // A neutral that only waits for later is the first to be left out of a cable that is already in the wall.
+      const used = new Set(
+        plan.needs.filter((one) => below(tree, node.box.id).has(one.outlet.box.id)).map((one) => one.signal.key),
+      );
+      insulated = insulated.filter((one) => one.kind !== 'neutral' || used.has(one.key));
+      groups = share(insulated);
+      if (groups.length > 1 || insulated.length > Number(pulled[1]))
+        say(
+          'too-few-conductors',
+          `The ${pulled} cable from ${from} to ${node.box.tag} has ${pulled[1]} insulated conductors; ${insulated.length} have to cross: ${insulated.map((one) => one.words).join(', ')}. Pull a larger one, or change the feed order.`,
+        );
+    }
+    if (groups.length > 1)
+      say(
+        'two-cables',
+        `${insulated.length} conductors cross from ${from} to ${node.box.tag}: ${groups.length} cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.`,
+      );
+    const cables = groups.map((signals, i) =>
+      toCable(
+        i === 0 ? node.run : `${node.run}.${i + 1}`,
+        groups.length === 1 && pulled && Number(pulled[1]) >= signals.length ? pulled : KINDS[signals.length]!,
+        signals,
+        ground,
+      ),
+    );
+    return {
+      id: node.run,
+      unit,
+      from: node.parent?.box,
+      to: node.box,
+      lengthIn: node.lengthIn,
+      awg: circuit.awg,
+      metal: circuit.metal ?? 'copper',
+      cables,
+      problems,
+    };
+  });
+}
+
+/** Boxes that a box feeds, itself included. */
+function below(tree: FeedTree, box: string): ReadonlySet<string> {
+  const found = new Set([box]);
+  for (const node of tree.nodes) if (node.parent && found.has(node.parent.box.id)) found.add(node.box.id);
+  return found;
+}
+
+/** Feet of insulated and bare conductor in runs of cable: what choosing between feed orders comes down to. */
+export const conductorFeet = (runs: readonly CableRunOf[]): number =>
+  runs.reduce((sum, run) => sum + (run.lengthIn / 12) * run.cables.reduce((n, one) => n + one.conductors.length, 0), 0);

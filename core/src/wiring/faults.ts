@@ -1,0 +1,330 @@
+import type { LoadPart, Netlist, Pin, SwitchPart } from './netlist';
+import { Conduction, type Position } from './prove';
+import { solve } from './solve';
+
+/** One thing done wrong, as a change of the netlist. */
+export interface Fault {
+  readonly id: string;
+  /** What was done, where. */
+  readonly words: string;
+  /** How to put it right. */
+  readonly remedy: string;
+  readonly net: Netlist;
+}
+
+/** What a person sees in one position of a group's switches. */
+export type Sight = 'lit' | 'dark' | 'dim' | 'trips';
+
+const moved = (net: Netlist, changes: ReadonlyMap<Pin, number>): Netlist => ({
+  ...net,
+  node: new Map([...net.node, ...changes]),
+});
+const fresh = (net: Netlist) => Math.max(...net.node.values()) + 1;
+const swap = (net: Netlist, a: Pin, b: Pin): Netlist =>
+  moved(
+    net,
+    new Map([
+      [a, net.node.get(b)!],
+      [b, net.node.get(a)!],
+    ]),
+  );
+const withPart = (net: Netlist, part: SwitchPart): Netlist => ({
+  ...net,
+  switches: net.switches.map((one) => (one.id === part.id ? part : one)),
+});
+
+function faultsOfSwitch(net: Netlist, one: SwitchPart): Fault[] {
+  const faults: Fault[] = [];
+  const add = (id: string, words: string, remedy: string, changed: Netlist) =>
+    faults.push({ id: `${one.id} ${id}`, words: `${one.label}: ${words}`, remedy, net: changed });
+  const { common, t1, t2, a1, a2, b1, b2 } = one.at;
+  if (one.hardware === 'three-way' && common && t1 && t2) {
+    for (const [pin, name] of [
+      [t1, 'first'],
+      [t2, 'second'],
+    ] as const)
+      add(
+        `common ${name}`,
+        `common and ${name} traveler are swapped`,
+        'Put the feed or the wire to the light on the dark common screw, the pair on the brass ones.',
+        swap(net, common, pin),
+      );
+    add(
+      'single-pole',
+      'a single-pole switch stands in place of the three-way',
+      'Put in a three-way: it has a dark common screw and two brass ones.',
+      withPart(net, { ...one, hardware: 'single-pole', at: { line: common, load: t1 } }),
+    );
+  }
+  if (one.hardware === 'four-way' && a1 && a2 && b1 && b2) {
+    add(
+      'pairs',
+      'the pairs of the four-way are mixed: one in and one out are swapped',
+      'Each cable’s pair goes on one side of the four-way.',
+      swap(net, a2, b1),
+    );
+    add(
+      'pairs across',
+      'the pairs of the four-way are mixed across',
+      'Each cable’s pair goes on one side of the four-way.',
+      swap(net, a2, b2),
+    );
+    for (const [common3, way1, way2, loose, n] of [
+      [a1, b1, b2, a2, 1],
+      [b1, a1, a2, b2, 2],
+    ] as const)
+      add(
+        `three-way ${n}`,
+        `a three-way stands in place of the four-way, its common on ${n === 1 ? 'an incoming' : 'an outgoing'} traveler`,
+        'A place between two others takes a four-way.',
+        moved(
+          withPart(net, { ...one, hardware: 'three-way', at: { common: common3, t1: way1, t2: way2 } }),
+          new Map([[loose, fresh(net)]]),
+        ),
+      );
+  }
+  for (const [name, pin] of Object.entries(one.at))
+    if (name !== 'ground')
+      add(
+        `loose ${name}`,
+        `the wire on ${name} is loose`,
+        'Tug every wire; tighten or remake it.',
+        moved(net, new Map([[pin, fresh(net)]])),
+      );
+  return faults;
+}
+
+/** Conductors that have to do with the group's lamps, switches or their feed, end by end. */
+function openEnds(net: Netlist): Fault[] {
+  const inNode = new Map<number, Pin[]>();
+  for (const [pin, node] of net.node) inNode.set(node, [...(inNode.get(node) ?? []), pin]);
+  return net.wires.flatMap((wire) =>
+    [wire.a, wire.b].flatMap((end) => {
+      // An end that is alone has nothing to come loose from.
+      if ((inNode.get(net.node.get(end)!) ?? []).length < 2) return [];
+      return [
+        {
+          id: `open ${end}`,
+          words: `${wire.label}: open at ${end === wire.a ? 'its first' : 'its far'} end`,
+          remedy: 'Open that box and remake the splice.',
+          net: moved(net, new Map([[end, fresh(net)]])),
+        },
+      ];
+    }),
+  );
+}
+
+function faultsOfLamps(net: Netlist, group: string): Fault[] {
+  const lamps = net.loads.filter((load) => load.group === group);
+  return lamps.flatMap((lamp) => [
+    {
+      id: `${lamp.id} neutral`,
+      words: `${lamp.label}: the neutral of the lamp is missing`,
+      remedy: 'Splice the lamp’s white to the neutrals of its box.',
+      net: moved(net, new Map([[lamp.b, fresh(net)]])),
+    },
+    {
+      id: `${lamp.id} hot`,
+      words: `${lamp.label}: the switched wire of the lamp is loose`,
+      remedy: 'Splice the lamp’s black to the switched wire.',
+      net: moved(net, new Map([[lamp.a, fresh(net)]])),
+    },
+    {
+      id: `${lamp.id} reversed`,
+      words: `${lamp.label}: hot and neutral are reversed`,
+      remedy: 'White on the shell, black on the middle contact.',
+      net: swap(net, lamp.a, lamp.b),
+    },
+    ...(lamp.ground
+      ? [
+          {
+            id: `${lamp.id} short`,
+            words: `${lamp.label}: the switched wire touches the ground`,
+            remedy: 'Find the bare spot; keep bare wire at the back of the box.',
+            net: joined(net, lamp.a, lamp.ground),
+          },
+        ]
+      : []),
+  ]);
+}
+
+function joined(net: Netlist, a: Pin, b: Pin): Netlist {
+  const [from, to] = [net.node.get(a)!, net.node.get(b)!];
+  return { ...net, node: new Map([...net.node].map(([pin, node]) => [pin, node === from ? to : node])) };
+}
+
+/** Feed and lamp wire swapped at the two ends of a chain: the power comes in at the wrong box. */
+function reversedFeed(net: Netlist, switches: readonly SwitchPart[]): Fault[] {
+  const ends = switches.filter((one) => one.hardware === 'three-way');
+  const [first, last] = [ends[0], ends.at(-1)];
+  const single = switches.length === 1 ? switches[0] : undefined;
+  if (single?.at.line && single.at.load)
+    return [
+      {
+        id: `${single.id} line-load`,
+        words: `${single.label}: line and load are reversed`,
+        remedy: 'It works; put the feed on line where the device is marked.',
+        net: swap(net, single.at.line, single.at.load),
+      },
+    ];
+  if (!first || !last || first === last || !first.at.common || !last.at.common) return [];
+  return [
+    {
+      id: 'feed reversed',
+      words: `${first.label} and ${last.label}: feed and lamp wire are interchanged between the commons`,
+      remedy: 'Feed on one common, the wire to the light on the other.',
+      net: swap(net, first.at.common, last.at.common),
+    },
+  ];
+}
+
+/** Every single fault of a group on its circuit. */
+export function singleFaults(net: Netlist, group: string): readonly Fault[] {
+  const ids = new Set(net.groups.find((one) => one.id === group)?.switches);
+  const switches = net.switches.filter((one) => ids.has(one.id));
+  return [
+    ...switches.flatMap((one) => faultsOfSwitch(net, one)),
+    ...reversedFeed(net, switches),
+    ...faultsOfLamps(net, group),
+    ...openEnds(net),
+  ];
+}
+
+/** Positions of a group's switches in the order 00…, 10…, 01… of its chain. */
+export const positionsOf = (count: number): readonly (readonly number[])[] =>
+  Array.from({ length: 2 ** count }, (_, bits) => Array.from({ length: count }, (_, i) => (bits >> i) & 1));
+
+/** A lamp is seen to be lit above this share of its volts, and dim above the next: *common practice*. */
+const LIT = 0.8;
+const DIM = 0.1;
+
+/** What each lamp of a group shows in every position. A joined hot and neutral or ground opens the breaker. */
+export function sightsOf(net: Netlist, group: string): readonly (readonly Sight[])[] {
+  const { switches } = net.groups.find((one) => one.id === group)!;
+  const copper = new Conduction(net);
+  const lamps = net.loads.filter((load) => load.group === group);
+  return positionsOf(switches.length).map((positions) => {
+    const all = new Map(switches.map((id, i) => [id, positions[i]!]));
+    const now = copper.with(all);
+    const hots = net.sources.filter((one) => one.kind === 'hot');
+    if (hots.some((hot) => net.sources.some((other) => other !== hot && now.same(hot.point, other.point))))
+      return lamps.map(() => 'trips');
+    const plain = lamps.map((lamp): Sight => (now.runs(lamp) ? 'lit' : 'dark'));
+    // In series with another load it may glow: only then the volts are needed.
+    const floating = lamps.some(
+      (lamp, i) => plain[i] === 'dark' && (now.sourcesAt(lamp.a).length === 0) !== (now.sourcesAt(lamp.b).length === 0),
+    );
+    if (!floating) return lamps.map((lamp, i) => (plain[i] === 'lit' || isReversed(now, lamp) ? 'lit' : 'dark'));
+    const { across } = solve(net, all);
+    return lamps.map((lamp) => {
+      const share = Math.abs(across.get(lamp.id)!) / lamp.volts;
+      return share > LIT ? 'lit' : share > DIM ? 'dim' : 'dark';
+    });
+  });
+}
+
+/** Hot on the shell and neutral on the contact: it lights all the same. */
+const isReversed = (now: Position, lamp: LoadPart): boolean =>
+  now.sourcesAt(lamp.b).some((one) => one.kind === 'hot') && now.sourcesAt(lamp.a).some((one) => one.kind !== 'hot');
+
+/** What a person ticked: by position and lamp; undefined where nobody has looked. */
+export type Observation = readonly (readonly (Sight | undefined)[])[];
+
+export interface Suspect {
+  readonly fault: Fault;
+  readonly sights: readonly (readonly Sight[])[];
+}
+
+export interface Diagnosis {
+  /** Faults that show exactly what was ticked. */
+  readonly suspects: readonly Suspect[];
+  /** Nothing is wrong that could be seen. */
+  readonly sound: boolean;
+  /** The position to try next and what it would tell. */
+  readonly next: { readonly positions: readonly number[]; readonly says: readonly string[] } | undefined;
+}
+
+const key = (sights: readonly (readonly Sight[])[]) => sights.map((one) => one.join()).join('|');
+
+/** Which single faults produce exactly what was seen; those that no look at the lamps can tell apart stay together. */
+export function findFaults(net: Netlist, group: string, seen: Observation): Diagnosis {
+  const matches = (sights: readonly (readonly Sight[])[]) =>
+    sights.every((lamps, p) => lamps.every((sight, i) => seen[p]?.[i] === undefined || seen[p][i] === sight));
+  const good = sightsOf(net, group);
+  const suspects = singleFaults(net, group)
+    .map((fault): Suspect => ({ fault, sights: sightsOf(fault.net, group) }))
+    // A fault that nobody sees is no answer to a complaint.
+    .filter(({ sights }) => matches(sights));
+  const { switches } = net.groups.find((one) => one.id === group)!;
+  let next: Diagnosis['next'];
+  let largest = suspects.length;
+  positionsOf(switches.length).forEach((positions, p) => {
+    const lamps = suspects[0]?.sights[p] ?? [];
+    if (lamps.every((_, i) => seen[p]?.[i] !== undefined)) return;
+    const classes = new Map<string, number>();
+    for (const one of suspects) {
+      const shows = one.sights[p]!.join(' and ');
+      classes.set(shows, (classes.get(shows) ?? 0) + 1);
+    }
+    const worst = Math.max(0, ...classes.values());
+    if (classes.size > 1 && worst < largest) {
+      largest = worst;
+      next = { positions, says: [...classes].map(([shows, count]) => `${shows}: ${count} left`) };
+    }
+  });
+  const healthy = key(good);
+  return {
+    suspects: [...suspects].sort((a, b) => Number(key(a.sights) === healthy) - Number(key(b.sights) === healthy)),
+    sound: matches(good),
+    next,
+  };
+}
+
+/** A place to put a meter that parts the suspects: volts to ground at a screw, in one position. */
+export interface MeterTest {
+  readonly pin: Pin;
+  readonly label: string;
+  readonly positions: readonly number[];
+  /** Volts, rounded, and the suspects that would show them. */
+  readonly readings: readonly { readonly volts: number; readonly suspects: readonly string[] }[];
+}
+
+/** The reading at the group's screws that halves the suspects best: the quickest test to tell them apart. */
+export function quickestTest(net: Netlist, group: string, suspects: readonly Suspect[]): MeterTest | undefined {
+  const { switches } = net.groups.find((one) => one.id === group)!;
+  const ids = new Set(switches);
+  const screws = net.switches
+    .filter((one) => ids.has(one.id))
+    .flatMap((one) =>
+      Object.entries(one.at).flatMap(([name, pin]) =>
+        name === 'ground' ? [] : [{ pin, label: `${one.label}, ${name}` }],
+      ),
+    );
+  const lamps = net.loads
+    .filter((load) => load.group === group)
+    .map((load) => ({ pin: load.a, label: `${load.label}, lamp hot` }));
+  let best: MeterTest | undefined;
+  let least = suspects.length;
+  for (const positions of positionsOf(switches.length).slice(0, 4)) {
+    const all = new Map(switches.map((id, i) => [id, positions[i]!]));
+    const solved = suspects.map(({ fault, sights }) =>
+      sights.some((one) => one.includes('trips'))
+        ? undefined
+        : { id: fault.words, net: fault.net, at: solve(fault.net, all) },
+    );
+    for (const { pin, label } of [...screws, ...lamps]) {
+      const readings = new Map<number, string[]>();
+      for (const one of solved) {
+        if (!one) continue;
+        const volts = Math.round(Math.abs(one.at.volts(pin)) / 30) * 30;
+        readings.set(volts, [...(readings.get(volts) ?? []), one.id]);
+      }
+      const worst = Math.max(0, ...[...readings.values()].map((list) => list.length));
+      if (readings.size > 1 && worst < least) {
+        least = worst;
+        best = { pin, label, positions, readings: [...readings].map(([volts, list]) => ({ volts, suspects: list })) };
+      }
+    }
+  }
+  return best;
+}

@@ -1,0 +1,217 @@
+import { indexOutlets, type Outlet } from '../circuits/outlets';
+import type { Box, House, MakeUp } from '../house/schema';
+import { makeUpSchema } from '../house/schema';
+import type { Problem } from '../units/result';
+import { cablesOf, type CableRunOf, type Conductor, type WiredCable } from './cables';
+import { chainOrder, treeDistances, type Chain } from './chain';
+import { feedTree, type FeedTree } from './feed-tree';
+import { planSignals, type SignalPlan, type TerminalName } from './signals';
+import { wiringUnits, type WiringUnit } from './unit';
+
+/** One unit with everything that follows from its feed order. */
+export interface UnitWiring {
+  readonly unit: WiringUnit;
+  readonly tree: FeedTree;
+  readonly plan: SignalPlan;
+  readonly runs: readonly CableRunOf[];
+  readonly problems: readonly Problem[];
+}
+
+/** A cable where it enters a box. */
+export interface CableEnd {
+  readonly run: CableRunOf;
+  readonly cable: WiredCable;
+  /** `b` where the power comes in, `a` where it goes on. */
+  readonly end: 'a' | 'b';
+}
+
+/** An end of a conductor in a box. */
+export interface ConductorEnd {
+  readonly id: string;
+  readonly conductor: Conductor;
+  readonly cable: CableEnd;
+}
+
+export interface Terminal {
+  readonly id: string;
+  readonly outlet: Outlet;
+  readonly name: TerminalName;
+}
+
+/** What is joined in a box: conductor ends and terminals that are one piece of metal afterwards. */
+export interface Join {
+  readonly id: string;
+  /** What it is meant to be; the proof does not read it. */
+  readonly words: string;
+  readonly kind: Conductor['colour'] | 'mixed';
+  readonly signal: string;
+  readonly ends: readonly ConductorEnd[];
+  readonly terminals: readonly Terminal[];
+  /** splice: a connector, with a pigtail to each terminal; device: through the screws of a device; jumper: from device to device. */
+  readonly via: 'direct' | 'splice' | 'device' | 'jumper' | 'capped' | 'open';
+}
+
+export interface BoxMakeUp {
+  readonly box: Box;
+  readonly cables: readonly CableEnd[];
+  readonly joins: readonly Join[];
+}
+
+export interface HouseWiring {
+  readonly units: readonly UnitWiring[];
+  readonly boxes: ReadonlyMap<string, BoxMakeUp>;
+}
+
+export const makeUpOf = (house: Pick<House, 'standards'>): MakeUp => house.standards.makeUp ?? makeUpSchema.parse({});
+
+/** Wires one unit along a tree. */
+export function wireUnit(house: House, unit: WiringUnit, tree: FeedTree): UnitWiring {
+  const distance = treeDistances(tree);
+  const chains = unit.groups.map((group): Chain => chainOrder(group, distance));
+  const plan = planSignals(house, unit, tree, chains);
+  const runs = cablesOf(house, unit, tree, plan);
+  const unfed = tree.unfed.map((box): Problem => ({
+    code: 'unfed',
+    path: `boxes.${box.id}`,
+    message: `No cable reaches ${box.tag}. Draw one from a box of ${unit.circuits[0]!.name}, or let the tool find the feed order.`,
+  }));
+  return { unit, tree, plan, runs, problems: [...unit.problems, ...unfed, ...runs.flatMap((run) => run.problems)] };
+}
+
+interface Remembered {
+  readonly parts: readonly unknown[];
+  readonly wiring: UnitWiring;
+}
+const unitMemory = new WeakMap<object, Remembered>();
+
+/** A unit's wiring, found again only when something that it reads is another object than last time. */
+function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
+  const { byCircuit } = indexOutlets(house);
+  const key = unit.circuits[0]!;
+  const parts = [
+    ...unit.circuits,
+    ...unit.circuits.map((one) => byCircuit.get(one.id)),
+    ...unit.groups.flatMap((one) => [one.group, one.letter, ...one.switches, ...one.controls]),
+    house.cables,
+    house.rooms,
+    house.levels,
+    house.features,
+    house.panels,
+    house.job.edition,
+  ];
+  const known = unitMemory.get(key);
+  if (known && known.parts.length === parts.length && known.parts.every((part, i) => part === parts[i]))
+    return known.wiring;
+  const wiring = wireUnit(house, unit, feedTree(house, unit));
+  unitMemory.set(key, { parts, wiring });
+  return wiring;
+}
+
+/** Joins every signal of a box: what belongs together, under as few connectors as can be. */
+export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]): BoxMakeUp {
+  const { feed } = makeUpOf(house);
+  const cables: CableEnd[] = units.flatMap(({ runs }) => [
+    ...runs
+      .filter((run) => run.to.id === box.id)
+      .flatMap((run) => run.cables.map((cable) => ({ run, cable, end: 'b' as const }))),
+    ...runs
+      .filter((run) => run.from?.id === box.id)
+      .flatMap((run) => run.cables.map((cable) => ({ run, cable, end: 'a' as const }))),
+  ]);
+  const nets = new Map<string, { words: string; ends: ConductorEnd[]; terminals: Terminal[]; kind: Join['kind'] }>();
+  const netOf = (key: string, words: string) => {
+    let net = nets.get(key);
+    if (!net) nets.set(key, (net = { words, ends: [], terminals: [], kind: 'mixed' }));
+    return net;
+  };
+  for (const cable of cables)
+    for (const conductor of cable.cable.conductors) {
+      const end = { id: `${conductor.id}.${cable.end}`, conductor, cable };
+      const { signal } = conductor;
+      // All grounds of a box are one, whichever circuit they came with: NEC 250.148.
+      if (signal?.kind === 'ground') netOf('ground', 'grounds').ends.push(end);
+      else if (signal) netOf(signal.key, signal.words).ends.push(end);
+      else netOf(`spare/${conductor.id}`, 'spare, capped').ends.push(end);
+    }
+  for (const { plan } of units)
+    for (const need of plan.needs) {
+      if (need.outlet.box.id !== box.id) continue;
+      const terminal = { id: `${need.outlet.device.id}.${need.terminal}`, outlet: need.outlet, name: need.terminal };
+      const { signal } = need;
+      netOf(
+        signal.kind === 'ground' ? 'ground' : signal.key,
+        signal.kind === 'ground' ? 'grounds' : signal.words,
+      ).terminals.push(terminal);
+    }
+  const shared = units.some(({ unit }) => unit.circuits.length > 1);
+  const joins = [...nets].map(([key, { words, ends, terminals }]): Join => {
+    const colours = new Set(ends.map((one) => one.conductor.colour));
+    const through =
+      feed === 'through' &&
+      key !== 'ground' &&
+      !(shared && key.startsWith('neutral')) &&
+      ends.length === 2 &&
+      terminals.length === 1 &&
+      terminals[0]!.outlet.device.kind === 'receptacle';
+    const count = ends.length + terminals.length;
+    const via =
+      ends.length === 0
+        ? terminals.length > 1
+          ? 'jumper'
+          : 'open'
+        : count === 1
+          ? 'capped'
+          : count === 2 && terminals.length === 1
+            ? 'direct'
+            : through
+              ? 'device'
+              : 'splice';
+    return {
+      id: `${box.id}/${key}`,
+      words,
+      signal: key,
+      kind: colours.size === 1 ? [...colours][0]! : 'mixed',
+      ends,
+      terminals,
+      via,
+    };
+  });
+  return { box, cables, joins };
+}
+
+const houseMemory = new WeakMap<House, HouseWiring>();
+const boxMemory = new WeakMap<
+  Box,
+  { units: readonly UnitWiring[]; makeUp: House['standards']['makeUp']; value: BoxMakeUp }
+>();
+
+/** Every circuit's feed order, cables and conductors, and how each box is made up. */
+export function wireHouse(house: House): HouseWiring {
+  const known = houseMemory.get(house);
+  if (known) return known;
+  const units = wiringUnits(house).map((unit) => rememberedUnit(house, unit));
+  const byBox = new Map<string, UnitWiring[]>();
+  for (const wiring of units)
+    for (const node of wiring.tree.nodes) {
+      const list = byBox.get(node.box.id) ?? [];
+      list.push(wiring);
+      byBox.set(node.box.id, list);
+    }
+  const boxes = new Map(
+    [...byBox].map(([id, here]) => {
+      const box = house.boxes[id]!;
+      const last = boxMemory.get(box);
+      const same =
+        last &&
+        last.makeUp === house.standards.makeUp &&
+        last.units.length === here.length &&
+        last.units.every((one, i) => one === here[i]);
+      const value = same ? last.value : makeUpBox(house, box, here);
+      if (!same) boxMemory.set(box, { units: here, makeUp: house.standards.makeUp, value });
+      return [id, value] as const;
+    }),
+  );
+  const wiring = { units, boxes };
+  houseMemory.set(house, wiring);
+  return wiring;
+}

@@ -1,0 +1,48 @@
+import type { Outlet } from '../circuits/outlets';
+import type { Edition, RoomKind } from '../house/schema';
+import type { WiredGroup } from './unit';
+
+const BATH_HALL_STAIR: ReadonlySet<RoomKind> = new Set(['bathroom', 'half-bath', 'hallway', 'stair', 'foyer']);
+const HABITABLE: ReadonlySet<RoomKind> = new Set([
+  'kitchen',
+  'dining',
+  'breakfast',
+  'living',
+  'family',
+  'den',
+  'library',
+  'sunroom',
+  'bedroom',
+  'recreation',
+  'office',
+  'studio',
+  'basement-finished',
+]);
+const NAMELESS: ReadonlySet<RoomKind> = new Set(['other']);
+
+export interface NeutralAnswer {
+  readonly needed: 'yes' | 'no' | 'cannot-tell';
+  readonly why: string;
+}
+
+/**
+ * Whether the neutral of the lighting circuit has to be at a switch: NEC 404.2(C), *from memory*, high; the relief for several
+ * switches that see the whole room is not taken, since nobody can tell from a plan what a switch sees.
+ */
+export function neutralAt({ controls }: WiredGroup, one: Outlet, edition: Edition): NeutralAnswer {
+  if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|companion)$/.test(one.device.style))
+    return { needed: 'yes', why: 'its electronics run on the neutral (404.22)' };
+  const lights = controls.filter((to) => to.device.kind === 'luminaire');
+  if (lights.length === 0) return { needed: 'no', why: 'it switches no lighting' };
+  const rooms = [one.room, ...lights.map((to) => to.room)];
+  const kinds = rooms.map((room) => room.kind);
+  const in2014 = edition === '2014';
+  const named = kinds.find((kind) => HABITABLE.has(kind) || BATH_HALL_STAIR.has(kind));
+  if (named && !in2014)
+    return { needed: 'yes', why: `it switches light in or stands in a bath, hall, stair or habitable room` };
+  if (in2014 && kinds.some((kind) => HABITABLE.has(kind) || kind === 'bathroom' || kind === 'half-bath'))
+    return { needed: 'yes', why: 'it serves a habitable room or bathroom' };
+  if (kinds.some((kind) => NAMELESS.has(kind)))
+    return { needed: 'cannot-tell', why: 'the use of the room is not named' };
+  return { needed: 'no', why: 'neither bath, hall, stair nor habitable room' };
+}

@@ -1,0 +1,288 @@
+import type { Outlet } from '../circuits/outlets';
+import type { House } from '../house/schema';
+import { hardwareAt, type Chain, type SwitchHardware } from './chain';
+import type { FeedTree } from './feed-tree';
+import { neutralAt } from './neutral-at-switch';
+import { isCompanion, type WiringUnit } from './unit';
+
+/** What a conductor carries. The key names the net; two conductors with one key may be joined. */
+export interface Signal {
+  readonly key: string;
+  readonly kind: 'hot' | 'neutral' | 'ground' | 'leg' | 'traveler' | 'signal' | 'interconnect';
+  /** Which circuit, group or unit it belongs to. */
+  readonly of: string;
+  /** What is said of it on a card. */
+  readonly words: string;
+}
+
+/** A screw or lead of a device, and the net that belongs on it. */
+export interface TerminalNeed {
+  readonly outlet: Outlet;
+  readonly terminal: TerminalName;
+  readonly signal: Signal;
+}
+export type TerminalName =
+  | 'hot'
+  | 'hot-2'
+  | 'switched'
+  | 'neutral'
+  | 'ground'
+  | 'line'
+  | 'load'
+  | 'common'
+  | 't1'
+  | 't2'
+  | 'a1'
+  | 'a2'
+  | 'b1'
+  | 'b2'
+  | 'line-hot'
+  | 'line-neutral'
+  | 'load-hot'
+  | 'load-neutral'
+  | 'signal'
+  | 'join';
+
+export interface SignalPlan {
+  readonly needs: readonly TerminalNeed[];
+  readonly chains: readonly Chain[];
+  readonly hardware: ReadonlyMap<string, SwitchHardware>;
+  /** Signals on the run to each box from the one before it, by box id; the neutral that is there for later last. */
+  readonly crossing: ReadonlyMap<string, readonly Signal[]>;
+  /** Boxes where a neutral waits that nothing uses yet. */
+  readonly spareNeutrals: ReadonlySet<string>;
+}
+
+/** Appliances that take 120 V as well: three conductors and ground, *common practice*. */
+const BOTH_VOLTAGES: ReadonlySet<string> = new Set([
+  'range',
+  'cooktop',
+  'induction-cooktop',
+  'oven',
+  'double-oven',
+  'dryer',
+  'heat-pump-dryer',
+  'hot-tub',
+]);
+
+/** Whether a 240 V outlet wants a neutral too. A bare 30 or 50 A receptacle is taken for four wires. */
+export function wantsNeutral({ device, load }: Outlet): boolean {
+  if (load) return BOTH_VOLTAGES.has(load.kind);
+  return device.kind === 'receptacle' && (device.ratingA === 30 || device.ratingA === 50);
+}
+
+type Side = 'line' | 'load';
+
+/** Builds the nets of one unit. */
+class Nets {
+  readonly needs: TerminalNeed[] = [];
+  readonly #below = new Set<string>();
+
+  constructor(
+    readonly unit: WiringUnit,
+    tree: FeedTree,
+  ) {
+    // Everything behind the protecting receptacle, its own box included, is on its load side.
+    const { gfci } = unit;
+    if (gfci)
+      for (const node of tree.nodes)
+        if (node.box.id === gfci.box.id || (node.parent && this.#below.has(node.parent.box.id)))
+          this.#below.add(node.box.id);
+  }
+
+  sideOf(boxes: readonly string[]): Side {
+    return boxes.every((box) => this.#below.has(box)) ? 'load' : 'line';
+  }
+
+  #after(side: Side): string {
+    return side === 'load' ? ', after the GFCI' : '';
+  }
+
+  hot(circuit: string, side: Side, second = false): Signal {
+    const many = this.unit.circuits.length > 1;
+    const name = many ? ` of ${this.unit.circuits.find((one) => one.id === circuit)!.name}` : '';
+    return {
+      key: `hot/${circuit}/${side}${second ? '/2' : ''}`,
+      kind: 'hot',
+      of: circuit,
+      words: `${second ? 'second hot' : 'hot'}${name}${this.#after(side)}`,
+    };
+  }
+
+  neutral(side: Side): Signal {
+    return {
+      key: `neutral/${this.unit.id}/${side}`,
+      kind: 'neutral',
+      of: this.unit.id,
+      words: `neutral${this.#after(side)}`,
+    };
+  }
+
+  ground(): Signal {
+    return { key: `ground/${this.unit.id}`, kind: 'ground', of: this.unit.id, words: 'grounds' };
+  }
+
+  add(outlet: Outlet, terminal: TerminalName, signal: Signal): void {
+    this.needs.push({ outlet, terminal, signal });
+  }
+}
+
+const leg = ({ group }: Chain): Signal => ({
+  key: `leg/${group.group.id}`,
+  kind: 'leg',
+  of: group.group.id,
+  words: `switched ${group.letter}`,
+});
+const traveler = ({ group }: Chain, span: number, which: 1 | 2): Signal => ({
+  key: `traveler/${group.group.id}/${span}/${which}`,
+  kind: 'traveler',
+  of: group.group.id,
+  words: `traveler ${which} ${group.letter}`,
+});
+const wordTo = ({ group }: Chain): Signal => ({
+  key: `signal/${group.group.id}`,
+  kind: 'signal',
+  of: group.group.id,
+  words: `companion wire ${group.letter}`,
+});
+
+function needsOfChain(nets: Nets, chain: Chain): void {
+  const { group, order } = chain;
+  const side = nets.sideOf([...order, ...group.controls].map((one) => one.box.id));
+  const hot = nets.hot(group.circuit, side);
+  const last = order.length - 1;
+  order.forEach((one, i) => {
+    const hardware = hardwareAt(chain, i);
+    nets.add(one, 'ground', nets.ground());
+    if (hardware === 'single-pole' || hardware === 'smart') {
+      nets.add(one, 'line', hot);
+      nets.add(one, 'load', leg(chain));
+    }
+    if (hardware === 'companion') nets.add(one, 'line', hot);
+    if ((hardware === 'smart' && order.some(isCompanion)) || hardware === 'companion')
+      nets.add(one, 'signal', wordTo(chain));
+    if (hardware === 'three-way') {
+      nets.add(one, 'common', i === 0 ? hot : leg(chain));
+      const span = i === 0 ? 0 : last - 1;
+      nets.add(one, 't1', traveler(chain, span, 1));
+      nets.add(one, 't2', traveler(chain, span, 2));
+    }
+    if (hardware === 'four-way')
+      for (const [terminal, span, which] of [
+        ['a1', i - 1, 1],
+        ['a2', i - 1, 2],
+        ['b1', i, 1],
+        ['b2', i, 2],
+      ] as const)
+        nets.add(one, terminal, traveler(chain, span, which));
+    if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|companion)$/.test(one.device.style))
+      nets.add(one, 'neutral', nets.neutral(side));
+  });
+  for (const to of group.controls) {
+    const half = to.device.kind === 'receptacle' && to.device.switched === 'half';
+    nets.add(to, half ? 'switched' : 'hot', leg(chain));
+    if (half) nets.add(to, 'hot', nets.hot(group.circuit, side));
+    nets.add(to, 'neutral', nets.neutral(side));
+    if (to.device.kind !== 'alarm') nets.add(to, 'ground', nets.ground());
+  }
+}
+
+function needsOfOutlet(nets: Nets, outlet: Outlet, joinsAlarms: boolean): void {
+  const { device } = outlet;
+  const { unit } = nets;
+  const circuit = device.circuit!;
+  const side = nets.sideOf([outlet.box.id]);
+  if (device.kind !== 'alarm') nets.add(outlet, 'ground', nets.ground());
+  if (unit.gfci?.device.id === device.id) {
+    nets.add(outlet, 'line-hot', nets.hot(circuit, 'line'));
+    nets.add(outlet, 'line-neutral', nets.neutral('line'));
+    nets.add(outlet, 'load-hot', nets.hot(circuit, 'load'));
+    nets.add(outlet, 'load-neutral', nets.neutral('load'));
+    return;
+  }
+  const gfci = device.kind === 'receptacle' && device.gfci;
+  nets.add(outlet, gfci ? 'line-hot' : 'hot', nets.hot(circuit, side));
+  const at240 = (device.kind === 'receptacle' || device.kind === 'connection') && device.volts === 240;
+  if (at240) nets.add(outlet, 'hot-2', nets.hot(circuit, side, true));
+  if (!at240 || wantsNeutral(outlet)) nets.add(outlet, gfci ? 'line-neutral' : 'neutral', nets.neutral(side));
+  if (device.kind === 'alarm' && !device.wireless && joinsAlarms)
+    nets.add(outlet, 'join', { key: `join/${unit.id}`, kind: 'interconnect', of: unit.id, words: 'alarms joined' });
+}
+
+/** What every terminal of a unit needs, and which signals cross each run of its tree. */
+export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chains: readonly Chain[]): SignalPlan {
+  const nets = new Nets(unit, tree);
+  const fed = new Set(tree.nodes.map((node) => node.box.id));
+  const live = unit.outlets.filter((one) => fed.has(one.box.id));
+  const governed = new Set(chains.flatMap(({ group }) => group.controls.map((one) => one.device.id)));
+  for (const chain of chains)
+    if ([...chain.order, ...chain.group.controls].every((one) => fed.has(one.box.id))) needsOfChain(nets, chain);
+  const alarms = live.filter((one) => one.device.kind === 'alarm' && !one.device.wireless);
+  for (const one of live)
+    if (one.device.kind !== 'switch' && !governed.has(one.device.id)) needsOfOutlet(nets, one, alarms.length > 1);
+  const hardware = new Map(
+    chains.flatMap((chain) => chain.order.map((one, i) => [one.device.id, hardwareAt(chain, i)] as const)),
+  );
+  const spare = new Map<string, Signal>();
+  const uses = new Set(
+    nets.needs.filter((one) => one.signal.kind === 'neutral').map((one) => `${one.outlet.box.id} ${one.signal.key}`),
+  );
+  for (const { group, order } of chains)
+    for (const one of order) {
+      const side = nets.sideOf([...order, ...group.controls].map((each) => each.box.id));
+      const neutral = nets.neutral(side);
+      if (fed.has(one.box.id) && neutralAt(group, one, house.job.edition).needed !== 'no')
+        if (!uses.has(`${one.box.id} ${neutral.key}`)) spare.set(one.box.id, neutral);
+    }
+  return {
+    needs: nets.needs,
+    chains,
+    hardware,
+    crossing: crossings(nets, tree, spare),
+    spareNeutrals: new Set(spare.keys()),
+  };
+}
+
+/** A signal crosses a run when somebody on either side of it needs it; the panel gives what is on the line side. */
+function crossings(
+  nets: Nets,
+  tree: FeedTree,
+  spare: ReadonlyMap<string, Signal>,
+): ReadonlyMap<string, readonly Signal[]> {
+  const signals = new Map<string, Signal>();
+  const members = new Map<string, Set<string>>();
+  const add = (signal: Signal, box: string) => {
+    signals.set(signal.key, signal);
+    const set = members.get(signal.key) ?? new Set<string>();
+    set.add(box);
+    members.set(signal.key, set);
+  };
+  for (const { signal, outlet } of nets.needs) add(signal, outlet.box.id);
+  for (const [box, signal] of spare) add(signal, box);
+  for (const node of tree.nodes) add(nets.ground(), node.box.id);
+  const crossing = new Map<string, Signal[]>(tree.nodes.map((node) => [node.box.id, []]));
+  const rank: Record<Signal['kind'], number> = {
+    hot: 0,
+    leg: 1,
+    traveler: 2,
+    signal: 3,
+    interconnect: 4,
+    neutral: 5,
+    ground: 6,
+  };
+  const ordered = [...signals.values()].sort((a, b) => rank[a.kind] - rank[b.kind] || (a.key < b.key ? -1 : 1));
+  const upwards = tree.nodes.toReversed();
+  for (const signal of ordered) {
+    const set = members.get(signal.key)!;
+    const fromPanel = /^(hot|neutral)\/.*\/line/.test(signal.key) || signal.kind === 'ground';
+    const total = set.size + (fromPanel ? 1 : 0);
+    const below = new Map<string, number>();
+    for (const node of upwards) {
+      const count = (below.get(node.box.id) ?? 0) + (set.has(node.box.id) ? 1 : 0);
+      below.set(node.box.id, count);
+      if (node.parent) below.set(node.parent.box.id, (below.get(node.parent.box.id) ?? 0) + count);
+      if (count > 0 && count < total) crossing.get(node.box.id)!.push(signal);
+    }
+  }
+  return crossing;
+}
