@@ -4,7 +4,7 @@ import type { Interval } from '../plan/intervals';
 import type { RoomView } from '../plan/room-view';
 import type { Remedy } from './remedies';
 
-export type Stage = 'house' | 'boxes' | 'circuits' | 'panel';
+export type Stage = 'house' | 'boxes' | 'switching' | 'circuits' | 'panel' | 'make-up';
 /** violation: against the code; caution: allowed, but will bite; reminder: only a person on site can tell. */
 export type Severity = 'violation' | 'caution' | 'reminder';
 export type VerdictKind = 'pass' | 'fail' | 'cannot-tell';

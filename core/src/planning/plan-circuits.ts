@@ -192,6 +192,22 @@ function gatherAlarms(drafts: Draft[]): void {
   if (empty >= 0) drafts.splice(empty, 1);
 }
 
+/** One switch breaks one circuit: what a group controls is on the circuit that holds most of it. */
+function gatherGroups(house: House, drafts: Draft[]): void {
+  for (const group of Object.values(house.switchGroups)) {
+    const mine = (draft: Draft) => draft.outlets.filter((one) => group.controls.includes(one.device.id));
+    const holders = drafts.filter((draft) => mine(draft).length > 0);
+    if (holders.length < 2) continue;
+    const home = holders.reduce((best, one) => (mine(one).length > mine(best).length ? one : best));
+    for (const draft of holders.filter((one) => one !== home)) {
+      const moving = mine(draft);
+      home.outlets.push(...moving);
+      draft.outlets = draft.outlets.filter((outlet) => !moving.includes(outlet));
+    }
+  }
+  for (let i = drafts.length - 1; i >= 0; i--) if (drafts[i]!.outlets.length === 0) drafts.splice(i, 1);
+}
+
 /** Puts every switch on the circuit of what it governs, or of the nearest lights where nobody has said. */
 function rideAlong(house: House, outlets: readonly Outlet[], drafts: readonly Draft[]): void {
   const index = indexOutlets(house);
@@ -200,9 +216,7 @@ function rideAlong(house: House, outlets: readonly Outlet[], drafts: readonly Dr
   const wanted = new Set(outlets.filter((one) => one.device.kind === 'switch').map((one) => one.device.id));
   const governed = [...placed].flatMap(([id, draft]) => {
     const outlet = index.byDevice.get(id)!;
-    return outlet.device.kind === 'luminaire' || outlet.device.kind === 'fan' || outlet.device.kind === 'receptacle'
-      ? [{ outlet, draft }]
-      : [];
+    return ['luminaire', 'fan', 'receptacle', 'connection'].includes(outlet.device.kind) ? [{ outlet, draft }] : [];
   });
   const lightsFirst = governed.sort(
     (a, b) => Number(b.outlet.device.kind === 'luminaire') - Number(a.outlet.device.kind === 'luminaire'),
@@ -274,6 +288,7 @@ function draftAll(house: House, outlets: readonly Outlet[], extra: number, onPro
     return clusters.map((places) => ({ duty: pool.duty, outlets: places.flatMap((place) => place.outlets) }));
   });
   gatherAlarms(drafts);
+  gatherGroups(house, drafts);
   rideAlong(house, outlets, drafts);
   return drafts;
 }
@@ -326,6 +341,9 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
   const assigned = edit(house, 'Plan the circuits', (draft) => {
     for (const { circuit } of planned) draft.circuits[circuit.id] = { ...circuit };
     for (const id of gone) delete draft.circuits[id];
+    // A feed order that somebody drew holds for the boxes of that day only.
+    const anew = new Set([...gone, ...planned.filter((one) => one.moved > 0).map((one) => one.circuit.id)]);
+    for (const cable of Object.values(draft.cables)) if (anew.has(cable.circuit)) delete draft.cables[cable.id];
     for (const circuit of Object.values(draft.circuits))
       if (circuit.sharesNeutralWith && gone.has(circuit.sharesNeutralWith)) delete circuit.sharesNeutralWith;
     for (const box of Object.values(house.boxes))

@@ -41,6 +41,7 @@ const emptied = (edition: Edition, planning: Partial<Planning> = {}): House =>
     draft.job.edition = edition;
     draft.standards.planning = planningSchema.parse(planning);
     for (const id of Object.keys(draft.circuits)) delete draft.circuits[id];
+    for (const id of Object.keys(draft.cables)) delete draft.cables[id];
     for (const box of Object.values(draft.boxes))
       for (const device of Object.values(box.devices)) device.circuit = null;
   });

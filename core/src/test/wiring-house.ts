@@ -8,9 +8,9 @@ import {
   type Netlist,
   type UnitWiring,
 } from '../index';
-import { aHouse } from './house-builder';
+import { aHouse, type HouseBuilder } from './house-builder';
 
-interface Spec {
+export interface Spec {
   /** Box by box: where its cable comes from (null: the panel), and its devices as `switch`, `luminaire`, … or with properties. */
   readonly boxes: Readonly<
     Record<string, readonly [from: string | null, ...devices: (string | Record<string, unknown>)[]]>
@@ -22,7 +22,7 @@ interface Spec {
 }
 
 /** A house of one room whose one circuit runs as the table says, boxes 5 ft apart. */
-export function wiringHouse({ boxes, groups = {}, edition = '2023', change }: Spec): House {
+export function wiringBuilder({ boxes, groups = {}, edition = '2023', change }: Spec): HouseBuilder {
   return aHouse(edition)
     .room('room', 'living', [0, 0, 1200, 1200])
     .panel('P', 'room', 20)
@@ -49,9 +49,10 @@ export function wiringHouse({ boxes, groups = {}, edition = '2023', change }: Sp
       for (const [id, { switches, controls }] of Object.entries(groups))
         house.switchGroups[id] = { id, name: `Group ${id}`, switches: [...switches], controls: [...controls] };
       change?.(house);
-    })
-    .build();
+    });
 }
+
+export const wiringHouse = (spec: Spec): House => wiringBuilder(spec).build();
 
 export interface WiredTest {
   readonly house: House;

@@ -1,7 +1,8 @@
 import { boundsOf } from '../house/geometry';
 import type { Box, House, Room, Standards } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
-import { backingFor, coveringAt, settingOf, typeOf } from '../place/box-catalogue';
+import { backingFor, coveringAt, settingOf } from '../place/box-catalogue';
+import { boxToBuy } from '../wiring/box-fill';
 import { receptaclesOf } from '../place/receptacles';
 import { openingBreak } from '../plan/wall-spaces';
 import { placeOf } from '../plan/points';
@@ -182,7 +183,7 @@ function toLine(house: House, view: RoomView, box: Box, start: TapeStart | undef
     heightIn: heightIn === undefined ? undefined : markedHeight(heightIn, house.standards),
     what: describeBox(box),
     gangs: box.gangs,
-    type: typeOf(house, box).name,
+    type: boxToBuy(house, box).name,
     side: face?.side ?? (at.kind === 'wall' && isFramedAt(view, at.wall) ? 'bracket' : undefined),
     standsOutIn: setting.standsOutIn,
     notes,
@@ -269,7 +270,7 @@ export function walkSheets(house: House): WalkSheets {
     rooms: walkingOrder(house)
       .map((room) => sheetOf(house, room))
       .filter((one) => one.walls.length + one.ceiling.length + one.elsewhere.length > 0),
-    tally: countBy(boxes.map((box) => typeOf(house, box).name)).map(([type, n]) => ({ type, n })),
+    tally: countBy(boxes.map((box) => boxToBuy(house, box).name)).map(([type, n]) => ({ type, n })),
     devices: countBy(boxes.flatMap((box) => Object.values(box.devices).map(describeDevice))).map(([what, n]) => ({
       what,
       n,

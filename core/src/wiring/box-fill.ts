@@ -158,19 +158,25 @@ export function smallestFor(
     )[0];
 }
 
-const fillMemory = new WeakMap<BoxMakeUp, { standards: House['standards']; edition: Edition; fill: BoxFill }>();
+const fillMemory = new WeakMap<
+  BoxMakeUp,
+  { standards: House['standards']; rooms: House['rooms']; fills: Map<Edition, BoxFill> }
+>();
 
-/** The fill of every wired box; remembered by its make-up. */
+/** The fill of a made-up box, remembered by its make-up. */
+export function fillOfMakeUp(house: House, makeUp: BoxMakeUp, edition: Edition = house.job.edition): BoxFill {
+  let known = fillMemory.get(makeUp);
+  if (!known || known.standards !== house.standards || known.rooms !== house.rooms)
+    fillMemory.set(makeUp, (known = { standards: house.standards, rooms: house.rooms, fills: new Map() }));
+  let fill = known.fills.get(edition);
+  if (!fill) known.fills.set(edition, (fill = boxFill(house, makeUp, edition)));
+  return fill;
+}
+
+/** The fill of a box as it is wired; undefined when no circuit comes to it. */
 export function fillOf(house: House, box: Box): BoxFill | undefined {
   const makeUp = wireHouse(house).boxes.get(box.id);
-  if (!makeUp) return undefined;
-  const { edition } = house.job;
-  const known = fillMemory.get(makeUp);
-  if (known && known.standards === house.standards && known.edition === edition && known.fill.box === box)
-    return known.fill;
-  const fill = boxFill(house, makeUp, edition);
-  fillMemory.set(makeUp, { standards: house.standards, edition, fill });
-  return fill;
+  return makeUp && fillOfMakeUp(house, makeUp);
 }
 
 /** The box to buy: chosen, or the smallest that suits the place and holds what comes in. */

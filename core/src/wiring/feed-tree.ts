@@ -38,13 +38,7 @@ export const startOf = (house: House, unit: WiringUnit, boxes: readonly Box[]): 
 export function lengthsOf(house: House, unit: WiringUnit, boxes: readonly Box[]) {
   const spots = new Map<string | null, Spot>(boxes.map((box) => [box.id, spotOfBox(house, box)]));
   if (boxes.length > 0) spots.set(null, startOf(house, unit, boxes));
-  const known = new Map<string, number>();
-  return (from: string | null, to: string): number => {
-    const key = `${from ?? ''} ${to}`;
-    let found = known.get(key);
-    if (found === undefined) known.set(key, (found = cableBetween(spots.get(from)!, spots.get(to)!)));
-    return found;
-  };
+  return (from: string | null, to: string): number => cableBetween(spots.get(from)!, spots.get(to)!);
 }
 export type Lengths = ReturnType<typeof lengthsOf>;
 
@@ -60,7 +54,7 @@ export class Growth {
   }
 
   #costOf(from: Box, to: Box): number {
-    return this.lengths(from.id, to.id) + ((this.#cables.get(from.id) ?? 0) >= MOST_CABLES ? 1e6 : 0);
+    return this.lengths(from.id, to.id) + (this.#isFull(from) ? 1e6 : 0);
   }
 
   attach(box: Box, from: Box | undefined): void {
@@ -69,25 +63,38 @@ export class Growth {
     if (from) this.#cables.set(from.id, (this.#cables.get(from.id) ?? 0) + 1);
   }
 
+  #isFull(box: Box): boolean {
+    return (this.#cables.get(box.id) ?? 0) >= MOST_CABLES;
+  }
+
   /** All of a set of boxes, the nearest each time (Prim), from the boxes given and from those that have come since. */
   spread(boxes: readonly Box[], from: readonly Box[]): void {
     const sources = [...from];
-    const left = new Set(boxes.filter((box) => !this.has(box)));
+    const left = new Map<Box, { from: Box | undefined; cost: number }>();
+    const look = (box: Box) => {
+      let best: { from: Box | undefined; cost: number } = { from: undefined, cost: Infinity };
+      if (sources.length === 0) best.cost = this.lengths(null, box.id);
+      for (const source of sources) {
+        const cost = this.#costOf(source, box);
+        if (cost < best.cost) best = { from: source, cost };
+      }
+      left.set(box, best);
+    };
+    for (const box of boxes) if (!this.has(box)) look(box);
     while (left.size > 0) {
-      let best: { box: Box; from: Box | undefined; cost: number } | undefined;
-      for (const box of left) {
-        if (sources.length === 0) {
-          const cost = this.lengths(null, box.id);
-          if (!best || cost < best.cost) best = { box, from: undefined, cost };
-        }
-        for (const source of sources) {
-          const cost = this.#costOf(source, box);
-          if (!best || cost < best.cost) best = { box, from: source, cost };
+      const [box, best] = [...left].reduce((a, b) => (b[1].cost < a[1].cost ? b : a));
+      left.delete(box);
+      this.attach(box, best.from);
+      sources.push(box);
+      const full = best.from !== undefined && this.#isFull(best.from) ? best.from : undefined;
+      for (const [other, known] of left) {
+        // Who wanted the box that is full now, or had only the panel to come from, looks again.
+        if (known.from === undefined || known.from === full) look(other);
+        else {
+          const cost = this.#costOf(box, other);
+          if (cost < known.cost) left.set(other, { from: box, cost });
         }
       }
-      this.attach(best!.box, best!.from);
-      left.delete(best!.box);
-      sources.push(best!.box);
     }
   }
 }

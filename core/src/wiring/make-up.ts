@@ -107,17 +107,27 @@ function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
   return wiring;
 }
 
+type RunEnd = { readonly run: CableRunOf; readonly end: 'a' | 'b' };
+const runMemory = new WeakMap<readonly CableRunOf[], ReadonlyMap<string, readonly RunEnd[]>>();
+
+/** Runs by the boxes at their ends: what comes in before what goes on. */
+function runsAt(runs: readonly CableRunOf[]): ReadonlyMap<string, readonly RunEnd[]> {
+  const known = runMemory.get(runs);
+  if (known) return known;
+  const found = new Map<string, RunEnd[]>();
+  const add = (box: string, one: RunEnd) => found.set(box, [...(found.get(box) ?? []), one]);
+  for (const run of runs) add(run.to.id, { run, end: 'b' });
+  for (const run of runs) if (run.from) add(run.from.id, { run, end: 'a' });
+  runMemory.set(runs, found);
+  return found;
+}
+
 /** Joins every signal of a box: what belongs together, under as few connectors as can be. */
 export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]): BoxMakeUp {
   const { feed } = makeUpOf(house);
-  const cables: CableEnd[] = units.flatMap(({ runs }) => [
-    ...runs
-      .filter((run) => run.to.id === box.id)
-      .flatMap((run) => run.cables.map((cable) => ({ run, cable, end: 'b' as const }))),
-    ...runs
-      .filter((run) => run.from?.id === box.id)
-      .flatMap((run) => run.cables.map((cable) => ({ run, cable, end: 'a' as const }))),
-  ]);
+  const cables: CableEnd[] = units.flatMap(({ runs }) =>
+    [...(runsAt(runs).get(box.id) ?? [])].flatMap(({ run, end }) => run.cables.map((cable) => ({ run, cable, end }))),
+  );
   const nets = new Map<string, { words: string; ends: ConductorEnd[]; terminals: Terminal[]; kind: Join['kind'] }>();
   const netOf = (key: string, words: string) => {
     let net = nets.get(key);

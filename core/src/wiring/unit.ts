@@ -46,8 +46,33 @@ export function groupLetters(groups: House['switchGroups']): ReadonlyMap<string,
 export const mayBeInTheMiddle = (outlet: Outlet): boolean =>
   outlet.device.kind === 'switch' && (outlet.device.style === 'toggle' || outlet.device.style === 'door-jamb');
 
+/** Groups by the devices they name, so that nobody is looked for twice. */
+interface GroupIndex {
+  readonly letters: ReadonlyMap<string, string>;
+  readonly byControl: ReadonlyMap<string, readonly SwitchGroup[]>;
+  readonly bySwitch: ReadonlyMap<string, readonly SwitchGroup[]>;
+}
+
+function indexGroups(groups: House['switchGroups']): GroupIndex {
+  const by = (devicesOf: (group: SwitchGroup) => readonly string[]) => {
+    const found = new Map<string, SwitchGroup[]>();
+    for (const group of Object.values(groups))
+      for (const id of devicesOf(group)) {
+        const list = found.get(id);
+        if (list) list.push(group);
+        else found.set(id, [group]);
+      }
+    return found;
+  };
+  return { letters: groupLetters(groups), byControl: by((one) => one.controls), bySwitch: by((one) => one.switches) };
+}
+
 /** Which circuits, switches and lamps a group spans, and every reason why it cannot be one group. */
-function resolveGroup(house: House, group: SwitchGroup): { wired: WiredGroup | undefined; problems: Problem[] } {
+function resolveGroup(
+  house: House,
+  group: SwitchGroup,
+  index: GroupIndex,
+): { wired: WiredGroup | undefined; problems: Problem[] } {
   const { byDevice } = indexOutlets(house);
   const switches = group.switches.flatMap((id) => byDevice.get(id) ?? []);
   const controls = group.controls.flatMap((id) => byDevice.get(id) ?? []);
@@ -57,19 +82,17 @@ function resolveGroup(house: House, group: SwitchGroup): { wired: WiredGroup | u
   if (controls.length === 0)
     say('controls-nothing', 'nothing is switched. Pick what it controls, or delete the group.');
   if (switches.length === 0) say('no-switch', 'it has no switch. Place one at the way in and join it to the group.');
-  const others = switches.filter((one) => one.device.kind !== 'switch');
-  if (others.length > 0) say('not-a-switch', `${others[0]!.box.tag} holds no switch. Take it out of the group.`);
-  const twice = Object.values(house.switchGroups).filter(
-    (other) => other.id !== group.id && other.controls.some((id) => group.controls.includes(id)),
-  );
+  const odd = switches.filter((one) => one.device.kind !== 'switch');
+  if (odd.length > 0) say('not-a-switch', `${odd[0]!.box.tag} holds no switch. Take it out of the group.`);
+  const others = (ids: readonly string[], by: GroupIndex['byControl']) =>
+    ids.flatMap((id) => by.get(id) ?? []).filter((other) => other.id !== group.id);
+  const twice = others(group.controls, index.byControl);
   if (twice.length > 0)
     say(
       'two-groups',
       `it feeds the same outlet as ${twice[0]!.name}, so that either would feed back into the other. Take the outlet out of one of them.`,
     );
-  const shared = Object.values(house.switchGroups).filter(
-    (other) => other.id !== group.id && other.switches.some((id) => group.switches.includes(id)),
-  );
+  const shared = others(group.switches, index.bySwitch);
   if (shared.length > 0)
     say('switch-twice', `one of its switches also belongs to ${shared[0]!.name}. Give it a switch of its own.`);
   const circuits = [...new Set(controls.map((one) => one.device.circuit))];
@@ -100,7 +123,7 @@ function resolveGroup(house: House, group: SwitchGroup): { wired: WiredGroup | u
   if (smart.length === 0 && switches.some(isCompanion))
     say('no-smart', 'a companion only speaks to a smart switch. Make one of them the smart one.');
   if (problems.length > 0 || circuit === null) return { wired: undefined, problems };
-  const letter = groupLetters(house.switchGroups).get(group.id)!;
+  const letter = index.letters.get(group.id)!;
   return { wired: { group, circuit, letter, switches, controls }, problems };
 }
 
@@ -110,7 +133,11 @@ export const isCompanion = (one: Outlet): boolean => one.device.kind === 'switch
 const groupMemory = new WeakMap<House, readonly ReturnType<typeof resolveGroup>[]>();
 function resolvedGroups(house: House) {
   let all = groupMemory.get(house);
-  if (!all) groupMemory.set(house, (all = Object.values(house.switchGroups).map((one) => resolveGroup(house, one))));
+  if (!all) {
+    const index = indexGroups(house.switchGroups);
+    all = Object.values(house.switchGroups).map((one) => resolveGroup(house, one, index));
+    groupMemory.set(house, all);
+  }
   return all;
 }
 

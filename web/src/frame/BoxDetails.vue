@@ -9,7 +9,7 @@ import {
   formatLength,
   settingOf,
   suitableType,
-  typeOf,
+  boxToBuy,
   type Box,
 } from '@winculum/core';
 import { useHouse } from '../stores/house';
@@ -21,7 +21,7 @@ const store = useHouse();
 const session = useSession();
 const show = (inches: number) => formatLength(inches, store.house!.standards.lengths);
 const suits = computed(() => suitableType(store.house!, props.box));
-const type = computed(() => typeOf(store.house!, props.box));
+const type = computed(() => boxToBuy(store.house!, props.box));
 const setting = computed(() => settingOf(store.house!, props.box));
 const backing = computed(() => backingFor(props.box));
 const types = computed(() =>

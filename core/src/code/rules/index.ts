@@ -9,6 +9,7 @@ import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
 import { bathroomCircuit } from './bathroom-circuit';
 import { belowCounterReceptacle } from './below-counter-receptacle';
 import { boxCovering } from './box-covering';
+import { boxFillRule } from './box-fill';
 import { boxInUse } from './box-in-use';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
@@ -19,12 +20,14 @@ import { closetLuminaire } from './closet-luminaire';
 import { coAlarms } from './co-alarms';
 import { coldBehindGfci } from './cold-behind-gfci';
 import { conductorSize } from './conductor-size';
+import { conductorsTogether } from './conductors-together';
 import { continuousLoads } from './continuous-loads';
 import { cordLoad } from './cord-load';
 import { counterReceptacleSpacing } from './counter-receptacle-spacing';
 import { driverPlace } from './driver-place';
 import { extendedCircuit } from './extended-circuit';
 import { fastenedHalf } from './fastened-half';
+import { feedOrder } from './feed-order';
 import { foyerReceptacle } from './foyer-receptacle';
 import { garageCircuit } from './garage-circuit';
 import { garageReceptacle } from './garage-receptacle';
@@ -32,6 +35,7 @@ import { generalCircuits } from './general-circuits';
 import { gfciProtection } from './gfci-protection';
 import { hallwayReceptacle } from './hallway-receptacle';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
+import { idleSwitch } from './idle-switch';
 import { individualCircuit } from './individual-circuit';
 import { islandReceptacle } from './island-receptacle';
 import { laundryCircuit } from './laundry-circuit';
@@ -41,6 +45,7 @@ import { lightingExteriorDoor } from './lighting-exterior-door';
 import { lightingOutlet } from './lighting-outlet';
 import { lightingStorageSpaces } from './lighting-storage-spaces';
 import { multiwireCircuit } from './multiwire-circuit';
+import { neutralAtSwitch } from './neutral-at-switch';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { outletOnCircuit } from './outlet-on-circuit';
 import { panelPlace } from './panel-place';
@@ -58,6 +63,7 @@ import { smallApplianceReceptacles } from './small-appliance-receptacles';
 import { smokeAlarms } from './smoke-alarms';
 import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
+import { switchGroups } from './switch-groups';
 import { switchHeight } from './switch-height';
 import { switchNearEntrance } from './switch-near-entrance';
 import { tamperResistant } from './tamper-resistant';
@@ -79,6 +85,7 @@ export const rules: readonly Rule[] = [
   bathroomCircuit,
   belowCounterReceptacle,
   boxCovering,
+  boxFillRule,
   boxInUse,
   boxOnStud,
   boxSupport,
@@ -89,12 +96,14 @@ export const rules: readonly Rule[] = [
   coAlarms,
   coldBehindGfci,
   conductorSize,
+  conductorsTogether,
   continuousLoads,
   cordLoad,
   counterReceptacleSpacing,
   driverPlace,
   extendedCircuit,
   fastenedHalf,
+  feedOrder,
   foyerReceptacle,
   garageCircuit,
   garageReceptacle,
@@ -102,6 +111,7 @@ export const rules: readonly Rule[] = [
   gfciProtection,
   hallwayReceptacle,
   heaterBelowReceptacle,
+  idleSwitch,
   individualCircuit,
   islandReceptacle,
   laundryCircuit,
@@ -111,6 +121,7 @@ export const rules: readonly Rule[] = [
   lightingOutlet,
   lightingStorageSpaces,
   multiwireCircuit,
+  neutralAtSwitch,
   outdoorReceptacles,
   outletOnCircuit,
   panelPlace,
@@ -128,6 +139,7 @@ export const rules: readonly Rule[] = [
   smokeAlarms,
   stairLightCircuit,
   stairSwitches,
+  switchGroups,
   switchHeight,
   switchNearEntrance,
   tamperResistant,

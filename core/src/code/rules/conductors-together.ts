@@ -1,0 +1,32 @@
+import { wireHouse } from '../../wiring/make-up';
+import { defineRule, everyEdition, fromMemory } from '../rule';
+
+export const conductorsTogether = defineRule({
+  id: 'conductors-together',
+  meta: {
+    summary: 'All conductors of a circuit run in one cable',
+    stage: 'make-up',
+    severity: 'caution',
+    why: 'Currents that go out in one cable and come back in another heat metal boxes between them and disturb everything near.',
+    editions: everyEdition({ section: '300.3(B)', limits: {}, basis: fromMemory('medium') }),
+    messages: {
+      apart: ({ problem }: { problem: string }) => problem,
+      together: ({ name }: { name: string }) => `Each run of ${name} is one cable.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: ({ house }) => Object.keys(house.circuits).length > 0,
+  check: ({ house }, _limits, report) =>
+    wireHouse(house).units.flatMap(({ unit, runs }) => {
+      const apart = runs.flatMap((run) =>
+        run.problems
+          .filter((one) => one.code === 'two-cables')
+          .map((one) =>
+            report.fail('apart', { problem: one.message }, { room: run.to.room, box: run.to.id, circuit: unit.id }),
+          ),
+      );
+      return apart.length > 0 || runs.length === 0
+        ? apart
+        : [report.pass('together', { name: unit.circuits[0]!.name }, { circuit: unit.id })];
+    }),
+});

@@ -1,0 +1,232 @@
+import { describe, expect, test } from 'vitest';
+import { boxFill, smallestFor, wireHouse, type Edition, type House } from '../../index';
+import { testRule } from '../../test/rule-tester';
+import { chainOf, wiringBuilder, wiringHouse, type Spec } from '../../test/wiring-house';
+import { boxFillRule } from './box-fill';
+import { conductorsTogether } from './conductors-together';
+import { feedOrder } from './feed-order';
+import { idleSwitch } from './idle-switch';
+import { neutralAtSwitch } from './neutral-at-switch';
+import { switchGroups } from './switch-groups';
+
+const set = (change: (house: House) => void, edition: Edition = '2023', spec: Partial<Spec> = {}) =>
+  wiringBuilder({ ...chainOf(1), edition, change, ...spec });
+/** A box X on the wall with so many cables of 14/2 and devices. */
+const crowded = (
+  cables: number,
+  devices: number,
+  extra: Partial<House['boxes'][string]> = {},
+  awg: '14' | '12' = '14',
+  edition: Edition = '2017',
+) =>
+  wiringBuilder({
+    boxes: {
+      X: [null, ...Array.from({ length: devices }, () => 'receptacle')],
+      ...Object.fromEntries(Array.from({ length: cables - 1 }, (_, i) => [`Y${i}`, ['X', 'receptacle'] as const])),
+    },
+    edition,
+    change: (house) => {
+      Object.assign(house.boxes['X']!, { at: { kind: 'wall', wall: 'c0', alongIn: 100, heightIn: 16 }, ...extra });
+      Object.assign(house.circuits['Q']!, { awg });
+    },
+  });
+
+testRule(boxFillRule, {
+  passes: [
+    [
+      'in and out and a device: 4 + 1 + 2 of No. 14 are 14 in³',
+      crowded(2, 1, { volumeIn3: 14 }),
+      'R-1 holds 14 of 14 in³.',
+    ],
+    [
+      'three 14/2 and a device are 18 in³, just an 18 in³ box',
+      crowded(3, 1, { volumeIn3: 18 }),
+      'R-1 holds 18 of 18 in³.',
+    ],
+    [
+      'in and out of No. 12 and a device are 15.75 in³',
+      crowded(2, 1, { volumeIn3: 18 }, '12'),
+      'R-1 holds 15.75 of 18 in³.',
+    ],
+    ['nobody has chosen a box: the deep one is proposed', crowded(3, 1, {}, '12'), 'R-1 holds 20.25 of 22.5 in³.'],
+    [
+      'four 14/2 and two devices in two gangs with clamps: 28 in³',
+      crowded(4, 2, { gangs: 2 }),
+      'R-1 holds 28 of 32 in³.',
+    ],
+  ],
+  fails: [
+    [
+      'three 12/2 and a device in an 18 in³ box: 20.25 in³',
+      crowded(3, 1, { volumeIn3: 18 }, '12'),
+      'R-1 holds 20.25 in³ and has room for 18 in³. Take the Single-gang, deep, 22.5 in³.',
+    ],
+    [
+      'more than any box of its kind holds',
+      crowded(70, 1, {}, '12'),
+      'R-1 holds 321.75 in³ and has room for 18 in³. No box of the catalogue holds it: bring fewer cables here, or set a second box.',
+    ],
+    [
+      'six cables in 2017: one allowance for all grounds',
+      crowded(6, 0, { volumeIn3: 25 }),
+      'R-1 holds 26 in³ and has room for 25 in³. Take the Two-gang box, 32 in³.',
+    ],
+    [
+      'six cables in 2020: a quarter more for each ground past four',
+      crowded(6, 0, { volumeIn3: 25 }, '14', '2020'),
+      'R-1 holds 27 in³ and has room for 25 in³. Take the Two-gang box, 32 in³.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'conductors larger than No. 6',
+      crowded(1, 1, {}, '14').with((house) => Object.assign(house.circuits['Q']!, { awg: '4', ratingA: 70 })),
+      'Conductors larger than No. 6 come into R-1: its size goes by 314.28, which is not counted here.',
+    ],
+  ],
+});
+
+describe('the sum of a box, worked by hand', () => {
+  test('clamps by school, the note for the box, and one yoke of two gangs', () => {
+    const house = crowded(3, 1, { volumeIn3: 32 }).build();
+    const fill = boxFill(house, wireHouse(house).boxes.get('X')!);
+    expect(fill.lines.map((one) => [one.count, one.in3, one.section])).toEqual([
+      [6, 12, '314.16(B)(1)'],
+      [2, 4, '314.16(B)(4)'],
+      [1, 2, '314.16(B)(5)'],
+    ]);
+    expect(fill.note).toBe('16 × 14 allowed, 9 used');
+    const always = crowded(3, 1, { volumeIn3: 32 })
+      .with((one) => (one.standards.makeUp = { feed: 'pigtail', freeIn: 8, clamps: 'always' }))
+      .build();
+    expect(boxFill(always, wireHouse(always).boxes.get('X')!).usedIn3).toBe(20);
+  });
+
+  test('a 50 A receptacle on 6/3: 15 + 2.5 + 20 in³, its ground a No. 10', () => {
+    const house = wiringHouse({
+      boxes: { X: [null, { kind: 'receptacle', volts: 240, ratingA: 50, style: 'single' }] },
+      change: (one) => {
+        Object.assign(one.circuits['Q']!, { poles: 2, ratingA: 50, awg: '6' });
+        Object.assign(one.boxes['X']!, { at: { kind: 'wall', wall: 'c0', alongIn: 100, heightIn: 16 }, volumeIn3: 40 });
+      },
+    });
+    expect(boxFill(house, wireHouse(house).boxes.get('X')!).usedIn3).toBe(37.5);
+  });
+
+  test('more cables never fill a box less', () => {
+    const used = [1, 2, 3, 4, 5, 6, 7].map((cables) => {
+      const house = crowded(cables, 1, {}, '14', '2023').build();
+      return boxFill(house, wireHouse(house).boxes.get('X')!).usedIn3;
+    });
+    expect([...used].sort((a, b) => a - b)).toEqual(used);
+    expect(smallestFor(crowded(1, 1).build(), crowded(1, 1).build().boxes['X']!, 20, (one) => one.volumeIn3)?.id).toBe(
+      'gang-1-deep',
+    );
+  });
+});
+
+const closet = (house: House) => (house.rooms['room']!.kind = 'closet');
+const loopAt = (kind: House['rooms'][string]['kind'], edition: Edition, pulled?: '/2') =>
+  wiringBuilder({
+    boxes: { L: [null, 'luminaire'], S1: ['L', 'switch'] },
+    groups: { a: { switches: ['S1-0'], controls: ['L-0'] } },
+    edition,
+    change: (house) => {
+      house.rooms['room']!.kind = kind;
+      if (pulled) house.cables['c-S1']!.kind = pulled;
+    },
+  });
+
+testRule(neutralAtSwitch, {
+  passes: [
+    ['power at the switch brings it', set(() => undefined), 'The neutral is at the switch in R-1.'],
+    ['a /3 loop from the light brings it', loopAt('living', '2017'), 'The neutral is at the switch in R-2.'],
+    [
+      'a closet needs none',
+      loopAt('closet', '2020', '/2'),
+      'The switch in R-2 needs no neutral: neither bath, hall, stair nor habitable room.',
+    ],
+    ['a garage needs none', loopAt('garage', '2023', '/2')],
+    ['in 2014 a hall is neither habitable room nor bath', loopAt('hallway', '2014', '/2')],
+  ],
+  fails: [
+    [
+      'a /2 loop in a living room',
+      loopAt('living', '2023', '/2'),
+      'No neutral comes to the switch in R-2: it switches light in or stands in a bath, hall, stair or habitable room. Pull a cable with one conductor more.',
+    ],
+    ['a /2 loop in a hall from 2017 on', loopAt('hallway', '2017', '/2')],
+    ['a /2 loop in a bathroom of 2014', loopAt('bathroom', '2014', '/2')],
+  ],
+  cannotTell: [
+    [
+      'a room that nobody has named',
+      loopAt('other', '2023', '/2').with((house) => (house.cables['c-S1']!.kind = '/2')),
+      'Whether the switch in R-2 needs a neutral cannot be told: the use of the room is not named. Name the room.',
+    ],
+  ],
+  notApplicable: [['no groups', wiringBuilder({ boxes: { R: [null, 'receptacle'] } })]],
+});
+
+testRule(switchGroups, {
+  passes: [['four places', wiringBuilder(chainOf(4)), 'Group a can be wired: 4 places.']],
+  fails: [
+    [
+      'no switch',
+      set((house) => (house.switchGroups['a']!.switches = [])),
+      'Group a: it has no switch. Place one at the way in and join it to the group.',
+    ],
+    ['nothing controlled', set((house) => (house.switchGroups['a']!.controls = []))],
+    ['on no circuit', set((house) => (house.boxes['L']!.devices['L-0']!.circuit = null))],
+  ],
+  notApplicable: [['no groups', wiringBuilder({ boxes: { R: [null, 'receptacle'] } })]],
+});
+
+testRule(idleSwitch, {
+  passes: [['all in a group', wiringBuilder(chainOf(2)), 'Every switch is in a group.']],
+  fails: [
+    [
+      'one in none',
+      set((house) => (house.switchGroups = {})),
+      'A switch in R-1 is in no group. Say at Switching what is governed.',
+    ],
+    [
+      'two in one box',
+      wiringBuilder({ boxes: { S: [null, 'switch', 'switch'] } }),
+      '2 switches in R-1 are in no group. Say at Switching what is governed.',
+    ],
+  ],
+  notApplicable: [['no switch', wiringBuilder({ boxes: { R: [null, 'receptacle'] } })]],
+});
+
+testRule(feedOrder, {
+  passes: [['every box reached', set(closet), 'Q: 2 runs of cable, each with the conductors that have to cross.']],
+  fails: [
+    [
+      'one that no cable reaches',
+      set((house) => delete house.cables['c-L']),
+      'No cable reaches R-2. Draw one from a box of Q, or let the tool find the feed order.',
+    ],
+    [
+      'a cable short of a conductor',
+      wiringBuilder({ ...chainOf(2), change: (house) => (house.cables['c-S2']!.kind = '/2') }),
+      'The /2 cable from R-1 to R-2 has 2 insulated conductors; 3 have to cross: traveler 1 a, traveler 2 a, neutral. Pull a larger one, or change the feed order.',
+    ],
+  ],
+  notApplicable: [['no circuit', wiringBuilder({ boxes: {}, change: (house) => (house.circuits = {}) })]],
+});
+
+testRule(conductorsTogether, {
+  passes: [['each run one cable', wiringBuilder(chainOf(3)), 'Each run of Q is one cable.']],
+  fails: [
+    [
+      'a four-way fed from the lamp on a dead end',
+      wiringBuilder({
+        boxes: { L: [null, 'luminaire'], S1: ['L', 'switch'], S2: ['L', 'switch'], S3: ['L', 'switch'] },
+        groups: { a: { switches: ['S1-0', 'S2-0', 'S3-0'], controls: ['L-0'] } },
+      }),
+      '5 conductors cross from R-1 to R-4: 2 cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.',
+    ],
+  ],
+  notApplicable: [['no circuit', wiringBuilder({ boxes: {}, change: (house) => (house.circuits = {}) })]],
+});
