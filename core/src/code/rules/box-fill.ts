@@ -2,7 +2,7 @@ import { fillOfMakeUp } from '../../wiring/box-fill';
 import { wireHouse } from '../../wiring/make-up';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
-export const boxFillRule = defineRule({
+export const boxFill = defineRule({
   id: 'box-fill',
   meta: {
     summary: 'Every box has room for its conductors and devices',

@@ -9,7 +9,7 @@ import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
 import { bathroomCircuit } from './bathroom-circuit';
 import { belowCounterReceptacle } from './below-counter-receptacle';
 import { boxCovering } from './box-covering';
-import { boxFillRule } from './box-fill';
+import { boxFill } from './box-fill';
 import { boxInUse } from './box-in-use';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
@@ -85,7 +85,7 @@ export const rules: readonly Rule[] = [
   bathroomCircuit,
   belowCounterReceptacle,
   boxCovering,
-  boxFillRule,
+  boxFill,
   boxInUse,
   boxOnStud,
   boxSupport,

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { boxFill, smallestFor, wireHouse, type Edition, type House } from '../../index';
+import { boxFill as fillBox, smallestFor, wireHouse, type Edition, type House } from '../../index';
 import { testRule } from '../../test/rule-tester';
 import { chainOf, wiringBuilder, wiringHouse, type Spec } from '../../test/wiring-house';
-import { boxFillRule } from './box-fill';
+import { boxFill } from './box-fill';
 import { conductorsTogether } from './conductors-together';
 import { feedOrder } from './feed-order';
 import { idleSwitch } from './idle-switch';
@@ -31,7 +31,7 @@ const crowded = (
     },
   });
 
-testRule(boxFillRule, {
+testRule(boxFill, {
   passes: [
     [
       'in and out and a device: 4 + 1 + 2 of No. 14 are 14 in³',
@@ -89,7 +89,7 @@ testRule(boxFillRule, {
 describe('the sum of a box, worked by hand', () => {
   test('clamps by school, the note for the box, and one yoke of two gangs', () => {
     const house = crowded(3, 1, { volumeIn3: 32 }).build();
-    const fill = boxFill(house, wireHouse(house).boxes.get('X')!);
+    const fill = fillBox(house, wireHouse(house).boxes.get('X')!);
     expect(fill.lines.map((one) => [one.count, one.in3, one.section])).toEqual([
       [6, 12, '314.16(B)(1)'],
       [2, 4, '314.16(B)(4)'],
@@ -99,7 +99,7 @@ describe('the sum of a box, worked by hand', () => {
     const always = crowded(3, 1, { volumeIn3: 32 })
       .with((one) => (one.standards.makeUp = { feed: 'pigtail', freeIn: 8, clamps: 'always' }))
       .build();
-    expect(boxFill(always, wireHouse(always).boxes.get('X')!).usedIn3).toBe(20);
+    expect(fillBox(always, wireHouse(always).boxes.get('X')!).usedIn3).toBe(20);
   });
 
   test('a 50 A receptacle on 6/3: 15 + 2.5 + 20 in³, its ground a No. 10', () => {
@@ -110,13 +110,13 @@ describe('the sum of a box, worked by hand', () => {
         Object.assign(one.boxes['X']!, { at: { kind: 'wall', wall: 'c0', alongIn: 100, heightIn: 16 }, volumeIn3: 40 });
       },
     });
-    expect(boxFill(house, wireHouse(house).boxes.get('X')!).usedIn3).toBe(37.5);
+    expect(fillBox(house, wireHouse(house).boxes.get('X')!).usedIn3).toBe(37.5);
   });
 
   test('more cables never fill a box less', () => {
     const used = [1, 2, 3, 4, 5, 6, 7].map((cables) => {
       const house = crowded(cables, 1, {}, '14', '2023').build();
-      return boxFill(house, wireHouse(house).boxes.get('X')!).usedIn3;
+      return fillBox(house, wireHouse(house).boxes.get('X')!).usedIn3;
     });
     expect([...used].sort((a, b) => a - b)).toEqual(used);
     expect(smallestFor(crowded(1, 1).build(), crowded(1, 1).build().boxes['X']!, 20, (one) => one.volumeIn3)?.id).toBe(
@@ -225,7 +225,7 @@ testRule(conductorsTogether, {
         boxes: { L: [null, 'luminaire'], S1: ['L', 'switch'], S2: ['L', 'switch'], S3: ['L', 'switch'] },
         groups: { a: { switches: ['S1-0', 'S2-0', 'S3-0'], controls: ['L-0'] } },
       }),
-      '5 conductors cross from R-1 to R-4: 2 cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.',
+      '5 conductors cross from R-1 to R-2: 2 cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.',
     ],
   ],
   notApplicable: [['no circuit', wiringBuilder({ boxes: {}, change: (house) => (house.circuits = {}) })]],
