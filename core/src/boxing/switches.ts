@@ -1,6 +1,7 @@
 import { distance, polygonsOverlap } from '../house/geometry';
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { lightOf } from '../control/room-light';
+import { latchAlongIn } from '../plan/latch';
 import { openingBreak } from '../plan/wall-spaces';
 import { roomBehind, wallOf, type RoomView, type SeenOpening } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
@@ -19,17 +20,6 @@ const SIDE_ROOMS = /closet|linen|pantry|bath|crawl|attic/;
 interface Governed {
   readonly name: string;
   readonly devices: readonly string[];
-}
-
-/** The jamb at which a person's hand finds the switch: the latch side of a door, the nearer end of a wall otherwise. */
-export function latchAlongIn(seen: SeenOpening, wallLengthIn: number): { alongIn: number; outward: 1 | -1 } {
-  const { opening, alongIn, widthIn, own } = seen;
-  const start = { alongIn, outward: -1 } as const;
-  const end = { alongIn: alongIn + widthIn, outward: 1 } as const;
-  if (opening.kind === 'door' && opening.leaves === 1) return (opening.hinge === 'left') === own ? end : start;
-  if (opening.kind === 'slider') return (opening.moving === 'left') === own ? start : end;
-  if (opening.kind === 'pocket' || opening.kind === 'barn') return (opening.opens === 'left') === own ? end : start;
-  return alongIn > wallLengthIn - alongIn - widthIn ? start : end;
 }
 
 /** The doors by which one comes into a room: not those of its closets, baths and outdoors unless there is no other. */

@@ -1,1 +1,3 @@
 export * from './room-light';
+export * from './night-walk';
+export * from './gangs';

@@ -1,4 +1,5 @@
 export * from './circuit-verbs';
+export * from './switch-verbs';
 export * from './copy-room';
 export * from './create-house';
 export * from './edit';

@@ -7,3 +7,4 @@ export * from './stacked';
 export * from './studs';
 export * from './wall-loop';
 export * from './wall-spaces';
+export * from './latch';

@@ -87,9 +87,38 @@ function wattsOf({ device, load }: Outlet): number {
   return 180;
 }
 
-/** The netlist of one unit: its cables, and the joins of the boxes that they reach. */
-export function netlistOf(wiring: UnitWiring, boxes: ReadonlyMap<string, BoxMakeUp>): Netlist {
-  const { unit, plan } = wiring;
+/** Boxes of a group and all boxes on the way from the panel to them. */
+export function boxesOnTheWay(wiring: UnitWiring, group: string): ReadonlySet<string> {
+  const chain = wiring.plan.chains.find((one) => one.group.group.id === group);
+  const wanted = new Set([...(chain?.order ?? []), ...(chain?.group.controls ?? [])].map((one) => one.box.id));
+  const keep = new Set<string>();
+  for (const node of wiring.tree.nodes)
+    if (wanted.has(node.box.id)) for (let at: typeof node | undefined = node; at; at = at.parent) keep.add(at.box.id);
+  return keep;
+}
+
+/** The netlist of one unit, or of some of its boxes: its cables, and the joins of the boxes that they reach. */
+export function netlistOf(
+  whole: UnitWiring,
+  boxes: ReadonlyMap<string, BoxMakeUp>,
+  keep?: ReadonlySet<string>,
+): Netlist {
+  const { unit } = whole;
+  const wiring = keep
+    ? {
+        tree: { nodes: whole.tree.nodes.filter((node) => keep.has(node.box.id)) },
+        runs: whole.runs.filter((run) => keep.has(run.to.id)),
+      }
+    : whole;
+  const plan = keep
+    ? {
+        ...whole.plan,
+        needs: whole.plan.needs.filter((one) => keep.has(one.outlet.box.id)),
+        chains: whole.plan.chains.filter(({ order, group }) =>
+          [...order, ...group.controls].every((one) => keep.has(one.box.id)),
+        ),
+      }
+    : whole.plan;
   const node = new Map<Pin, number>();
   let count = 0;
   for (const { box } of wiring.tree.nodes)

@@ -15,6 +15,7 @@ const groups: readonly {
     title: 'Lay out',
     stops: [
       { id: 'boxes', name: 'Boxes', short: 'BX' },
+      { id: 'switching', name: 'Switching', short: 'SW' },
       { id: 'walk', name: 'Walk', short: 'WA' },
     ],
   },
@@ -26,6 +27,7 @@ const groups: readonly {
       { id: 'day', name: 'Day', short: 'DY' },
     ],
   },
+  { title: 'Rope', stops: [{ id: 'make-up', name: 'Make-up', short: 'MU' }] },
 ];
 
 /** What is open at each stop: violations first, then questions and notes. */

@@ -20,10 +20,12 @@ const showHelp = ref(false);
 const stages: Record<Stop, Component> = {
   house: defineAsyncComponent(() => import('../stages/house/HouseStage.vue')),
   boxes: defineAsyncComponent(() => import('../stages/boxes/BoxesStage.vue')),
+  switching: defineAsyncComponent(() => import('../stages/switching/SwitchingStage.vue')),
   walk: defineAsyncComponent(() => import('../stages/walk/WalkStage.vue')),
   circuits: defineAsyncComponent(() => import('../stages/circuits/CircuitsStage.vue')),
   panel: defineAsyncComponent(() => import('../stages/panel/PanelStage.vue')),
   day: defineAsyncComponent(() => import('../stages/day/DayStage.vue')),
+  'make-up': defineAsyncComponent(() => import('../stages/make-up/MakeUpStage.vue')),
 };
 
 async function open(): Promise<void> {
@@ -54,7 +56,7 @@ function onKey(event: KeyboardEvent): void {
     event.preventDefault();
     store.redo();
   } else if (event.key === '?' && !isTyping(event.target)) showHelp.value = true;
-  else if (event.altKey && ['1', '2', '3', '4', '5', '6'].includes(event.key))
+  else if (event.altKey && /^[1-8]$/.test(event.key))
     void router.push(`/houses/${props.id}/${Object.keys(stages)[Number(event.key) - 1]}`);
 }
 

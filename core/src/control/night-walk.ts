@@ -1,0 +1,374 @@
+import { indexOutlets, type Outlet } from '../circuits/outlets';
+import { distance, distanceToSegment, polygonsOverlap, innerPoint, type Point } from '../house/geometry';
+import type { House, Room, SwitchGroup } from '../house/schema';
+import { latchAlongIn } from '../plan/latch';
+import { boxPoint } from '../plan/points';
+import { roomBehind, viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
+import { openingBreak } from '../plan/wall-spaces';
+import { pointOnWall } from '../plan/wall-loop';
+
+/** How far from a doorway a hand still finds a switch, inches: *common practice*. */
+const REACH_IN = 48;
+/** A stair costs as much as so many inches of floor. */
+const STAIR_IN = 180;
+
+/** A way from one room into another: a doorway, or the flight of a stair. */
+export interface Passage {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+  readonly at: Point;
+  /** The opening's two edges as the room that one comes from sees it; none on a stair. */
+  readonly edges: readonly [Point, Point] | undefined;
+  /** The edge by which a hand reaches in, on the side of the room that one enters. */
+  readonly latch: Point | undefined;
+}
+
+/** One thing wrong at one place, and the walks that meet it. */
+export interface NightFlaw {
+  readonly kind: 'dark' | 'turn-back' | 'no-light' | 'behind-door';
+  readonly room: string;
+  readonly passage: string;
+  readonly at: Point;
+  readonly level: string;
+  readonly message: string;
+  /** The group that should have a control point here; none where the room has no switched light. */
+  readonly group: string | undefined;
+  readonly walks: readonly string[];
+}
+
+export interface NightStep {
+  readonly room: string;
+  readonly level: string;
+  readonly at: Point;
+  /** Rooms that are lit when one is here. */
+  readonly lit: readonly string[];
+  readonly flaw: NightFlaw['kind'] | undefined;
+  readonly says: string;
+}
+
+export interface NightWalk {
+  readonly id: string;
+  readonly name: string;
+  readonly steps: readonly NightStep[];
+}
+
+export interface NightWalks {
+  readonly walks: readonly NightWalk[];
+  readonly flaws: readonly NightFlaw[];
+  /** Share of the steps without a flaw, per cent. */
+  readonly score: number;
+}
+
+const OUTSIDE: ReadonlySet<string> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
+const GOALS = /^(bedroom|bathroom|half-bath|kitchen|garage|deck|laundry)$/;
+/** Places that nobody crosses at night. */
+const NOT_WALKED = /^(attic|crawl-space)$/;
+
+/** Every passage of the house, each way once. */
+export function passagesOf(house: House): readonly Passage[] {
+  const passages: Passage[] = [];
+  const rooms = Object.values(house.rooms).filter((room) => !NOT_WALKED.test(room.kind));
+  for (const room of rooms) {
+    const view = viewRoom(house, room.id);
+    for (const seen of view.openings) {
+      if (!openingBreak(seen) || seen.opening.kind === 'vehicle') continue;
+      const behind = roomBehind(house, room.id, seen);
+      if (!behind) continue;
+      const wall = wallOf(view, seen.wall);
+      const edge = (along: number) => pointOnWall(wall, along);
+      passages.push({
+        id: `${seen.opening.id} ${room.id}`,
+        from: room.id,
+        to: behind.id,
+        at: edge(seen.alongIn + seen.widthIn / 2),
+        edges: [edge(seen.alongIn), edge(seen.alongIn + seen.widthIn)],
+        latch: latchInside(house, behind, seen),
+      });
+    }
+  }
+  const stairs = rooms.filter((room) => room.kind === 'stair');
+  for (const a of stairs)
+    for (const b of stairs)
+      if (a.level !== b.level && polygonsOverlap(a.corners, b.corners))
+        passages.push({
+          id: `stair ${a.id} ${b.id}`,
+          from: a.id,
+          to: b.id,
+          at: innerPoint(b.corners),
+          edges: undefined,
+          latch: undefined,
+        });
+  return passages;
+}
+
+function latchInside(house: House, room: Room, from: SeenOpening): Point | undefined {
+  const view = viewRoom(house, room.id);
+  const seen = view.openings.find((one) => one.opening.id === from.opening.id);
+  if (!seen) return undefined;
+  const wall = wallOf(view, seen.wall);
+  return pointOnWall(wall, latchAlongIn(seen, wall.lengthIn).alongIn);
+}
+
+interface Lit {
+  /** Groups that light a room. */
+  readonly byRoom: ReadonlyMap<string, readonly SwitchGroup[]>;
+  readonly points: ReadonlyMap<string, readonly { readonly outlet: Outlet; readonly at: Point }[]>;
+  readonly roomsOf: ReadonlyMap<string, readonly string[]>;
+}
+
+function lightsOf(house: House): Lit {
+  const { byDevice } = indexOutlets(house);
+  const byRoom = new Map<string, SwitchGroup[]>();
+  const points = new Map<string, { outlet: Outlet; at: Point }[]>();
+  const roomsOf = new Map<string, string[]>();
+  for (const group of Object.values(house.switchGroups)) {
+    const lights = group.controls
+      .flatMap((id) => byDevice.get(id) ?? [])
+      .filter(
+        (one) => one.device.kind === 'luminaire' || (one.device.kind === 'receptacle' && one.device.switched !== 'no'),
+      );
+    if (lights.length === 0) continue;
+    const rooms = [...new Set(lights.map((one) => one.room.id))];
+    roomsOf.set(group.id, rooms);
+    for (const room of rooms) byRoom.set(room, [...(byRoom.get(room) ?? []), group]);
+    points.set(
+      group.id,
+      group.switches
+        .flatMap((id) => byDevice.get(id) ?? [])
+        .map((outlet) => ({ outlet, at: boxPoint(house, outlet.box) })),
+    );
+  }
+  return { byRoom, points, roomsOf };
+}
+
+/** Distance from a switch to a passage, on whichever side of the wall it stands. */
+const farFrom = (passage: Passage, at: Point): number =>
+  passage.edges ? distanceToSegment(at, passage.edges[0], passage.edges[1]) : distance(at, passage.at);
+
+/** A switch that a hand finds when one stands in a passage; a stair's are in the rooms at its two ends. */
+function within(passage: Passage, lit: Lit, group: SwitchGroup): Outlet | undefined {
+  return lit.points.get(group.id)?.find(({ outlet, at }) => {
+    if (outlet.room.id !== passage.from && outlet.room.id !== passage.to) return false;
+    return passage.edges === undefined || farFrom(passage, at) <= REACH_IN;
+  })?.outlet;
+}
+
+/** Shortest ways over passages (Dijkstra); of equal ones the first. */
+function shortest(passages: readonly Passage[], start: string): ReadonlyMap<string, readonly Passage[]> {
+  const leaving = new Map<string, Passage[]>();
+  for (const one of passages) leaving.set(one.from, [...(leaving.get(one.from) ?? []), one]);
+  const best = new Map<string, { cost: number; path: readonly Passage[] }>([[start, { cost: 0, path: [] }]]);
+  const done = new Set<string>();
+  for (;;) {
+    let at: string | undefined;
+    for (const [room, { cost }] of best)
+      if (!done.has(room) && (at === undefined || cost < best.get(at)!.cost)) at = room;
+    if (at === undefined) break;
+    done.add(at);
+    const here = best.get(at)!;
+    for (const passage of leaving.get(at) ?? []) {
+      const last = here.path.at(-1);
+      const step = passage.edges === undefined ? STAIR_IN : last ? distance(last.at, passage.at) : 60;
+      const cost = here.cost + step;
+      if (cost < (best.get(passage.to)?.cost ?? Infinity) - 1e-9)
+        best.set(passage.to, { cost, path: [...here.path, passage] });
+    }
+  }
+  return new Map([...best].map(([room, { path }]) => [room, path]));
+}
+
+class Walker {
+  readonly flaws = new Map<string, NightFlaw & { walks: string[] }>();
+  steps = 0;
+  bad = 0;
+  constructor(
+    readonly house: House,
+    readonly lit: Lit,
+  ) {}
+
+  #flaw(
+    kind: NightFlaw['kind'],
+    room: Room,
+    passage: Passage,
+    group: SwitchGroup | undefined,
+    walk: string,
+    message: string,
+  ): void {
+    const key = `${kind} ${room.id} ${passage.id}`;
+    const known = this.flaws.get(key);
+    if (known) known.walks.push(walk);
+    else
+      this.flaws.set(key, {
+        kind,
+        room: room.id,
+        passage: passage.id,
+        at: passage.at,
+        level: this.house.rooms[passage.from]!.level,
+        message,
+        group: group?.id,
+        walks: [walk],
+      });
+  }
+
+  walk(name: string, path: readonly Passage[]): NightWalk {
+    const { house, lit } = this;
+    const on = new Set<string>();
+    const first = house.rooms[path[0]!.from]!;
+    const steps: NightStep[] = [
+      {
+        room: first.id,
+        level: first.level,
+        at: innerPoint(first.corners),
+        lit: [],
+        flaw: undefined,
+        says: `start in ${first.name}`,
+      },
+    ];
+    path.forEach((passage, i) => {
+      const [from, to] = [house.rooms[passage.from]!, house.rooms[passage.to]!];
+      const groups = lit.byRoom.get(to.id) ?? [];
+      const isLit = groups.some((one) => on.has(one.id));
+      let flaw: NightFlaw['kind'] | undefined;
+      let says = '';
+      this.steps++;
+      const found = groups.flatMap((group) => {
+        const outlet = within(passage, lit, group);
+        return outlet ? [{ group, outlet }] : [];
+      })[0];
+      const doorway = passage.edges ? `by the door from ${from.name}` : `at the stair from ${from.name}`;
+      if (isLit) says = `${to.name} is lit already`;
+      else if (found) {
+        on.add(found.group.id);
+        says = `switch ${found.outlet.box.tag} lights ${to.name}`;
+        if (isBehindDoor(house, passage, found.outlet)) {
+          flaw = 'behind-door';
+          this.#flaw(
+            'behind-door',
+            to,
+            passage,
+            found.group,
+            name,
+            `${found.outlet.box.tag} is on the hinge side, behind the open door, when one comes into ${to.name} from ${from.name}.`,
+          );
+        }
+      } else if (!OUTSIDE.has(to.kind) || groups.length > 0) {
+        flaw = groups.length > 0 ? 'dark' : 'no-light';
+        says = groups.length > 0 ? `no switch for ${to.name} ${doorway}` : `${to.name} has no switched light`;
+        this.#flaw(
+          flaw,
+          to,
+          passage,
+          groups[0],
+          name,
+          groups.length > 0
+            ? `${capital(doorway)} there is no switch for the light of ${to.name}: one walks into the dark.`
+            : `${to.name} has no light with a wall switch.`,
+        );
+      }
+      // What was lit behind must go out from where one goes on: here, or at the next doorway.
+      const behind = (lit.byRoom.get(from.id) ?? []).filter(
+        (one) => on.has(one.id) && !lit.roomsOf.get(one.id)!.includes(to.id),
+      );
+      for (const group of behind) {
+        if (within(passage, lit, group) || (path[i + 1] && within(path[i + 1]!, lit, group))) on.delete(group.id);
+        else {
+          on.delete(group.id);
+          if (!flaw) this.bad += 0.5;
+          this.#flaw(
+            'turn-back',
+            from,
+            passage,
+            group,
+            name,
+            `Going from ${from.name} into ${to.name} one turns back to switch off ${group.name}: no switch for it by that door.`,
+          );
+          flaw ??= 'turn-back';
+          says += `; ${group.name} stays on behind`;
+        }
+      }
+      if (flaw && flaw !== 'turn-back') this.bad++;
+      const rooms = [...on].flatMap((id) => lit.roomsOf.get(id) ?? []);
+      const end = i === path.length - 1;
+      steps.push({
+        room: from.id,
+        level: from.level,
+        at: passage.edges ? passage.at : innerPoint(from.corners),
+        lit: rooms,
+        flaw,
+        says,
+      });
+      if (!passage.edges || end)
+        steps.push({
+          room: to.id,
+          level: to.level,
+          at: innerPoint(to.corners),
+          lit: rooms,
+          flaw: undefined,
+          says: end ? `there: ${to.name}` : '',
+        });
+    });
+    return { id: name, name, steps };
+  }
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Whether a door that swings into the room opens against the switch. */
+function isBehindDoor(house: House, passage: Passage, outlet: Outlet): boolean {
+  if (!passage.latch || !passage.edges || outlet.room.id !== passage.to) return false;
+  const opening = house.openings[passage.id.split(' ')[0]!];
+  if (opening?.kind !== 'door' || opening.leaves !== 1) return false;
+  const opensInto = (opening.swing === 'in') === (opening.room === passage.to) ? passage.to : passage.from;
+  if (opensInto !== passage.to) return false;
+  const at = boxPoint(house, outlet.box);
+  const hinge = [...passage.edges].sort((a, b) => distance(b, passage.latch!) - distance(a, passage.latch!))[0]!;
+  return (
+    distance(at, hinge) < distance(at, passage.latch) &&
+    distanceToSegment(at, passage.edges[0], passage.edges[1]) < opening.widthIn
+  );
+}
+
+/**
+ * Walks the house in the dark: from every way in to every bedroom, bath, kitchen, garage and deck, and out again. Is there a
+ * switch within reach before the dark, on the latch side, and one ahead to switch off what was lit behind? *Common practice*;
+ * the code asks for less (NEC 210.70).
+ */
+export function walkAtNight(house: House): NightWalks {
+  const passages = passagesOf(house);
+  const lit = lightsOf(house);
+  const walker = new Walker(house, lit);
+  const rooms = Object.values(house.rooms);
+  const entries = rooms.filter(
+    (room) =>
+      (OUTSIDE.has(room.kind) || room.kind === 'garage') &&
+      passages.some((one) => one.from === room.id && !OUTSIDE.has(house.rooms[one.to]!.kind)),
+  );
+  const goals = rooms.filter((room) => GOALS.test(room.kind));
+  const walks: NightWalk[] = [];
+  const add = (from: Room, to: Room) => {
+    const path = shortest(passages, from.id).get(to.id);
+    if (path && path.length > 0) walks.push(walker.walk(`${from.name} to ${to.name}`, path));
+  };
+  for (const entry of entries)
+    for (const goal of goals) {
+      if (entry === goal || OUTSIDE.has(goal.kind)) continue;
+      add(entry, goal);
+      add(goal, entry);
+    }
+  for (const bed of goals.filter((room) => room.kind === 'bedroom')) {
+    const ways = shortest(passages, bed.id);
+    const bath = goals
+      .filter((room) => /bath/.test(room.kind) && ways.has(room.id))
+      .sort((a, b) => ways.get(a.id)!.length - ways.get(b.id)!.length)[0];
+    if (bath) {
+      add(bed, bath);
+      add(bath, bed);
+    }
+  }
+  return {
+    walks,
+    flaws: [...walker.flaws.values()].sort((a, b) => b.walks.length - a.walks.length),
+    score: walker.steps === 0 ? 0 : Math.round(100 * Math.max(0, 1 - walker.bad / walker.steps)),
+  };
+}

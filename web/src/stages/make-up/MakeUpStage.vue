@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { fillOf, netlistOf, prove, wireHouse } from '@winculum/core';
+import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
+import FaultFinder from './FaultFinder.vue';
+import FeedOrder from './FeedOrder.vue';
+import LabelSheet from './LabelSheet.vue';
+import MakeUpCard from './MakeUpCard.vue';
+import ProofList from './ProofList.vue';
+
+/** The boxes as they are made up: cards, cable labels, feed order, proof, and what to look for when a light misbehaves. */
+const store = useHouse();
+const view = useView();
+const PARTS = { cards: 'Cards', labels: 'Labels', feed: 'Feed order', proof: 'Proof', faults: 'Fault finder' } as const;
+const part = ref<keyof typeof PARTS>('cards');
+const only = ref('');
+
+const wiring = computed(() => wireHouse(store.house!));
+const cards = computed(() => {
+  const order = new Map(Object.keys(store.house!.rooms).map((id, i) => [id, i]));
+  return [...wiring.value.boxes.values()]
+    .filter((one) => one.cables.length > 0)
+    .sort(
+      (a, b) =>
+        order.get(a.box.room)! - order.get(b.box.room)! ||
+        Number(a.box.tag.split('-')[1]) - Number(b.box.tag.split('-')[1]),
+    );
+});
+const rooms = computed(() => [...new Set(cards.value.map((one) => one.box.room))].map((id) => store.house!.rooms[id]!));
+const shown = computed(() => cards.value.filter((one) => only.value === 'all' || one.box.room === only.value));
+watch(
+  rooms,
+  (now) => {
+    if (only.value !== 'all' && !now.some((room) => room.id === only.value)) only.value = now[0]?.id ?? '';
+  },
+  { immediate: true },
+);
+/** A box picked anywhere shows its room's cards and its own first. */
+watch(
+  () => view.only('box'),
+  (id) => {
+    const room = id && store.house!.boxes[id]?.room;
+    if (room && only.value !== 'all' && wiring.value.boxes.has(id)) only.value = room;
+    if (id) requestAnimationFrame(() => document.getElementById(`card-${id}`)?.scrollIntoView({ block: 'start' }));
+  },
+  { immediate: true },
+);
+const proofs = computed(
+  () => new Map(wiring.value.units.map((one) => [one.unit.id, prove(netlistOf(one, wiring.value.boxes))])),
+);
+const groups = computed(() => [...proofs.value.values()].flatMap((one) => one.groups));
+const sound = computed(() => groups.value.filter((one) => one.flaws.length === 0).length);
+const full = computed(() => cards.value.filter((one) => fillOf(store.house!, one.box)?.fits === false).length);
+const print = () => window.print();
+</script>
+
+<template>
+  <div class="page">
+    <div class="tools" role="toolbar" aria-label="Make-up tools">
+      <button v-for="(name, id) in PARTS" :key="id" class="plain-button" :aria-pressed="part === id" @click="part = id">
+        {{ name }}
+      </button>
+      <select v-if="part === 'cards' || part === 'labels'" v-model="only" class="plain pick" aria-label="Room">
+        <option value="all">all rooms</option>
+        <option v-for="one in rooms" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+      <span class="grow" />
+      <span class="progress" role="status"
+        ><b class="num">{{ sound }}</b> of <b class="num">{{ groups.length }}</b> groups proved
+        <template v-if="full">
+          · <b class="num is-violation">{{ full }}</b> too full</template
+        ></span
+      >
+      <button v-if="part === 'cards' || part === 'labels'" class="plain-button main" @click="print">Print</button>
+    </div>
+    <p v-if="!cards.length" class="none">
+      No circuit comes to a box yet. Put boxes on circuits under
+      <router-link :to="`/houses/${store.id}/circuits`">Circuits</router-link>; the cards follow by themselves.
+    </p>
+    <div v-else class="scroll">
+      <template v-if="part === 'cards'">
+        <MakeUpCard
+          v-for="one in shown"
+          :id="`card-${one.box.id}`"
+          :key="one.box.id"
+          :make-up="one"
+          :n="cards.indexOf(one) + 1"
+          :of="cards.length"
+          :proofs="proofs"
+        />
+      </template>
+      <LabelSheet v-else-if="part === 'labels'" :room="only" />
+      <FeedOrder v-else-if="part === 'feed'" />
+      <ProofList v-else-if="part === 'proof'" :proofs="proofs" />
+      <FaultFinder v-else />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  height: 100%;
+}
+.tools {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  padding: 8px 12px;
+  flex-wrap: wrap;
+  border-bottom: 1px solid var(--rule);
+}
+.tools .plain-button,
+.pick {
+  min-height: 44px;
+}
+.pick {
+  width: auto;
+  max-width: 220px;
+}
+.progress b {
+  font-size: 22px;
+}
+.scroll {
+  overflow: auto;
+  padding: 14px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.none {
+  padding: 12vh 10%;
+  text-align: center;
+  font-size: 17px;
+}
+@page make-up {
+  size: letter landscape;
+  margin: 0.4in;
+}
+@media print {
+  .tools {
+    display: none;
+  }
+  .page,
+  .scroll {
+    display: block;
+    height: auto;
+    overflow: visible;
+    padding: 0;
+  }
+  .page {
+    page: make-up;
+  }
+}
+</style>

@@ -1,0 +1,287 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import {
+  changeDevice,
+  changeEntity,
+  gangOrder,
+  groupProblems,
+  indexOutlets,
+  leaveGroup,
+  orderGangs,
+  removeEntities,
+  SWITCH_STYLES,
+  switchesToBuy,
+  switchSymbol,
+  wireHouse,
+  type Outlet,
+  type SwitchGroup,
+  type SwitchStyle,
+} from '@winculum/core';
+import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
+
+/** Every group: what it switches, from where, and with which switches. */
+defineProps<{ letters: ReadonlyMap<string, string> }>();
+const chosen = defineModel<string | null>('chosen', { required: true });
+const store = useHouse();
+const view = useView();
+const styleWords: Record<SwitchStyle, string> = {
+  toggle: 'toggle',
+  dimmer: 'dimmer',
+  timer: 'countdown timer',
+  occupancy: 'occupancy sensor',
+  'door-jamb': 'door jamb',
+  astronomic: 'astronomic timer',
+  dusk: 'dusk sensor',
+  smart: 'smart, with neutral',
+  'smart-no-neutral': 'smart, without neutral',
+  companion: 'companion',
+};
+const problems = computed(() => groupProblems(store.house!));
+const chains = computed(
+  () =>
+    new Map(
+      wireHouse(store.house!).units.flatMap((one) =>
+        one.plan.chains.map((chain) => [chain.group.group.id, { chain, plan: one.plan }] as const),
+      ),
+    ),
+);
+const groups = computed(() => {
+  const { byDevice } = indexOutlets(store.house!);
+  const find = (ids: readonly string[]) => ids.flatMap((id) => byDevice.get(id) ?? []);
+  return Object.values(store.house!.switchGroups).map((group) => {
+    const known = chains.value.get(group.id);
+    const switches: readonly Outlet[] = known?.chain.order ?? find(group.switches);
+    const symbols = switches.map((one) =>
+      switchSymbol(known?.plan.hardware.get(one.device.id), '', one.device.kind === 'switch' ? one.device.style : ''),
+    );
+    return {
+      group,
+      switches,
+      symbols,
+      controls: find(group.controls),
+      buy: Object.entries(switchesToBuy(group.switches.length))
+        .flatMap(([kind, n]) => (n > 0 ? [`${n} ${kind}`] : []))
+        .join(', '),
+      problems: problems.value.filter((one) => one.path.startsWith(`switchGroups.${group.id}`)),
+    };
+  });
+});
+function choose(group: SwitchGroup, outlets: readonly Outlet[]): void {
+  chosen.value = chosen.value === group.id ? null : group.id;
+  if (chosen.value) {
+    view.select([]);
+    const [first] = outlets;
+    if (first) view.level = first.room.level;
+  }
+}
+const value = (event: Event) => (event.target as HTMLInputElement).value;
+function rename(group: SwitchGroup, name: string): void {
+  if (name.trim())
+    store.apply(changeEntity(store.house!, 'switchGroups', group.id, { name: name.trim().slice(0, 80) }));
+}
+function letter(group: SwitchGroup, text: string): void {
+  store.apply(
+    changeEntity(store.house!, 'switchGroups', group.id, { letter: text.trim() || undefined } as Partial<SwitchGroup>),
+  );
+}
+</script>
+
+<template>
+  <section class="groups" aria-label="Switch groups">
+    <p v-if="!groups.length" class="muted empty">
+      No group yet. Drag on the plan from a switch to the light it is to control, or let the tool
+      <b>Switch the house</b>.
+    </p>
+    <article
+      v-for="one in groups"
+      :key="one.group.id"
+      class="group"
+      :class="{ chosen: one.group.id === chosen, bad: one.problems.length }"
+    >
+      <button class="head" :aria-expanded="one.group.id === chosen" @click="choose(one.group, one.switches)">
+        <b class="num letter">{{ letters.get(one.group.id) }}</b>
+        <span class="name">{{ one.group.name }}</span>
+        <span class="num what">{{ one.symbols.join(' ') }}</span>
+      </button>
+      <p v-for="problem in one.problems" :key="problem.message" class="is-violation">{{ problem.message }}</p>
+      <div v-if="one.group.id === chosen" class="stack">
+        <div class="row">
+          <label class="field grow"
+            >Name
+            <input
+              class="plain"
+              :value="one.group.name"
+              :disabled="!store.canEdit"
+              @change="rename(one.group, value($event))"
+          /></label>
+          <label class="field short"
+            >Letter
+            <input
+              class="plain"
+              maxlength="2"
+              :value="letters.get(one.group.id)"
+              :disabled="!store.canEdit"
+              @change="letter(one.group, value($event))"
+          /></label>
+        </div>
+        <p>
+          Buy <b>{{ one.buy }}</b>
+        </p>
+        <div v-for="(at, i) in one.switches" :key="at.device.id" class="row place">
+          <button class="tag num" @click="view.select([{ kind: 'box', id: at.box.id }])">
+            {{ one.symbols[i] }} {{ at.box.tag }}
+          </button>
+          <select
+            class="plain grow"
+            :aria-label="`Kind of switch at ${at.box.tag}`"
+            :value="at.device.kind === 'switch' ? at.device.style : ''"
+            :disabled="!store.canEdit"
+            @change="store.apply(changeDevice(store.house!, at.box.id, at.device.id, { style: value($event) }))"
+          >
+            <option v-for="style in SWITCH_STYLES" :key="style" :value="style">{{ styleWords[style] }}</option>
+          </select>
+          <button
+            v-if="store.canEdit"
+            class="plain-button"
+            :aria-label="`Take the switch at ${at.box.tag} out`"
+            @click="store.apply(leaveGroup(store.house!, at.device.id))"
+          >
+            ✕
+          </button>
+          <button
+            v-if="store.canEdit && at.box.gangs > 1"
+            class="plain-button"
+            title="The nearest light first, outdoors last"
+            @click="store.apply(orderGangs(store.house!, at.box.id, gangOrder(store.house!, at.box)))"
+          >
+            Order gangs
+          </button>
+        </div>
+        <p class="row controls">
+          controls
+          <span v-for="to in one.controls" :key="to.device.id" class="chip num"
+            >{{ to.box.tag }} {{ to.device.kind
+            }}<button
+              v-if="store.canEdit"
+              class="leave"
+              :aria-label="`Take ${to.box.tag} out of the group`"
+              @click="store.apply(leaveGroup(store.house!, to.device.id))"
+            >
+              ✕
+            </button></span
+          >
+        </p>
+        <label class="row"
+          ><input
+            type="checkbox"
+            :checked="one.group.inThisOrder ?? false"
+            :disabled="!store.canEdit"
+            @change="
+              store.apply(
+                changeEntity(store.house!, 'switchGroups', one.group.id, {
+                  inThisOrder: ($event.target as HTMLInputElement).checked || undefined,
+                } as Partial<SwitchGroup>),
+              )
+            "
+          />
+          travelers in the listed order, not in the shortest</label
+        >
+        <button
+          v-if="store.canEdit"
+          class="plain-button"
+          @click="store.apply(removeEntities(store.house!, [{ collection: 'switchGroups', id: one.group.id }]))"
+        >
+          Dissolve the group
+        </button>
+      </div>
+    </article>
+  </section>
+</template>
+
+<style scoped>
+.groups {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.empty {
+  padding: 12px;
+  font-size: 15px;
+}
+.group {
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  padding: 0 10px;
+}
+.group.chosen {
+  border-color: var(--chalk);
+  padding-bottom: 10px;
+}
+.group.bad {
+  border-left: 5px solid var(--violation);
+}
+.head {
+  width: 100%;
+  min-height: 44px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  text-align: left;
+  cursor: pointer;
+}
+.letter {
+  font-size: 20px;
+  color: var(--chalk);
+  min-width: 20px;
+}
+.name {
+  flex: 1;
+  font-weight: 600;
+}
+.what {
+  font-size: 16px;
+  white-space: nowrap;
+}
+.short {
+  width: 64px;
+}
+.row {
+  flex-wrap: wrap;
+}
+.place {
+  flex-wrap: nowrap;
+}
+.place .tag {
+  border: 0;
+  background: none;
+  color: var(--chalk);
+  font-weight: 700;
+  font-size: 16px;
+  min-height: 44px;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.place select {
+  min-width: 0;
+}
+.chip {
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  padding: 2px 0 2px 8px;
+  white-space: nowrap;
+}
+.leave {
+  border: 0;
+  background: none;
+  color: var(--muted);
+  min-width: 32px;
+  min-height: 32px;
+  cursor: pointer;
+}
+</style>
