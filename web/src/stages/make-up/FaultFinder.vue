@@ -23,6 +23,7 @@ watch(
 const chain = computed(() => chains.value.find((one) => one.group.group.id === chosen.value));
 const positions = computed(() => positionsOf(chain.value?.order.length ?? 0));
 const seen = ref<(Sight | undefined)[][]>([]);
+const answer = shallowRef<FaultAnswer>();
 watch(
   [chain],
   () => {
@@ -38,7 +39,6 @@ function cycle(p: number, i: number): void {
   seen.value[p]![i] = ROUND[(at + 1) % ROUND.length];
   seen.value = [...seen.value];
 }
-const answer = shallowRef<FaultAnswer>();
 const work = useLongWork<FaultJob, FaultAnswer | undefined>(
   () => new Worker(new URL('./fault.worker.ts', import.meta.url), { type: 'module' }),
   (message) => (store.problem = message),
@@ -73,29 +73,31 @@ const at = (list: readonly number[]) =>
         Put the switches so, look at the lamp, and tap what you see. Leave what you have not tried. Which way is “up” is
         as the first look finds it: begin with all handles down.
       </p>
-      <table>
-        <thead>
-          <tr>
-            <th v-for="one in chain.order" :key="one.device.id">{{ one.box.tag }}</th>
-            <th v-for="one in chain.group.controls" :key="one.device.id">lamp {{ one.box.tag }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(position, p) in positions" :key="p">
-            <td v-for="(one, i) in position" :key="i" class="num handle" :class="upDown(one)">{{ upDown(one) }}</td>
-            <td v-for="(_, i) in chain.group.controls" :key="i">
-              <button
-                class="sight"
-                :class="seen[p]?.[i] ?? 'none'"
-                :aria-label="`${at(position)}: lamp ${chain.group.controls[i]!.box.tag} is ${seen[p]?.[i] ? words[seen[p]![i]!] : 'not looked at'}`"
-                @click="cycle(p, i)"
-              >
-                {{ seen[p]?.[i] ? words[seen[p]![i]!] : '–' }}
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <div class="table">
+        <table>
+          <thead>
+            <tr>
+              <th v-for="one in chain.order" :key="one.device.id">{{ one.box.tag }}</th>
+              <th v-for="one in chain.group.controls" :key="one.device.id">lamp {{ one.box.tag }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(position, p) in positions" :key="p">
+              <td v-for="(one, i) in position" :key="i" class="num handle" :class="upDown(one)">{{ upDown(one) }}</td>
+              <td v-for="(_, i) in chain.group.controls" :key="i">
+                <button
+                  class="sight"
+                  :class="seen[p]?.[i] ?? 'none'"
+                  :aria-label="`${at(position)}: lamp ${chain.group.controls[i]!.box.tag} is ${seen[p]?.[i] ? words[seen[p]![i]!] : 'not looked at'}`"
+                  @click="cycle(p, i)"
+                >
+                  {{ seen[p]?.[i] ? words[seen[p]![i]!] : '–' }}
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <button class="plain-button main" :disabled="looked === 0" @click="find">Find the fault</button>
       <p class="is-caution">
         Turn the breaker off and test before you open a box. A live test is for whoever is trained for it.
@@ -144,7 +146,8 @@ const at = (list: readonly number[]) =>
 <style scoped>
 .finder {
   display: grid;
-  grid-template-columns: minmax(280px, 420px) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  align-items: start;
   gap: 18px;
   background: var(--card);
   border: 1px solid var(--rule);
@@ -155,6 +158,12 @@ const at = (list: readonly number[]) =>
   display: grid;
   gap: 10px;
   align-content: start;
+}
+.table {
+  overflow-x: auto;
+}
+.left > .plain-button {
+  justify-self: start;
 }
 table {
   border-collapse: collapse;
@@ -180,7 +189,7 @@ td {
 }
 .sight {
   min-height: 44px;
-  min-width: 104px;
+  min-width: 76px;
   border: 1.5px solid var(--rule);
   border-radius: 4px;
   background: var(--paper);

@@ -18,29 +18,31 @@ const circuits = computed(() =>
 );
 const share = computed(() => Math.min(1, fill.value.usedIn3 / (fill.value.allowedIn3 ?? 1)));
 const proved = computed(() =>
-  units.value.flatMap(({ unit, plan }) => {
-    const proof = props.proofs.get(unit.id);
-    const here = plan.chains.filter((chain) =>
-      [...chain.order, ...chain.group.controls].some((one) => one.box.id === props.makeUp.box.id),
-    );
-    const rows = here.map(({ group }) => {
-      const found = proof?.groups.find((one) => one.group.id === group.group.id);
-      return {
-        id: group.group.id,
-        ok: found !== undefined && found.flaws.length === 0,
-        text: found
-          ? (found.flaws[0]?.message ?? `${group.letter}: ${found.positions} of ${found.positions} positions`)
-          : `${group.letter}: not proved yet`,
+  units.value
+    .flatMap(({ unit, plan }) => {
+      const proof = props.proofs.get(unit.id);
+      const here = plan.chains.filter((chain) =>
+        [...chain.order, ...chain.group.controls].some((one) => one.box.id === props.makeUp.box.id),
+      );
+      const rows = here.map(({ group }) => {
+        const found = proof?.groups.find((one) => one.group.id === group.group.id);
+        return {
+          id: group.group.id,
+          ok: found !== undefined && found.flaws.length === 0,
+          text: found
+            ? (found.flaws[0]?.message ?? `${group.letter}: ${found.positions} of ${found.positions} positions`)
+            : `${group.letter}: not proved yet`,
+        };
+      });
+      const flaws = proof?.flaws ?? [];
+      const always = {
+        id: unit.id,
+        ok: proof !== undefined && flaws.length === 0,
+        text: !proof ? 'not proved yet' : (flaws[0]?.message ?? 'no hot to neutral or ground in any; all grounded'),
       };
-    });
-    const flaws = proof?.flaws ?? [];
-    const always = {
-      id: unit.id,
-      ok: proof !== undefined && flaws.length === 0,
-      text: !proof ? 'not proved yet' : (flaws[0]?.message ?? 'no hot to neutral or ground in any; all grounded'),
-    };
-    return [...rows, always];
-  }),
+      return [...rows, always];
+    })
+    .filter((one, i, all) => all.findIndex((other) => other.text === one.text) === i),
 );
 const colours = computed(() => [
   ...new Set(layout.value.cables.flatMap((one) => one.wires.map((wire) => wire.colour))),
@@ -62,7 +64,7 @@ const words: Record<string, string> = {
       <p>{{ fill.type.name }}, {{ room.name }}</p>
       <p class="off">Circuit {{ circuits.join(' and ') }} · turn off and test before opening</p>
     </header>
-    <div class="body">
+    <div class="body" :class="{ wide: layout.width > 620 }">
       <svg
         :viewBox="`0 0 ${layout.width} ${layout.height}`"
         :style="{ maxWidth: `${layout.width * 1.15}px` }"
@@ -71,9 +73,9 @@ const words: Record<string, string> = {
       >
         <rect
           class="box"
-          :x="CARD.LEFT - 4"
+          :x="layout.left - 4"
           :y="layout.boxTop - 12"
-          :width="layout.width - CARD.LEFT - 2"
+          :width="layout.width - layout.left - 2"
           :height="layout.height - layout.boxTop + 8"
           rx="8"
         />
@@ -107,8 +109,8 @@ const words: Record<string, string> = {
               r="4.5"
             />
           </g>
-          <line class="lead" :x1="CARD.LEFT - 10" :x2="row.from - (row.count > 0 ? 8 : 3)" :y1="row.y" :y2="row.y" />
-          <text class="net" :x="CARD.LEFT - 14" :y="row.y + 4" text-anchor="end">{{ row.text }}</text>
+          <line class="lead" :x1="layout.left - 10" :x2="row.from - (row.count > 0 ? 8 : 3)" :y1="row.y" :y2="row.y" />
+          <text class="net" :x="layout.left - 14" :y="row.y + 4" text-anchor="end">{{ row.text }}</text>
           <g v-if="row.count > 0" :transform="`translate(${row.from}, ${row.y})`">
             <path class="nut" :class="{ capped: row.capped }" d="M -11 10 L -7 -10 L 7 -10 L 11 10 Z" />
             <text class="nut-text num" y="5" text-anchor="middle">{{ row.count }}</text>
@@ -146,54 +148,62 @@ const words: Record<string, string> = {
         </g>
       </svg>
       <div class="numbers">
-        <h3 class="small-caps">Box fill 314.16</h3>
-        <table>
-          <tbody>
-            <tr v-for="line in fill.lines" :key="line.what" :title="line.section">
-              <td class="num">{{ line.count }}</td>
-              <td>{{ line.what }}</td>
-              <td class="num value">{{ line.in3.toFixed(2) }}</td>
-            </tr>
-            <tr class="sum">
-              <td></td>
-              <td>used of {{ fill.allowedIn3 ?? '?' }} in³</td>
-              <td class="num value big" :class="{ over: fill.fits === false }">{{ fill.usedIn3.toFixed(2) }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <div class="bar" aria-hidden="true">
-          <span :class="{ over: fill.fits === false }" :style="{ width: `${share * 100}%` }" />
-        </div>
-        <p v-if="fill.fits === false" class="is-violation">
-          Too full.
-          {{
-            fill.remedy
-              ? `Take the ${fill.remedy.name}.`
-              : 'No box of the catalogue holds it: bring fewer cables, or set a second box.'
-          }}
-        </p>
-        <h3 class="small-caps">Write in the box</h3>
-        <p class="write num">{{ fill.note || 'open back' }}</p>
-        <h3 class="small-caps">Proved</h3>
-        <p v-for="one in proved" :key="one.id" class="proof" :class="{ bad: !one.ok }">
-          <b>{{ one.ok ? '✓' : '✗' }}</b> {{ one.text }}
-        </p>
-        <h3 class="small-caps">Conductors</h3>
-        <p v-for="one in colours" :key="one" class="key">
-          <svg width="34" height="10" aria-hidden="true">
-            <line :class="['wire', one]" x1="2" x2="32" y1="5" y2="5" />
-            <line v-if="one === 'white' || one === 'bare'" :class="['core', one]" x1="2" x2="32" y1="5" y2="5" />
-          </svg>
-          {{ words[one] }}
-        </p>
-        <p v-if="hasRemarked" class="key">
-          <svg width="34" height="10" aria-hidden="true">
-            <line class="wire white" x1="2" x2="32" y1="5" y2="5" />
-            <line class="core white" x1="2" x2="32" y1="5" y2="5" />
-            <rect class="mark" x="12" y="0" width="10" height="10" />
-          </svg>
-          white with a band: no neutral, mark it for good (200.7(C))
-        </p>
+        <section class="fill">
+          <h3 class="small-caps">Box fill 314.16</h3>
+          <table>
+            <tbody>
+              <tr v-for="line in fill.lines" :key="line.what" :title="line.section">
+                <td class="num">{{ line.count }}</td>
+                <td>{{ line.what }}</td>
+                <td class="num value">{{ line.in3.toFixed(2) }}</td>
+              </tr>
+              <tr class="sum">
+                <td></td>
+                <td>used of {{ fill.allowedIn3 ?? '?' }} in³</td>
+                <td class="num value big" :class="{ over: fill.fits === false }">{{ fill.usedIn3.toFixed(2) }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <div class="bar" aria-hidden="true">
+            <span :class="{ over: fill.fits === false }" :style="{ width: `${share * 100}%` }" />
+          </div>
+          <p v-if="fill.fits === false" class="is-violation">
+            Too full.
+            {{
+              fill.remedy
+                ? `Take the ${fill.remedy.name}.`
+                : 'No box of the catalogue holds it: bring fewer cables, or set a second box.'
+            }}
+          </p>
+        </section>
+        <section class="note">
+          <h3 class="small-caps">Write in the box</h3>
+          <p class="write num">{{ fill.note || 'open back' }}</p>
+        </section>
+        <section class="proved">
+          <h3 class="small-caps">Proved</h3>
+          <p v-for="one in proved" :key="one.id" class="proof" :class="{ bad: !one.ok }">
+            <b>{{ one.ok ? '✓' : '✗' }}</b> {{ one.text }}
+          </p>
+        </section>
+        <section class="legend">
+          <h3 class="small-caps">Conductors</h3>
+          <p v-for="one in colours" :key="one" class="swatch">
+            <svg width="34" height="10" aria-hidden="true">
+              <line :class="['wire', one]" x1="2" x2="32" y1="5" y2="5" />
+              <line v-if="one === 'white' || one === 'bare'" :class="['core', one]" x1="2" x2="32" y1="5" y2="5" />
+            </svg>
+            {{ words[one] }}
+          </p>
+          <p v-if="hasRemarked" class="swatch">
+            <svg width="34" height="10" aria-hidden="true">
+              <line class="wire white" x1="2" x2="32" y1="5" y2="5" />
+              <line class="core white" x1="2" x2="32" y1="5" y2="5" />
+              <rect class="mark" x="12" y="0" width="10" height="10" />
+            </svg>
+            white with a band: no neutral, mark it for good (200.7(C))
+          </p>
+        </section>
       </div>
     </div>
     <footer class="muted">
@@ -355,10 +365,21 @@ h2 {
   font: 600 11.5px var(--numbers);
   fill: var(--ink);
 }
+.wide {
+  grid-template-columns: minmax(0, 1fr);
+}
+.wide .numbers {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
+  gap: 18px;
+}
+.wide .numbers h3 {
+  margin-top: 0;
+}
 .numbers h3 {
   margin: 8px 0 2px;
 }
-.numbers h3:first-child {
+.fill h3 {
   margin-top: 0;
 }
 table {
@@ -414,13 +435,13 @@ td.over {
 .proof.bad b {
   color: var(--violation);
 }
-.key {
+.swatch {
   display: flex;
   gap: 8px;
   align-items: center;
   font-size: 12.5px;
 }
-.key svg {
+.swatch svg {
   flex: none;
 }
 footer {
@@ -428,17 +449,59 @@ footer {
   margin-top: 4px;
 }
 @media (max-width: 1180px) {
-  .body {
-    grid-template-columns: 1fr;
+  .body,
+  .wide {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .numbers,
+  .wide .numbers {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 14px;
   }
 }
 @media print {
   .card {
     border-color: #000;
-    margin-bottom: 6mm;
+    padding: 6px 10px;
   }
-  .body {
-    grid-template-columns: minmax(0, 1fr) 200px;
+  h2 {
+    font-size: 22px;
+  }
+  .body,
+  .wide {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 4px;
+  }
+  .body > svg {
+    max-height: 66mm;
+  }
+  .numbers,
+  .wide .numbers {
+    display: grid;
+    grid-template-columns: 1.2fr 1fr 1.2fr;
+    gap: 10px;
+    font-size: 11px;
+  }
+  .numbers h3 {
+    margin-top: 0;
+  }
+  .legend,
+  .bar {
+    display: none;
+  }
+  td.num {
+    font-size: 12.5px;
+  }
+  td.big {
+    font-size: 17px;
+  }
+  .write {
+    font-size: 14px;
+    padding: 2px 6px;
+  }
+  footer {
+    font-size: 8.5px;
   }
 }
 </style>

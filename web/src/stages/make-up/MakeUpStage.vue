@@ -78,7 +78,7 @@ const print = () => window.print();
       No circuit comes to a box yet. Put boxes on circuits under
       <router-link :to="`/houses/${store.id}/circuits`">Circuits</router-link>; the cards follow by themselves.
     </p>
-    <div v-else class="scroll">
+    <div v-else :key="part" class="scroll">
       <template v-if="part === 'cards'">
         <MakeUpCard
           v-for="one in shown"
@@ -137,7 +137,7 @@ const print = () => window.print();
   font-size: 17px;
 }
 @page make-up {
-  size: letter landscape;
+  size: letter portrait;
   margin: 0.4in;
 }
 @media print {
@@ -153,6 +153,15 @@ const print = () => window.print();
   }
   .page {
     page: make-up;
+  }
+  .scroll {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 4mm;
+    align-items: start;
+  }
+  .scroll:has(.sheet) {
+    display: block;
   }
 }
 </style>

@@ -4,6 +4,8 @@ import { cableLabel, deviceTitle, type BoxMakeUp, type CableLabel, type Join, ty
 export interface CardLayout {
   readonly width: number;
   readonly height: number;
+  /** Where the box begins, to the right of the names. */
+  readonly left: number;
   readonly cables: readonly {
     readonly id: string;
     readonly x: number;
@@ -45,7 +47,6 @@ export interface CardRow {
   readonly hops: readonly number[];
 }
 
-const LEFT = 214;
 const CABLE_TOP = 8;
 const CABLE_HEIGHT = 46;
 const BOX_TOP = 76;
@@ -105,6 +106,9 @@ function describe(join: Join): string {
  * net its own line, so that no two conductors ever lie on one another.
  */
 export function layoutCard(makeUp: BoxMakeUp, units: readonly UnitWiring[]): CardLayout {
+  const joins = [...makeUp.joins].sort((a, b) => rank(a) - rank(b));
+  // The names of the nets stand in a column of their own.
+  const LEFT = 30 + 7.2 * Math.max(8, ...joins.map((join) => describe(join).length));
   const taken: number[] = [];
   let x = LEFT + 16;
   const wireX = new Map<string, number>();
@@ -130,7 +134,6 @@ export function layoutCard(makeUp: BoxMakeUp, units: readonly UnitWiring[]): Car
     x += width + 14;
     return cable;
   });
-  const joins = [...makeUp.joins].sort((a, b) => rank(a) - rank(b));
   const deviceTop = BOX_TOP + 34 + joins.length * ROW + 26;
   const outlets = new Map(
     makeUp.joins.flatMap((join) => join.terminals.map((one) => [one.outlet.device.id, one.outlet] as const)),
@@ -205,6 +208,7 @@ export function layoutCard(makeUp: BoxMakeUp, units: readonly UnitWiring[]): Car
     return { ...row, hops };
   });
   return {
+    left: LEFT,
     width: Math.max(x, left, LEFT + 260) + 6,
     height: devices.length > 0 ? deviceTop + 78 : deviceTop + 4,
     cables,
@@ -215,7 +219,7 @@ export function layoutCard(makeUp: BoxMakeUp, units: readonly UnitWiring[]): Car
   };
 }
 
-export const CARD = { LEFT, CABLE_TOP, CABLE_HEIGHT } as const;
+export const CARD = { CABLE_TOP, CABLE_HEIGHT } as const;
 
 /** A level line that hops over what crosses it. */
 export function linePath({ from, to, y, hops }: CardRow): string {

@@ -249,7 +249,7 @@ function letter(group: SwitchGroup, text: string): void {
   white-space: nowrap;
 }
 .short {
-  width: 64px;
+  grid-template-columns: auto 56px;
 }
 .row {
   flex-wrap: wrap;

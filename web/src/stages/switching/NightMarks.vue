@@ -20,6 +20,19 @@ const outline = (corners: readonly { x: number; y: number }[]) => corners.map((o
 const gone = computed(() =>
   (props.walk?.steps ?? []).slice(0, props.step + 1).filter((one) => one.level === props.level),
 );
+/** One sign a place: of two at one doorway the graver, and the one that is picked before all. */
+const signs = computed(() => {
+  const gravity = (one: NightFlaw) =>
+    one === props.chosen ? -1 : ['dark', 'no-light', 'behind-door', 'turn-back'].indexOf(one.kind);
+  const byPlace = new Map<string, NightFlaw>();
+  for (const one of [...props.flaws]
+    .filter((flaw) => flaw.level === props.level)
+    .sort((a, b) => gravity(a) - gravity(b))) {
+    const place = `${Math.round(one.at.x / 10)} ${Math.round(one.at.y / 10)}`;
+    if (!byPlace.has(place)) byPlace.set(place, one);
+  }
+  return [...byPlace.values()];
+});
 const SIGNS: Record<NightFlaw['kind'], string> = { dark: '!', 'no-light': '!', 'turn-back': '↩', 'behind-door': '⊣' };
 </script>
 
@@ -43,7 +56,7 @@ const SIGNS: Record<NightFlaw['kind'], string> = { dark: '!', 'no-light': '!', '
       />
     </template>
     <g
-      v-for="flaw in flaws.filter((one) => one.level === level)"
+      v-for="flaw in signs"
       :key="`${flaw.kind} ${flaw.passage} ${flaw.room}`"
       class="flaw"
       :class="[flaw.kind, { chosen: flaw === chosen }]"

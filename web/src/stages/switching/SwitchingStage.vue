@@ -180,9 +180,7 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
   <ProgressBar v-if="work.progress.value" title="Switching" :progress="work.progress.value" @cancel="work.cancel()" />
   <p v-if="proposal" class="proposal" role="status">
     <template v-if="proposal.plan.boxes.length">
-      <b class="num">{{ proposal.plan.boxes.length }}</b> switch box{{
-        proposal.plan.boxes.length === 1 ? '' : 'es'
-      }}
+      <b class="num">{{ proposal.plan.boxes.length }}</b> switch box{{ proposal.plan.boxes.length === 1 ? '' : 'es' }}
       at the latch side of the ways in, for rooms whose light has no switch yet.
       <button class="plain-button main" @click="accept">Take them</button>
     </template>
