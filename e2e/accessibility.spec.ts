@@ -16,7 +16,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.reload();
     await expectAccessible(page, 'houses');
     await openDemo(page);
-    for (const stop of ['House', 'Boxes', 'Walk', 'Circuits', 'Panel', 'Day'] as const) {
+    for (const stop of ['House', 'Boxes', 'Switching', 'Walk', 'Circuits', 'Panel', 'Day', 'Make-up'] as const) {
       await goTo(page, stop);
       await page.waitForTimeout(350);
       await expectAccessible(page, stop);

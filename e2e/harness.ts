@@ -108,14 +108,17 @@ export async function signIn(page: Page, url: string, email: string): Promise<vo
 
 export async function openDemo(
   page: Page,
-  stop: 'House' | 'Boxes' | 'Walk' | 'Circuits' | 'Panel' = 'Boxes',
+  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Make-up' = 'Boxes',
 ): Promise<void> {
   await page.getByRole('link', { name: 'Studio house on the narrow lot' }).click();
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
   await goTo(page, stop);
 }
 
-export async function goTo(page: Page, stop: 'House' | 'Boxes' | 'Walk' | 'Circuits' | 'Panel' | 'Day'): Promise<void> {
+export async function goTo(
+  page: Page,
+  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Day' | 'Make-up',
+): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })
     .getByRole('link', { name: new RegExp(`^${stop}`) })

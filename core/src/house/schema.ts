@@ -247,18 +247,6 @@ export const makeUpSchema = z.strictObject({
 });
 export type MakeUp = z.infer<typeof makeUpSchema>;
 
-/** Schools of switching; the code leaves them open. */
-export const switchingSchema = z.strictObject({
-  /** A fan and its light on switches of their own, with a three-wire cable. */
-  fan: z.enum(['apart', 'together']).default('apart'),
-  bathFan: z.enum(['apart', 'with-light']).default('apart'),
-  closets: z.enum(['wall', 'door-jamb']).default('wall'),
-  outdoors: z.enum(['manual', 'astronomic', 'dusk']).default('manual'),
-  /** A switch for the bedroom light beside the bed. */
-  bedside: z.boolean().default(false),
-});
-export type Switching = z.infer<typeof switchingSchema>;
-
 /** Receptacle heights by use, inches from the finished floor to the box centre, and the firm's schools. */
 export const standardsSchema = z.strictObject({
   lengths: z.enum(['1/16', '1/8', 'metric']).default('1/16'),
@@ -290,9 +278,8 @@ export const standardsSchema = z.strictObject({
   receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
   /** How circuits are planned; the usual schools where nothing is said. */
   planning: planningSchema.optional(),
-  /** How boxes are made up and rooms switched; the usual schools where nothing is said. */
+  /** How boxes are made up; the usual schools where nothing is said. */
   makeUp: makeUpSchema.optional(),
-  switching: switchingSchema.optional(),
   /** Hottest air in the attic, °F; 130 where nothing is said. */
   atticF: z.number().min(60).max(180).optional(),
   maxReceptaclesPerCircuit: z.number().int().min(1).max(60).default(12),

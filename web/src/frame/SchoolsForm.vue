@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { edit, planningOf, SCHOOLS, type Planning } from '@winculum/core';
+import { edit, makeUpOf, planningOf, SCHOOLS, type MakeUp, type Planning } from '@winculum/core';
 import { useHouse } from '../stores/house';
 
 /** What the code leaves to the firm when circuits are planned. */
@@ -13,6 +13,11 @@ const set = (changes: Partial<Planning>) =>
       'Change schools',
       (draft) => void (draft.standards.planning = { ...planning.value, ...changes }),
     ),
+  );
+const makeUp = computed(() => makeUpOf(store.house!));
+const setMakeUp = (changes: Partial<MakeUp>) =>
+  store.apply(
+    edit(store.house!, 'Change schools', (draft) => void (draft.standards.makeUp = { ...makeUp.value, ...changes })),
   );
 const value = (event: Event) => (event.target as HTMLSelectElement).value;
 const why = (field: (typeof SCHOOLS)[number]) =>
@@ -46,6 +51,45 @@ const why = (field: (typeof SCHOOLS)[number]) =>
       @change="set({ spareSpaces: Number(value($event)) })"
     />
     <span class="muted why">Somebody always adds a circuit.</span>
+  </fieldset>
+  <h2 class="small-caps">Schools for making up boxes</h2>
+  <fieldset :disabled="!store.canEdit" class="schools">
+    <label for="school-feed">Devices</label>
+    <select
+      id="school-feed"
+      class="plain"
+      :value="makeUp.feed"
+      @change="setMakeUp({ feed: value($event) as MakeUp['feed'] })"
+    >
+      <option value="pigtail">every one on a pigtail</option>
+      <option value="through">through its screws where two cables meet</option>
+    </select>
+    <span class="muted why"
+      >A pigtail keeps the next receptacle live when this one fails; shared neutrals always take one (300.13(B)).</span
+    >
+    <label for="school-clamps">Clamps in plastic boxes</label>
+    <select
+      id="school-clamps"
+      class="plain"
+      :value="makeUp.clamps"
+      @change="setMakeUp({ clamps: value($event) as MakeUp['clamps'] })"
+    >
+      <option value="multi-gang">count from two gangs on</option>
+      <option value="always">always count</option>
+      <option value="never">never count</option>
+    </select>
+    <span class="muted why">Whether moulded tabs are internal clamps (314.16(B)(2)) is read both ways.</span>
+    <label for="school-free">Free conductor, in</label>
+    <input
+      id="school-free"
+      class="plain num"
+      type="number"
+      min="6"
+      max="24"
+      :value="makeUp.freeIn"
+      @change="setMakeUp({ freeIn: Number(value($event)) })"
+    />
+    <span class="muted why">At least 6 by 300.14; most leave 8.</span>
   </fieldset>
 </template>
 

@@ -87,7 +87,7 @@ const at = (list: readonly number[]) =>
               <td v-for="(_, i) in chain.group.controls" :key="i">
                 <button
                   class="sight"
-                  :class="seen[p]?.[i] ?? 'none'"
+                  :class="seen[p]?.[i] ?? 'unseen'"
                   :aria-label="`${at(position)}: lamp ${chain.group.controls[i]!.box.tag} is ${seen[p]?.[i] ? words[seen[p]![i]!] : 'not looked at'}`"
                   @click="cycle(p, i)"
                 >

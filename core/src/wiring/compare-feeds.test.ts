@@ -1,0 +1,99 @@
+import { describe, expect, test } from 'vitest';
+import {
+  allLabels,
+  compareFeeds,
+  feedFrom,
+  freeFeed,
+  keepFeed,
+  netlistOf,
+  prove,
+  SCHEMES,
+  schemeTree,
+  wireHouse,
+  wireUnit,
+  makeUpBox,
+  type House,
+  type Result,
+} from '../index';
+import { readFileSync } from 'node:fs';
+import { readHouseFile } from '../index';
+import { chainOf, wiringHouse } from '../test/wiring-house';
+
+const must = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problems[0]!.message);
+  return result.value;
+};
+const demo: House = must(
+  readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8')),
+);
+
+describe('the demo house, wired', () => {
+  test.each(SCHEMES)('every circuit proves when it is fed %s', (scheme) => {
+    for (const { unit } of wireHouse(demo).units) {
+      if (unit.outlets.length === 0) continue;
+      const wiring = wireUnit(demo, unit, schemeTree(demo, unit, scheme));
+      const boxes = new Map(wiring.tree.nodes.map(({ box }) => [box.id, makeUpBox(demo, box, [wiring])]));
+      const proof = prove(netlistOf(wiring, boxes));
+      expect([...proof.flaws, ...proof.groups.flatMap((one) => one.flaws)].map((one) => one.message)).toEqual([]);
+    }
+  });
+
+  test('as it stands: a stair and hall of four places, a half that is switched, fan and light apart, three-ways fed from the light', () => {
+    const { units, boxes } = wireHouse(demo);
+    const chains = units.flatMap((one) => one.plan.chains);
+    const find = (name: string) => chains.find((one) => one.group.group.name === name)!;
+    expect(find('Stair and upper hall').order).toHaveLength(4);
+    expect(find('Living room lamp').group.controls[0]!.device).toMatchObject({ kind: 'receptacle', switched: 'half' });
+    const fan = find('Bedroom 2 fan').group.controls[0]!.box;
+    expect(find('Bedroom 2 light').group.controls[0]!.box.id).toBe(fan.id);
+    const hall = find('Back hall light');
+    const lamp = hall.group.controls[0]!.box.id;
+    const run = units
+      .flatMap((one) => one.runs)
+      .find((one) => one.from?.id === lamp && hall.order.some((each) => each.box.id === one.to.id));
+    expect(run!.cables[0]!.conductors.map((one) => one.signal?.kind)).toContain('leg');
+    for (const wiring of units) expect(prove(netlistOf(wiring, boxes)).ok).toBe(true);
+  });
+
+  test('every cable has a label at each of its ends', () => {
+    const { units } = wireHouse(demo);
+    const labels = allLabels(demo, units);
+    const cables = units.flatMap((one) => one.runs.flatMap((run) => run.cables));
+    expect(labels).toHaveLength(2 * cables.length);
+    for (const heading of ['FEED', 'TO NEXT', 'LAST']) expect(labels.some((one) => one.heading === heading)).toBe(true);
+    expect(labels.some((one) => /^3-WAY [a-z]$/.test(one.heading))).toBe(true);
+    for (const one of labels) expect(one.detail).toMatch(/^\d+-[234] (from|to) \S.*, circuit /);
+  });
+});
+
+describe('feed orders compared and kept', () => {
+  const house = wiringHouse({ ...chainOf(3), change: (one) => (one.cables = {}) });
+  const unit = () => wireHouse(house).units[0]!;
+
+  test('the fewest conductor-feet stands first, those with trouble last', () => {
+    const options = compareFeeds(house, unit().unit);
+    expect(options).toHaveLength(3);
+    const clean = options.filter((one) => one.doubled + one.overfull.length === 0).map((one) => one.conductorFt);
+    expect([...clean].sort((a, b) => a - b)).toEqual(clean);
+    for (const one of options)
+      expect(one.cableFt).toBeCloseTo(Object.values(one.byKind).reduce((sum, ft) => sum + ft, 0));
+  });
+
+  test('a scheme that is taken stays, a hand changes one feed, a loop is refused, and the tool takes over again', () => {
+    const [first] = compareFeeds(house, unit().unit);
+    const kept = must(keepFeed(house, first!)).house;
+    expect(Object.keys(kept.cables)).toHaveLength(4);
+    const wiring = wireHouse(kept).units[0]!;
+    expect(wiring.tree.stored).toBe(true);
+    expect(compareFeeds(kept, wiring.unit).map((one) => one.name)).toContain('as drawn');
+    const leaf = wiring.tree.nodes.at(-1)!;
+    const root = wiring.tree.nodes[0]!;
+    const moved = must(feedFrom(kept, wiring, leaf.box.id, root.box.id)).house;
+    expect(wireHouse(moved).units[0]!.tree.nodes.find((one) => one.box.id === leaf.box.id)!.parent!.box.id).toBe(
+      root.box.id,
+    );
+    const loop = feedFrom(kept, wiring, root.box.id, leaf.box.id);
+    expect(loop.ok ? '' : loop.problems[0]!.code).toBe('loop');
+    expect(must(freeFeed(kept, wiring.unit)).house.cables).toEqual({});
+  });
+});

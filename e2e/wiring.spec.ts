@@ -1,0 +1,104 @@
+import { expect, goTo, openDemo, test } from './harness';
+
+test('a group is looked at, loses a switch, and gets it back by drawing from the switch to the light', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Switching');
+  await page.getByRole('button', { name: /Stair and upper hall/ }).click();
+  const groups = page.getByRole('region', { name: 'Switch groups' });
+  await expect(groups).toContainText('2 three-way, 2 four-way');
+  await page.getByRole('button', { name: 'Take the switch at S1-3 out' }).click();
+  await expect(groups).toContainText('2 three-way, 1 four-way');
+  await expect(page.getByText('1 switch without a group')).toBeVisible();
+  const [from, to] = [
+    page.locator('[data-hit="box"][data-id="bs78"]'),
+    page.locator('[data-hit="box"][data-id="b6x"]'),
+  ];
+  const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(groups).toContainText('2 three-way, 2 four-way');
+  await expect(page.getByText('without a group')).toHaveCount(0);
+});
+
+test('the house is walked in the dark: the planted flaw is named, watched and cured', async ({ owner: page }) => {
+  await openDemo(page, 'Switching');
+  await page.getByRole('tab', { name: 'Night walk' }).click();
+  const flaw = page.locator('article', {
+    hasText: 'By the door from Dining room there is no switch for the light of Back hall',
+  });
+  await expect(flaw).toContainText('into the dark');
+  const score = Number(await page.locator('.score b').innerText());
+  await flaw.getByRole('button', { name: /into the dark/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'no switch for Back hall' })).toBeVisible();
+  await flaw.getByRole('button', { name: 'Add a switch here' }).click();
+  await expect(flaw).toHaveCount(0);
+  expect(Number(await page.locator('.score b').innerText())).toBeGreaterThan(score);
+  await page.getByRole('tab', { name: /Groups/ }).click();
+  await expect(page.getByRole('button', { name: /Back hall light/ })).toContainText('S4');
+});
+
+test('make-up: a card, its labels, another feed order, the proof, and a netlist to take along', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Make-up');
+  await page.getByLabel('Room').selectOption({ label: 'Foyer' });
+  const card = page.getByRole('article', { name: 'Make-up of F-11' });
+  await expect(card).toContainText('turn off and test before opening');
+  await expect(card).toContainText('16 × 14 allowed, 16 used');
+  await expect(card).toContainText('8 of 8 positions');
+  await page.getByRole('button', { name: 'Labels' }).click();
+  await expect(page.getByRole('region', { name: 'Cable labels' })).toContainText('3-WAY');
+  await page.getByRole('button', { name: 'Feed order' }).click();
+  const feed = page.getByRole('region', { name: 'Feed order' });
+  await feed.getByLabel('Circuit').selectOption({ label: 'Garage opener and lights' });
+  await feed.getByLabel('G-6 takes its power from').selectOption({ label: 'F-11' });
+  await expect(page.getByRole('alert')).toContainText('power cannot come back from there');
+  await feed
+    .getByRole('row', { name: /Shortest cable/ })
+    .getByRole('button', { name: 'Take this' })
+    .click();
+  await expect(feed).toContainText('Drawn by hand');
+  await feed.getByRole('button', { name: 'Leave it to the tool' }).click();
+  await expect(feed).toContainText('Found by the tool');
+  await page.getByRole('button', { name: 'Proof' }).click();
+  const row = page.locator('article', { hasText: 'Upper floor lights and alarms' });
+  await expect(row).toContainText('16 of 16 positions of 4 switches');
+  const download = page.waitForEvent('download');
+  await row.getByRole('button', { name: 'SPICE netlist' }).click();
+  expect((await download).suggestedFilename()).toBe('Upper floor lights and alarms.cir');
+});
+
+test('the fault finder: what is seen at two three-ways leaves few mistakes, and names the next look', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Make-up');
+  await page.getByRole('button', { name: 'Fault finder' }).click();
+  const finder = page.getByRole('region', { name: 'Fault finder' });
+  await finder.getByLabel('Group that misbehaves').selectOption({ label: 'g · Back hall light, 2 places' });
+  const see = async (n: number, times: number) => {
+    for (let i = 0; i < times; i++) await finder.locator('.sight').nth(n).click();
+  };
+  await see(0, 1);
+  await finder.getByRole('button', { name: 'Find the fault' }).click();
+  await expect(finder).toContainText('Next look');
+  const all = Number(await finder.locator('h2 .num').innerText());
+  await see(1, 2);
+  await see(2, 2);
+  await see(3, 2);
+  await finder.getByRole('button', { name: 'Find the fault' }).click();
+  await expect(finder.locator('h2 .num')).not.toHaveText(String(all));
+  await expect(finder).toContainText('is loose');
+  await expect(finder).not.toContainText('what a sound circuit does');
+});
+
+test('a group does not lose its name to an empty field', async ({ owner: page }) => {
+  await openDemo(page, 'Make-up');
+  await goTo(page, 'Switching');
+  await page.getByRole('button', { name: /Kitchen light/ }).click();
+  await page.getByLabel('Name').fill('');
+  await page.getByLabel('Name').press('Enter');
+  await expect(page.getByRole('button', { name: /Kitchen light/ })).toBeVisible();
+});
