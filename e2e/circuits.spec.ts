@@ -16,7 +16,7 @@ test('boxes are dragged to a card, and a GFCI receptacle takes over from the bre
   await openDemo(page, 'Circuits');
   const card = page.locator('[data-circuit="q17"]');
   await card.scrollIntoViewIfNeeded();
-  await expect(card).toContainText('7 outlets');
+  await expect(card).toContainText('8 outlets');
   const box = page
     .locator('g.box[data-hit="box"]')
     .filter({ has: page.locator('[aria-label^="LA-"]') })
@@ -27,9 +27,9 @@ test('boxes are dragged to a card, and a GFCI receptacle takes over from the bre
   await page.mouse.down();
   await page.mouse.move(to.x + 60, to.y + 20, { steps: 8 });
   await page.mouse.up();
-  await expect(card).toContainText('8 outlets');
+  await expect(card).toContainText('9 outlets');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(card).toContainText('7 outlets');
+  await expect(card).toContainText('8 outlets');
 
   await page.getByRole('button', { name: /Garage receptacles/ }).click();
   await expect(page.getByLabel(/^Kind follows/)).toContainText('follows the outlets: GFCI');

@@ -77,7 +77,7 @@ test('the fault finder: what is seen at two three-ways leaves few mistakes, and 
   await openDemo(page, 'Make-up');
   await page.getByRole('button', { name: 'Fault finder' }).click();
   const finder = page.getByRole('region', { name: 'Fault finder' });
-  await finder.getByLabel('Group that misbehaves').selectOption({ label: 'g · Back hall light, 2 places' });
+  await finder.getByLabel('Group that misbehaves').selectOption({ label: 'f · Back hall light, 2 places' });
   const see = async (n: number, times: number) => {
     for (let i = 0; i < times; i++) await finder.locator('.sight').nth(n).click();
   };
@@ -98,7 +98,7 @@ test('a group does not lose its name to an empty field', async ({ owner: page })
   await openDemo(page, 'Make-up');
   await goTo(page, 'Switching');
   await page.getByRole('button', { name: /Kitchen light/ }).click();
-  await page.getByLabel('Name').fill('');
-  await page.getByLabel('Name').press('Enter');
+  await page.getByLabel('Name', { exact: true }).fill('');
+  await page.getByLabel('Name', { exact: true }).press('Enter');
   await expect(page.getByRole('button', { name: /Kitchen light/ })).toBeVisible();
 });

@@ -1,3 +1,4 @@
+export * from './board';
 export * from './box-fill';
 export * from './cables';
 export * from './chain';

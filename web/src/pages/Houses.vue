@@ -82,6 +82,7 @@ onMounted(load);
       <span class="muted"
         >{{ session.signedIn?.user.name }}, {{ session.signedIn?.firm.name }} ({{ session.signedIn?.role }})</span
       >
+      <router-link to="/bench" class="plain-button">The bench</router-link>
       <button class="plain-button" @click="showMembers = true">Members</button>
       <button class="plain-button" @click="signOut">Sign out</button>
     </header>

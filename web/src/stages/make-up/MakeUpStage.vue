@@ -78,7 +78,7 @@ const print = () => window.print();
       No circuit comes to a box yet. Put boxes on circuits under
       <router-link :to="`/houses/${store.id}/circuits`">Circuits</router-link>; the cards follow by themselves.
     </p>
-    <div v-else :key="part" class="scroll">
+    <div v-else :key="part" class="scroll" tabindex="0">
       <template v-if="part === 'cards'">
         <MakeUpCard
           v-for="one in shown"
