@@ -46,6 +46,17 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('tab', { name: tab }).click();
       await expectAccessible(page, tab);
     }
+    await goTo(page, 'Switching');
+    await page.getByRole('button', { name: /Kitchen light/ }).click();
+    await expectAccessible(page, 'a group');
+    await page.getByRole('tab', { name: 'Night walk' }).click();
+    await page.getByText('walks in the dark').waitFor();
+    await expectAccessible(page, 'the night walk');
+    await goTo(page, 'Make-up');
+    for (const part of ['Labels', 'Feed order', 'Proof', 'Fault finder']) {
+      await page.getByRole('button', { name: part }).click();
+      await expectAccessible(page, part);
+    }
     await goTo(page, 'Walk');
     await page.getByRole('button', { name: 'Sign-off' }).click();
     await expectAccessible(page, 'sign-off');
@@ -53,5 +64,8 @@ for (const theme of ['light', 'dark'] as const) {
     await expectAccessible(page, 'docket');
     await page.getByRole('button', { name: 'Job' }).click();
     await expectAccessible(page, 'job');
+    await page.goto(new URL('/bench', page.url()).href);
+    await page.getByText('The bench').waitFor();
+    await expectAccessible(page, 'the bench');
   });
 }

@@ -102,3 +102,42 @@ test('a group does not lose its name to an empty field', async ({ owner: page })
   await page.getByLabel('Name', { exact: true }).press('Enter');
   await expect(page.getByRole('button', { name: /Kitchen light/ })).toBeVisible();
 });
+
+test('the bench: a switch is wired by keyboard and by dragging, flipped, measured and proved', async ({
+  owner: page,
+}) => {
+  await page.getByRole('link', { name: 'The bench' }).click();
+  const pin = (name: string) => page.getByRole('button', { name, exact: true });
+  const join = async (a: string, b: string) => {
+    await pin(a).focus();
+    await page.keyboard.press('Enter');
+    await pin(b).focus();
+    await page.keyboard.press('Enter');
+  };
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('Not yet.')).toBeVisible();
+  await join('hot of feed in switch box', 'hot of lamp in lamp box');
+  await expect(page.getByRole('alert')).toContainText('300.3(B)');
+  await join('hot of feed in switch box', 'line of single-pole in switch box');
+  await join('load of single-pole in switch box', 'black of the cable in switch box');
+  await join('neutral of feed in switch box', 'white of the cable in switch box');
+  await join('black of the cable in lamp box', 'hot of lamp in lamp box');
+  const [a, b] = [
+    (await pin('white of the cable in lamp box').locator('.screw').boundingBox())!,
+    (await pin('neutral of lamp in lamp box').locator('.screw').boundingBox())!,
+  ];
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByText('5 joints made')).toBeVisible();
+  await page.getByRole('button', { name: 'switch box: down' }).click();
+  await page.getByRole('button', { name: 'Meter' }).click();
+  await pin('hot of lamp in lamp box').click();
+  await pin('neutral of lamp in lamp box').click();
+  await expect(page.getByRole('status').filter({ hasText: 'V' })).toContainText('120');
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('Every position does what it should')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('1 of 7 solved')).toBeVisible();
+});

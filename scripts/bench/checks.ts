@@ -3,10 +3,14 @@ import {
   askTap,
   checkHouse,
   moveBox,
+  netlistOf,
   planCircuits,
+  prove,
   readHouseFile,
   simulateDay,
   typicalDay,
+  walkAtNight,
+  wireHouse,
   type House,
 } from '../../core/src/index';
 import type { Figure } from './main';
@@ -15,12 +19,21 @@ const read = readHouseFile(readFileSync(new URL('../../demo/studio-house.json', 
 if (!read.ok) throw new Error(read.problems[0]!.message);
 export const demo: House = read.value;
 
-const ID_FIELDS = new Set(['id', 'room', 'feature', 'circuit', 'box', 'device', 'gfciFirst']);
+const ID_FIELDS = new Set(['id', 'room', 'feature', 'circuit', 'box', 'device', 'gfciFirst', 'from', 'to']);
 
 /** The demo house `n` times side by side: every id with a suffix, every room a lot further on. */
 export function manyTimes(house: House, n: number): House {
   const many = structuredClone(house);
-  const collections = ['rooms', 'openings', 'features', 'boxes', 'loads', 'circuits'] as const;
+  const collections = [
+    'rooms',
+    'openings',
+    'features',
+    'boxes',
+    'loads',
+    'circuits',
+    'switchGroups',
+    'cables',
+  ] as const;
   for (let i = 1; i < n; i++) {
     const suffix = `-${i}`;
     const text = JSON.stringify(Object.fromEntries(collections.map((one) => [one, house[one]])));
@@ -38,6 +51,10 @@ export function manyTimes(house: House, n: number): House {
       for (const corner of room.corners) corner.x += i * 600;
     }
     for (const feature of Object.values(copy.features)) if (feature.at.kind === 'free') feature.at.x += i * 600;
+    for (const group of Object.values(copy.switchGroups)) {
+      group.switches = group.switches.map((id) => id + suffix);
+      group.controls = group.controls.map((id) => id + suffix);
+    }
     for (const circuit of Object.values(copy.circuits)) [circuit.panel, circuit.space] = [null, null];
     for (const box of Object.values(copy.boxes)) {
       box.tag = `${String.fromCharCode(64 + i)}${box.tag.split('-')[0]}`.slice(0, 4) + `-${box.tag.split('-')[1]}`;
@@ -97,6 +114,21 @@ function living(): number {
   return median(Array.from({ length: 20 }, () => time(() => simulateDay(demo, items))));
 }
 
+const timed = (work: () => void): number => {
+  const times = Array.from({ length: 9 }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+  return times.sort((a, b) => a - b)[4]!;
+};
+
+/** All circuits proved as they are made up; the house itself is wired already. */
+function proving(): number {
+  const { units, boxes } = wireHouse(demo);
+  return timed(() => units.forEach((one) => prove(netlistOf(one, boxes))));
+}
+
 export function measureChecks(): Figure[] {
   const ten = manyTimes(demo, 10);
   fullCheck(demo, 60);
@@ -108,6 +140,8 @@ export function measureChecks(): Figure[] {
     { name: 'planning the circuits of the demo house', value: planning(), unit: 'ms', wanted: 3000 },
     { name: 'asking all circuits whether they may feed one light', value: asking(), unit: 'ms', wanted: 500 },
     { name: 'a day in the demo house', value: living(), unit: 'ms', wanted: 200 },
+    { name: 'proving every switch position of the demo house', value: proving(), unit: 'ms', wanted: 1000 },
+    { name: 'walking the demo house in the dark', value: timed(() => walkAtNight(demo)), unit: 'ms', wanted: 500 },
     { name: 'ten times the house against the house', value: fullCheck(ten, 12) / full, unit: 'times', wanted: 12 },
   ];
 }

@@ -54,6 +54,27 @@ function setWires(wires: Board['wires']): void {
   kept.value = { ...kept.value, wires: { ...kept.value.wires, [chosen.value]: wires } };
   verdict.value = null;
 }
+/** A wire is also drawn by dragging from pin to pin; the click that ends a drag is not one more touch. */
+let dragged: string | null = null;
+let justJoined = false;
+function release(event: PointerEvent): void {
+  const target = document.elementFromPoint(event.clientX, event.clientY)?.closest<SVGElement>('[data-pin]');
+  const to = target?.dataset['pin'];
+  const from = dragged;
+  dragged = null;
+  if (mode.value !== 'wire' || !from || !to || from === to) return;
+  held.value = from;
+  touch(to);
+  justJoined = true;
+  setTimeout(() => (justJoined = false));
+}
+function grab(pin: string, event: PointerEvent): void {
+  dragged = pin;
+  (event.target as Element).releasePointerCapture?.(event.pointerId);
+}
+function press(pin: string): void {
+  if (!justJoined) touch(pin);
+}
 function touch(pin: string): void {
   says.value = '';
   if (mode.value === 'meter') {
@@ -165,21 +186,58 @@ const width = computed(() => 40 + board.value.boxes.length * (BOX + GAP) - GAP);
       </p>
     </header>
     <div class="body">
-      <nav aria-label="Exercises">
-        <button
-          v-for="one in EXERCISES"
-          :key="one.id"
-          class="exercise"
-          :aria-pressed="one.id === chosen"
-          @click="chosen = one.id"
-        >
-          <b class="num">{{ kept.done.includes(one.id) ? '✓' : '·' }}</b> {{ one.title }}
-        </button>
-        <p class="muted">
-          {{ kept.done.length }} of {{ EXERCISES.length }} solved; kept on this device for
-          {{ session.signedIn?.user.name ?? 'you' }}.
-        </p>
-      </nav>
+      <div class="left">
+        <nav aria-label="Exercises">
+          <button
+            v-for="one in EXERCISES"
+            :key="one.id"
+            class="exercise"
+            :aria-pressed="one.id === chosen"
+            @click="chosen = one.id"
+          >
+            <b class="num">{{ kept.done.includes(one.id) ? '✓' : '·' }}</b> {{ one.title }}
+          </button>
+          <p class="muted">
+            {{ kept.done.length }} of {{ EXERCISES.length }} solved; kept on this device for
+            {{ session.signedIn?.user.name ?? 'you' }}.
+          </p>
+        </nav>
+        <aside aria-label="Result">
+          <div v-if="verdict" role="status">
+            <p v-if="verdict.solved" class="good"><b>Proved.</b> Every position does what it should.</p>
+            <template v-else>
+              <p class="is-violation"><b>Not yet.</b></p>
+              <p v-for="one in verdict.problems" :key="one.what">
+                {{ one.what
+                }}<template v-if="one.positions.length">
+                  Switches {{ one.positions.map((p) => (p ? 'up' : 'down')).join(', ') }}.</template
+                ><br /><span class="muted">{{ one.why }}</span>
+              </p>
+            </template>
+          </div>
+          <h2 class="small-caps">Truth table</h2>
+          <table>
+            <thead>
+              <tr>
+                <th v-for="one in switches" :key="one.id">{{ one.label }}</th>
+                <th>lamp</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr
+                v-for="one in table"
+                :key="one.row.join()"
+                :class="{ here: one.row.every((p, i) => p === (up[switches[i]!.id] ?? 0)) }"
+              >
+                <td v-for="(p, i) in one.row" :key="i">{{ p ? 'up' : 'down' }}</td>
+                <td>
+                  <b>{{ one.sights.join(', ') }}</b>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </aside>
+      </div>
       <section aria-label="Board">
         <p class="task">{{ exercise.task }} Grounds are left out here; on site every box and device has one.</p>
         <div class="tools" role="toolbar" aria-label="Bench tools">
@@ -247,18 +305,21 @@ const width = computed(() => 40 + board.value.boxes.length * (BOX + GAP) - GAP);
               v-for="(wire, i) in board.wires"
               :key="i"
               class="wire"
-              :class="{ hot: isHot(wire[0]) }"
+              :class="{ live: isHot(wire[0]) }"
               :d="wirePath(wire, i)"
             />
             <g
               v-for="[pin, spot] in spots"
               :key="pin"
               class="pin"
-              :class="[spot.one.name, { held: held === pin, probed: probes.includes(pin), hot: isHot(pin) }]"
+              :class="[spot.one.name, { held: held === pin, probed: probes.includes(pin), live: isHot(pin) }]"
               role="button"
               tabindex="0"
               :aria-label="label(spot.one)"
-              @click="touch(pin)"
+              :data-pin="pin"
+              @pointerdown="grab(pin, $event)"
+              @pointerup="release"
+              @click="press(pin)"
               @keydown.enter.prevent="touch(pin)"
               @keydown.space.prevent="touch(pin)"
             >
@@ -294,41 +355,6 @@ const width = computed(() => 40 + board.value.boxes.length * (BOX + GAP) - GAP);
           </p>
         </details>
       </section>
-      <aside aria-label="Result">
-        <div v-if="verdict" role="status">
-          <p v-if="verdict.solved" class="good"><b>Proved.</b> Every position does what it should.</p>
-          <template v-else>
-            <p class="is-violation"><b>Not yet.</b></p>
-            <p v-for="one in verdict.problems" :key="one.what">
-              {{ one.what
-              }}<template v-if="one.positions.length">
-                Switches {{ one.positions.map((p) => (p ? 'up' : 'down')).join(', ') }}.</template
-              ><br /><span class="muted">{{ one.why }}</span>
-            </p>
-          </template>
-        </div>
-        <h2 class="small-caps">Truth table</h2>
-        <table>
-          <thead>
-            <tr>
-              <th v-for="one in switches" :key="one.id">{{ one.label }}</th>
-              <th>lamp</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="one in table"
-              :key="one.row.join()"
-              :class="{ here: one.row.every((p, i) => p === (up[switches[i]!.id] ?? 0)) }"
-            >
-              <td v-for="(p, i) in one.row" :key="i">{{ p ? 'up' : 'down' }}</td>
-              <td>
-                <b>{{ one.sights.join(', ') }}</b>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </aside>
     </div>
   </main>
 </template>
@@ -351,7 +377,7 @@ h1 {
 }
 .body {
   display: grid;
-  grid-template-columns: 210px minmax(0, 1fr) 250px;
+  grid-template-columns: 270px minmax(0, 1fr);
   gap: 18px;
   padding: 14px 18px;
 }
@@ -372,6 +398,11 @@ h1 {
   background: var(--card);
   border-left-color: var(--chalk);
   font-weight: 600;
+}
+.left {
+  display: grid;
+  gap: 14px;
+  align-content: start;
 }
 .task {
   font-size: 16px;
@@ -441,7 +472,7 @@ h1 {
   stroke: var(--muted);
   stroke-width: 4;
 }
-.wire.hot {
+.wire.live {
   stroke: var(--caution);
   stroke-dasharray: 12 3;
 }
@@ -449,6 +480,7 @@ h1 {
   cursor: pointer;
 }
 .finger {
+  touch-action: none;
   fill: transparent;
 }
 .screw {
@@ -471,7 +503,7 @@ h1 {
 .pin.neutral .screw {
   fill: #fff;
 }
-.pin.hot .screw {
+.pin.live .screw {
   stroke: var(--caution);
   stroke-width: 3;
 }

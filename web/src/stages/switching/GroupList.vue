@@ -172,7 +172,7 @@ function letter(group: SwitchGroup, text: string): void {
             </button></span
           >
         </p>
-        <label class="row"
+        <label class="row tick"
           ><input
             type="checkbox"
             :checked="one.group.inThisOrder ?? false"
@@ -254,7 +254,8 @@ function letter(group: SwitchGroup, text: string): void {
 .row {
   flex-wrap: wrap;
 }
-.place {
+.place,
+.tick {
   flex-wrap: nowrap;
 }
 .place .tag {
