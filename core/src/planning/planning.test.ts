@@ -253,3 +253,27 @@ describe('circuits by hand', () => {
     expect(partners(share(second, c!.id, null))).toEqual([undefined, undefined, undefined]);
   });
 });
+
+it('what one group of switches controls is planned onto one circuit, and its switches with it', () => {
+  const { house } = plan(emptied('2023'));
+  const { byDevice } = indexOutlets(house);
+  for (const group of Object.values(house.switchGroups)) {
+    const circuits = new Set([...group.controls, ...group.switches].map((id) => byDevice.get(id)!.device.circuit));
+    expect([group.name, circuits.size]).toEqual([group.name, 1]);
+  }
+});
+
+it('a feed order that somebody drew goes with the circuit that is planned anew', () => {
+  const before = Object.values(demo.cables);
+  expect(before.length).toBeGreaterThan(10);
+  const { house } = plan(demo);
+  const circuits = new Set(Object.values(house.cables).map((one) => one.circuit));
+  for (const id of circuits) {
+    const devices = (one: House) =>
+      indexOutlets(one)
+        .byCircuit.get(id)!
+        .map((outlet) => outlet.device.id)
+        .sort();
+    expect(devices(house)).toEqual(devices(demo));
+  }
+});

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import {
+  boxesOnTheWay,
   findFaults,
   groupProblems,
   hardwareAt,
@@ -484,4 +485,63 @@ test('every circuit of a house without stored cables proves under each scheme', 
   const all = wireHouse(house);
   expect(all.units[0]!.tree.nodes).toHaveLength(4);
   expect(prove(netlistOf(all.units[0]!, all.boxes)).ok).toBe(true);
+});
+
+test('the fault finder looks at the boxes on the way only, and sees the same there', () => {
+  const { net, wiring, house } = wired({
+    boxes: {
+      A: [null, 'receptacle'],
+      S1: ['A', 'switch'],
+      L: ['S1', 'luminaire'],
+      X: ['A', 'receptacle'],
+      Y: ['X', 'receptacle'],
+    },
+    groups: { a: { switches: ['S1-0'], controls: ['L-0'] } },
+  });
+  const keep = boxesOnTheWay(wiring, 'a');
+  expect([...keep].sort()).toEqual(['A', 'L', 'S1']);
+  const small = netlistOf(wiring, wireHouse(house).boxes, keep);
+  expect(small.loads.map((one) => one.id)).toEqual(
+    ['A-0', 'L-0'].sort(
+      (a, b) => net.loads.findIndex((one) => one.id === a) - net.loads.findIndex((one) => one.id === b),
+    ),
+  );
+  expect(sightsOf(small, 'a')).toEqual(sightsOf(net, 'a'));
+  expect(prove(small).ok).toBe(true);
+});
+
+describe('what a make-up says of each join', () => {
+  const joinsAt = (box: string, feed: 'pigtail' | 'through' = 'pigtail') => {
+    const { house } = wired({
+      boxes: { A: [null, 'receptacle'], B: ['A', 'receptacle'] },
+      change: (one) => (one.standards.makeUp = { feed, freeIn: 8, clamps: 'never' }),
+    });
+    return Object.fromEntries(
+      wireHouse(house)
+        .boxes.get(box)!
+        .joins.map((one) => [one.signal.split('/')[0], one.via]),
+    );
+  };
+  test.each([
+    ['every device on a pigtail', 'A', 'pigtail', { hot: 'splice', neutral: 'splice', ground: 'splice' }],
+    [
+      'through the screws where two cables meet',
+      'A',
+      'through',
+      { hot: 'device', neutral: 'device', ground: 'splice' },
+    ],
+    ['the last box has nothing to splice', 'B', 'pigtail', { hot: 'direct', neutral: 'direct', ground: 'direct' }],
+  ] as const)('%s', (_, box, feed, wanted) => expect(joinsAt(box, feed)).toEqual(wanted));
+
+  test('a neutral that waits is capped, a spare conductor of a pulled cable at both ends', () => {
+    const { house } = wired({
+      boxes: { L: [null, 'luminaire'], S1: ['L', 'switch'] },
+      groups: { a: { switches: ['S1-0'], controls: ['L-0'] } },
+      change: (one) => (one.cables['c-S1']!.kind = '/4'),
+    });
+    const joins = wireHouse(house).boxes.get('S1')!.joins;
+    expect(joins.find((one) => one.signal.startsWith('neutral'))!.via).toBe('capped');
+    const spare = joins.find((one) => one.signal.startsWith('spare'))!;
+    expect([spare.via, spare.words]).toEqual(['capped', 'spare, capped']);
+  });
 });
