@@ -1,6 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { feedTree, netlistOf, prove, schemeTree, SCHEMES, solve, wireHouse, wiringUnits, type Netlist } from '../index';
+import {
+  boxesBeforeGfci,
+  feedTree,
+  givesGfci,
+  protectionOf,
+  netlistOf,
+  prove,
+  schemeTree,
+  SCHEMES,
+  solve,
+  wireHouse,
+  wiringUnits,
+  type Netlist,
+} from '../index';
 import { wired, wiringHouse } from '../test/wiring-house';
 
 const flawsOf = (net: Netlist) => {
@@ -131,6 +144,24 @@ describe('behind a GFCI receptacle', () => {
     expect([hot('A'), hot('B')]).toEqual(['hot/Q/line', 'hot/Q/load']);
     expect(flawsOf(made.net)).toEqual([]);
   });
+});
+
+test('a garage receptacle drawn before the GFCI is not protected by it, and the breaker has to', () => {
+  const garage = (from: Readonly<Record<'A' | 'G', string | null>>) =>
+    wiringHouse({
+      boxes: { A: [from.A, 'receptacle'], G: [from.G, { kind: 'receptacle', gfci: true }] },
+      change: (house) => {
+        house.rooms['room']!.kind = 'garage';
+        house.circuits['Q']!.gfciFirst = 'G-0';
+        for (const [i, id] of ['A', 'G'].entries())
+          house.boxes[id]!.at = { kind: 'wall', wall: 'c0', alongIn: 100 + 100 * i, heightIn: 44 };
+      },
+    });
+  const behind = garage({ A: 'G', G: null });
+  const before = garage({ A: null, G: 'A' });
+  expect(boxesBeforeGfci(before, before.circuits['Q']!)).toEqual(new Set(['A']));
+  expect(givesGfci(protectionOf(behind, 'Q').needed)).toBe(false);
+  expect(givesGfci(protectionOf(before, 'Q').needed)).toBe(true);
 });
 
 describe('feed orders that nobody drew', () => {

@@ -1,7 +1,7 @@
 import { cableBetween, spotOfBox, spotOfPanel, type Spot } from '../circuits/cable-run';
-import type { Box, Cable, House } from '../house/schema';
+import type { Box, Cable, Circuit, House } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
-import type { WiringUnit } from './unit';
+import { wiringUnits, type WiringUnit } from './unit';
 
 /** A box on the way of the power, with the run of cable that brings it. */
 export interface FeedNode {
@@ -254,4 +254,20 @@ export function schemeTree(house: House, unit: WiringUnit, scheme: Scheme): Feed
   const boxes = boxesOf(unit);
   const lengths = lengthsOf(house, unit, boxes);
   return treeOf(boxes, parentsBy(scheme, unit, lengths), lengths, unit);
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
+/**
+ * Boxes that the power reaches without passing the GFCI receptacle that is to protect the rest. None where the tool finds the
+ * feed order, since it begins at that receptacle; what nobody feeds yet is not behind it either.
+ */
+export function boxesBeforeGfci(house: House, circuit: Circuit): ReadonlySet<string> {
+  if (circuit.gfciFirst === null || !Object.values(house.cables).some((one) => one.circuit === circuit.id)) return NONE;
+  const unit = wiringUnits(house).find((one) => one.circuits.some(({ id }) => id === circuit.id));
+  if (!unit?.gfci) return NONE;
+  const behind = new Set<string>();
+  for (const node of feedTree(house, unit).nodes)
+    if (node.box === unit.gfci.box || (node.parent && behind.has(node.parent.box.id))) behind.add(node.box.id);
+  return new Set(boxesOf(unit).flatMap((box) => (behind.has(box.id) ? [] : [box.id])));
 }

@@ -1,6 +1,7 @@
 import { mustGet } from '../../units/result';
 import type { BreakerKind, Circuit, Edition, House } from '../../house/schema';
 import { indexOutlets, outletsOn, type Outlet } from '../../circuits/outlets';
+import { boxesBeforeGfci } from '../../wiring/feed-tree';
 import { decideAfci } from './afci';
 import type { Decision } from './decision';
 import { decideGfci } from './gfci';
@@ -17,6 +18,8 @@ export interface CircuitProtection {
   readonly needsAfci: boolean;
   /** The GFCI receptacle that stands first in line, where one does. */
   readonly first: Outlet | undefined;
+  /** Boxes that stand before it in a feed order that somebody drew: it does not protect them. */
+  readonly before: ReadonlySet<string>;
   /** What the breaker must be, given the receptacles that protect. */
   readonly needed: BreakerKind;
   /** What it is: the choice of a person, or what is needed. */
@@ -74,7 +77,9 @@ export function protectCircuit(
     !whyNotReadilyAccessible(first);
   const protectsItself = (one: OutletProtection) =>
     one.outlet.device.kind === 'receptacle' && one.outlet.device.gfci && !whyNotReadilyAccessible(one.outlet);
-  const breakerGfci = !firstProtects && needing.some((one) => !protectsItself(one));
+  const before = boxesBeforeGfci(house, circuit);
+  const isBehind = (one: OutletProtection) => firstProtects && !before.has(one.outlet.box.id);
+  const breakerGfci = needing.some((one) => !isBehind(one) && !protectsItself(one));
   const needsAfci = outlets.some((one) => one.afci.kind === 'required');
   const needed = kindOf(breakerGfci, needsAfci);
   return {
@@ -82,6 +87,7 @@ export function protectCircuit(
     needsGfci: needing.length > 0,
     needsAfci,
     first: firstProtects ? first : undefined,
+    before,
     needed,
     fitted: circuit.breaker === 'auto' ? needed : circuit.breaker,
   };
@@ -101,6 +107,6 @@ export function protectionOf(house: House, circuitId: string, edition: Edition =
 
 /** Whether an outlet that needs GFCI has it: from the breaker, the first receptacle in line, or itself. */
 export function isGfciGiven(protection: CircuitProtection, outlet: Outlet): boolean {
-  if (givesGfci(protection.fitted) || protection.first) return true;
+  if (givesGfci(protection.fitted) || (protection.first && !protection.before.has(outlet.box.id))) return true;
   return outlet.device.kind === 'receptacle' && outlet.device.gfci && !whyNotReadilyAccessible(outlet);
 }
