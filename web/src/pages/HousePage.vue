@@ -146,12 +146,14 @@ watch(
     grid-template: 48px minmax(0, 1fr) 38vh / 60px minmax(0, 1fr);
     grid-template-areas: 'top top' 'rail stage' 'side side';
   }
-  /* On the walk the sheet is what one needs in hand. */
-  .frame.walk {
+  /* On the walk and at the box the sheet is what one needs in hand. */
+  .frame.walk,
+  .frame.make-up {
     grid-template: 48px minmax(0, 1fr) / 60px minmax(0, 1fr);
     grid-template-areas: 'top top' 'rail stage';
   }
-  .frame.walk .side {
+  .frame.walk .side,
+  .frame.make-up .side {
     display: none;
   }
 }

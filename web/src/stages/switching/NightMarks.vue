@@ -43,7 +43,7 @@ const SIGNS: Record<NightFlaw['kind'], string> = { dark: '!', 'no-light': '!', '
         v-for="room in rooms"
         :key="room.id"
         :points="outline(room.corners)"
-        :class="lit.has(room.id) ? 'lit' : 'dark'"
+        :class="lit.has(room.id) ? 'lamplit' : 'unlit'"
       />
       <polyline :points="outline(gone.map((one) => one.at))" class="way" :stroke-width="3 / scale" />
       <circle
@@ -73,11 +73,11 @@ const SIGNS: Record<NightFlaw['kind'], string> = { dark: '!', 'no-light': '!', '
 .night {
   pointer-events: none;
 }
-.dark {
+.unlit {
   fill: #14201f;
   opacity: 0.5;
 }
-.lit {
+.lamplit {
   fill: var(--tape);
   opacity: 0.32;
 }
