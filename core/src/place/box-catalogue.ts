@@ -1,4 +1,5 @@
 import type { Box, BoxType, Covering, House } from '../house/schema';
+import { HABITABLE_ROOMS } from './habitable';
 import { viewRoom } from '../plan/room-view';
 
 const device = (
@@ -182,16 +183,13 @@ export function suitableType(house: House, box: Box): BoxType {
 /** The type that somebody chose, or the one that suits. */
 export const typeOf = (house: House, box: Box): BoxType => findBoxType(house, box.type) ?? suitableType(house, box);
 
-const HABITABLE =
-  /^(kitchen|dining|breakfast|living|family|den|library|sunroom|bedroom|recreation|office|studio|basement-finished)$/;
-
 /**
  * Whether a ceiling box is where a fan might hang one day: the one nearest to the middle of a habitable room, for a
  * luminaire that is not recessed. Which places are acceptable for a fan is a judgement: NEC 314.27(C), *from memory*, medium.
  */
 export function isFanPlace(house: House, box: Box): boolean {
   const view = viewRoom(house, box.room);
-  if (!HABITABLE.test(view.room.kind) || box.at.kind !== 'ceiling') return false;
+  if (!HABITABLE_ROOMS.has(view.room.kind) || box.at.kind !== 'ceiling') return false;
   const xs = view.room.corners.map((one) => one.x);
   const ys = view.room.corners.map((one) => one.y);
   const middle = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };

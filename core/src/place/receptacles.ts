@@ -1,4 +1,5 @@
-import type { Box, Room, RoomKind } from '../house/schema';
+import { HABITABLE_ROOMS } from './habitable';
+import type { Box, Room } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import { lengthOf } from '../plan/intervals';
 import { measureCounterSpaces, type CounterSpace } from '../plan/counter-spaces';
@@ -15,21 +16,7 @@ export const HIGHEST_REQUIRED_IN = 66;
 const FLOOR_FROM_WALL_IN = 18;
 
 /** Rooms under the wall spacing of 210.52(A), with those that practice reads as similar. */
-export const SPACED_ROOMS: ReadonlySet<RoomKind> = new Set([
-  'kitchen',
-  'dining',
-  'breakfast',
-  'living',
-  'family',
-  'den',
-  'library',
-  'sunroom',
-  'bedroom',
-  'recreation',
-  'office',
-  'studio',
-  'basement-finished',
-]);
+export const SPACED_ROOMS = HABITABLE_ROOMS;
 
 export const receptaclesOf = (box: Box): Receptacle[] =>
   Object.values(box.devices).filter((device): device is Receptacle => device.kind === 'receptacle');

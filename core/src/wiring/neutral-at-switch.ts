@@ -1,24 +1,9 @@
 import type { Outlet } from '../circuits/outlets';
 import type { Edition, RoomKind } from '../house/schema';
+import { HABITABLE_ROOMS } from '../place/habitable';
 import type { WiredGroup } from './unit';
 
 const BATH_HALL_STAIR: ReadonlySet<RoomKind> = new Set(['bathroom', 'half-bath', 'hallway', 'stair', 'foyer']);
-const HABITABLE: ReadonlySet<RoomKind> = new Set([
-  'kitchen',
-  'dining',
-  'breakfast',
-  'living',
-  'family',
-  'den',
-  'library',
-  'sunroom',
-  'bedroom',
-  'recreation',
-  'office',
-  'studio',
-  'basement-finished',
-]);
-const NAMELESS: ReadonlySet<RoomKind> = new Set(['other']);
 
 export interface NeutralAnswer {
   readonly needed: 'yes' | 'no' | 'cannot-tell';
@@ -37,12 +22,11 @@ export function neutralAt({ controls }: WiredGroup, one: Outlet, edition: Editio
   const rooms = [one.room, ...lights.map((to) => to.room)];
   const kinds = rooms.map((room) => room.kind);
   const in2014 = edition === '2014';
-  const named = kinds.find((kind) => HABITABLE.has(kind) || BATH_HALL_STAIR.has(kind));
+  const named = kinds.find((kind) => HABITABLE_ROOMS.has(kind) || BATH_HALL_STAIR.has(kind));
   if (named && !in2014)
     return { needed: 'yes', why: `it switches light in or stands in a bath, hall, stair or habitable room` };
-  if (in2014 && kinds.some((kind) => HABITABLE.has(kind) || kind === 'bathroom' || kind === 'half-bath'))
+  if (in2014 && kinds.some((kind) => HABITABLE_ROOMS.has(kind) || kind === 'bathroom' || kind === 'half-bath'))
     return { needed: 'yes', why: 'it serves a habitable room or bathroom' };
-  if (kinds.some((kind) => NAMELESS.has(kind)))
-    return { needed: 'cannot-tell', why: 'the use of the room is not named' };
+  if (kinds.includes('other')) return { needed: 'cannot-tell', why: 'the use of the room is not named' };
   return { needed: 'no', why: 'neither bath, hall, stair nor habitable room' };
 }

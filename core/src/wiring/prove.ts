@@ -1,4 +1,4 @@
-import { CONTACTS, type LoadPart, type NetGroup, type Netlist, type Pin } from './netlist';
+import { CONTACTS, type LoadPart, type NetGroup, type Netlist, type Pin, type SwitchPart } from './netlist';
 
 /** What was found wrong, with the positions that show it. */
 export interface Flaw {
@@ -95,21 +95,28 @@ export class Conduction {
     return position;
   }
 
-  /** A smart switch closes when it and those of its companions that are wired to it have been pressed an odd number of times. */
   #smart(position: Position, positions: ReadonlyMap<string, number>): void {
-    for (const one of this.net.switches) {
-      if (one.hardware !== 'smart') continue;
-      const { line, load, signal } = one.at;
-      let presses = positions.get(one.id) ?? 0;
-      for (const other of this.net.switches)
-        if (other.hardware === 'companion' && signal && other.at.signal && position.same(signal, other.at.signal))
-          if (other.at.line && position.hasHot(other.at.line)) presses ^= positions.get(other.id) ?? 0;
-      const powered =
-        !one.at.neutral ||
-        this.net.sources.some((s) => s.kind === 'neutral' && position.same(s.point, one.at.neutral!));
-      if (presses === 1 && powered && line && load) position.join(line, load);
-    }
+    for (const one of this.net.switches)
+      if (one.at.line && one.at.load && isSmartClosed(this.net, position, one, positions))
+        position.join(one.at.line, one.at.load);
   }
+}
+
+/** A smart switch closes when it and those of its companions that are wired to it have been pressed an odd number of times. */
+export function isSmartClosed(
+  net: Netlist,
+  position: Position,
+  one: SwitchPart,
+  positions: ReadonlyMap<string, number>,
+): boolean {
+  if (one.hardware !== 'smart') return false;
+  const { signal, neutral } = one.at;
+  let presses = positions.get(one.id) ?? 0;
+  for (const other of net.switches)
+    if (other.hardware === 'companion' && signal && other.at.signal && position.same(signal, other.at.signal))
+      if (other.at.line && position.hasHot(other.at.line)) presses ^= positions.get(other.id) ?? 0;
+  const powered = !neutral || net.sources.some((s) => s.kind === 'neutral' && position.same(s.point, neutral));
+  return presses === 1 && powered;
 }
 
 export class Position {

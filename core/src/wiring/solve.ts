@@ -1,4 +1,5 @@
 import { CONTACTS, type Netlist, type Pin } from './netlist';
+import { Conduction, isSmartClosed } from './prove';
 
 /** A closed contact, ohms: what keeps the equations regular; far below any wire. */
 const CONTACT_OHMS = 1e-3;
@@ -32,20 +33,12 @@ export function resistorsOf(net: Netlist, positions: ReadonlyMap<string, number>
   const contact = (name: string, a: Pin | undefined, b: Pin | undefined) => {
     if (a && b) list.push({ name, a: at(a), b: at(b), ohms: CONTACT_OHMS });
   };
+  const conducting = new Conduction(net).with(positions);
   for (const one of net.switches) {
     const position = positions.get(one.id) ?? 0;
-    if (one.hardware === 'smart' || one.hardware === 'companion') {
-      const presses = net.switches
-        .filter(
-          (other) =>
-            other === one ||
-            (other.hardware === 'companion' &&
-              other.at.signal &&
-              one.at.signal &&
-              at(other.at.signal) === at(one.at.signal)),
-        )
-        .reduce((sum, other) => sum + (positions.get(other.id) ?? 0), 0);
-      if (one.hardware === 'smart' && presses % 2 === 1) contact(`switch ${one.id}`, one.at.line, one.at.load);
+    if (one.hardware === 'companion') continue;
+    if (one.hardware === 'smart') {
+      if (isSmartClosed(net, conducting, one, positions)) contact(`switch ${one.id}`, one.at.line, one.at.load);
       continue;
     }
     CONTACTS[one.hardware][position]!.forEach(([a, b], i) => contact(`switch ${one.id} ${i}`, one.at[a], one.at[b]));

@@ -545,3 +545,20 @@ describe('what a make-up says of each join', () => {
     expect([spare.via, spare.words]).toEqual(['capped', 'spare, capped']);
   });
 });
+
+test('a companion in another box counts the same for the proof and for the volts', () => {
+  const { net } = wired({
+    boxes: {
+      S1: [null, { kind: 'switch', style: 'smart' }],
+      S2: ['S1', { kind: 'switch', style: 'companion' }],
+      L: ['S1', 'luminaire'],
+    },
+    groups: { a: { switches: ['S1-0', 'S2-0'], controls: ['L-0'] } },
+  });
+  const volts = positionsOf(2).map((at) => {
+    const all = new Map(net.groups[0]!.switches.map((id, i) => [id, at[i]!]));
+    return Math.round(solve(net, all).across.get('L-0')!);
+  });
+  expect(volts).toEqual([0, 120, 120, 0]);
+  expect(sightsOf(net, 'a').flat()).toEqual(['dark', 'lit', 'lit', 'dark']);
+});

@@ -1,23 +1,12 @@
 import type { RoomKind } from '../../house/schema';
 import { lightOf } from '../../control/room-light';
+import { HABITABLE_ROOMS } from '../../place/habitable';
 import type { RoomView } from '../../plan/room-view';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
 /** Habitable rooms, bathrooms, hallways, stairways and garages, as 210.70(A) names them. */
 const LIT: ReadonlySet<RoomKind> = new Set<RoomKind>([
-  'kitchen',
-  'dining',
-  'breakfast',
-  'living',
-  'family',
-  'den',
-  'library',
-  'sunroom',
-  'bedroom',
-  'recreation',
-  'office',
-  'studio',
-  'basement-finished',
+  ...HABITABLE_ROOMS,
   'bathroom',
   'half-bath',
   'hallway',
