@@ -2,7 +2,7 @@
 set -u
 
 root=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
-pg_bin=/usr/lib/postgresql/15/bin
+pg_bin=
 
 say() { printf '%s\n' "$*" >&2; }
 die() { say "$*"; exit 1; }
@@ -61,12 +61,32 @@ pg_folder() {
 
 free_port() { node -e 'const s=require("node:net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
 
+newest_postgres() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
+
+# Sets pg_bin to the newest PostgreSQL of the machine, installed where there is none.
+find_postgres() {
+  pg_bin=$(newest_postgres)
+  [ -n "$pg_bin" ] || apt_install postgresql
+  pg_bin=$(newest_postgres)
+  [ -n "$pg_bin" ] || die "PostgreSQL is not where Debian puts it. Set DATABASE_URL to one that runs."
+}
+
+# Sets pg_bin to the PostgreSQL that made the data in a folder: another major version cannot read them.
+keep_to_version() {
+  local made
+  made=$(cat "$1/PG_VERSION" 2>/dev/null) || return 0
+  pg_bin="/usr/lib/postgresql/$made/bin"
+  [ -x "$pg_bin/postgres" ] || apt_install "postgresql-$made"
+}
+
 # Starts the local PostgreSQL on loopback and sets DATABASE_URL. PG_STARTED=1 when this call started it.
 start_postgres() {
   PG_STARTED=0
-  [ -x "$pg_bin/initdb" ] || apt_install postgresql-15
+  # First the packages: they bring the user whom the choice of the folder depends on.
+  find_postgres
   local folder="${1:-$(pg_folder)}" log
   PG_DATA="$folder/pg"
+  keep_to_version "$PG_DATA"
   log="$folder/postgres.log"
   mkdir -p "$folder"
   [ "$folder" = "$root/.data" ] || say "The database lives in $folder, since its user cannot reach the project's folder."

@@ -1,5 +1,5 @@
 import { innerPoint, type Point } from '../house/geometry';
-import type { Box, Circuit, House, Panel } from '../house/schema';
+import type { Box, Circuit, House, Level, Panel, Room } from '../house/schema';
 import { boxPoint, featureOutline } from '../plan/points';
 import { indexOutlets, outletsOn, type Outlet } from './outlets';
 
@@ -30,9 +30,21 @@ function spotAt(house: House, roomId: string, at: Point, heightIn: number, wall?
   };
 }
 
+const spots = new WeakMap<Box, { room: Room; level: Level; spot: Spot }>();
+
+/** Where a box is, remembered as long as its room and storey are the same. */
 export function spotOfBox(house: House, box: Box): Spot {
+  const room = house.rooms[box.room]!;
+  const level = house.levels[room.level]!;
+  const known = spots.get(box);
+  if (known && known.room === room && known.level === level) return known.spot;
+  const spot = findSpot(house, box, level);
+  spots.set(box, { room, level, spot });
+  return spot;
+}
+
+function findSpot(house: House, box: Box, level: Level): Spot {
   const { at } = box;
-  const level = house.levels[house.rooms[box.room]!.level]!;
   const heightIn = at.kind === 'ceiling' ? level.ceilingIn : at.kind === 'floor' ? 0 : at.heightIn;
   const wall = at.kind === 'wall' ? `${box.room} ${at.wall}` : undefined;
   return spotAt(house, box.room, boxPoint(house, box), heightIn, wall);
@@ -79,23 +91,26 @@ export interface TreeNode {
  * in the list, so it is always the same.
  */
 export function shortestTree(house: House, start: Spot, boxes: readonly Box[]): TreeNode[] {
-  const spots = new Map(boxes.map((box) => [box, spotOfBox(house, box)]));
-  const left = new Map(
-    boxes.map((box) => [
-      box,
-      { edgeIn: cableBetween(start, spots.get(box)!), parent: undefined as TreeNode | undefined },
-    ]),
-  );
+  interface Waiting {
+    readonly box: Box;
+    readonly spot: Spot;
+    edgeIn: number;
+    parent: TreeNode | undefined;
+  }
+  const left = boxes.map((box): Waiting => {
+    const spot = spotOfBox(house, box);
+    return { box, spot, edgeIn: cableBetween(start, spot), parent: undefined };
+  });
   const nodes: TreeNode[] = [];
-  while (left.size > 0) {
-    const [box, { edgeIn, parent }] = [...left].reduce((best, one) => (one[1].edgeIn < best[1].edgeIn ? one : best));
-    left.delete(box);
+  while (left.length > 0) {
+    let next = 0;
+    for (let i = 1; i < left.length; i++) if (left[i]!.edgeIn < left[next]!.edgeIn) next = i;
+    const [{ box, spot, edgeIn, parent }] = left.splice(next, 1) as [Waiting];
     const node = { box, parent, edgeIn, pathIn: edgeIn + (parent?.pathIn ?? 0) };
     nodes.push(node);
-    const spot = spots.get(box)!;
-    for (const [other, known] of left) {
-      const next = cableBetween(spot, spots.get(other)!);
-      if (nodes.length === 1 || next < known.edgeIn) left.set(other, { edgeIn: next, parent: node });
+    for (const other of left) {
+      const length = cableBetween(spot, other.spot);
+      if (nodes.length === 1 || length < other.edgeIn) [other.edgeIn, other.parent] = [length, node];
     }
   }
   return nodes;

@@ -99,9 +99,16 @@ function sumOf(outlets: readonly Outlet[], school: School): LoadLine[] {
   return lines;
 }
 
+interface Known {
+  readonly outlets: readonly Outlet[];
+  readonly standards: Standards;
+  readonly loads: Map<School, CircuitLoad>;
+}
+const measured = new WeakMap<Circuit, Known>();
+
 /**
  * The load of a circuit with its sum, by the school of the firm unless another is asked for. Length-free: voltage drop
- * is not in it.
+ * is not in it. Remembered by the circuit and its list of outlets.
  */
 export function measureCircuitLoad(
   house: House,
@@ -109,6 +116,15 @@ export function measureCircuitLoad(
   school: School = house.standards.receptacleSchool,
 ): CircuitLoad {
   const outlets = outletsOn(house, circuit);
+  let known = measured.get(circuit);
+  if (!known || known.outlets !== outlets || known.standards !== house.standards)
+    measured.set(circuit, (known = { outlets, standards: house.standards, loads: new Map() }));
+  let load = known.loads.get(school);
+  if (!load) known.loads.set(school, (load = addUpCircuit(house, circuit, outlets, school)));
+  return load;
+}
+
+function addUpCircuit(house: House, circuit: Circuit, outlets: readonly Outlet[], school: School): CircuitLoad {
   const lines = sumOf(outlets, school);
   const volts = circuitVolts(circuit);
   const va = lines.reduce((sum, line) => sum + line.va, 0);

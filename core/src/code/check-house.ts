@@ -88,21 +88,23 @@ function inForce(house: House, rule: Rule, edition: Edition): InForce | undefine
 const roomMemory = new WeakMap<RoomView, Map<string, readonly Verdict[]>>();
 const entryKeys = new WeakMap<Limits, string>();
 
-/** Verdicts of a rule about one room, remembered by the room's view, the edition and the limits in force. */
-function checkRoom(
+/** Verdicts of a rule about rooms, remembered by each room's view, the edition and the limits in force. */
+function checkRooms(
   rule: Extract<Rule, { scope: 'room' }>,
-  view: RoomView,
+  views: readonly RoomView[],
   limits: Limits,
   edition: Edition,
 ): readonly Verdict[] {
-  let memory = roomMemory.get(view);
-  if (!memory) roomMemory.set(view, (memory = new Map()));
   let limitsKey = entryKeys.get(limits);
   if (limitsKey === undefined) entryKeys.set(limits, (limitsKey = JSON.stringify(limits)));
   const key = `${rule.id} ${edition} ${limitsKey}`;
-  let verdicts = memory.get(key);
-  if (!verdicts) memory.set(key, (verdicts = rule.check(view, limits, report, edition)));
-  return verdicts;
+  return views.flatMap((view) => {
+    let memory = roomMemory.get(view);
+    if (!memory) roomMemory.set(view, (memory = new Map()));
+    let verdicts = memory.get(key);
+    if (!verdicts) memory.set(key, (verdicts = rule.check(view, limits, report, edition)));
+    return verdicts;
+  });
 }
 
 /** The verdicts of one rule, or undefined where it applies to nothing. A rule that throws cannot tell, and says why. */
@@ -110,7 +112,7 @@ function runRule(rule: Rule, facts: Facts, limits: Limits): readonly Verdict[] |
   try {
     if (rule.scope === 'house') return rule.appliesTo(facts) ? rule.check(facts, limits, report) : undefined;
     const views = facts.views.filter(rule.appliesTo);
-    return views.length === 0 ? undefined : views.flatMap((view) => checkRoom(rule, view, limits, facts.edition));
+    return views.length === 0 ? undefined : checkRooms(rule, views, limits, facts.edition);
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
     return [{ kind: 'cannot-tell', messageId: 'broken', data: { reason }, where: {}, detail: {} }];
@@ -171,6 +173,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
   const facts: Facts = {
     house,
     edition,
+    circuits: Object.values(house.circuits),
     outlets: indexOutlets(house),
     views: Object.keys(house.rooms).map((id) => viewRoom(house, id)),
   };

@@ -13,7 +13,7 @@ const NOT_SMALL = new Set(['range', 'cooktop', 'oven', 'dishwasher', 'disposer',
 
 export const outletsOf = (facts: Facts, circuit: Circuit): readonly Outlet[] =>
   facts.outlets.byCircuit.get(circuit.id) ?? [];
-export const circuitsOf = (facts: Facts): Circuit[] => Object.values(facts.house.circuits);
+export const circuitsOf = (facts: Facts): readonly Circuit[] => facts.circuits;
 
 /** A receptacle that 210.52(B)(1) puts on a small-appliance circuit: general and refrigeration receptacles of the food rooms. */
 export const isFoodReceptacle = (outlet: Outlet): boolean =>

@@ -1,4 +1,4 @@
-import type { House, Edition } from '../house/schema';
+import type { Circuit, House, Edition } from '../house/schema';
 import type { OutletIndex } from '../circuits/outlets';
 import type { Interval } from '../plan/intervals';
 import type { RoomView } from '../plan/room-view';
@@ -89,6 +89,7 @@ export interface Report<M extends Messages> {
 export interface Facts {
   readonly house: House;
   readonly edition: Edition;
+  readonly circuits: readonly Circuit[];
   readonly outlets: OutletIndex;
   readonly views: readonly RoomView[];
 }

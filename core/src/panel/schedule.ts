@@ -25,25 +25,43 @@ export interface ScheduleRow {
   readonly va: number;
 }
 
-export interface PanelSchedule {
-  readonly panel: Panel;
-  readonly rows: readonly ScheduleRow[];
+export interface LegLoads {
   readonly legVa: Readonly<Record<Leg, number>>;
   /** |A − B| / max(A, B); 0 is even. Follows 210.11(B) in spirit: loads evenly among the legs. */
   readonly imbalance: number;
+}
+
+export interface PanelSchedule extends LegLoads {
+  readonly panel: Panel;
+  readonly rows: readonly ScheduleRow[];
   readonly unplaced: readonly Circuit[];
   readonly freeSpaces: number;
 }
 
-/** The panel as it will stand. The kind of each breaker is decided elsewhere (it is the code's matter) and passed in. */
-export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: Circuit) => BreakerKind): PanelSchedule {
-  const circuits = Object.values(house.circuits);
+/** The circuit whose pole is first in each space of a panel. */
+function circuitsBySpace(house: House, panel: Panel): Map<number, { circuit: Circuit; continued: boolean }> {
   const bySpace = new Map<number, { circuit: Circuit; continued: boolean }>();
-  for (const circuit of circuits)
+  for (const circuit of Object.values(house.circuits))
     if (circuit.panel === panel.id)
       spacesOf(circuit).forEach((space, i) => {
-        if (!bySpace.has(space)) bySpace.set(space, { circuit, continued: i > 0 });
+        if (!bySpace.has(space) && space <= panel.spaces) bySpace.set(space, { circuit, continued: i > 0 });
       });
+  return bySpace;
+}
+
+const poleVa = (house: House, circuit: Circuit): number => measureCircuitLoad(house, circuit).va / circuit.poles;
+
+/** What each leg of a panel carries. */
+export function loadLegs(house: House, panel: Panel): LegLoads {
+  const legVa = { A: 0, B: 0 };
+  for (const [space, { circuit }] of circuitsBySpace(house, panel)) legVa[legOf(space)] += poleVa(house, circuit);
+  const larger = Math.max(legVa.A, legVa.B);
+  return { legVa, imbalance: larger === 0 ? 0 : Math.abs(legVa.A - legVa.B) / larger };
+}
+
+/** The panel as it will stand. The kind of each breaker is decided elsewhere (it is the code's matter) and passed in. */
+export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: Circuit) => BreakerKind): PanelSchedule {
+  const bySpace = circuitsBySpace(house, panel);
   const rows = Array.from({ length: panel.spaces }, (_, i): ScheduleRow => {
     const space = i + 1;
     const found = bySpace.get(space);
@@ -65,18 +83,14 @@ export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: C
       continued,
       breaker: breakerOf(circuit),
       directory: writeDirectoryEntry(circuit, outletsOn(house, circuit)),
-      va: measureCircuitLoad(house, circuit).va / circuit.poles,
+      va: poleVa(house, circuit),
     };
   });
-  const legVa = { A: 0, B: 0 };
-  for (const row of rows) legVa[row.leg] += row.va;
-  const larger = Math.max(legVa.A, legVa.B);
   return {
     panel,
     rows,
-    legVa,
-    imbalance: larger === 0 ? 0 : Math.abs(legVa.A - legVa.B) / larger,
-    unplaced: circuits.filter((circuit) => circuit.space === null || circuit.panel !== panel.id),
+    ...loadLegs(house, panel),
+    unplaced: Object.values(house.circuits).filter((circuit) => circuit.space === null || circuit.panel !== panel.id),
     freeSpaces: rows.filter((row) => !row.circuit).length,
   };
 }

@@ -169,15 +169,18 @@ export function suitableType(house: House, box: Box): BoxType {
   const covering = coveringAt(house, box);
   const onWall = devices.some((one) => one.kind === 'luminaire' || one.kind === 'alarm');
   if (onWall) return pick('octagon-4');
-  const fits = boxTypes(house).filter(
-    (one) =>
+  let smallest: BoxType | undefined;
+  for (const one of boxTypes(house))
+    if (
       one.shape === 'device' &&
       one.gangs === box.gangs &&
       (one.for === 'old-work') === (oldWork && box.gangs <= 2) &&
       (one.masonry ?? false) === (covering?.kind === 'masonry' && box.gangs === 1) &&
-      (one.adjustable ?? false) === (covering?.kind === 'undecided' && box.gangs <= 2),
-  );
-  return [...fits].sort((a, b) => a.volumeIn3 - b.volumeIn3)[0] ?? pick(`gang-${box.gangs}`);
+      (one.adjustable ?? false) === (covering?.kind === 'undecided' && box.gangs <= 2) &&
+      (!smallest || one.volumeIn3 < smallest.volumeIn3)
+    )
+      smallest = one;
+  return smallest ?? pick(`gang-${box.gangs}`);
 }
 
 /** The type that somebody chose, or the one that suits. */

@@ -215,6 +215,14 @@ const sameSeen = (a: readonly SeenOpening[], b: readonly SeenOpening[]): boolean
       one.widthIn === b[i]!.widthIn,
   );
 
+/** Whether two views of a room differ in boxes at most. */
+const sameShell = (a: RoomView, b: RoomView): boolean =>
+  a.level === b.level &&
+  sameItems(a.features, b.features) &&
+  sameSeen(a.openings, b.openings) &&
+  samePartitions(a.partitions, b.partitions);
+
+const viewsByHouse = new WeakMap<House, Map<string, RoomView>>();
 const lastViews = new WeakMap<Room, RoomView>();
 
 /**
@@ -222,6 +230,14 @@ const lastViews = new WeakMap<Room, RoomView>();
  * so that everything remembered by it survives edits elsewhere in the house.
  */
 export function viewRoom(house: House, roomId: string): RoomView {
+  let views = viewsByHouse.get(house);
+  if (!views) viewsByHouse.set(house, (views = new Map()));
+  let view = views.get(roomId);
+  if (!view) views.set(roomId, (view = lookAtRoom(house, roomId)));
+  return view;
+}
+
+function lookAtRoom(house: House, roomId: string): RoomView {
   const room = house.rooms[roomId];
   if (!room) throw new Error(`No room "${roomId}"`);
   const level = house.levels[room.level]!;
@@ -229,17 +245,9 @@ export function viewRoom(house: House, roomId: string): RoomView {
   const boxes = inRoom(house.boxes, roomId);
   const openings = seeOpenings(house, room);
   const partitions = partitionsOf(house, room);
-  const last = lastViews.get(room);
-  if (
-    last &&
-    last.level === level &&
-    sameItems(last.features, features) &&
-    sameItems(last.boxes, boxes) &&
-    sameSeen(last.openings, openings) &&
-    samePartitions(last.partitions, partitions)
-  )
-    return last;
   const view = { room, level, openings, features, boxes, partitions };
+  const last = lastViews.get(room);
+  if (last && sameShell(last, view) && sameItems(last.boxes, boxes)) return last;
   lastViews.set(room, view);
   return view;
 }
@@ -261,14 +269,7 @@ export function perShell<T>(derive: (view: RoomView) => T): (view: RoomView) => 
   const memory = new WeakMap<Room, { view: RoomView; value: T }>();
   return (view) => {
     const known = memory.get(view.room);
-    if (
-      known &&
-      known.view.level === view.level &&
-      sameItems(known.view.features, view.features) &&
-      sameSeen(known.view.openings, view.openings) &&
-      samePartitions(known.view.partitions, view.partitions)
-    )
-      return known.value;
+    if (known && (known.view === view || sameShell(known.view, view))) return known.value;
     const value = derive(view);
     memory.set(view.room, { view, value });
     return value;

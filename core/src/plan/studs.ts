@@ -171,6 +171,10 @@ const facesByHeight = perShell(() => new Map<string, readonly StudFace[]>());
 function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: number): StudFace[] {
   const loop = wallLoop(view.room);
   const half = halfBoxWidthIn(gangs);
+  const offset = STUD_WIDTH_IN / 2 + half;
+  const studs = layStuds(view).filter((stud) => stud.kind !== 'jack' && (stud.topIn ?? Infinity) > heightIn + 3);
+  const isNear = (stud: Stud) => nearIn === undefined || Math.abs(Math.abs(stud.atIn - nearIn) - offset) <= 0.2;
+  if (!studs.some(isNear)) return [];
   const blocked = [
     ...view.openings
       .filter(
@@ -189,20 +193,20 @@ function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: num
       .filter((one) => heightIn > one.bottomIn - 2 && heightIn < one.topIn + 2)
       .map((one) => ({ fromIn: one.fromIn - half, toIn: one.toIn + half })),
   ];
-  const studs = layStuds(view).filter((stud) => stud.kind !== 'jack' && (stud.topIn ?? Infinity) > heightIn + 3);
-  const offset = STUD_WIDTH_IN / 2 + half;
-  return studs.flatMap((stud, i) => {
-    if (nearIn !== undefined && Math.abs(Math.abs(stud.atIn - nearIn) - offset) > 0.2) return [];
-    const beside = [studs[i - 1], studs[i + 1]];
+  const faces: StudFace[] = [];
+  studs.forEach((stud, i) => {
+    if (!isNear(stud)) return;
     const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
-    return (['left', 'right'] as const)
-      .map((side): StudFace => ({ studIn: stud.atIn, side, atIn: stud.atIn + (side === 'left' ? -offset : offset) }))
-      .filter(({ atIn }) => atIn >= wall.startIn + half + 0.5 && atIn <= wall.startIn + wall.lengthIn - half - 0.5)
-      .filter(({ atIn }) => blocked.every((gap) => atIn <= gap.fromIn || atIn >= gap.toIn))
-      .filter(({ atIn }) =>
-        beside.every((other) => !other || Math.abs(other.atIn - atIn) >= half + STUD_WIDTH_IN / 2 - 0.05),
-      );
+    const isFree = (other: Stud | undefined, atIn: number) =>
+      !other || Math.abs(other.atIn - atIn) >= half + STUD_WIDTH_IN / 2 - 0.05;
+    for (const side of ['left', 'right'] as const) {
+      const atIn = stud.atIn + (side === 'left' ? -offset : offset);
+      if (atIn < wall.startIn + half + 0.5 || atIn > wall.startIn + wall.lengthIn - half - 0.5) continue;
+      if (blocked.some((gap) => atIn > gap.fromIn && atIn < gap.toIn)) continue;
+      if (isFree(studs[i - 1], atIn) && isFree(studs[i + 1], atIn)) faces.push({ studIn: stud.atIn, side, atIn });
+    }
   });
+  return faces;
 }
 
 /** The stud face that a box stands on, within an eighth of an inch; undefined when it stands on none. */

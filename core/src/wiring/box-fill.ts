@@ -39,7 +39,7 @@ const gangsOf = (ratingA: number) => (ratingA >= 30 ? 2 : 1);
 
 /** The sum of 314.16(B) for a box as it is made up. Conductors count in where they enter; pigtails and connectors do not. */
 export function boxFill(house: House, makeUp: BoxMakeUp, edition: Edition = house.job.edition): BoxFill {
-  const { box, cables, joins } = makeUp;
+  const { box, cables, units } = makeUp;
   const lines: FillLine[] = [];
   const add = (count: number, awg: Awg, what: string, section: string) =>
     lines.push({ count, what, in3: round(count * (ALLOWANCE_IN3[awg] ?? 0)), section });
@@ -51,21 +51,18 @@ export function boxFill(house: House, makeUp: BoxMakeUp, edition: Edition = hous
     const count = bySize.get(awg);
     if (count) add(count, awg, `conductor${count === 1 ? '' : 's'} of ${awg}`, '314.16(B)(1)');
   }
+  // A device counts by the wire of its own circuit, whatever else passes through the box.
   const wired = new Map<string, { gangs: number; awg: Awg; name: string }>();
-  for (const join of joins)
-    for (const { outlet } of join.terminals) {
+  for (const { plan, unit } of units)
+    for (const { outlet } of plan.needsAt.get(box.id) ?? []) {
       const { device } = outlet;
       if (device.kind !== 'receptacle' && device.kind !== 'switch') continue;
-      const awg = join.ends.reduce((a, end) => larger(a, end.cable.run.awg), '14' as Awg);
-      const known = wired.get(device.id);
-      wired.set(device.id, {
-        gangs: device.kind === 'receptacle' ? gangsOf(device.ratingA) : 1,
-        awg: known ? larger(known.awg, awg) : awg,
-        name: device.kind,
-      });
+      const gangs = device.kind === 'receptacle' ? gangsOf(device.ratingA) : 1;
+      wired.set(device.id, { gangs, awg: unit.circuits[0]!.awg, name: device.kind });
     }
+  const devices = [...wired.values()];
   for (const awg of AWGS) {
-    const yokes = [...wired.values()].filter((one) => one.awg === awg);
+    const yokes = devices.filter((one) => one.awg === awg);
     const gangs = yokes.reduce((sum, one) => sum + one.gangs, 0);
     if (gangs > 0)
       add(

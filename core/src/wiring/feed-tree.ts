@@ -82,7 +82,10 @@ export class Growth {
     };
     for (const box of boxes) if (!this.has(box)) look(box);
     while (left.size > 0) {
-      const [box, best] = [...left].reduce((a, b) => (b[1].cost < a[1].cost ? b : a));
+      let box!: Box;
+      let best: { from: Box | undefined; cost: number } | undefined;
+      for (const [one, known] of left) if (!best || known.cost < best.cost) [box, best] = [one, known];
+      if (!best) break;
       left.delete(box);
       this.attach(box, best.from);
       sources.push(box);

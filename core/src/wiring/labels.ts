@@ -1,7 +1,7 @@
 import type { House } from '../house/schema';
 import type { SwitchHardware } from './chain';
 import type { Outlet } from '../circuits/outlets';
-import type { BoxMakeUp, CableEnd, UnitWiring } from './make-up';
+import type { CableEnd, UnitWiring } from './make-up';
 
 /** What is written on a cable where it enters a box. */
 export interface CableLabel {
@@ -75,10 +75,6 @@ export function deviceTitle(units: readonly UnitWiring[], outlet: Outlet): Devic
   const group = units.flatMap(({ plan }) => plan.chains).find((one) => one.group.controls.includes(outlet));
   return { title: names[device.kind], about: load?.name ?? (group ? `switched ${group.group.letter}` : '') };
 }
-
-/** Units whose cables come to a box. */
-export const unitsAt = (house: { readonly units: readonly UnitWiring[] }, makeUp: BoxMakeUp): UnitWiring[] =>
-  house.units.filter((one) => one.tree.nodes.some((node) => node.box.id === makeUp.box.id));
 
 /** A cable's labels at both of its ends, in the order of the runs: to be printed, cut and stuck on. */
 export function allLabels(

@@ -54,6 +54,9 @@ export interface Join {
 export interface BoxMakeUp {
   readonly box: Box;
   readonly cables: readonly CableEnd[];
+  /** The circuits that come here. */
+  readonly units: readonly UnitWiring[];
+  /** Found when first asked for: most boxes are only counted. */
   readonly joins: readonly Join[];
 }
 
@@ -115,19 +118,42 @@ function runsAt(runs: readonly CableRunOf[]): ReadonlyMap<string, readonly RunEn
   const known = runMemory.get(runs);
   if (known) return known;
   const found = new Map<string, RunEnd[]>();
-  const add = (box: string, one: RunEnd) => found.set(box, [...(found.get(box) ?? []), one]);
+  const add = (box: string, one: RunEnd) => {
+    const list = found.get(box);
+    if (list) list.push(one);
+    else found.set(box, [one]);
+  };
   for (const run of runs) add(run.to.id, { run, end: 'b' });
   for (const run of runs) if (run.from) add(run.from.id, { run, end: 'a' });
   runMemory.set(runs, found);
   return found;
 }
 
-/** Joins every signal of a box: what belongs together, under as few connectors as can be. */
+/** How a box is made up with the cables of some units. */
 export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]): BoxMakeUp {
   const { feed } = makeUpOf(house);
-  const cables: CableEnd[] = units.flatMap(({ runs }) =>
-    [...(runsAt(runs).get(box.id) ?? [])].flatMap(({ run, end }) => run.cables.map((cable) => ({ run, cable, end }))),
-  );
+  const cables: CableEnd[] = [];
+  for (const { runs } of units)
+    for (const { run, end } of runsAt(runs).get(box.id) ?? [])
+      for (const cable of run.cables) cables.push({ run, cable, end });
+  let joins: readonly Join[] | undefined;
+  return {
+    box,
+    cables,
+    units,
+    get joins() {
+      return (joins ??= joinSignals(feed, box, cables, units));
+    },
+  };
+}
+
+/** Joins every signal of a box: what belongs together, under as few connectors as can be. */
+function joinSignals(
+  feed: MakeUp['feed'],
+  box: Box,
+  cables: readonly CableEnd[],
+  units: readonly UnitWiring[],
+): readonly Join[] {
   const nets = new Map<string, { words: string; ends: ConductorEnd[]; terminals: Terminal[]; kind: Join['kind'] }>();
   const netOf = (key: string, words: string) => {
     let net = nets.get(key);
@@ -144,8 +170,7 @@ export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]):
       else netOf(`spare/${conductor.id}`, 'spare, capped').ends.push(end);
     }
   for (const { plan } of units)
-    for (const need of plan.needs) {
-      if (need.outlet.box.id !== box.id) continue;
+    for (const need of plan.needsAt.get(box.id) ?? []) {
       const terminal = { id: `${need.outlet.device.id}.${need.terminal}`, outlet: need.outlet, name: need.terminal };
       const { signal } = need;
       netOf(
@@ -154,7 +179,7 @@ export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]):
       ).terminals.push(terminal);
     }
   const shared = units.some(({ unit }) => unit.circuits.length > 1);
-  const joins = [...nets].map(([key, { words, ends, terminals }]): Join => {
+  return [...nets].map(([key, { words, ends, terminals }]): Join => {
     const colours = new Set(ends.map((one) => one.conductor.colour));
     const through =
       feed === 'through' &&
@@ -186,7 +211,6 @@ export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]):
       via,
     };
   });
-  return { box, cables, joins };
 }
 
 const houseMemory = new WeakMap<House, HouseWiring>();

@@ -45,6 +45,8 @@ export type TerminalName =
 
 export interface SignalPlan {
   readonly needs: readonly TerminalNeed[];
+  /** The same by the box they are in. */
+  readonly needsAt: ReadonlyMap<string, readonly TerminalNeed[]>;
   readonly chains: readonly Chain[];
   readonly hardware: ReadonlyMap<string, SwitchHardware>;
   /** Signals on the run to each box from the one before it, by box id; the neutral that is there for later last. */
@@ -76,6 +78,7 @@ type Side = 'line' | 'load';
 /** Builds the nets of one unit. */
 class Nets {
   readonly needs: TerminalNeed[] = [];
+  readonly needsAt = new Map<string, TerminalNeed[]>();
   readonly #below = new Set<string>();
 
   constructor(
@@ -123,7 +126,11 @@ class Nets {
   }
 
   add(outlet: Outlet, terminal: TerminalName, signal: Signal): void {
-    this.needs.push({ outlet, terminal, signal });
+    const need = { outlet, terminal, signal };
+    this.needs.push(need);
+    const here = this.needsAt.get(outlet.box.id);
+    if (here) here.push(need);
+    else this.needsAt.set(outlet.box.id, [need]);
   }
 }
 
@@ -236,6 +243,7 @@ export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chai
     }
   return {
     needs: nets.needs,
+    needsAt: nets.needsAt,
     chains,
     hardware,
     crossing: crossings(nets, tree, spare),

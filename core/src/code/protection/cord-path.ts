@@ -53,6 +53,16 @@ function pathsWithin(view: RoomView, start: Point, kinds: ReadonlySet<string>, u
   });
 }
 
+/** Whether a feature of some kinds is near as the crow flies, which no cord is shorter than. */
+const isAnyWithin = (view: RoomView, from: Point, kinds: ReadonlySet<string>, nearIn: number): boolean =>
+  view.features.some((feature) => {
+    if (!kinds.has(feature.kind)) return false;
+    const outline = featureOutline(view.room, feature);
+    return outline.some(
+      (corner, i) => distance(from, nearestOnSegment(from, corner, outline[(i + 1) % outline.length]!)) < nearIn,
+    );
+  });
+
 /** Places across a doorway at which a cord is tried, besides its first jamb. */
 const CROSSINGS = 16;
 
@@ -82,7 +92,7 @@ export function cordPathTo(
       if (distance(from, nearestOnSegment(from, ...ends)) >= nearIn) continue;
       const behind = roomBehind(house, view.room.id, seen);
       const other = behind && viewRoom(house, behind.id);
-      if (!other?.features.some((feature) => kinds.has(feature.kind))) continue;
+      if (!other || !isAnyWithin(other, from, kinds, nearIn)) continue;
       // The shortest way need not pass the jamb that is nearest to the box, so the whole doorway is tried.
       for (let step = 0; step <= CROSSINGS; step++) {
         const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);

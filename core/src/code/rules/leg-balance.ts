@@ -1,4 +1,4 @@
-import { buildSchedule } from '../../panel/schedule';
+import { loadLegs } from '../../panel/schedule';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
 export const legBalance = defineRule({
@@ -21,7 +21,7 @@ export const legBalance = defineRule({
     Object.values(facts.house.circuits).some((circuit) => circuit.space !== null),
   check: (facts, limits, report) =>
     Object.values(facts.house.panels).map((panel) => {
-      const { legVa, imbalance } = buildSchedule(facts.house, panel, () => 'plain');
+      const { legVa, imbalance } = loadLegs(facts.house, panel);
       const percent = Math.round(imbalance * 100);
       const detail = { measured: () => `${percent} %`, required: () => `${Math.round(limits.share * 100)} % at most` };
       return imbalance > limits.share

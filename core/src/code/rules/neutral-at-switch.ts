@@ -37,8 +37,8 @@ export const neutralAtSwitch = defineRule({
           const data = { tag: one.box.tag, why };
           const makeUp = boxes.get(one.box.id);
           if (!makeUp) return [];
-          const there = makeUp.joins.some(
-            (join) => join.signal.startsWith(`neutral/${unit.id}/`) && join.ends.length > 0,
+          const there = makeUp.cables.some(({ cable }) =>
+            cable.conductors.some(({ signal }) => signal?.kind === 'neutral' && signal.of === unit.id),
           );
           if (there) return [report.pass('there', data, where)];
           if (needed === 'cannot-tell') return [report.cannotTell('unsure', data, where)];

@@ -113,6 +113,26 @@ describe('the sum of a box, worked by hand', () => {
     expect(fillBox(house, wireHouse(house).boxes.get('X')!).usedIn3).toBe(37.5);
   });
 
+  test('a device counts by the wire of its own circuit: 14/2 and 12/2 in one box, a receptacle on each', () => {
+    const house = crowded(1, 2)
+      .circuit('Z', 20)
+      .with((one) => {
+        Object.assign(one.boxes['X']!.devices['X-1']!, { circuit: 'Z' });
+        one.cables['z'] = { id: 'z', circuit: 'Z', from: null, to: 'X' };
+      })
+      .build();
+    expect(fillBox(house, wireHouse(house).boxes.get('X')!).lines.map((one) => [one.count, one.in3, one.what])).toEqual(
+      [
+        [2, 4, 'conductors of 14'],
+        [2, 4.5, 'conductors of 12'],
+        [2, 4, 'receptacle on 14'],
+        [2, 4.5, 'receptacle on 12'],
+        [1, 2.25, 'grounds, 2 of them'],
+        [1, 2.25, 'clamps inside'],
+      ],
+    );
+  });
+
   test('more cables never fill a box less', () => {
     const used = [1, 2, 3, 4, 5, 6, 7].map((cables) => {
       const house = crowded(cables, 1, {}, '14', '2023').build();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fillOf, makeUpOf, unitsAt, wireHouse, type BoxMakeUp, type Proof } from '@winculum/core';
+import { fillOf, makeUpOf, type BoxMakeUp, type Proof } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { CARD, layoutCard, linePath } from './card-layout';
 
@@ -8,9 +8,8 @@ import { CARD, layoutCard, linePath } from './card-layout';
 const props = defineProps<{ makeUp: BoxMakeUp; n: number; of: number; proofs: ReadonlyMap<string, Proof> }>();
 const store = useHouse();
 const house = computed(() => store.house!);
-const wiring = computed(() => wireHouse(house.value));
-const units = computed(() => unitsAt(wiring.value, props.makeUp));
-const layout = computed(() => layoutCard(props.makeUp, units.value));
+const units = computed(() => props.makeUp.units);
+const layout = computed(() => layoutCard(props.makeUp));
 const fill = computed(() => fillOf(house.value, props.makeUp.box)!);
 const room = computed(() => house.value.rooms[props.makeUp.box.room]!);
 const circuits = computed(() =>

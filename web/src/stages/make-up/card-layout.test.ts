@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { readHouseFile, unitsAt, wireHouse, type House } from '@winculum/core';
+import { readHouseFile, wireHouse, type House } from '@winculum/core';
 import { describe, expect, test } from 'vitest';
 import { layoutCard, linePath } from './card-layout';
 
 const read = readHouseFile(readFileSync(new URL('../../../../demo/studio-house.json', import.meta.url), 'utf8'));
 const house: House = read.ok ? read.value : (undefined as never);
 const wiring = wireHouse(house);
-const cards = [...wiring.boxes.values()].map((one) => layoutCard(one, unitsAt(wiring, one)));
+const cards = [...wiring.boxes.values()].map((one) => layoutCard(one));
 
 describe('the cards of the demo house', () => {
   test('no two conductors lie on one another: every upright and every line has its place', () => {

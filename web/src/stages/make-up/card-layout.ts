@@ -1,4 +1,4 @@
-import { cableLabel, deviceTitle, type BoxMakeUp, type CableLabel, type Join, type UnitWiring } from '@winculum/core';
+import { cableLabel, deviceTitle, type BoxMakeUp, type CableLabel, type Join } from '@winculum/core';
 
 /** Everything of a card's drawing, in its own units; the box is drawn as one looks into it. */
 export interface CardLayout {
@@ -105,7 +105,8 @@ function describe(join: Join): string {
  * Lays out a card: cables above, a line for every net below them, devices at the foot. Each wire has its own upright and each
  * net its own line, so that no two conductors ever lie on one another.
  */
-export function layoutCard(makeUp: BoxMakeUp, units: readonly UnitWiring[]): CardLayout {
+export function layoutCard(makeUp: BoxMakeUp): CardLayout {
+  const { units } = makeUp;
   const joins = [...makeUp.joins].sort((a, b) => rank(a) - rank(b));
   // The names of the nets stand in a column of their own.
   const LEFT = 30 + 7.2 * Math.max(8, ...joins.map((join) => describe(join).length));
