@@ -40,6 +40,24 @@ test('the house is walked in the dark: the planted flaw is named, watched and cu
   await expect(page.getByRole('button', { name: /Back hall light/ })).toContainText('S4');
 });
 
+test('a school of switching is chosen, what is drawn otherwise is listed, and changed in part', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Switching');
+  await page.getByRole('button', { name: 'Job' }).click();
+  await page.getByLabel('Outdoor lights', { exact: true }).selectOption({ label: 'dusk sensor in the light' });
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Compare with the schools' }).click();
+  const panel = page.getByRole('region', { name: 'Compared with the schools' });
+  await expect(panel).toContainText('2 things are drawn otherwise');
+  await panel.getByRole('checkbox', { name: /Rear deck light/ }).uncheck();
+  await panel.getByRole('button', { name: 'Change 1' }).click();
+  await expect(panel).toHaveCount(0);
+  await page.getByRole('button', { name: 'Compare with the schools' }).click();
+  await expect(panel).toContainText('1 thing is drawn otherwise');
+  await expect(panel).toContainText('Rear deck light: a dusk sensor in RD-4');
+});
+
 test('make-up: a card, its labels, another feed order, the proof, and a netlist to take along', async ({
   owner: page,
 }) => {

@@ -9,6 +9,7 @@ import { OUTDOOR_KINDS } from '../code/protection/gfci';
 import { waysOut } from './lights';
 import type { Boxing } from './plan';
 import { bestSpot } from './spots';
+import { isFan, switchingOf } from './switch-schools';
 
 /** No room needs more control points than this to be left without turning back: *common practice*. */
 const MOST_WAYS = 4;
@@ -73,14 +74,24 @@ const ids = (outlets: readonly Outlet[]) => outlets.map((one) => one.device.id);
 const isGoverned = (boxing: Boxing, outlet: Outlet) =>
   Object.values(boxing.house.switchGroups).some((group) => group.controls.includes(outlet.device.id));
 
-/** Switches for a room's own light at each way in, and for the lights outside its outdoor doors beside those doors. */
+const fansOf = (boxing: Boxing, room: string): Outlet[] =>
+  (indexOutlets(boxing.house).byRoom.get(room) ?? []).filter((one) => isFan(one) && !isGoverned(boxing, one));
+
+/** Switches for a room's own light and fan at each way in, and for the lights outside its outdoor doors beside those doors. */
 export function boxSwitches(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
   if (OUTDOOR_KINDS.has(view.room.kind) || view.room.kind === 'stair') return;
   const light = lightOf(boxing.house, indexOutlets(boxing.house), view.room);
   const own = light.luminaires.filter((one) => !isGoverned(boxing, one));
+  const fans = fansOf(boxing, room);
+  const bath = /^(bathroom|half-bath)$/.test(view.room.kind);
+  const together = switchingOf(boxing.house)[bath ? 'bathFans' : 'fans'] === 'together';
   const mine: Governed | undefined =
-    own.length > 0 && light.switches.length === 0 ? { name: `${view.room.name} light`, devices: ids(own) } : undefined;
+    own.length > 0 && light.switches.length === 0
+      ? { name: `${view.room.name} light`, devices: [...ids(own), ...(together ? ids(fans) : [])] }
+      : undefined;
+  const air: Governed | undefined =
+    fans.length > 0 && (!together || !mine) ? { name: `${view.room.name} fan`, devices: ids(fans) } : undefined;
   const outdoors = waysOut(boxing, room).flatMap(({ seen, outside }) => {
     if (!outside) return [];
     const there = lightOf(boxing.house, indexOutlets(boxing.house), boxing.house.rooms[outside.id]!);
@@ -97,7 +108,13 @@ export function boxSwitches(boxing: Boxing, room: string): void {
   const ways = mine ? waysIn(boxing, view) : [];
   for (const seen of ways) {
     const also = outdoors.filter((one) => one.seen === seen).map((one) => one.governed);
-    add(seen, [mine!, ...also]);
+    // The fan is switched at the first way in only, beside the light.
+    add(seen, [mine!, ...(air && seen === ways[0] ? [air] : []), ...also]);
+  }
+  if (air && !switches.has(air)) {
+    const [way] = waysIn(boxing, view);
+    if (way) add(way, [air]);
+    else boxing.leaveOpen(room, `${view.room.name} has no way in where a switch for its fan could stand.`);
   }
   for (const { seen, governed } of outdoors)
     if (!switches.has(governed)) add(seen, mine && ways.length === 0 ? [mine, governed] : [governed]);

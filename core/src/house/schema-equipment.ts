@@ -61,6 +61,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     marked: z.enum(['dry', 'damp', 'wet']).default('dry'),
     /** Its lamps are wholly enclosed (NEC 410.16). */
     enclosed: z.boolean().default(true),
+    /** Goes on by itself at dusk while its switch is on. */
+    sensor: z.literal('dusk').optional(),
   }),
   z.strictObject({
     ...onCircuit,

@@ -247,6 +247,17 @@ export const makeUpSchema = z.strictObject({
 });
 export type MakeUp = z.infer<typeof makeUpSchema>;
 
+/** Schools of switching; what a person has drawn otherwise stays until the schools are applied. */
+export const switchingSchema = z.strictObject({
+  fans: z.enum(['apart', 'together']).default('apart'),
+  bathFans: z.enum(['apart', 'together']).default('apart'),
+  closets: z.enum(['wall', 'door-jamb', 'occupancy']).default('wall'),
+  outdoors: z.enum(['by-hand', 'astronomic', 'dusk']).default('by-hand'),
+  bedside: z.enum(['no', 'yes']).default('no'),
+  spareGang: z.enum(['no', 'entries']).default('no'),
+});
+export type Switching = z.infer<typeof switchingSchema>;
+
 /** Receptacle heights by use, inches from the finished floor to the box centre, and the firm's schools. */
 export const standardsSchema = z.strictObject({
   lengths: z.enum(['1/16', '1/8', 'metric']).default('1/16'),
@@ -278,6 +289,8 @@ export const standardsSchema = z.strictObject({
   receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
   /** How circuits are planned; the usual schools where nothing is said. */
   planning: planningSchema.optional(),
+  /** What is switched how; the usual schools where nothing is said. */
+  switching: switchingSchema.optional(),
   /** How boxes are made up; the usual schools where nothing is said. */
   makeUp: makeUpSchema.optional(),
   /** Hottest air in the attic, °F; 130 where nothing is said. */

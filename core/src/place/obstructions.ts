@@ -99,10 +99,12 @@ export function shadowsOver(view: RoomView, box: Box): readonly Shadow[] {
   const loop = wallLoop(view.room);
   const atIn = toLoop(loop, box.at.wall, box.at.alongIn);
   const receptacle = receptaclesOf(box).length > 0;
+  const inJamb = Object.values(box.devices).some((one) => one.kind === 'switch' && one.style === 'door-jamb');
   return shadowsOf(view).filter((one) => {
     const inside = [atIn, atIn + loop.lengthIn, atIn - loop.lengthIn].some((at) => at > one.fromIn && at < one.toIn);
-    // An open door hides a switch from whoever comes in; a receptacle behind it is still wall space and can be used.
-    if (!one.barred && one.cause === 'the open door' && receptacle) return false;
+    // An open door hides a switch from whoever comes in, but for the one in its jamb, which feels it; a receptacle behind it is
+    // still wall space and can be used.
+    if (!one.barred && one.cause === 'the open door' && (receptacle || inJamb)) return false;
     return inside && heightIn > one.bottomIn - 1 && heightIn < one.topIn;
   });
 }

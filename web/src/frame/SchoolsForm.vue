@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { edit, makeUpOf, planningOf, SCHOOLS, type MakeUp, type Planning } from '@winculum/core';
+import {
+  edit,
+  makeUpOf,
+  planningOf,
+  SCHOOLS,
+  switchingOf,
+  SWITCHING_SCHOOLS,
+  type MakeUp,
+  type Planning,
+  type Switching,
+} from '@winculum/core';
 import { useHouse } from '../stores/house';
 
 /** What the code leaves to the firm when circuits are planned. */
@@ -14,6 +24,17 @@ const set = (changes: Partial<Planning>) =>
       (draft) => void (draft.standards.planning = { ...planning.value, ...changes }),
     ),
   );
+const switching = computed(() => switchingOf(store.house!));
+const setSwitching = (changes: Partial<Switching>) =>
+  store.apply(
+    edit(
+      store.house!,
+      'Change schools',
+      (draft) => void (draft.standards.switching = { ...switching.value, ...changes }),
+    ),
+  );
+const whySwitch = (field: (typeof SWITCHING_SCHOOLS)[number]) =>
+  field.answers.find((one) => one.value === switching.value[field.field])?.why ?? '';
 const makeUp = computed(() => makeUpOf(store.house!));
 const setMakeUp = (changes: Partial<MakeUp>) =>
   store.apply(
@@ -51,6 +72,25 @@ const why = (field: (typeof SCHOOLS)[number]) =>
       @change="set({ spareSpaces: Number(value($event)) })"
     />
     <span class="muted why">Somebody always adds a circuit.</span>
+  </fieldset>
+  <h2 class="small-caps">Schools of switching</h2>
+  <p class="muted">
+    <b>Switch the house</b> follows them; <b>Compare with the schools</b> on the stop Switching shows what is drawn
+    otherwise.
+  </p>
+  <fieldset :disabled="!store.canEdit" class="schools">
+    <template v-for="one in SWITCHING_SCHOOLS" :key="one.field">
+      <label :for="`switching-${one.field}`">{{ one.question }}</label>
+      <select
+        :id="`switching-${one.field}`"
+        class="plain"
+        :value="switching[one.field]"
+        @change="setSwitching({ [one.field]: value($event) })"
+      >
+        <option v-for="answer in one.answers" :key="answer.value" :value="answer.value">{{ answer.word }}</option>
+      </select>
+      <span class="muted why">{{ whySwitch(one) }}</span>
+    </template>
   </fieldset>
   <h2 class="small-caps">Schools for making up boxes</h2>
   <fieldset :disabled="!store.canEdit" class="schools">

@@ -220,6 +220,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           />
           lb</label
         >
+        <label class="row"
+          ><input
+            type="checkbox"
+            :checked="device.sensor === 'dusk'"
+            @change="setDevice(device, { sensor: ($event.target as HTMLInputElement).checked ? 'dusk' : undefined })"
+          />
+          on by itself at dusk</label
+        >
       </div>
       <template
         v-for="(decision, name) in {

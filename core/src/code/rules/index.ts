@@ -46,6 +46,7 @@ import { lightingOutlet } from './lighting-outlet';
 import { lightingStorageSpaces } from './lighting-storage-spaces';
 import { multiwireCircuit } from './multiwire-circuit';
 import { neutralAtSwitch } from './neutral-at-switch';
+import { outdoorManualWay } from './outdoor-manual-way';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { outletOnCircuit } from './outlet-on-circuit';
 import { panelPlace } from './panel-place';
@@ -122,6 +123,7 @@ export const rules: readonly Rule[] = [
   lightingStorageSpaces,
   multiwireCircuit,
   neutralAtSwitch,
+  outdoorManualWay,
   outdoorReceptacles,
   outletOnCircuit,
   panelPlace,

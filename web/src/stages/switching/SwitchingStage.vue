@@ -26,6 +26,7 @@ import GroupList from './GroupList.vue';
 import GroupMarks from './GroupMarks.vue';
 import NightMarks from './NightMarks.vue';
 import NightPanel from './NightPanel.vue';
+import SchoolPanel from './SchoolPanel.vue';
 import type { SwitchJob } from './switch-room.worker';
 
 /** Which switch governs which light, and how it is to walk through the house at night. */
@@ -129,6 +130,7 @@ watch(
   },
 );
 
+const comparing = ref(false);
 const proposal = shallowRef<{ plan: BoxingPlan; made: House } | null>(null);
 const work = useLongWork<SwitchJob, BoxingPlan>(
   () => new Worker(new URL('./switch-room.worker.ts', import.meta.url), { type: 'module' }),
@@ -173,11 +175,15 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
     <span v-if="idle.length" class="is-caution"
       ><b class="num">{{ idle.length }}</b> switch{{ idle.length === 1 ? '' : 'es' }} without a group</span
     >
+    <button class="plain-button" :aria-pressed="comparing" @click="comparing = !comparing">
+      Compare with the schools
+    </button>
     <button v-if="store.canEdit" class="plain-button main" :disabled="!!work.progress.value" @click="switchIt">
       {{ view.only('room') ? 'Switch this room' : 'Switch the house' }}
     </button>
   </div>
   <ProgressBar v-if="work.progress.value" title="Switching" :progress="work.progress.value" @cancel="work.cancel()" />
+  <SchoolPanel v-if="comparing" @close="comparing = false" />
   <p v-if="proposal" class="proposal" role="status">
     <template v-if="proposal.plan.boxes.length">
       <b class="num">{{ proposal.plan.boxes.length }}</b> switch box{{ proposal.plan.boxes.length === 1 ? '' : 'es' }}
