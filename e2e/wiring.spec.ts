@@ -81,6 +81,14 @@ test('make-up: a card, its labels, another feed order, the proof, and a netlist 
   await expect(feed).toContainText('Drawn by hand');
   await feed.getByRole('button', { name: 'Leave it to the tool' }).click();
   await expect(feed).toContainText('Found by the tool');
+  await feed.getByRole('button', { name: 'Find less wire in all circuits' }).click();
+  await feed.getByRole('button', { name: 'Cancel' }).click();
+  await feed.getByRole('button', { name: 'Find less wire', exact: true }).click();
+  await expect(feed.getByRole('status')).toContainText('555 conductor-feet instead of 587');
+  await feed.getByRole('button', { name: 'Take all of it' }).click();
+  await expect(feed).toContainText('Drawn by hand');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(feed).toContainText('Found by the tool');
   await page.getByRole('button', { name: 'Proof' }).click();
   const row = page.locator('article', { hasText: 'Upper floor lights and alarms' });
   await expect(row).toContainText('16 of 16 positions of 4 switches');

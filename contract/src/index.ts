@@ -1,4 +1,4 @@
-import { editionSchema } from '@winculum/core';
+import { boardSchema, boardWiresSchema, editionSchema } from '@winculum/core';
 import { z } from 'zod';
 
 export const ROLES = ['owner', 'crew', 'viewer'] as const;
@@ -58,6 +58,16 @@ export interface BatchAnswer {
   /** What others did between the base and this batch, to be applied before it. */
   readonly missed: readonly AppliedBatch[];
 }
+
+/** What somebody has done on the bench: exercises proved, how each is wired just now, and the board of one's own. */
+export const benchSchema = z.strictObject({
+  done: z.array(z.string().max(40)).max(60),
+  wires: z
+    .record(z.string().max(40), boardWiresSchema)
+    .refine((all) => Object.keys(all).length <= 60, 'holds more exercises than there are'),
+  board: boardSchema.optional(),
+});
+export type Bench = z.infer<typeof benchSchema>;
 
 /** Who stands behind a revision of the boxes before wire is pulled. */
 export const SIGNERS = ['owner', 'designer', 'builder', 'electrician'] as const;

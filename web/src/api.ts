@@ -1,6 +1,7 @@
 import type {
   Batch,
   BatchAnswer,
+  Bench,
   HouseState,
   HouseSummary,
   Member,
@@ -75,6 +76,8 @@ export const api = {
   openRevision: (id: string, number: number) => call<RevisionState>('GET', `/houses/${id}/revisions/${number}`),
   sign: (id: string, number: number, signature: { role: Signer; name: string; strokes: [number, number][][] }) =>
     call<Revision>('POST', `/houses/${id}/revisions/${number}/signatures`, signature),
+  bench: () => call<Bench>('GET', '/bench'),
+  keepBench: (bench: Bench) => call<Bench>('PUT', '/bench', bench),
   members: () => call<Member[]>('GET', '/members'),
   addMember: (member: { name: string; email: string; password: string; role: Role }) =>
     call<Member>('POST', '/members', member),

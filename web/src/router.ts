@@ -8,7 +8,7 @@ export const router = createRouter({
     { path: '/', redirect: '/houses' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./pages/SignIn.vue'), meta: { open: true } },
     { path: '/houses', name: 'houses', component: () => import('./pages/Houses.vue') },
-    { path: '/bench', name: 'bench', component: () => import('./pages/BenchPage.vue') },
+    { path: '/bench', name: 'bench', component: () => import('./pages/bench/BenchPage.vue') },
     { path: '/houses/:id', redirect: (to) => `/houses/${String(to.params['id'])}/boxes` },
     {
       path: `/houses/:id/:stop(${STOPS.join('|')})`,

@@ -1,28 +1,46 @@
+import { z } from 'zod';
 import type { SwitchHardware } from './chain';
 import type { LoadPart, Netlist, Pin, SwitchPart, Wire } from './netlist';
 import { prove, type Flaw } from './prove';
 import type { TerminalName } from './signals';
 
+const idSchema = z.string().regex(/^[a-z0-9]{1,12}$/, 'is not an id of the bench');
+const pinSchema = z.string().regex(/^[a-z0-9]+(\.[a-z0-9]+){1,2}$/, 'is not a screw or a wire end');
+export const PART_KINDS = ['feed', 'single-pole', 'three-way', 'four-way', 'lamp', 'receptacle', 'fan'] as const;
+export const CABLE_KINDS = ['/2', '/3', '/4'] as const;
+
 /** A piece on the learning bench, in one of its boxes. */
-export interface BoardPart {
-  readonly id: string;
-  readonly box: number;
-  readonly kind: 'feed' | 'single-pole' | 'three-way' | 'four-way' | 'lamp' | 'receptacle' | 'fan';
-}
+const boardPartSchema = z.strictObject({
+  id: idSchema,
+  box: z.number().int().min(0).max(11),
+  kind: z.enum(PART_KINDS),
+  /** Which switches go with which lamps: "a" where nothing is said. A receptacle without a letter is always live. */
+  letter: z.enum(['a', 'b', 'c']).optional(),
+});
+export type BoardPart = z.infer<typeof boardPartSchema>;
+
 /** A cable from box to box; its conductors by colour. */
-export interface BoardCable {
-  readonly id: string;
-  readonly from: number;
-  readonly to: number;
-  readonly kind: '/2' | '/3' | '/4';
-}
-export interface Board {
-  readonly boxes: readonly string[];
-  readonly parts: readonly BoardPart[];
-  readonly cables: readonly BoardCable[];
-  /** Pairs of pins that somebody has joined. */
-  readonly wires: readonly (readonly [Pin, Pin])[];
-}
+const boardCableSchema = z.strictObject({
+  id: idSchema,
+  from: z.number().int().min(0).max(11),
+  to: z.number().int().min(0).max(11),
+  kind: z.enum(CABLE_KINDS),
+});
+export type BoardCable = z.infer<typeof boardCableSchema>;
+
+/** Pairs of pins that somebody has joined. */
+export const boardWiresSchema = z
+  .array(z.tuple([pinSchema, pinSchema]).readonly())
+  .max(200)
+  .readonly();
+
+export const boardSchema = z.strictObject({
+  boxes: z.array(z.string().trim().min(1, 'needs a name').max(24)).max(12).readonly(),
+  parts: z.array(boardPartSchema).max(48).readonly(),
+  cables: z.array(boardCableSchema).max(24).readonly(),
+  wires: boardWiresSchema,
+});
+export type Board = z.infer<typeof boardSchema>;
 
 const PINS: Readonly<Record<BoardPart['kind'], readonly TerminalName[]>> = {
   feed: ['hot', 'neutral'],
@@ -83,6 +101,14 @@ const SHORT_OHMS = 0.02;
 const isSwitch = (part: BoardPart): part is BoardPart & { kind: 'single-pole' | 'three-way' | 'four-way' } =>
   part.kind === 'single-pole' || part.kind === 'three-way' || part.kind === 'four-way';
 
+/** The group that a part belongs to; undefined for a feed and for what is always live. */
+export const letterOf = (part: BoardPart): string | undefined =>
+  part.kind === 'feed' ? undefined : (part.letter ?? (part.kind === 'receptacle' ? undefined : 'a'));
+
+/** The groups of a board, in the order of the alphabet. */
+export const lettersOf = (board: Board): readonly string[] =>
+  [...new Set(board.parts.flatMap((part) => letterOf(part) ?? []))].sort();
+
 /** The board as the prover and the solution read it. Grounds are left out of the bench. */
 export function boardNetlist(board: Board): Netlist {
   const node = new Map<Pin, number>(pinsOf(board).map((one, i) => [one.pin, i]));
@@ -122,7 +148,7 @@ export function boardNetlist(board: Board): Netlist {
       volts: 120,
       from: 'hot/Q',
       to: 'neutral/Q',
-      group: part.kind === 'receptacle' ? undefined : 'a',
+      group: letterOf(part),
     }));
   const feeds = board.parts.filter((part) => part.kind === 'feed');
   return {
@@ -136,120 +162,13 @@ export function boardNetlist(board: Board): Netlist {
       { id: 'hot/Q', kind: 'hot' as const, point: `${part.id}.hot`, volts: 120 },
       { id: 'neutral/Q', kind: 'neutral' as const, point: `${part.id}.neutral`, volts: 0 },
     ]),
-    groups: [{ id: 'a', name: 'the light', switches: switches.map((one) => one.id) }],
+    groups: lettersOf(board).map((letter) => ({
+      id: letter,
+      name: letter === 'a' ? 'the light' : `group ${letter}`,
+      switches: board.parts.filter((part) => isSwitch(part) && letterOf(part) === letter).map((part) => part.id),
+    })),
   };
 }
-
-/** A task on the bench: what stands there, and what is asked. */
-export interface Exercise {
-  readonly id: string;
-  readonly title: string;
-  readonly task: string;
-  /** Said when somebody asks how to begin. */
-  readonly hint: string;
-  readonly board: Omit<Board, 'wires'>;
-}
-
-const part = (id: string, box: number, kind: BoardPart['kind']): BoardPart => ({ id, box, kind });
-const cable = (id: string, from: number, to: number, kind: BoardCable['kind']): BoardCable => ({ id, from, to, kind });
-
-export const EXERCISES: readonly Exercise[] = [
-  {
-    id: 'one-switch',
-    title: 'One switch',
-    task: 'Power comes to the switch. The switch lights the lamp.',
-    hint: 'The switch breaks the hot and never the neutral: the white goes straight through to the lamp.',
-    board: {
-      boxes: ['switch box', 'lamp box'],
-      parts: [part('feed', 0, 'feed'), part('s1', 0, 'single-pole'), part('lamp', 1, 'lamp')],
-      cables: [cable('c1', 0, 1, '/2')],
-    },
-  },
-  {
-    id: 'loop',
-    title: 'One switch, power at the lamp',
-    task: 'Power comes to the lamp. A three-wire cable goes down to the switch; leave its white joined to the neutral.',
-    hint: 'Hot goes down on the black and comes back switched on the red; the white waits at the switch (404.2(C)).',
-    board: {
-      boxes: ['lamp box', 'switch box'],
-      parts: [part('feed', 0, 'feed'), part('lamp', 0, 'lamp'), part('s1', 1, 'single-pole')],
-      cables: [cable('c1', 0, 1, '/3')],
-    },
-  },
-  {
-    id: 'live-receptacle',
-    title: 'A switch, and a receptacle that stays live',
-    task: 'The lamp follows the switch; the receptacle behind it is always live.',
-    hint: 'The hot passes the switch unbroken on one wire, switched on another.',
-    board: {
-      boxes: ['switch box', 'lamp box', 'receptacle box'],
-      parts: [
-        part('feed', 0, 'feed'),
-        part('s1', 0, 'single-pole'),
-        part('lamp', 1, 'lamp'),
-        part('r1', 2, 'receptacle'),
-      ],
-      cables: [cable('c1', 0, 1, '/3'), cable('c2', 1, 2, '/2')],
-    },
-  },
-  {
-    id: 'two-places',
-    title: 'Two places',
-    task: 'Power at the first three-way, the lamp behind the second. Each of them must work whatever the other does.',
-    hint: 'Feed on the common of the first, lamp on the common of the second, the two travelers between the brass screws.',
-    board: {
-      boxes: ['first switch', 'second switch', 'lamp box'],
-      parts: [part('feed', 0, 'feed'), part('s1', 0, 'three-way'), part('s2', 1, 'three-way'), part('lamp', 2, 'lamp')],
-      cables: [cable('c1', 0, 1, '/3'), cable('c2', 1, 2, '/2')],
-    },
-  },
-  {
-    id: 'two-places-light',
-    title: 'Two places, the lamp between them',
-    task: 'Power at the first three-way, then the lamp, then the second three-way.',
-    hint: 'The travelers pass the lamp box untouched; the switched wire comes back from the second switch.',
-    board: {
-      boxes: ['first switch', 'lamp box', 'second switch'],
-      parts: [part('feed', 0, 'feed'), part('s1', 0, 'three-way'), part('lamp', 1, 'lamp'), part('s2', 2, 'three-way')],
-      cables: [cable('c1', 0, 1, '/3'), cable('c2', 1, 2, '/4')],
-    },
-  },
-  {
-    id: 'three-places',
-    title: 'Three places',
-    task: 'Two three-ways and a four-way between them.',
-    hint: 'The four-way takes one pair of travelers in and hands a pair out; it crosses them or not.',
-    board: {
-      boxes: ['first switch', 'middle switch', 'last switch', 'lamp box'],
-      parts: [
-        part('feed', 0, 'feed'),
-        part('s1', 0, 'three-way'),
-        part('s2', 1, 'four-way'),
-        part('s3', 2, 'three-way'),
-        part('lamp', 3, 'lamp'),
-      ],
-      cables: [cable('c1', 0, 1, '/3'), cable('c2', 1, 2, '/3'), cable('c3', 2, 3, '/2')],
-    },
-  },
-  {
-    id: 'four-places',
-    title: 'Four places, power at the lamp',
-    task: 'Power comes to the lamp; all four switches hang on it in a row.',
-    hint: 'Hot, switched wire and neutral go down together; the switched wire has to come back from the far end.',
-    board: {
-      boxes: ['lamp box', 'first switch', 'second switch', 'third switch', 'last switch'],
-      parts: [
-        part('feed', 0, 'feed'),
-        part('lamp', 0, 'lamp'),
-        part('s1', 1, 'three-way'),
-        part('s2', 2, 'four-way'),
-        part('s3', 3, 'four-way'),
-        part('s4', 4, 'three-way'),
-      ],
-      cables: [cable('c1', 0, 1, '/3'), cable('c2', 1, 2, '/4'), cable('c3', 2, 3, '/4'), cable('c4', 3, 4, '/4')],
-    },
-  },
-];
 
 const REASONS: Partial<Record<Flaw['kind'], string>> = {
   short: 'Follow the hot: somewhere it meets the neutral without a lamp between.',
@@ -266,8 +185,27 @@ export interface BoardVerdict {
   readonly problems: readonly { readonly what: string; readonly why: string; readonly positions: readonly number[] }[];
 }
 
+/** What a board of one's own still needs before there is anything to prove. */
+function whatIsMissing(board: Board): BoardVerdict['problems'] {
+  const problem = (what: string, why: string) => ({ what, why, positions: [] });
+  const loads = board.parts.filter((part) => part.kind !== 'feed' && !isSwitch(part));
+  if (!board.parts.some((part) => part.kind === 'feed'))
+    return [problem('There is no feed on the board.', 'Put one into the box where the power comes in.')];
+  if (loads.length === 0)
+    return [problem('Nothing on the board can light.', 'Put a lamp, a fan or a receptacle into a box.')];
+  return lettersOf(board).flatMap((letter) => {
+    const has = (parts: readonly BoardPart[]) => parts.some((part) => letterOf(part) === letter);
+    if (!has(loads)) return [problem(`The switches of ${letter} switch nothing.`, `Give a lamp the letter ${letter}.`)];
+    if (!has(board.parts.filter(isSwitch)))
+      return [problem(`What has the letter ${letter} has no switch.`, `Give a switch the letter ${letter}.`)];
+    return [];
+  });
+}
+
 /** The prover's word on a board, with the reason an instructor would give. */
 export function checkBoard(board: Board): BoardVerdict {
+  const missing = whatIsMissing(board);
+  if (missing.length > 0) return { solved: false, problems: missing };
   const proof = prove(boardNetlist(board));
   const flaws = [...proof.flaws, ...proof.groups.flatMap((one) => one.flaws)];
   return {

@@ -47,25 +47,39 @@ export function compareFeeds(house: House, unit: WiringUnit): readonly FeedOptio
   return [...options].sort((a, b) => Math.sign(trouble(a)) - Math.sign(trouble(b)) || a.conductorFt - b.conductorFt);
 }
 
-/** Writes a feed order into the house, so that it stays as it is whatever is moved. */
-export function keepFeed(house: House, { wiring }: FeedOption): Result<Edited> {
-  const { unit, tree } = wiring;
-  return edit(house, `Feed order of ${unit.circuits[0]!.name}`, (draft) => {
-    for (const cable of Object.values(draft.cables))
-      if (unit.circuits.some((one) => one.id === cable.circuit)) delete draft.cables[cable.id];
-    for (const node of tree.nodes) {
-      const id = `${unit.id}-${node.box.id}`;
-      draft.cables[id] = { id, circuit: unit.id, from: node.parent?.box.id ?? null, to: node.box.id };
-    }
-  });
+/** Puts cables in place of those of a unit: which box each box takes its power from. */
+export function writeFeed(
+  draft: Pick<House, 'cables' | 'circuits'>,
+  unit: string,
+  parents: Iterable<readonly [box: string, from: string | null]>,
+): void {
+  clearFeed(draft, unit);
+  for (const [to, from] of parents) {
+    const id = `${unit}-${to}`;
+    draft.cables[id] = { id, circuit: unit, from, to };
+  }
 }
+
+/** Takes away the cables of a unit: of a circuit and of the one that shares its neutral. */
+function clearFeed(draft: Pick<House, 'cables' | 'circuits'>, unit: string): void {
+  const twin = draft.circuits[unit]?.sharesNeutralWith;
+  for (const cable of Object.values(draft.cables))
+    if (cable.circuit === unit || cable.circuit === twin) delete draft.cables[cable.id];
+}
+
+/** Writes a feed order into the house, so that it stays as it is whatever is moved. */
+export const keepFeed = (house: House, { wiring: { unit, tree } }: FeedOption): Result<Edited> =>
+  edit(house, `Feed order of ${unit.circuits[0]!.name}`, (draft) =>
+    writeFeed(
+      draft,
+      unit.id,
+      tree.nodes.map((node) => [node.box.id, node.parent?.box.id ?? null]),
+    ),
+  );
 
 /** Forgets the feed order of a circuit: the tool finds it again. */
 export const freeFeed = (house: House, unit: WiringUnit): Result<Edited> =>
-  edit(house, `Feed order of ${unit.circuits[0]!.name} to the tool`, (draft) => {
-    for (const cable of Object.values(draft.cables))
-      if (unit.circuits.some((one) => one.id === cable.circuit)) delete draft.cables[cable.id];
-  });
+  edit(house, `Feed order of ${unit.circuits[0]!.name} to the tool`, (draft) => clearFeed(draft, unit.id));
 
 /** Has a box take its power from another; the order of the whole circuit is kept from then on. Loops are refused. */
 export function feedFrom(house: House, wiring: UnitWiring, box: string, from: string | null): Result<Edited> {
@@ -81,12 +95,7 @@ export function feedFrom(house: House, wiring: UnitWiring, box: string, from: st
           message: `${tag} feeds ${house.boxes[from!]?.tag ?? from}: power cannot come back from there. Choose a box before it.`,
         };
     parents.set(box, from);
-    for (const cable of Object.values(draft.cables))
-      if (unit.circuits.some((one) => one.id === cable.circuit)) delete draft.cables[cable.id];
-    for (const [to, parent] of parents) {
-      const id = `${unit.id}-${to}`;
-      draft.cables[id] = { id, circuit: unit.id, from: parent, to };
-    }
+    writeFeed(draft, unit.id, parents);
     return undefined;
   });
 }

@@ -42,6 +42,7 @@ export interface Tables {
     author_id: string | null;
     at: Generated<Date>;
   };
+  bench: { user_id: string; progress: unknown; at: Generated<Date> };
   rate_limits: { key: string; hits: number; reset_at: Date };
 }
 

@@ -94,11 +94,24 @@ const signOff: Migration = {
   },
 };
 
+/** What a person has done on the bench, wherever they sign in. */
+const bench: Migration = {
+  async up(db) {
+    await sql`
+      create table bench (
+        user_id uuid primary key references users on delete cascade,
+        progress json not null,
+        at timestamptz not null default now()
+      )`.execute(db);
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
 const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
   '002-lighter-edits': lighterEdits,
   '003-sign-off': signOff,
+  '004-bench': bench,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

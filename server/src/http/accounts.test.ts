@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readFileSync } from 'node:fs';
-import { readHouseFile, type House } from '@winculum/core';
+import { NEW_BOARD, readHouseFile, type House } from '@winculum/core';
 import { Person, startApp, type Running } from '../test/harness';
 
 const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
@@ -129,8 +129,9 @@ describe('who may do what', () => {
       for (const answer of [asStranger, asOther])
         expect(JSON.stringify(answer.body)).not.toMatch(/studio|Owner firm|owner@scope/i);
     }
-    for (const path of ['/houses', '/members']) expect((await stranger.call('get', path)).status).toBe(401);
+    for (const path of ['/houses', '/members', '/bench']) expect((await stranger.call('get', path)).status).toBe(401);
     expect((await stranger.call('post', '/houses', { name: 'x', edition: '2023' })).status).toBe(401);
+    expect((await stranger.call('put', '/bench', { done: [], wires: {} })).status).toBe(401);
     expect((await other.call('get', '/houses')).body).toEqual([]);
     expect((await owner.call('get', `/houses/${id}`)).body).toMatchObject({ name: demo.name, version: 1 });
   });
@@ -186,6 +187,29 @@ describe('who may do what', () => {
     });
     expect((await owner.call('delete', `/members/${self}`)).body).toMatchObject({ code: 'last-owner' });
     expect((await owner.call('delete', `/houses/${id}`)).status).toBe(204);
+  });
+});
+
+describe('the bench', () => {
+  it('keeps what a person has done, for that person alone, on every device, and nothing that is no board', async () => {
+    const [learner, again, other] = [person(), person(), person()];
+    await learner.openAccount('Bench firm', 'learner@bench.example');
+    await other.openAccount('Other bench', 'other@bench.example');
+    await again.signIn('learner@bench.example');
+    expect((await learner.call('get', '/bench')).body).toEqual({ done: [], wires: {} });
+    const wires = { 'one-switch': [['feed.hot', 's1.line']] };
+    const board = { ...NEW_BOARD, boxes: ['hall'] };
+    expect((await learner.call('put', '/bench', { done: ['loop'], wires, board })).status).toBe(200);
+    expect((await again.call('get', '/bench')).body).toEqual({ done: ['loop'], wires, board });
+    expect((await again.call('put', '/bench', { done: ['one-switch'], wires: {} })).body).toEqual({
+      done: ['loop', 'one-switch'],
+      wires: {},
+    });
+    expect((await other.call('get', '/bench')).body).toEqual({ done: [], wires: {} });
+    const bad = { done: [], wires: {}, board: { ...board, parts: [{ id: 'x', box: 0, kind: 'dynamo' }] } };
+    expect((await learner.call('put', '/bench', bad)).body).toMatchObject({
+      problems: [{ path: 'board.parts.0.kind' }],
+    });
   });
 });
 

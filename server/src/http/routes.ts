@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { Router, type Request } from 'express';
 import {
   batchSchema,
+  benchSchema,
   memberChangeSchema,
   newAccountSchema,
   newHouseSchema,
@@ -16,6 +17,7 @@ import { schemaVersion } from '../db/migrations';
 import { findSignedIn } from '../db/accounts';
 import { addMember, changeRole, createAccount, members, removeMember, signIn } from '../use-cases/accounts';
 import { addHouse, history, houses, loadHouse, removeHouse } from '../use-cases/houses';
+import { benchOf, keepBench } from '../use-cases/bench';
 import { makeRevision, reopenRevision, revisions, sign } from '../use-cases/revisions';
 import { appendAtOnce, submitBatch } from '../use-cases/submit-batch';
 import { Refusal } from '../use-cases/errors';
@@ -75,6 +77,13 @@ function accountRoutes(context: Context): Router {
       response
         .status(201)
         .json(await startSession(request, await createAccount(db, readBody(newAccountSchema, request))));
+    })
+    .get('/bench', async (request, response) => {
+      response.json(await benchOf(db, await whoAsks(context, request)));
+    })
+    .put('/bench', async (request, response) => {
+      const member = await whoAsks(context, request);
+      response.json(await keepBench(db, member, readBody(benchSchema, request)));
     })
     .get('/members', async (request, response) => {
       response.json(await members(db, await whoAsks(context, request)));

@@ -63,7 +63,7 @@ export class Person {
   constructor(public url: string) {}
 
   async call(
-    method: 'get' | 'post' | 'patch' | 'delete',
+    method: 'get' | 'post' | 'put' | 'patch' | 'delete',
     path: string,
     body?: unknown,
     headers: Record<string, string> = {},

@@ -1,8 +1,20 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import { compareFeeds, feedFrom, freeFeed, keepFeed, wireHouse, type FeedOption } from '@winculum/core';
+import { computed, ref, toRaw, watch } from 'vue';
+import {
+  compareFeeds,
+  feedFrom,
+  freeFeed,
+  keepFeed,
+  keepFeeds,
+  wireHouse,
+  type FeedOption,
+  type FeedPlan,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
+import { useLongWork } from '../../work/long-work';
+import ProgressBar from '../../work/ProgressBar.vue';
+import type { FeedJob } from './feed.worker';
 
 /** Which box feeds which, by hand or by scheme, and what each scheme costs in wire. */
 const store = useHouse();
@@ -45,6 +57,27 @@ const carried = (index: number) =>
       cable.conductors.flatMap((one) => (one.colour === 'bare' ? [] : (one.signal?.words ?? 'spare'))).join(', '),
     )
     .join(' | ');
+const work = useLongWork<FeedJob, readonly FeedPlan[]>(
+  () => new Worker(new URL('./feed.worker.ts', import.meta.url), { type: 'module' }),
+  (message) => (store.problem = message),
+);
+/** What was found, and the house that it was found in: another house makes it stale. */
+const found = ref<{ readonly house: unknown; readonly plans: readonly FeedPlan[] }>();
+const plans = computed(() => (found.value?.house === store.house ? found.value?.plans : undefined));
+const saving = computed(() => (plans.value ?? []).filter((one) => one.afterFt < one.beforeFt - 0.5));
+const sum = (list: readonly FeedPlan[], feetOf: (one: FeedPlan) => number) =>
+  Math.round(list.reduce((total, one) => total + feetOf(one), 0));
+async function seek(unit?: string): Promise<void> {
+  const house = toRaw(store.house!);
+  const answer = await work.ask({ house, ...(unit === undefined ? {} : { unit }) });
+  if (answer) found.value = { house, plans: answer };
+}
+/** What is taken of one circuit leaves what was found for the others as good as it was. */
+function take(list: readonly FeedPlan[]): void {
+  if (!store.apply(keepFeeds(store.house!, list))) return;
+  const plans = found.value!.plans.filter((one) => !list.includes(one));
+  found.value = plans.length > 0 ? { house: store.house, plans } : undefined;
+}
 const value = (event: Event) => (event.target as HTMLSelectElement).value;
 </script>
 
@@ -95,6 +128,34 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
         </tr>
       </tbody>
     </table>
+    <ProgressBar
+      v-if="work.progress.value"
+      :progress="work.progress.value"
+      title="Looking for less wire"
+      @cancel="work.cancel()"
+    />
+    <div v-else class="seek">
+      <button class="plain-button" :disabled="!store.canEdit" @click="seek(wiring.unit.id)">Find less wire</button>
+      <button class="plain-button" :disabled="!store.canEdit" @click="seek()">Find less wire in all circuits</button>
+      <span class="muted">Hangs one branch after another elsewhere, as long as that saves conductor.</span>
+    </div>
+    <div v-if="plans" class="found" role="status">
+      <p v-if="!saving.length">Nothing better was found: it stands as well as the tool knows.</p>
+      <template v-else>
+        <p>
+          <b class="num big">{{ sum(saving, (one) => one.afterFt) }}</b> conductor-feet instead of
+          <b class="num">{{ sum(saving, (one) => one.beforeFt) }}</b>, in {{ saving.length }} circuit{{
+            saving.length === 1 ? '' : 's'
+          }}. No box gets too full by it.
+          <button class="plain-button main" :disabled="!store.canEdit" @click="take(saving)">Take all of it</button>
+          <button class="plain-button" @click="found = undefined">Leave it</button>
+        </p>
+        <p v-for="one in saving.length > 1 ? saving : []" :key="one.unit" class="plan">
+          <button class="plain-button" :disabled="!store.canEdit" @click="take([one])">Take</button>
+          <b class="num">{{ Math.round(one.afterFt) }}</b> instead of {{ Math.round(one.beforeFt) }} · {{ one.name }}
+        </p>
+      </template>
+    </div>
     <p class="muted">
       {{
         wiring.tree.stored
@@ -150,6 +211,20 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
 </template>
 
 <style scoped>
+.seek,
+.plan {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.found {
+  background: var(--chalk-soft);
+  border-left: 4px solid var(--chalk);
+  padding: 8px 12px;
+  display: grid;
+  gap: 6px;
+}
 .feed {
   background: var(--card);
   border: 1px solid var(--rule);

@@ -1,0 +1,120 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import {
+  boxesOf,
+  boxFill,
+  conductorFeet,
+  edit,
+  feedTree,
+  keepFeeds,
+  leastFeet,
+  lengthsOf,
+  makeUpBox,
+  netlistOf,
+  prove,
+  treeOf,
+  wireHouse,
+  wireUnit,
+  type House,
+  type Parents,
+} from '../index';
+import { wiringHouse } from '../test/wiring-house';
+
+/** A room with a pair of three-ways, a lamp and a receptacle or two, wherever chance puts them. */
+function scattered(places: readonly { x: number; y: number }[]): House {
+  const kinds = ['switch', 'switch', 'luminaire', 'receptacle', 'receptacle'];
+  return wiringHouse({
+    boxes: Object.fromEntries(places.map((_, i) => [`B${i}`, [null, kinds[i]!] as const])),
+    groups: { a: { switches: ['B0-0', 'B1-0'], controls: ['B2-0'] } },
+    change: (house) => {
+      house.cables = {};
+      places.forEach(({ x, y }, i) => (house.boxes[`B${i}`]!.at = { kind: 'ceiling', x, y }));
+    },
+  });
+}
+
+/** Every rooted tree over so many boxes: by Cayley (n + 1)^(n − 1) of them. */
+function everyTree(ids: readonly string[]): Parents[] {
+  const all: Parents[] = [];
+  const choose = (i: number, parents: Map<string, string | null>) => {
+    if (i === ids.length) {
+      const rooted = ids.every((id) => {
+        const seen = new Set<string>();
+        for (let at: string | null = id; at !== null; at = parents.get(at)!) {
+          if (seen.has(at)) return false;
+          seen.add(at);
+        }
+        return true;
+      });
+      if (rooted) all.push(new Map(parents));
+      return;
+    }
+    for (const from of [null, ...ids]) if (from !== ids[i]) choose(i + 1, new Map([...parents, [ids[i]!, from]]));
+  };
+  choose(0, new Map());
+  return all;
+}
+
+test('beside every tree there is, on circuits of four boxes: never more wire than the best that overfills and doubles nothing', () => {
+  const place = fc.record({ x: fc.integer({ min: 20, max: 1180 }), y: fc.integer({ min: 20, max: 1180 }) });
+  const ratios: number[] = [];
+  expect(everyTree(['a', 'b', 'c', 'd'])).toHaveLength(125);
+  fc.assert(
+    fc.property(fc.array(place, { minLength: 4, maxLength: 4 }), (places) => {
+      const house = scattered(places);
+      const { unit } = wireHouse(house).units[0]!;
+      const boxes = boxesOf(unit);
+      const lengths = lengthsOf(house, unit, boxes);
+      const best = everyTree(boxes.map((box) => box.id))
+        .map((parents) => wireUnit(house, unit, treeOf(boxes, parents, lengths, unit)))
+        .filter(({ runs }) => runs.every((run) => run.cables.length === 1))
+        .filter((one) => boxes.every((box) => boxFill(house, makeUpBox(house, box, [one])).fits !== false))
+        .reduce((least, { runs }) => Math.min(least, conductorFeet(runs)), Infinity);
+      const found = leastFeet(house, unit);
+      expect(found.afterFt).toBeGreaterThan(best - 1e-6);
+      expect(found.afterFt).toBeLessThanOrEqual(found.beforeFt + 1e-6);
+      expect(leastFeet(house, unit)).toEqual(found);
+      ratios.push(found.afterFt / best);
+    }),
+    { numRuns: 25, seed: 20261124 },
+  );
+  expect(Math.max(...ratios)).toBeLessThan(1 + 1e-9);
+});
+
+test('what is found is kept as cables of the file, is wired as it was counted, and proves', () => {
+  const house = scattered([
+    { x: 100, y: 100 },
+    { x: 900, y: 120 },
+    { x: 500, y: 600 },
+    { x: 120, y: 700 },
+    { x: 1000, y: 900 },
+  ]);
+  const plan = leastFeet(house, wireHouse(house).units[0]!.unit);
+  const kept = keepFeeds(house, [plan]);
+  if (!kept.ok) throw new Error(kept.problems[0]!.message);
+  const all = wireHouse(kept.value.house);
+  const wiring = all.units[0]!;
+  expect(wiring.tree.stored).toBe(true);
+  expect(conductorFeet(wiring.runs)).toBeCloseTo(plan.afterFt, 6);
+  expect(prove(netlistOf(wiring, all.boxes)).ok).toBe(true);
+});
+
+test('what the GFCI receptacle protects stays behind it', () => {
+  const plain = scattered([
+    { x: 100, y: 100 },
+    { x: 900, y: 120 },
+    { x: 500, y: 600 },
+    { x: 120, y: 700 },
+    { x: 1000, y: 900 },
+  ]);
+  const guarded = edit(plain, 'GFCI', (draft) => {
+    draft.circuits['Q']!.gfciFirst = 'B4-0';
+    Object.assign(draft.boxes['B4']!.devices['B4-0']!, { gfci: true });
+  });
+  if (!guarded.ok) throw new Error(guarded.problems[0]!.message);
+  const { house } = guarded.value;
+  const { unit } = wireHouse(house).units[0]!;
+  expect(feedTree(house, unit).nodes[0]!.box.id).toBe('B4');
+  const parents = new Map(leastFeet(house, unit).parents);
+  expect([...parents].filter(([, from]) => from === null)).toEqual([['B4', null]]);
+});

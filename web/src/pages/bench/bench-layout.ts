@@ -1,0 +1,162 @@
+import { letterOf, lettersOf, pinsOf, type Board, type BoardPart, type BoardPin } from '@winculum/core';
+
+const BOX = 190;
+const GAP = 46;
+const MARGIN = 20;
+const TOP = 20;
+const FIRST_END = 66;
+const END_STEP = 34;
+const SCREW_STEP = 40;
+const DEVICE_HIGH = 62;
+const LEAST_DEVICE_TOP = 226;
+const LANE = 26;
+
+export interface PinSpot {
+  readonly x: number;
+  readonly y: number;
+  readonly pin: BoardPin;
+}
+export interface BenchLayout {
+  readonly width: number;
+  readonly height: number;
+  readonly boxes: readonly {
+    readonly name: string;
+    readonly x: number;
+    readonly width: number;
+    readonly high: number;
+  }[];
+  readonly devices: readonly {
+    readonly part: BoardPart;
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly name: string;
+  }[];
+  /** Sheaths: a band from box to box, and its cut ends. */
+  readonly jackets: readonly {
+    readonly id: string;
+    readonly kind: string;
+    readonly path: string;
+    readonly x: number;
+    readonly y: number;
+    readonly ends: readonly { readonly x: number; readonly y: number; readonly high: number }[];
+  }[];
+  readonly spots: ReadonlyMap<string, PinSpot>;
+}
+
+const NAMES: Readonly<Record<BoardPart['kind'], string>> = {
+  feed: 'FEED',
+  'single-pole': 'S',
+  'three-way': 'S3',
+  'four-way': 'S4',
+  lamp: 'LAMP',
+  receptacle: 'RECEPT.',
+  fan: 'FAN',
+};
+
+/** Where everything of a board is drawn: boxes in a row, wire ends at their sides, devices at their foot. Units of the drawing. */
+export function layOutBench(board: Board): BenchLayout {
+  const pins = pinsOf(board);
+  const isEnd = (pin: BoardPin) => board.cables.some((cable) => cable.id === pin.of);
+  const endsAt = (box: number, end: 'a' | 'b') =>
+    pins.filter((one) => one.box === box && isEnd(one) && one.pin.endsWith(`.${end}`));
+  const devicesIn = (box: number) => board.parts.filter((part) => part.box === box && part.kind !== 'feed');
+  const screwsOf = (part: BoardPart) => pins.filter((one) => one.of === part.id);
+  const deviceWidth = (part: BoardPart) => screwsOf(part).length * SCREW_STEP + 14;
+  const tallest = Math.max(0, ...board.boxes.flatMap((_, i) => [endsAt(i, 'a').length, endsAt(i, 'b').length]));
+  const deviceTop = Math.max(LEAST_DEVICE_TOP, FIRST_END + tallest * END_STEP + 10);
+  const high = deviceTop + DEVICE_HIGH + 8 - TOP;
+  const isLettered = lettersOf(board).length > 1;
+
+  const spots = new Map<string, PinSpot>();
+  const boxes: { name: string; x: number; width: number; high: number }[] = [];
+  const devices: BenchLayout['devices'][number][] = [];
+  let x = MARGIN;
+  board.boxes.forEach((name, box) => {
+    const parts = devicesIn(box);
+    const wanted = parts.reduce((sum, part) => sum + deviceWidth(part) + 8, 8);
+    const width = Math.max(BOX, wanted);
+    boxes.push({ name, x, width, high });
+    for (const end of ['b', 'a'] as const)
+      endsAt(box, end).forEach((pin, i) =>
+        spots.set(pin.pin, { x: end === 'b' ? x + 26 : x + width - 26, y: FIRST_END + i * END_STEP, pin }),
+      );
+    let left = x + (width - wanted) / 2 + 8;
+    for (const part of parts) {
+      const wide = deviceWidth(part);
+      screwsOf(part).forEach((pin, i) =>
+        spots.set(pin.pin, { x: left + 7 + (i + 0.5) * SCREW_STEP, y: deviceTop + 14, pin }),
+      );
+      const letter = isLettered ? letterOf(part) : undefined;
+      devices.push({
+        part,
+        x: left,
+        y: deviceTop,
+        width: wide,
+        name: `${NAMES[part.kind]}${letter === undefined ? '' : ` ${letter}`}`,
+      });
+      left += wide + 8;
+    }
+    pins
+      .filter((one) => one.box === box && one.of === 'feed')
+      .forEach((pin, i) => spots.set(pin.pin, { x: x + width / 2 - 22 + i * 44, y: 46, pin }));
+    x += width + GAP;
+  });
+
+  const bottom = TOP + high;
+  let lanes = 0;
+  const jackets = board.cables.map((cable) => {
+    const end = (which: 'a' | 'b') => {
+      const own = pins.filter((one) => one.of === cable.id && one.pin.endsWith(`.${which}`));
+      const ys = own.map((one) => spots.get(one.pin)!.y);
+      const box = boxes[which === 'a' ? cable.from : cable.to]!;
+      const edge = which === 'a' ? box.x + box.width : box.x;
+      return { x: edge - 10, y: Math.min(...ys) - 12, high: Math.max(...ys) - Math.min(...ys) + 24, edge };
+    };
+    const [a, b] = [end('a'), end('b')];
+    const [ya, yb] = [a.y + a.high / 2, b.y + b.high / 2];
+    // From neighbour to neighbour straight over; past other boxes below them, each in a lane of its own.
+    const lane = bottom + 44 + lanes * LANE;
+    const isNear = cable.to === cable.from + 1;
+    if (!isNear) lanes++;
+    const [out, into] = [a.edge + GAP / 2, b.edge - GAP / 2];
+    const path = isNear
+      ? `M ${a.edge} ${ya} C ${out} ${ya}, ${into} ${yb}, ${b.edge} ${yb}`
+      : `M ${a.edge} ${ya} H ${out} V ${lane} H ${into} V ${yb} H ${b.edge}`;
+    return { id: cable.id, kind: cable.kind, path, x: out, y: a.y - 4, ends: [a, b] };
+  });
+  return {
+    width: Math.max(x - GAP + MARGIN, 460),
+    height: bottom + 34 + lanes * LANE + (lanes > 0 ? 20 : 0),
+    boxes,
+    devices,
+    jackets,
+    spots,
+  };
+}
+
+const BENDS = 5;
+/** A joint hangs from screw to screw; each a little deeper than the last, so that two never cover each other. */
+export function jointPath(p: Pick<PinSpot, 'x' | 'y'>, q: Pick<PinSpot, 'x' | 'y'>, nth: number): string {
+  const bend = 18 + (nth % BENDS) * 7;
+  return `M ${p.x} ${p.y} C ${p.x + (q.x - p.x) * 0.2} ${p.y + bend + 20}, ${q.x - (q.x - p.x) * 0.2} ${q.y - bend}, ${q.x} ${q.y}`;
+}
+
+const SCREWS: Readonly<Record<string, string>> = {
+  hot: 'HOT',
+  neutral: 'NEUT',
+  line: 'LINE',
+  load: 'LOAD',
+  common: 'COM',
+  t1: 'T1',
+  t2: 'T2',
+  a1: 'IN1',
+  a2: 'IN2',
+  b1: 'OUT1',
+  b2: 'OUT2',
+};
+export const screwName = (pin: BoardPin): string => SCREWS[pin.name] ?? pin.name;
+
+/** A pin in words, for whoever cannot see the drawing. */
+export const pinWords = (board: Board, pin: BoardPin): string =>
+  `${pin.name} of ${board.parts.find((part) => part.id === pin.of)?.kind ?? 'the cable'} in ${board.boxes[pin.box]}`;
