@@ -77,13 +77,17 @@ function describe(outlet: Outlet, school: School): Omit<LoadLine, 'count' | 'va'
 }
 
 function addUp(outlets: readonly Outlet[], school: School): LoadLine[] {
-  const lines = new Map<string, LoadLine>();
+  const lines = new Map<string, LoadLine & { count: number; va: number }>();
   for (const outlet of outlets) {
     const line = describe(outlet, school);
     if (!line) continue;
     const key = outlet.load ? `load ${outlet.load.id}` : `${line.what} ${line.eachVa}`;
     const known = lines.get(key);
-    lines.set(key, { ...line, count: (known?.count ?? 0) + 1, va: (known?.va ?? 0) + line.eachVa });
+    if (!known) lines.set(key, { ...line, count: 1, va: line.eachVa });
+    else {
+      known.count++;
+      known.va += line.eachVa;
+    }
   }
   return [...lines.values()];
 }

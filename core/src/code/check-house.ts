@@ -1,4 +1,5 @@
 import { EDITIONS, type Amendment, type Edition, type House } from '../house/schema';
+import { groupBy } from '../units/group-by';
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
 import { viewRoom, type RoomView } from '../plan/room-view';
@@ -55,9 +56,10 @@ export interface HouseCheck {
   readonly statuses: readonly RuleStatus[];
 }
 
+const NO_DETAIL: Verdict['detail'] = {};
 const verdict =
   (kind: VerdictKind): Report<Messages>['pass'] =>
-  (messageId, data, where, detail = {}) => ({ kind, messageId, data, where, detail });
+  (messageId, data, where, detail = NO_DETAIL) => ({ kind, messageId, data, where, detail });
 const report: Report<Messages> = { pass: verdict('pass'), fail: verdict('fail'), cannotTell: verdict('cannot-tell') };
 
 interface InForce {
@@ -66,11 +68,24 @@ interface InForce {
   readonly changed: Amendment | undefined;
 }
 
+const amendmentsByRule = new WeakMap<House['amendments'], ReadonlyMap<string, readonly Amendment[]>>();
+const NO_AMENDMENTS: readonly Amendment[] = [];
+
+function amendmentsOf(house: House, ruleId: string): readonly Amendment[] {
+  let byRule = amendmentsByRule.get(house.amendments);
+  if (!byRule) {
+    byRule = groupBy(Object.values(house.amendments), (one) => one.rule);
+    amendmentsByRule.set(house.amendments, byRule);
+  }
+  return byRule.get(ruleId) ?? NO_AMENDMENTS;
+}
+
 /** The edition's entry of a rule with the house's amendments applied. */
 function inForce(house: House, rule: Rule, edition: Edition): InForce | undefined {
   const entry = rule.meta.editions[edition] as EditionEntry | undefined;
   if (!entry) return undefined;
-  const amendments = Object.values(house.amendments).filter((one) => one.rule === rule.id);
+  const amendments = amendmentsOf(house, rule.id);
+  if (amendments.length === 0) return { entry, off: undefined, changed: undefined };
   const limits: Record<string, number> = { ...entry.limits };
   let changed: Amendment | undefined;
   for (const one of amendments)

@@ -4,7 +4,11 @@ export interface Point {
   readonly y: number;
 }
 
-export const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y);
+/** How far apart two points are. Written out: the library's way guards against lengths that no house has, and takes ten times as long. */
+export function distance(a: Point, b: Point): number {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  return Math.sqrt(dx * dx + dy * dy);
+}
 
 /** Twice the signed area; positive for a clockwise polygon as seen on the plan (y down). */
 function doubleArea(points: readonly Point[]): number {

@@ -1,5 +1,6 @@
 import { boundsOf, type Bounds } from '../house/geometry';
 import type { Box, Feature, House, Level, Opening, Room } from '../house/schema';
+import { groupBy } from '../units/group-by';
 import { findWall, wallLoop, type LoopWall } from './wall-loop';
 
 /** The thickest wall between two rooms across which an opening is seen from both sides, inches. */
@@ -39,25 +40,19 @@ interface Overlap {
   readonly otherWall: LoopWall;
 }
 
-const unit = (wall: LoopWall) => ({
-  x: (wall.to.x - wall.from.x) / wall.lengthIn,
-  y: (wall.to.y - wall.from.y) / wall.lengthIn,
-});
-
 /** Whether two walls run opposite ways, back to back, no further apart than a wall is thick. */
 function areBackToBack(wall: LoopWall, other: LoopWall): boolean {
-  const [u, v] = [unit(wall), unit(other)];
-  if (u.x * v.x + u.y * v.y > -0.999) return false;
-  const [dx, dy] = [other.from.x - wall.from.x, other.from.y - wall.from.y];
-  const outward = dx * u.y - dy * u.x;
+  const { unit, from } = wall;
+  if (unit.x * other.unit.x + unit.y * other.unit.y > -0.999) return false;
+  const outward = (other.from.x - from.x) * unit.y - (other.from.y - from.y) * unit.x;
   return outward > -0.5 && outward <= THICKEST_WALL_IN;
 }
 
 /** Where a stretch of another wall lies on this one: from and to, inches from this wall's start; not clipped. */
 function projectOnto(wall: LoopWall, other: LoopWall, fromIn: number, toIn: number): readonly [number, number] {
-  const [u, v] = [unit(wall), unit(other)];
+  const { unit, from } = wall;
   const along = (s: number) =>
-    (other.from.x + v.x * s - wall.from.x) * u.x + (other.from.y + v.y * s - wall.from.y) * u.y;
+    (other.from.x + other.unit.x * s - from.x) * unit.x + (other.from.y + other.unit.y * s - from.y) * unit.y;
   return [along(toIn), along(fromIn)];
 }
 
@@ -76,15 +71,14 @@ const nearEnough = (a: Bounds, b: Bounds): boolean =>
 
 function facingWalls(room: Room, other: Room): Overlap[] {
   if (!nearEnough(boundsOfRoom(room), boundsOfRoom(other))) return [];
-  return wallLoop(room).walls.flatMap((wall) =>
-    wallLoop(other)
-      .walls.filter((otherWall) => areBackToBack(wall, otherWall))
-      .map((otherWall) => ({ other, wall, otherWall }))
-      .filter((overlap) => {
-        const [from, to] = projectOnto(wall, overlap.otherWall, 0, overlap.otherWall.lengthIn);
-        return Math.min(to, wall.lengthIn) - Math.max(from, 0) > 0.5;
-      }),
-  );
+  const found: Overlap[] = [];
+  for (const wall of wallLoop(room).walls)
+    for (const otherWall of wallLoop(other).walls) {
+      if (!areBackToBack(wall, otherWall)) continue;
+      const [from, to] = projectOnto(wall, otherWall, 0, otherWall.lengthIn);
+      if (Math.min(to, wall.lengthIn) - Math.max(from, 0) > 0.5) found.push({ other, wall, otherWall });
+    }
+  return found;
 }
 
 /** The rooms whose walls stand back to back with this room's, each wall pair once. Remembered by the set of rooms. */
@@ -103,18 +97,6 @@ function facingOf(house: House, room: Room): readonly Overlap[] {
   return overlaps;
 }
 
-function groupBy<T extends { readonly room: string }>(
-  records: Readonly<Record<string, T>>,
-): ReadonlyMap<string, readonly T[]> {
-  const groups = new Map<string, T[]>();
-  for (const entity of Object.values(records)) {
-    const group = groups.get(entity.room);
-    if (group) group.push(entity);
-    else groups.set(entity.room, [entity]);
-  }
-  return groups;
-}
-
 const grouped = new WeakMap<object, ReadonlyMap<string, readonly { room: string }[]>>();
 /** The entities of a collection by their room, remembered by the identity of the collection. */
 export function inRoom<T extends { readonly room: string }>(
@@ -122,7 +104,7 @@ export function inRoom<T extends { readonly room: string }>(
   roomId: string,
 ): readonly T[] {
   let groups = grouped.get(records) as ReadonlyMap<string, readonly T[]> | undefined;
-  if (!groups) grouped.set(records, (groups = groupBy(records)));
+  if (!groups) grouped.set(records, (groups = groupBy(Object.values(records), (one) => one.room)));
   return groups.get(roomId) ?? [];
 }
 

@@ -51,10 +51,11 @@ export const layStuds = perShell((view: RoomView): readonly Stud[] => {
     const pockets = pocketStretches(view, wall);
     const pocketAt = (atIn: number) => pockets.some((one) => atIn > one.fromIn && atIn < one.toIn);
     const spots: Stud[] = [];
-    const add = (atIn: number, kind: StudKind) => {
-      if (atIn < 0 || atIn > wall.lengthIn || pocketAt(atIn)) return;
-      const gap = gapAt(atIn);
+    const add = (alongIn: number, kind: StudKind) => {
+      if (alongIn < 0 || alongIn > wall.lengthIn || pocketAt(alongIn)) return;
+      const gap = gapAt(alongIn);
       if (gap && gap.opening.kind !== 'window') return;
+      const atIn = wall.startIn + alongIn;
       if (spots.some((stud) => Math.abs(stud.atIn - atIn) < STUD_WIDTH_IN - 0.01)) return;
       spots.push(
         gap?.opening.kind === 'window' ? { atIn, kind: 'cripple', topIn: gap.opening.sillIn } : { atIn, kind },
@@ -75,8 +76,7 @@ export const layStuds = perShell((view: RoomView): readonly Stud[] => {
       add(meeting.alongIn + STUD_WIDTH_IN * 1.5, 'partition');
     }
     for (const atIn of layoutOf(view, wall)) add(atIn, 'common');
-    const startIn = toLoop(loop, wall.id, 0);
-    return spots.map((stud) => ({ ...stud, atIn: startIn + stud.atIn })).sort((a, b) => a.atIn - b.atIn);
+    return spots.sort((a, b) => a.atIn - b.atIn);
   });
 });
 
@@ -168,44 +168,67 @@ export function studFaces(view: RoomView, heightIn: number, gangs = 1): readonly
 
 const facesByHeight = perShell(() => new Map<string, readonly StudFace[]>());
 
+/** Whether something bars a box's middle from a place on the loop at a height: an opening with its casing, a header, a pocket, a brace. */
+function isBarredAt(view: RoomView, atIn: number, heightIn: number, half: number): boolean {
+  const loop = wallLoop(view.room);
+  for (const seen of view.openings) {
+    const { opening } = seen;
+    const isWindowThere = opening.kind === 'window' && opening.sillIn < heightIn + 4 && opening.headIn > heightIn - 4;
+    if (!isWindowThere && opening.kind !== 'fixed-glass' && openingBreak(seen) === undefined) continue;
+    // Casing takes about 2 1/4 in beside an opening: common practice.
+    const clear = half + (opening.kind === 'cased' || opening.kind === 'vehicle' ? 0 : 2.25);
+    const fromIn = toLoop(loop, seen.wall, seen.alongIn);
+    if (atIn > fromIn - clear && atIn < fromIn + seen.widthIn + clear) return true;
+  }
+  return barredByFraming(view).some(
+    (one) =>
+      heightIn > one.bottomIn - 2 && heightIn < one.topIn + 2 && atIn > one.fromIn - half && atIn < one.toIn + half,
+  );
+}
+
+const reaches = (stud: Stud, heightIn: number): boolean =>
+  stud.kind !== 'jack' && (stud.topIn === undefined || stud.topIn > heightIn + 3);
+
+/** The next stud before or after the nth that reaches to a height. */
+function neighbour(studs: readonly Stud[], n: number, step: 1 | -1, heightIn: number): Stud | undefined {
+  for (let i = n + step; i >= 0 && i < studs.length; i += step) if (reaches(studs[i]!, heightIn)) return studs[i];
+  return undefined;
+}
+
+/** How far from a place a face may be to be the one meant, inches. */
+const NEAR_IN = 0.2;
+
+/** Index of the first stud from a place on; they stand in the order of the loop. */
+function firstFrom(studs: readonly Stud[], fromIn: number): number {
+  let [low, high] = [0, studs.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (studs[middle]!.atIn < fromIn) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: number): StudFace[] {
   const loop = wallLoop(view.room);
   const half = halfBoxWidthIn(gangs);
   const offset = STUD_WIDTH_IN / 2 + half;
-  const studs = layStuds(view).filter((stud) => stud.kind !== 'jack' && (stud.topIn ?? Infinity) > heightIn + 3);
-  const isNear = (stud: Stud) => nearIn === undefined || Math.abs(Math.abs(stud.atIn - nearIn) - offset) <= 0.2;
-  if (!studs.some(isNear)) return [];
-  const blocked = [
-    ...view.openings
-      .filter(
-        (seen) =>
-          openingBreak(seen) !== undefined ||
-          seen.opening.kind === 'fixed-glass' ||
-          (seen.opening.kind === 'window' && seen.opening.sillIn < heightIn + 4 && seen.opening.headIn > heightIn - 4),
-      )
-      .map((seen) => {
-        const fromIn = toLoop(loop, seen.wall, seen.alongIn);
-        // Casing takes about 2 1/4 in beside an opening: common practice.
-        const casing = seen.opening.kind === 'cased' || seen.opening.kind === 'vehicle' ? 0 : 2.25;
-        return { fromIn: fromIn - casing - half, toIn: fromIn + seen.widthIn + casing + half };
-      }),
-    ...barredByFraming(view)
-      .filter((one) => heightIn > one.bottomIn - 2 && heightIn < one.topIn + 2)
-      .map((one) => ({ fromIn: one.fromIn - half, toIn: one.toIn + half })),
-  ];
+  const studs = layStuds(view);
   const faces: StudFace[] = [];
-  studs.forEach((stud, i) => {
-    if (!isNear(stud)) return;
+  const [fromIn, toIn] = nearIn === undefined ? [0, Infinity] : [nearIn - offset - NEAR_IN, nearIn + offset + NEAR_IN];
+  for (let i = firstFrom(studs, fromIn); i < studs.length && studs[i]!.atIn <= toIn; i++) {
+    const stud = studs[i]!;
+    if (!reaches(stud, heightIn)) continue;
     const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
-    const isFree = (other: Stud | undefined, atIn: number) =>
-      !other || Math.abs(other.atIn - atIn) >= half + STUD_WIDTH_IN / 2 - 0.05;
     for (const side of ['left', 'right'] as const) {
       const atIn = stud.atIn + (side === 'left' ? -offset : offset);
       if (atIn < wall.startIn + half + 0.5 || atIn > wall.startIn + wall.lengthIn - half - 0.5) continue;
-      if (blocked.some((gap) => atIn > gap.fromIn && atIn < gap.toIn)) continue;
-      if (isFree(studs[i - 1], atIn) && isFree(studs[i + 1], atIn)) faces.push({ studIn: stud.atIn, side, atIn });
+      if (isBarredAt(view, atIn, heightIn, half)) continue;
+      const neighbours = [neighbour(studs, i, -1, heightIn), neighbour(studs, i, 1, heightIn)];
+      if (neighbours.every((other) => !other || Math.abs(other.atIn - atIn) >= half + STUD_WIDTH_IN / 2 - 0.05))
+        faces.push({ studIn: stud.atIn, side, atIn });
     }
-  });
+  }
   return faces;
 }
 

@@ -9,6 +9,8 @@ export interface LoopWall {
   readonly from: Point;
   readonly to: Point;
   readonly lengthIn: number;
+  /** The way it runs, of length one. */
+  readonly unit: Point;
   /** Distance along the loop at which it starts, inches. */
   readonly startIn: number;
   /** Compass name by the way it faces outward, north being up on the plan. */
@@ -46,6 +48,7 @@ export function wallLoop(room: Room): WallLoop {
       from: corner,
       to: next,
       lengthIn,
+      unit: { x: (next.x - corner.x) / lengthIn, y: (next.y - corner.y) / lengthIn },
       startIn,
       name: compass(next.x - corner.x, next.y - corner.y),
     };
@@ -80,8 +83,8 @@ export function fromLoop(loop: WallLoop, alongLoopIn: number): { wall: LoopWall;
 
 /** The point of the plan at a distance along a wall, moved into the room by an offset, inches. */
 export function pointOnWall(wall: LoopWall, alongIn: number, insetIn = 0): Point {
-  const [ux, uy] = [(wall.to.x - wall.from.x) / wall.lengthIn, (wall.to.y - wall.from.y) / wall.lengthIn];
-  return { x: wall.from.x + ux * alongIn - uy * insetIn, y: wall.from.y + uy * alongIn + ux * insetIn };
+  const { from, unit } = wall;
+  return { x: from.x + unit.x * alongIn - unit.y * insetIn, y: from.y + unit.y * alongIn + unit.x * insetIn };
 }
 
 /** The four corners of a rectangle that stands against a wall: along, width, depth, gap behind it. */

@@ -19,13 +19,13 @@ export interface BoxFill {
   readonly type: BoxType;
   /** Volume marked, entered, or usual of the type; undefined for an open back. */
   readonly allowedIn3: number | undefined;
-  readonly lines: readonly FillLine[];
+  /** What takes room, not yet in words: see {@link fillLines}. */
+  readonly shares: readonly FillShare[];
+  readonly largest: Awg;
   readonly usedIn3: number;
   readonly fits: boolean | undefined;
   /** The smallest box of the catalogue that would do, when this one does not. */
   readonly remedy: BoxType | undefined;
-  /** Allowances of the largest conductor: what is written into the box. */
-  readonly note: string;
   /** Conductors larger than No. 6 are not counted by this table. */
   readonly outside: boolean;
 }
@@ -37,61 +37,103 @@ const round = (value: number) => Math.round(value * 1000) / 1000;
 /** Gangs that a yoke takes: a 30 or 50 A receptacle stands in two. *Common practice*. */
 const gangsOf = (ratingA: number) => (ratingA >= 30 ? 2 : 1);
 
-/** The sum of 314.16(B) for a box as it is made up. Conductors count in where they enter; pigtails and connectors do not. */
-export function boxFill(house: House, makeUp: BoxMakeUp, edition: Edition = house.job.edition): BoxFill {
-  const { box, cables, units } = makeUp;
-  const lines: FillLine[] = [];
-  const add = (count: number, awg: Awg, what: string, section: string) =>
-    lines.push({ count, what, in3: round(count * (ALLOWANCE_IN3[awg] ?? 0)), section });
-  const bySize = new Map<Awg, number>();
-  for (const { run, cable } of cables) bySize.set(run.awg, (bySize.get(run.awg) ?? 0) + cable.conductors.length - 1);
-  const sizes = [...bySize.keys()];
-  const largest = sizes.reduce((a, b) => larger(a, b), '14' as Awg);
-  for (const awg of AWGS) {
-    const count = bySize.get(awg);
-    if (count) add(count, awg, `conductor${count === 1 ? '' : 's'} of ${awg}`, '314.16(B)(1)');
-  }
-  // A device counts by the wire of its own circuit, whatever else passes through the box.
-  const wired = new Map<string, { gangs: number; awg: Awg; name: string }>();
+/** Yokes of a box by the wire of their own circuit, whatever else passes through; those that nothing is wired to yet apart. */
+function yokesOf({ box, units }: BoxMakeUp): { readonly wired: ReadonlyMap<string, Yoke>; readonly idle: number } {
+  const wired = new Map<string, Yoke>();
   for (const { plan, unit } of units)
     for (const { outlet } of plan.needsAt.get(box.id) ?? []) {
       const { device } = outlet;
-      if (device.kind !== 'receptacle' && device.kind !== 'switch') continue;
-      const gangs = device.kind === 'receptacle' ? gangsOf(device.ratingA) : 1;
-      wired.set(device.id, { gangs, awg: unit.circuits[0]!.awg, name: device.kind });
+      if (device.kind === 'receptacle')
+        wired.set(device.id, { gangs: gangsOf(device.ratingA), awg: unit.circuits[0]!.awg, name: device.kind });
+      else if (device.kind === 'switch')
+        wired.set(device.id, { gangs: 1, awg: unit.circuits[0]!.awg, name: device.kind });
     }
-  const devices = [...wired.values()];
+  let idle = 0;
+  for (const one of Object.values(box.devices))
+    if ((one.kind === 'switch' || one.kind === 'receptacle') && !wired.has(one.id)) idle++;
+  return { wired, idle };
+}
+
+interface Yoke {
+  readonly gangs: number;
+  readonly awg: Awg;
+  readonly name: string;
+}
+
+/** An allowance before it is put into words. */
+export interface FillShare {
+  readonly count: number;
+  readonly awg: Awg;
+  readonly of: 'conductors' | 'yokes' | 'idle' | 'grounds' | 'clamps';
+  /** How many conductors, devices or grounds it stands for. */
+  readonly items: number;
+  readonly name?: string | undefined;
+}
+const in3Of = ({ count, awg }: FillShare): number => round(count * (ALLOWANCE_IN3[awg] ?? 0));
+
+const SECTIONS: Readonly<Record<FillShare['of'], string>> = {
+  conductors: '314.16(B)(1)',
+  clamps: '314.16(B)(2)',
+  yokes: '314.16(B)(4)',
+  idle: '314.16(B)(4)',
+  grounds: '314.16(B)(5)',
+};
+
+function toLine(share: FillShare): FillLine {
+  const { count, awg, of, items, name } = share;
+  const words: Record<FillShare['of'], () => string> = {
+    conductors: () => `conductor${items === 1 ? '' : 's'} of ${awg}`,
+    yokes: () => `${items === 1 ? name : `${items} devices`} on ${awg}`,
+    idle: () => `${items === 1 ? 'device' : `${items} devices`} not wired yet`,
+    grounds: () => `grounds, ${items} of them`,
+    clamps: () => 'clamps inside',
+  };
+  return { count, what: words[of](), in3: in3Of(share), section: SECTIONS[of] };
+}
+
+/** What a box has to hold without its clamps, and the largest wire that comes in. */
+function sharesOf(makeUp: BoxMakeUp, edition: Edition): { readonly shares: FillShare[]; readonly largest: Awg } {
+  const { cables } = makeUp;
+  const shares: FillShare[] = [];
+  let largest: Awg = '14';
+  let ground: Awg = '14';
+  for (const { run } of cables) {
+    largest = larger(largest, run.awg);
+    ground = larger(ground, groundOf(run.awg));
+  }
   for (const awg of AWGS) {
-    const yokes = devices.filter((one) => one.awg === awg);
-    const gangs = yokes.reduce((sum, one) => sum + one.gangs, 0);
-    if (gangs > 0)
-      add(
-        2 * gangs,
-        awg,
-        `${yokes.length === 1 ? yokes[0]!.name : `${yokes.length} devices`} on ${awg}`,
-        '314.16(B)(4)',
-      );
+    let items = 0;
+    for (const { run, cable } of cables) if (run.awg === awg) items += cable.conductors.length - 1;
+    if (items > 0) shares.push({ count: items, awg, of: 'conductors', items });
   }
-  // Switches in the box that nothing is wired to yet still take their room.
-  const idle = Object.values(box.devices).filter(
-    (one) => (one.kind === 'switch' || one.kind === 'receptacle') && !wired.has(one.id),
-  );
-  if (idle.length > 0)
-    add(
-      2 * idle.length,
-      largest,
-      `${idle.length === 1 ? 'device' : `${idle.length} devices`} not wired yet`,
-      '314.16(B)(4)',
-    );
+  const { wired, idle } = yokesOf(makeUp);
+  for (const awg of AWGS) {
+    let [gangs, items] = [0, 0];
+    let name: string | undefined;
+    for (const one of wired.values())
+      if (one.awg === awg) [gangs, items, name] = [gangs + one.gangs, items + 1, one.name];
+    if (gangs > 0) shares.push({ count: 2 * gangs, awg, of: 'yokes', items, name });
+  }
+  // Devices that nothing is wired to yet still take their room.
+  if (idle > 0) shares.push({ count: 2 * idle, awg: largest, of: 'idle', items: idle });
   const grounds = cables.length;
-  if (grounds > 0) {
-    const ground = cables.reduce((a, { run }) => larger(a, groundOf(run.awg)), '14' as Awg);
-    const late = edition === '2020' || edition === '2023';
-    const count = late && grounds > 4 ? 1 + (grounds - 4) / 4 : 1;
-    add(count, ground, `grounds, ${grounds} of them`, '314.16(B)(5)');
-  }
+  const late = edition === '2020' || edition === '2023';
+  if (grounds > 0)
+    shares.push({
+      count: late && grounds > 4 ? 1 + (grounds - 4) / 4 : 1,
+      awg: ground,
+      of: 'grounds',
+      items: grounds,
+    });
+  return { shares, largest };
+}
+
+/** The sum of 314.16(B) for a box as it is made up. Conductors count in where they enter; pigtails and connectors do not. */
+export function boxFill(house: House, makeUp: BoxMakeUp, edition: Edition = house.job.edition): BoxFill {
+  const { box, cables } = makeUp;
+  const { shares, largest } = sharesOf(makeUp, edition);
   const { clamps } = makeUpOf(house);
-  let usedIn3 = round(lines.reduce((sum, one) => sum + one.in3, 0));
+  let usedIn3 = round(shares.reduce((sum, one) => sum + in3Of(one), 0));
   const clampIn3 = ALLOWANCE_IN3[largest] ?? 0;
   const hasClamps = (one: BoxType) =>
     clamps === 'always' || (clamps === 'multi-gang' && one.gangs > 1 && one.shape === 'device');
@@ -103,27 +145,33 @@ export function boxFill(house: House, makeUp: BoxMakeUp, edition: Edition = hous
     isFree && suits.volumeIn3 > 0 && room(suits) + 1e-6 < usedIn3 ? smallestFor(house, box, usedIn3, room) : undefined;
   const type = bigger ?? suits;
   if (hasClamps(type) && cables.length > 0) {
-    add(1, largest, 'clamps inside', '314.16(B)(2)');
+    shares.push({ count: 1, awg: largest, of: 'clamps', items: 1 });
     usedIn3 = round(usedIn3 + clampIn3);
   }
   const allowedIn3 = box.volumeIn3 ?? (type.volumeIn3 > 0 ? type.volumeIn3 : undefined);
-  const outside = sizes.some((awg) => ALLOWANCE_IN3[awg] === undefined);
+  const outside = cables.some(({ run }) => ALLOWANCE_IN3[run.awg] === undefined);
   const fits = allowedIn3 === undefined || outside ? undefined : usedIn3 <= allowedIn3 + 1e-6;
-  const unit = ALLOWANCE_IN3[largest] ?? 2;
   return {
     box,
     type,
     allowedIn3,
-    lines,
+    shares,
+    largest,
     usedIn3,
     fits,
     remedy: fits === false ? smallestFor(house, box, usedIn3, (one) => one.volumeIn3) : undefined,
-    note:
-      allowedIn3 === undefined
-        ? ''
-        : `${Math.floor(allowedIn3 / unit + 1e-6)} × ${largest} allowed, ${Math.ceil(usedIn3 / unit - 1e-6)} used`,
     outside,
   };
+}
+
+/** The sum of a box in words, line by line with its sections. */
+export const fillLines = (fill: BoxFill): readonly FillLine[] => fill.shares.map(toLine);
+
+/** What is written into the box: allowances of its largest conductor, allowed and used. Empty for an open back. */
+export function fillNote({ allowedIn3, usedIn3, largest }: BoxFill): string {
+  if (allowedIn3 === undefined) return '';
+  const unit = ALLOWANCE_IN3[largest] ?? 2;
+  return `${Math.floor(allowedIn3 / unit + 1e-6)} × ${largest} allowed, ${Math.ceil(usedIn3 / unit - 1e-6)} used`;
 }
 
 /** The smallest box of the catalogue with room for the fill, of the same make as the one that suits; undefined when none has. */

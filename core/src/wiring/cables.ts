@@ -50,6 +50,7 @@ export const groundOf = (awg: Awg): Awg =>
 /** Shares what crosses among cables of at most four insulated conductors, each neutral in a cable of its own. */
 function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
   const neutrals = insulated.filter((one) => one.kind === 'neutral');
+  if (insulated.length <= 4 && neutrals.length <= 1) return [insulated];
   const rest = insulated.filter((one) => one.kind !== 'neutral');
   const groups: Signal[][] = neutrals.length > 0 ? neutrals.map((one) => [one]) : [[]];
   for (const signal of rest) {
@@ -67,40 +68,26 @@ function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
   return groups;
 }
 
-/** Which colour carries which signal: neutral on white; without one the white, marked, is the supply, or a traveler. */
-function colour(kind: Kind, signals: readonly Signal[]): ReadonlyMap<Colour, Signal> {
-  const given = new Map<Colour, Signal>();
+/** What the white carries: the neutral; where there is none and every colour is needed, marked, the supply, or a traveler. */
+function onWhite(kind: Kind, signals: readonly Signal[]): Signal | undefined {
   const neutral = signals.find((one) => one.kind === 'neutral');
-  let rest = signals.filter((one) => one !== neutral);
-  const full = rest.length >= COLOURS[kind].length;
-  if (neutral) given.set('white', neutral);
-  else if (full) {
-    const hots = rest.filter((one) => one.kind === 'hot');
-    const remark = hots.at(-1) ?? rest.filter((one) => one.kind === 'traveler').at(-1) ?? rest.at(-1)!;
-    given.set('white', remark);
-    rest = rest.filter((one) => one !== remark);
-  }
-  const coloured = COLOURS[kind].filter((one) => one !== 'white');
-  rest.forEach((signal, i) => given.set(coloured[i]!, signal));
-  return given;
+  if (neutral || signals.length < COLOURS[kind].length) return neutral;
+  const last = (of: Signal['kind']) => signals.findLast((one) => one.kind === of);
+  return last('hot') ?? last('traveler') ?? signals.at(-1);
 }
 
 function toCable(id: string, kind: Kind, signals: readonly Signal[], ground: Signal): WiredCable {
-  const given = colour(kind, signals);
-  const insulated = COLOURS[kind].map((one): Conductor => {
-    const signal = given.get(one);
-    return {
-      id: `${id}.${one}`,
-      colour: one,
-      signal,
-      remarked: one === 'white' && signal !== undefined && signal.kind !== 'neutral',
-    };
+  const white = onWhite(kind, signals);
+  // The others take the colours in the order in which they come.
+  let next = 0;
+  const conductors = COLOURS[kind].map((colour): Conductor => {
+    if (colour !== 'white' && signals[next] === white && white) next++;
+    const signal = colour === 'white' ? white : signals[next++];
+    const remarked = colour === 'white' && signal !== undefined && signal.kind !== 'neutral';
+    return { id: `${id}.${colour}`, colour, signal, remarked };
   });
-  return {
-    id,
-    kind,
-    conductors: [...insulated, { id: `${id}.bare`, colour: 'bare', signal: ground, remarked: false }],
-  };
+  conductors.push({ id: `${id}.bare`, colour: 'bare', signal: ground, remarked: false });
+  return { id, kind, conductors };
 }
 
 /** The heaviest wire of the unit's circuits: the shared neutral and all runs take it. */

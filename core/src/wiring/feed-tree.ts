@@ -1,6 +1,7 @@
 import { cableBetween, spotOfBox, spotOfPanel, type Spot } from '../circuits/cable-run';
 import type { Box, Cable, Circuit, House } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
+import { groupBy } from '../units/group-by';
 import { wiringUnits, type WiringUnit } from './unit';
 
 /** A box on the way of the power, with the run of cable that brings it. */
@@ -241,8 +242,15 @@ function storedTree(house: House, unit: WiringUnit, cables: readonly Cable[], bo
 }
 
 /** Cables of the unit as they stand in the file. */
-export const storedCables = (house: House, unit: WiringUnit): readonly Cable[] =>
-  Object.values(house.cables).filter((cable) => unit.circuits.some((circuit) => circuit.id === cable.circuit));
+export function storedCables(house: House, unit: WiringUnit): readonly Cable[] {
+  let byCircuit = cablesByCircuit.get(house.cables);
+  if (!byCircuit) {
+    byCircuit = groupBy(Object.values(house.cables), (one) => one.circuit);
+    cablesByCircuit.set(house.cables, byCircuit);
+  }
+  return unit.circuits.flatMap(({ id }) => byCircuit.get(id) ?? []);
+}
+const cablesByCircuit = new WeakMap<House['cables'], ReadonlyMap<string | null, readonly Cable[]>>();
 
 /** The feed order of a unit: the cables of the file where there are any, otherwise by the switches first. */
 export function feedTree(house: House, unit: WiringUnit, scheme: Scheme = 'switch-first'): FeedTree {

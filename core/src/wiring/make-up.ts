@@ -4,7 +4,7 @@ import { makeUpSchema } from '../house/schema';
 import type { Problem } from '../units/result';
 import { cablesOf, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from './chain';
-import { feedTree, type FeedTree } from './feed-tree';
+import { feedTree, storedCables, type FeedTree } from './feed-tree';
 import { planSignals, type SignalPlan, type TerminalName } from './signals';
 import { wiringUnits, type WiringUnit } from './unit';
 
@@ -56,8 +56,7 @@ export interface BoxMakeUp {
   readonly cables: readonly CableEnd[];
   /** The circuits that come here. */
   readonly units: readonly UnitWiring[];
-  /** Found when first asked for: most boxes are only counted. */
-  readonly joins: readonly Join[];
+  readonly feed: MakeUp['feed'];
 }
 
 export interface HouseWiring {
@@ -65,7 +64,8 @@ export interface HouseWiring {
   readonly boxes: ReadonlyMap<string, BoxMakeUp>;
 }
 
-export const makeUpOf = (house: Pick<House, 'standards'>): MakeUp => house.standards.makeUp ?? makeUpSchema.parse({});
+const USUAL_MAKE_UP: MakeUp = makeUpSchema.parse({});
+export const makeUpOf = (house: Pick<House, 'standards'>): MakeUp => house.standards.makeUp ?? USUAL_MAKE_UP;
 
 /** Wires one unit along a tree. */
 export function wireUnit(house: House, unit: WiringUnit, tree: FeedTree): UnitWiring {
@@ -95,6 +95,8 @@ function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
     ...unit.circuits,
     ...unit.circuits.map((one) => byCircuit.get(one.id)),
     ...unit.groups.flatMap((one) => [one.group, one.letter, ...one.switches, ...one.controls]),
+    // Boxes that a drawn cable only passes through hold no outlet of the circuit, and decide lengths all the same.
+    ...storedCables(house, unit).flatMap(({ from, to }) => [house.boxes[from ?? ''], house.boxes[to ?? '']]),
     house.cables,
     house.rooms,
     house.levels,
@@ -136,24 +138,20 @@ export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]):
   for (const { runs } of units)
     for (const { run, end } of runsAt(runs).get(box.id) ?? [])
       for (const cable of run.cables) cables.push({ run, cable, end });
-  let joins: readonly Join[] | undefined;
-  return {
-    box,
-    cables,
-    units,
-    get joins() {
-      return (joins ??= joinSignals(feed, box, cables, units));
-    },
-  };
+  return { box, cables, units, feed };
+}
+
+const joinMemory = new WeakMap<BoxMakeUp, readonly Join[]>();
+
+/** What is joined in a box. Found when first asked for: most boxes are only counted. */
+export function joinsOf(makeUp: BoxMakeUp): readonly Join[] {
+  let joins = joinMemory.get(makeUp);
+  if (!joins) joinMemory.set(makeUp, (joins = joinSignals(makeUp)));
+  return joins;
 }
 
 /** Joins every signal of a box: what belongs together, under as few connectors as can be. */
-function joinSignals(
-  feed: MakeUp['feed'],
-  box: Box,
-  cables: readonly CableEnd[],
-  units: readonly UnitWiring[],
-): readonly Join[] {
+function joinSignals({ feed, box, cables, units }: BoxMakeUp): readonly Join[] {
   const nets = new Map<string, { words: string; ends: ConductorEnd[]; terminals: Terminal[]; kind: Join['kind'] }>();
   const netOf = (key: string, words: string) => {
     let net = nets.get(key);
@@ -214,38 +212,32 @@ function joinSignals(
 }
 
 const houseMemory = new WeakMap<House, HouseWiring>();
-const boxMemory = new WeakMap<
-  Box,
-  { units: readonly UnitWiring[]; makeUp: House['standards']['makeUp']; value: BoxMakeUp }
->();
+/** The last wiring of a house that had these circuits: most edits leave all of its units but one as they are. */
+const lastWiring = new WeakMap<House['circuits'], { readonly makeUp: MakeUp; readonly wiring: HouseWiring }>();
+
+const boxesIn = ({ tree }: UnitWiring): string[] => tree.nodes.map((node) => node.box.id);
 
 /** Every circuit's feed order, cables and conductors, and how each box is made up. */
 export function wireHouse(house: House): HouseWiring {
   const known = houseMemory.get(house);
   if (known) return known;
+  const makeUp = makeUpOf(house);
   const units = wiringUnits(house).map((unit) => rememberedUnit(house, unit));
-  const byBox = new Map<string, UnitWiring[]>();
-  for (const wiring of units)
-    for (const node of wiring.tree.nodes) {
-      const list = byBox.get(node.box.id) ?? [];
-      list.push(wiring);
-      byBox.set(node.box.id, list);
-    }
-  const boxes = new Map(
-    [...byBox].map(([id, here]) => {
-      const box = house.boxes[id]!;
-      const last = boxMemory.get(box);
-      const same =
-        last &&
-        last.makeUp === house.standards.makeUp &&
-        last.units.length === here.length &&
-        last.units.every((one, i) => one === here[i]);
-      const value = same ? last.value : makeUpBox(house, box, here);
-      if (!same) boxMemory.set(box, { units: here, makeUp: house.standards.makeUp, value });
-      return [id, value] as const;
-    }),
-  );
+  const last = lastWiring.get(house.circuits);
+  const before = last?.makeUp === makeUp ? last.wiring : undefined;
+  const stays = new Set(before?.units.filter((one) => units.includes(one)));
+  const changed = new Set([...units, ...(before?.units ?? [])].filter((one) => !stays.has(one)).flatMap(boxesIn));
+  const here = new Map([...changed].map((id) => [id, [] as UnitWiring[]]));
+  for (const wiring of units) for (const id of boxesIn(wiring)) here.get(id)?.push(wiring);
+  // In the order of the file, whatever was made up anew, so that the same house says the same in the same order.
+  const boxes = new Map<string, BoxMakeUp>();
+  for (const box of Object.values(house.boxes)) {
+    const comers = here.get(box.id);
+    const made = comers ? comers.length > 0 && makeUpBox(house, box, comers) : before?.boxes.get(box.id);
+    if (made) boxes.set(box.id, made);
+  }
   const wiring = { units, boxes };
   houseMemory.set(house, wiring);
+  lastWiring.set(house.circuits, { makeUp, wiring });
   return wiring;
 }

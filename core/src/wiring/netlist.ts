@@ -2,7 +2,7 @@ import { RESISTANCE } from '../electrical/tables';
 import type { Outlet } from '../circuits/outlets';
 import { ampsOf } from '../loads/library';
 import type { SwitchHardware } from './chain';
-import type { BoxMakeUp, UnitWiring } from './make-up';
+import { joinsOf, type BoxMakeUp, type UnitWiring } from './make-up';
 import type { TerminalName } from './signals';
 
 /** A named place in the wiring: an end of a conductor, a screw of a device, a lug of the panel. */
@@ -122,7 +122,7 @@ export function netlistOf(
   const node = new Map<Pin, number>();
   let count = 0;
   for (const { box } of wiring.tree.nodes)
-    for (const join of boxes.get(box.id)!.joins) {
+    for (const join of joinsOf(boxes.get(box.id)!)) {
       const here = count++;
       for (const end of join.ends) node.set(end.id, here);
       for (const terminal of join.terminals) node.set(terminal.id, here);

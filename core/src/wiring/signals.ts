@@ -80,6 +80,8 @@ class Nets {
   readonly needs: TerminalNeed[] = [];
   readonly needsAt = new Map<string, TerminalNeed[]>();
   readonly #below = new Set<string>();
+  /** Every signal once, by its key: a circuit has few, and its terminals and boxes ask for them again and again. */
+  readonly #signals = new Map<string, Signal>();
 
   constructor(
     readonly unit: WiringUnit,
@@ -101,29 +103,30 @@ class Nets {
     return side === 'load' ? ', after the GFCI' : '';
   }
 
+  #once(key: string, kind: Signal['kind'], of: string, words: () => string): Signal {
+    let signal = this.#signals.get(key);
+    if (!signal) this.#signals.set(key, (signal = { key, kind, of, words: words() }));
+    return signal;
+  }
+
   hot(circuit: string, side: Side, second = false): Signal {
-    const many = this.unit.circuits.length > 1;
-    const name = many ? ` of ${this.unit.circuits.find((one) => one.id === circuit)!.name}` : '';
-    return {
-      key: `hot/${circuit}/${side}${second ? '/2' : ''}`,
-      kind: 'hot',
-      of: circuit,
-      words: `${second ? 'second hot' : 'hot'}${name}${this.#after(side)}`,
-    };
+    return this.#once(`hot/${circuit}/${side}${second ? '/2' : ''}`, 'hot', circuit, () => {
+      const many = this.unit.circuits.length > 1;
+      const name = many ? ` of ${this.unit.circuits.find((one) => one.id === circuit)!.name}` : '';
+      return `${second ? 'second hot' : 'hot'}${name}${this.#after(side)}`;
+    });
   }
 
   neutral(side: Side): Signal {
-    return {
-      key: `neutral/${this.unit.id}/${side}`,
-      kind: 'neutral',
-      of: this.unit.id,
-      words: `neutral${this.#after(side)}`,
-    };
+    const { id } = this.unit;
+    return this.#once(`neutral/${id}/${side}`, 'neutral', id, () => `neutral${this.#after(side)}`);
   }
 
   ground(): Signal {
-    return { key: `ground/${this.unit.id}`, kind: 'ground', of: this.unit.id, words: 'grounds' };
+    const { id } = this.unit;
+    return (this.#ground ??= { key: `ground/${id}`, kind: 'ground', of: id, words: 'grounds' });
   }
+  #ground: Signal | undefined;
 
   add(outlet: Outlet, terminal: TerminalName, signal: Signal): void {
     const need = { outlet, terminal, signal };
@@ -251,46 +254,52 @@ export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chai
   };
 }
 
+const RANK: Readonly<Record<Signal['kind'], number>> = {
+  hot: 0,
+  leg: 1,
+  traveler: 2,
+  signal: 3,
+  interconnect: 4,
+  neutral: 5,
+  ground: 6,
+};
+
 /** A signal crosses a run when somebody on either side of it needs it; the panel gives what is on the line side. */
 function crossings(
   nets: Nets,
   tree: FeedTree,
   spare: ReadonlyMap<string, Signal>,
 ): ReadonlyMap<string, readonly Signal[]> {
-  const signals = new Map<string, Signal>();
-  const members = new Map<string, Set<string>>();
+  const { nodes } = tree;
+  const at = new Map(nodes.map((node, i) => [node.box.id, i]));
+  const parents = nodes.map((node) => (node.parent ? at.get(node.parent.box.id)! : -1));
+  /** How many boxes at and below each node need a signal: first itself alone. */
+  const needed = new Map<string, { signal: Signal; counts: Uint16Array; total: number }>();
   const add = (signal: Signal, box: string) => {
-    signals.set(signal.key, signal);
-    const set = members.get(signal.key) ?? new Set<string>();
-    set.add(box);
-    members.set(signal.key, set);
+    let one = needed.get(signal.key);
+    if (!one) needed.set(signal.key, (one = { signal, counts: new Uint16Array(nodes.length), total: 0 }));
+    const i = at.get(box);
+    if (i === undefined || one.counts[i] === 1) return;
+    one.counts[i] = 1;
+    one.total++;
   };
   for (const { signal, outlet } of nets.needs) add(signal, outlet.box.id);
   for (const [box, signal] of spare) add(signal, box);
-  for (const node of tree.nodes) add(nets.ground(), node.box.id);
-  const crossing = new Map<string, Signal[]>(tree.nodes.map((node) => [node.box.id, []]));
-  const rank: Record<Signal['kind'], number> = {
-    hot: 0,
-    leg: 1,
-    traveler: 2,
-    signal: 3,
-    interconnect: 4,
-    neutral: 5,
-    ground: 6,
-  };
-  const ordered = [...signals.values()].sort((a, b) => rank[a.kind] - rank[b.kind] || (a.key < b.key ? -1 : 1));
-  const upwards = tree.nodes.toReversed();
-  for (const signal of ordered) {
-    const set = members.get(signal.key)!;
-    const fromPanel = /^(hot|neutral)\/.*\/line/.test(signal.key) || signal.kind === 'ground';
-    const total = set.size + (fromPanel ? 1 : 0);
-    const below = new Map<string, number>();
-    for (const node of upwards) {
-      const count = (below.get(node.box.id) ?? 0) + (set.has(node.box.id) ? 1 : 0);
-      below.set(node.box.id, count);
-      if (node.parent) below.set(node.parent.box.id, (below.get(node.parent.box.id) ?? 0) + count);
-      if (count > 0 && count < total) crossing.get(node.box.id)!.push(signal);
+  for (const node of nodes) add(nets.ground(), node.box.id);
+  const crossing = nodes.map((): Signal[] => []);
+  const ordered = [...needed.values()].sort(
+    ({ signal: a }, { signal: b }) => RANK[a.kind] - RANK[b.kind] || (a.key < b.key ? -1 : 1),
+  );
+  for (const { signal, counts, total } of ordered) {
+    const fromPanel = signal.kind === 'ground' || /^(hot|neutral)\/.*\/line/.test(signal.key);
+    const all = total + (fromPanel ? 1 : 0);
+    // Children stand behind their parents, so from the end each is done before the box that feeds it.
+    for (let i = nodes.length - 1; i >= 0; i--) {
+      const count = counts[i]!;
+      const parent = parents[i]!;
+      if (parent >= 0) counts[parent]! += count;
+      if (count > 0 && count < all) crossing[i]!.push(signal);
     }
   }
-  return crossing;
+  return new Map(nodes.map((node, i) => [node.box.id, crossing[i]!]));
 }

@@ -1,6 +1,7 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { panelOf } from '../circuits/cable-run';
 import type { Circuit, House, Panel, SwitchGroup } from '../house/schema';
+import { groupBy } from '../units/group-by';
 import type { Problem } from '../units/result';
 
 /** A switch group on its circuit: who switches and what is switched, or why it cannot be wired. */
@@ -130,16 +131,33 @@ function resolveGroup(
 export const isSmart = (one: Outlet): boolean => one.device.kind === 'switch' && /^smart/.test(one.device.style);
 export const isCompanion = (one: Outlet): boolean => one.device.kind === 'switch' && one.device.style === 'companion';
 
-const groupMemory = new WeakMap<House, readonly ReturnType<typeof resolveGroup>[]>();
-function resolvedGroups(house: House) {
+type Resolved = ReturnType<typeof resolveGroup>;
+const indexMemory = new WeakMap<House['switchGroups'], GroupIndex>();
+const groupMemory = new WeakMap<House, readonly Resolved[]>();
+const resolvedMemory = new WeakMap<SwitchGroup, { readonly parts: readonly unknown[]; readonly resolved: Resolved }>();
+
+/** Every group, resolved again only when the groups, the circuits or one of its own outlets has changed. */
+function resolvedGroups(house: House): readonly Resolved[] {
   let all = groupMemory.get(house);
-  if (!all) {
-    const index = indexGroups(house.switchGroups);
-    all = Object.values(house.switchGroups).map((one) => resolveGroup(house, one, index));
-    groupMemory.set(house, all);
-  }
+  if (all) return all;
+  let index = indexMemory.get(house.switchGroups);
+  if (!index) indexMemory.set(house.switchGroups, (index = indexGroups(house.switchGroups)));
+  const { byDevice } = indexOutlets(house);
+  all = Object.values(house.switchGroups).map((group) => {
+    const parts = [house.switchGroups, house.circuits];
+    const outlets = [...group.switches, ...group.controls].map((id) => byDevice.get(id));
+    const known = resolvedMemory.get(group);
+    if (known && sameParts(known.parts, [...parts, ...outlets])) return known.resolved;
+    const resolved = resolveGroup(house, group, index);
+    resolvedMemory.set(group, { parts: [...parts, ...outlets], resolved });
+    return resolved;
+  });
+  groupMemory.set(house, all);
   return all;
 }
+
+const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((part, i) => part === b[i]);
 
 /** What is wrong with the switch groups of a house, whichever circuit they are on. */
 export const groupProblems = (house: House): readonly Problem[] => resolvedGroups(house).flatMap((one) => one.problems);
@@ -147,14 +165,17 @@ export const groupProblems = (house: House): readonly Problem[] => resolvedGroup
 /** The circuits of a house as they are wired: two that share a neutral together. */
 export function wiringUnits(house: House): readonly WiringUnit[] {
   const { byCircuit, byDevice } = indexOutlets(house);
-  const groups = resolvedGroups(house).flatMap((one) => one.wired ?? []);
+  const groups = groupBy(
+    resolvedGroups(house).flatMap((one) => one.wired ?? []),
+    (one) => one.circuit,
+  );
   const done = new Set<string>();
   return Object.values(house.circuits).flatMap((circuit): WiringUnit[] => {
     if (done.has(circuit.id)) return [];
     const twin = circuit.sharesNeutralWith === undefined ? undefined : house.circuits[circuit.sharesNeutralWith];
     const both = twin && twin.sharesNeutralWith === circuit.id && twin.id !== circuit.id ? [circuit, twin] : [circuit];
     for (const one of both) done.add(one.id);
-    const mine = groups.filter((one) => both.some(({ id }) => id === one.circuit));
+    const mine = both.flatMap(({ id }) => groups.get(id) ?? []);
     const own = both.flatMap((one) => byCircuit.get(one.id) ?? []);
     const claimed = new Set(own.map((one) => one.device.id));
     // A switch without a circuit goes with what it controls.

@@ -9,6 +9,7 @@ import {
   findFaults,
   groupProblems,
   hardwareAt,
+  joinsOf,
   netlistOf,
   positionsOf,
   prove,
@@ -397,7 +398,7 @@ test('two circuits that share a neutral come over one three-wire cable, their ne
   });
   expect(carried(made, 'R')).toBe('/3 black hot of Q, red hot of Z, white neutral');
   expect(prove(made.net).ok).toBe(true);
-  const joins = wireHouse(made.house).boxes.get('R')!.joins;
+  const joins = joinsOf(wireHouse(made.house).boxes.get('R')!);
   expect(joins.find((one) => one.signal.startsWith('neutral'))!.via).toBe('splice');
   expect(joins.find((one) => one.signal === 'hot/Q/line')!.via).toBe('device');
 });
@@ -517,9 +518,7 @@ describe('what a make-up says of each join', () => {
       change: (one) => (one.standards.makeUp = { feed, freeIn: 8, clamps: 'never' }),
     });
     return Object.fromEntries(
-      wireHouse(house)
-        .boxes.get(box)!
-        .joins.map((one) => [one.signal.split('/')[0], one.via]),
+      joinsOf(wireHouse(house).boxes.get(box)!).map((one) => [one.signal.split('/')[0], one.via]),
     );
   };
   test.each([
@@ -539,7 +538,7 @@ describe('what a make-up says of each join', () => {
       groups: { a: { switches: ['S1-0'], controls: ['L-0'] } },
       change: (one) => (one.cables['c-S1']!.kind = '/4'),
     });
-    const joins = wireHouse(house).boxes.get('S1')!.joins;
+    const joins = joinsOf(wireHouse(house).boxes.get('S1')!);
     expect(joins.find((one) => one.signal.startsWith('neutral'))!.via).toBe('capped');
     const spare = joins.find((one) => one.signal.startsWith('spare'))!;
     expect([spare.via, spare.words]).toEqual(['capped', 'spare, capped']);

@@ -1,5 +1,13 @@
-import { distance, isInside, nearestOnSegment, segmentsCross, type Point } from '../../house/geometry';
-import type { Box, House } from '../../house/schema';
+import {
+  boundsOf,
+  distance,
+  isInside,
+  nearestOnSegment,
+  segmentsCross,
+  type Bounds,
+  type Point,
+} from '../../house/geometry';
+import type { Box, House, Room } from '../../house/schema';
 import { boxPoint, featureOutline } from '../../plan/points';
 import { roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
 import { openingBreak } from '../../plan/wall-spaces';
@@ -18,9 +26,28 @@ function isStraight(corners: readonly Point[], a: Point, b: Point): boolean {
   );
 }
 
+const rectangles = new WeakMap<Room, Bounds | null>();
+
+/** The bounds of a room that is a rectangle square to the house, in which every way is straight; null for others. */
+function rectangleOf(room: Room): Bounds | null {
+  const known = rectangles.get(room);
+  if (known !== undefined) return known;
+  const bounds = boundsOf(room.corners);
+  const isCorner = ({ x, y }: Point) =>
+    (x === bounds.minX || x === bounds.maxX) && (y === bounds.minY || y === bounds.maxY);
+  const found = room.corners.length === 4 && room.corners.every(isCorner) ? bounds : null;
+  rectangles.set(room, found);
+  return found;
+}
+
+const isWithin = ({ minX, minY, maxX, maxY }: Bounds, { x, y }: Point): boolean =>
+  x >= minX && x <= maxX && y >= minY && y <= maxY;
+
 /** The shortest way inside a room from one point to another, around its corners, inches; a cord pierces no wall. */
 export function pathInRoom(view: RoomView, from: Point, to: Point): number {
   const corners = view.room.corners;
+  const box = rectangleOf(view.room);
+  if (box && isWithin(box, from) && isWithin(box, to)) return distance(from, to);
   if (isStraight(corners, from, to)) return distance(from, to);
   const nodes: Point[] = [from, ...corners, to];
   const best = nodes.map(() => Infinity);

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { boxFill as fillBox, smallestFor, wireHouse, type Edition, type House } from '../../index';
+import { boxFill as fillBox, fillLines, fillNote, smallestFor, wireHouse, type Edition, type House } from '../../index';
 import { testRule } from '../../test/rule-tester';
 import { chainOf, wiringBuilder, wiringHouse, type Spec } from '../../test/wiring-house';
 import { boxFill } from './box-fill';
@@ -91,12 +91,12 @@ describe('the sum of a box, worked by hand', () => {
   test('clamps by school, the note for the box, and one yoke of two gangs', () => {
     const house = crowded(3, 1, { volumeIn3: 32 }).build();
     const fill = fillBox(house, wireHouse(house).boxes.get('X')!);
-    expect(fill.lines.map((one) => [one.count, one.in3, one.section])).toEqual([
+    expect(fillLines(fill).map((one) => [one.count, one.in3, one.section])).toEqual([
       [6, 12, '314.16(B)(1)'],
       [2, 4, '314.16(B)(4)'],
       [1, 2, '314.16(B)(5)'],
     ]);
-    expect(fill.note).toBe('16 × 14 allowed, 9 used');
+    expect(fillNote(fill)).toBe('16 × 14 allowed, 9 used');
     const always = crowded(3, 1, { volumeIn3: 32 })
       .with((one) => (one.standards.makeUp = { feed: 'pigtail', freeIn: 8, clamps: 'always' }))
       .build();
@@ -122,16 +122,16 @@ describe('the sum of a box, worked by hand', () => {
         one.cables['z'] = { id: 'z', circuit: 'Z', from: null, to: 'X' };
       })
       .build();
-    expect(fillBox(house, wireHouse(house).boxes.get('X')!).lines.map((one) => [one.count, one.in3, one.what])).toEqual(
-      [
-        [2, 4, 'conductors of 14'],
-        [2, 4.5, 'conductors of 12'],
-        [2, 4, 'receptacle on 14'],
-        [2, 4.5, 'receptacle on 12'],
-        [1, 2.25, 'grounds, 2 of them'],
-        [1, 2.25, 'clamps inside'],
-      ],
-    );
+    expect(
+      fillLines(fillBox(house, wireHouse(house).boxes.get('X')!)).map((one) => [one.count, one.in3, one.what]),
+    ).toEqual([
+      [2, 4, 'conductors of 14'],
+      [2, 4.5, 'conductors of 12'],
+      [2, 4, 'receptacle on 14'],
+      [2, 4.5, 'receptacle on 12'],
+      [1, 2.25, 'grounds, 2 of them'],
+      [1, 2.25, 'clamps inside'],
+    ]);
   });
 
   test('more cables never fill a box less', () => {

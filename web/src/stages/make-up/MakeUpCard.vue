@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fillOf, makeUpOf, type BoxMakeUp, type Proof } from '@winculum/core';
+import { fillLines, fillNote, fillOf, makeUpOf, type BoxMakeUp, type Proof } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { CARD, layoutCard, linePath } from './card-layout';
 
@@ -151,7 +151,7 @@ const words: Record<string, string> = {
           <h3 class="small-caps">Box fill 314.16</h3>
           <table>
             <tbody>
-              <tr v-for="line in fill.lines" :key="line.what" :title="line.section">
+              <tr v-for="line in fillLines(fill)" :key="line.what" :title="line.section">
                 <td class="num">{{ line.count }}</td>
                 <td>{{ line.what }}</td>
                 <td class="num value">{{ line.in3.toFixed(2) }}</td>
@@ -177,7 +177,7 @@ const words: Record<string, string> = {
         </section>
         <section class="note">
           <h3 class="small-caps">Write in the box</h3>
-          <p class="write num">{{ fill.note || 'open back' }}</p>
+          <p class="write num">{{ fillNote(fill) || 'open back' }}</p>
         </section>
         <section class="proved">
           <h3 class="small-caps">Proved</h3>

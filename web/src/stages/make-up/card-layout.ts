@@ -1,4 +1,4 @@
-import { cableLabel, deviceTitle, type BoxMakeUp, type CableLabel, type Join } from '@winculum/core';
+import { cableLabel, deviceTitle, joinsOf, type BoxMakeUp, type CableLabel, type Join } from '@winculum/core';
 
 /** Everything of a card's drawing, in its own units; the box is drawn as one looks into it. */
 export interface CardLayout {
@@ -107,7 +107,7 @@ function describe(join: Join): string {
  */
 export function layoutCard(makeUp: BoxMakeUp): CardLayout {
   const { units } = makeUp;
-  const joins = [...makeUp.joins].sort((a, b) => rank(a) - rank(b));
+  const joins = [...joinsOf(makeUp)].sort((a, b) => rank(a) - rank(b));
   // The names of the nets stand in a column of their own.
   const LEFT = 30 + 7.2 * Math.max(8, ...joins.map((join) => describe(join).length));
   const taken: number[] = [];
@@ -137,7 +137,7 @@ export function layoutCard(makeUp: BoxMakeUp): CardLayout {
   });
   const deviceTop = BOX_TOP + 34 + joins.length * ROW + 26;
   const outlets = new Map(
-    makeUp.joins.flatMap((join) => join.terminals.map((one) => [one.outlet.device.id, one.outlet] as const)),
+    joinsOf(makeUp).flatMap((join) => join.terminals.map((one) => [one.outlet.device.id, one.outlet] as const)),
   );
   const pinX = new Map<string, number>();
   let left = LEFT + 16;
@@ -146,7 +146,7 @@ export function layoutCard(makeUp: BoxMakeUp): CardLayout {
     if (!outlet) return [];
     const names = [
       ...new Map(
-        makeUp.joins.flatMap((join) =>
+        joinsOf(makeUp).flatMap((join) =>
           join.terminals.filter((one) => one.outlet === outlet).map((one) => [one.id, one] as const),
         ),
       ).values(),
