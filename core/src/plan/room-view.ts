@@ -56,11 +56,21 @@ function projectOnto(wall: LoopWall, other: LoopWall, fromIn: number, toIn: numb
   return [along(toIn), along(fromIn)];
 }
 
-const boundsByRoom = new WeakMap<Room, Bounds>();
-function boundsOfRoom(room: Room): Bounds {
-  const known = boundsByRoom.get(room) ?? boundsOf(room.corners);
-  boundsByRoom.set(room, known);
-  return known;
+interface Placed {
+  readonly room: Room;
+  readonly bounds: Bounds;
+}
+const placedByRooms = new WeakMap<House['rooms'], ReadonlyMap<string, readonly Placed[]>>();
+
+/** The rooms of a level with their bounds, from west to east. */
+function roomsOf(house: House, level: string): readonly Placed[] {
+  let byLevel = placedByRooms.get(house.rooms);
+  if (!byLevel) {
+    const placed = Object.values(house.rooms).map((room): Placed => ({ room, bounds: boundsOf(room.corners) }));
+    placed.sort((a, b) => a.bounds.minX - b.bounds.minX);
+    placedByRooms.set(house.rooms, (byLevel = groupBy(placed, (one) => one.room.level)));
+  }
+  return byLevel.get(level) ?? [];
 }
 
 const nearEnough = (a: Bounds, b: Bounds): boolean =>
@@ -70,7 +80,6 @@ const nearEnough = (a: Bounds, b: Bounds): boolean =>
   b.minY - THICKEST_WALL_IN <= a.maxY;
 
 function facingWalls(room: Room, other: Room): Overlap[] {
-  if (!nearEnough(boundsOfRoom(room), boundsOfRoom(other))) return [];
   const found: Overlap[] = [];
   for (const wall of wallLoop(room).walls)
     for (const otherWall of wallLoop(other).walls) {
@@ -81,6 +90,26 @@ function facingWalls(room: Room, other: Room): Overlap[] {
   return found;
 }
 
+/** Rooms of the same level whose bounds come as near as a wall is thick, in the order of the file. */
+function neighboursOf(house: House, room: Room): readonly Room[] {
+  const bounds = boundsOf(room.corners);
+  const near: Room[] = [];
+  for (const other of roomsOf(house, room.level)) {
+    if (other.bounds.minX > bounds.maxX + THICKEST_WALL_IN) break;
+    if (other.room.id !== room.id && nearEnough(bounds, other.bounds)) near.push(other.room);
+  }
+  if (near.length < 2) return near;
+  const order = orderOf(house);
+  return near.sort((a, b) => order.get(a.id)! - order.get(b.id)!);
+}
+
+const orders = new WeakMap<House['rooms'], ReadonlyMap<string, number>>();
+function orderOf(house: House): ReadonlyMap<string, number> {
+  let order = orders.get(house.rooms);
+  if (!order) orders.set(house.rooms, (order = new Map(Object.keys(house.rooms).map((id, i) => [id, i]))));
+  return order;
+}
+
 /** The rooms whose walls stand back to back with this room's, each wall pair once. Remembered by the set of rooms. */
 const facingByRooms = new WeakMap<House['rooms'], Map<string, readonly Overlap[]>>();
 
@@ -89,9 +118,7 @@ function facingOf(house: House, room: Room): readonly Overlap[] {
   if (!byRoom) facingByRooms.set(house.rooms, (byRoom = new Map()));
   let overlaps = byRoom.get(room.id);
   if (!overlaps) {
-    overlaps = Object.values(house.rooms)
-      .filter((other) => other.id !== room.id && other.level === room.level)
-      .flatMap((other) => facingWalls(room, other));
+    overlaps = neighboursOf(house, room).flatMap((other) => facingWalls(room, other));
     byRoom.set(room.id, overlaps);
   }
   return overlaps;

@@ -4,7 +4,7 @@ import { boxPoint, distanceToFeature, placeOf } from '../../plan/points';
 import { nearestOnSegment } from '../../house/geometry';
 import { openingBreak } from '../../plan/wall-spaces';
 import { pointOnWall } from '../../plan/wall-loop';
-import { roomBehind, wallOf } from '../../plan/room-view';
+import { roomBehind, viewRoom, wallOf } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 const COOKING: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['range', 'cooktop']);
@@ -31,11 +31,14 @@ export const alarmClearance = defineRule({
   },
   scope: 'house',
   appliesTo: (facts) => facts.outlets.all.some((one) => one.device.kind === 'alarm'),
-  check: (facts, limits, report) =>
-    facts.outlets.all.flatMap((outlet) => {
+  check: (facts, limits, report) => {
+    const cookers = facts.views.flatMap(({ room, level, features }) =>
+      features.filter((one) => COOKING.has(one.kind)).map((feature) => ({ room, level, feature })),
+    );
+    return facts.outlets.all.flatMap((outlet) => {
       const { device, box } = outlet;
       if (device.kind !== 'alarm' || device.senses === 'co') return [];
-      const view = facts.views.find((one) => one.room.id === box.room)!;
+      const view = viewRoom(facts.house, box.room);
       const at = placeOf(view, box);
       const where = { room: box.room, box: box.id };
       const baths = view.openings.flatMap((seen) => {
@@ -48,13 +51,9 @@ export const alarmClearance = defineRule({
       const bath = Math.min(Infinity, ...baths);
       const cooking = Math.min(
         Infinity,
-        ...facts.views
+        ...cookers
           .filter((one) => one.level === view.level)
-          .flatMap((one) =>
-            one.features
-              .filter((feature) => COOKING.has(feature.kind))
-              .map((feature) => distanceToFeature(one.room, feature, boxPoint(facts.house, box))),
-          ),
+          .map(({ room, feature }) => distanceToFeature(room, feature, boxPoint(facts.house, box))),
       );
       const verdicts = [];
       if (bath < limits.bathDoorIn)
@@ -72,5 +71,6 @@ export const alarmClearance = defineRule({
           }),
         );
       return verdicts.length > 0 ? verdicts : [report.pass('clear', { tag: box.tag }, where)];
-    }),
+    });
+  },
 });
