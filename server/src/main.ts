@@ -1,4 +1,5 @@
 import { createServer } from 'node:http';
+import { leaveHousesUnfrozen } from '@winculum/core';
 import { pino } from 'pino';
 import { openDatabase } from './db/database';
 import { migrateToLatest } from './db/migrations';
@@ -12,6 +13,7 @@ function need(name: string): string {
 }
 
 async function main(): Promise<void> {
+  leaveHousesUnfrozen();
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
   const database = openDatabase(need('DATABASE_URL'));
   await migrateToLatest(database.db);

@@ -1,7 +1,7 @@
 import type { Result } from '../units/result';
 import { edit, type Edited } from './edit';
 import { boundsOf } from './geometry';
-import { wallLengthIn } from './integrity';
+import { wallLengthIn } from './on-wall';
 import type { Corner, FeaturePlace, House, Opening, Room } from './schema';
 import { choosePrefix, nextTag, type NewId } from './verbs';
 

@@ -1,7 +1,10 @@
-import { formatLength } from '../units/length';
 import type { Problem } from '../units/result';
 import { areaFt2, crossesItself, distance, isClockwise, polygonsOverlap } from './geometry';
-import type { Box, House, Opening, Room } from './schema';
+import { findBadBoxes } from './integrity-boxes';
+import { findDangling } from './integrity-references';
+import { checkOnWall } from './on-wall';
+import { rememberBy, type Report } from './remember';
+import type { House, Opening, Room } from './schema';
 
 const COLLECTIONS = [
   'levels',
@@ -20,15 +23,6 @@ const COLLECTIONS = [
 export type Collection = (typeof COLLECTIONS)[number];
 export const collections: readonly Collection[] = COLLECTIONS;
 
-/** Length of the wall that starts at a corner, inches; undefined when the room has no such corner. */
-export function wallLengthIn(room: Room, wall: string): number | undefined {
-  const index = room.corners.findIndex((corner) => corner.id === wall);
-  if (index < 0) return undefined;
-  return distance(room.corners[index]!, room.corners[(index + 1) % room.corners.length]!);
-}
-
-type Report = (code: string, path: string, message: string) => void;
-
 function checkRoom(room: Room, report: Report): void {
   const at = `rooms.${room.id}.corners`;
   if (new Set(room.corners.map((corner) => corner.id)).size < room.corners.length)
@@ -42,36 +36,8 @@ function checkRoom(room: Room, report: Report): void {
     report('room-turned', at, `The corners of ${room.name} run counter-clockwise; list them clockwise.`);
 }
 
-interface OnWall {
-  readonly room: string;
-  readonly wall: string;
-  readonly fromIn: number;
-  readonly toIn: number;
-}
-
-function checkOnWall(house: House, spot: OnWall, path: string, what: string, report: Report): void {
-  const room = house.rooms[spot.room];
-  if (!room) return;
-  const lengthIn = wallLengthIn(room, spot.wall);
-  if (lengthIn === undefined)
-    report('dangling', `${path}.wall`, `${what} names wall "${spot.wall}", which ${room.name} does not have.`);
-  else if (spot.toIn - spot.fromIn > lengthIn + 0.01)
-    report(
-      'too-wide',
-      `${path}.widthIn`,
-      `${what} is ${formatLength(spot.toIn - spot.fromIn)} wide and its wall in ${room.name} only ${formatLength(lengthIn)}. Make it narrower or choose a longer wall.`,
-    );
-  else if (spot.toIn > lengthIn + 0.01 || spot.fromIn < -0.01)
-    report(
-      'off-wall',
-      `${path}.alongIn`,
-      `${what} reaches past the end of its wall in ${room.name} (${formatLength(lengthIn)} long). Slide it back.`,
-    );
-}
-
 const describeOpening = (opening: Opening): string =>
   `The ${{ door: 'door', cased: 'cased opening', slider: 'sliding door', window: 'window', 'fixed-glass': 'fixed glass', vehicle: 'vehicle door', pocket: 'pocket door', barn: 'barn door' }[opening.kind]}`;
-const describeBox = (box: Box): string => `Box ${box.tag}`;
 
 function checkOpeningsApart(house: House, report: Report): void {
   const byWall = new Map<string, Opening[]>();
@@ -115,115 +81,16 @@ function findOverlaps(records: House['rooms']): readonly Problem[] {
   return problems;
 }
 
-function checkBoxes(house: House, report: Report): void {
-  const tags = new Map<string, string>();
-  const deviceOwners = new Map<string, string>();
-  for (const box of Object.values(house.boxes)) {
-    const path = `boxes.${box.id}`;
-    const sameTag = tags.get(box.tag);
-    if (sameTag) report('tag-twice', `${path}.tag`, `The tag ${box.tag} is on two boxes. Give one another number.`);
-    tags.set(box.tag, box.id);
-    const at = box.at;
-    if (at.kind === 'wall')
-      checkOnWall(
-        house,
-        { room: box.room, wall: at.wall, fromIn: at.alongIn, toIn: at.alongIn },
-        `${path}.at`,
-        describeBox(box),
-        report,
-      );
-    const level = house.levels[house.rooms[box.room]?.level ?? ''];
-    if (at.kind === 'wall' && level && at.heightIn > level.ceilingIn)
-      report(
-        'above-ceiling',
-        `${path}.at.heightIn`,
-        `${describeBox(box)} at ${formatLength(at.heightIn)} is above the ceiling (${formatLength(level.ceilingIn)}).`,
-      );
-    for (const [key, device] of Object.entries(box.devices)) {
-      if (key !== device.id)
-        report('key-differs', `${path}.devices.${key}.id`, `The key "${key}" and the id "${device.id}" differ.`);
-      if (deviceOwners.has(device.id))
-        report('id-twice', `${path}.devices.${key}.id`, `The device id "${device.id}" is in two boxes.`);
-      deviceOwners.set(device.id, box.id);
-    }
-  }
-}
-
-/** Every id that points elsewhere must point at something. Paths are written only for those that do not. */
-function checkReferences(house: House, report: Report): void {
-  const need = (to: string | null, records: object, path: () => string) => {
-    if (to !== null && !Object.hasOwn(records, to))
-      report('dangling', path(), `Nothing has the id "${to}". Mend the id or remove the entry.`);
-  };
-  const devices: Record<string, true> = {};
-  for (const room of Object.values(house.rooms)) need(room.level, house.levels, () => `rooms.${room.id}.level`);
-  for (const opening of Object.values(house.openings))
-    need(opening.room, house.rooms, () => `openings.${opening.id}.room`);
-  for (const feature of Object.values(house.features))
-    need(feature.room, house.rooms, () => `features.${feature.id}.room`);
-  for (const box of Object.values(house.boxes)) {
-    need(box.room, house.rooms, () => `boxes.${box.id}.room`);
-    if (box.at.kind === 'feature') need(box.at.feature, house.features, () => `boxes.${box.id}.at.feature`);
-    for (const device of Object.values(box.devices)) {
-      devices[device.id] = true;
-      need(device.circuit, house.circuits, () => `boxes.${box.id}.devices.${device.id}.circuit`);
-    }
-  }
-  for (const load of Object.values(house.loads)) {
-    need(load.box, house.boxes, () => `loads.${load.id}.box`);
-    need(load.device, house.boxes[load.box]?.devices ?? {}, () => `loads.${load.id}.device`);
-  }
-  for (const circuit of Object.values(house.circuits)) {
-    need(circuit.panel, house.panels, () => `circuits.${circuit.id}.panel`);
-    need(circuit.sharesNeutralWith ?? null, house.circuits, () => `circuits.${circuit.id}.sharesNeutralWith`);
-    need(circuit.gfciFirst, devices, () => `circuits.${circuit.id}.gfciFirst`);
-  }
-  for (const panel of Object.values(house.panels)) {
-    need(panel.room, house.rooms, () => `panels.${panel.id}.room`);
-    need(panel.feature, house.features, () => `panels.${panel.id}.feature`);
-  }
-  for (const cable of Object.values(house.cables)) {
-    need(cable.circuit, house.circuits, () => `cables.${cable.id}.circuit`);
-    need(cable.from, house.boxes, () => `cables.${cable.id}.from`);
-    need(cable.to, house.boxes, () => `cables.${cable.id}.to`);
-  }
-  for (const group of Object.values(house.switchGroups)) {
-    for (const id of group.switches) need(id, devices, () => `switchGroups.${group.id}.switches`);
-    for (const id of group.controls) need(id, devices, () => `switchGroups.${group.id}.controls`);
-  }
-}
-
-interface Remembered {
-  readonly parts: readonly unknown[];
-  readonly problems: readonly Problem[];
-}
-
-/** Problems of some parts of the house, found again only when one of the parts is another object than last time. */
-function rememberBy(
-  find: (house: House, report: Report) => void,
-  partsOf: (house: House) => readonly object[],
-): (house: House) => readonly Problem[] {
-  const memory = new WeakMap<object, Remembered>();
-  return (house) => {
-    const parts = partsOf(house);
-    const known = memory.get(parts[0]!);
-    if (known && known.parts.every((part, i) => part === parts[i])) return known.problems;
-    const problems: Problem[] = [];
-    find(house, (code, path, message) => problems.push({ code, path, message }));
-    memory.set(parts[0]!, { parts, problems });
-    return problems;
-  };
-}
-
-const everything = (house: House) => [house.boxes, ...COLLECTIONS.map((collection) => house[collection])];
-
-const findKeys = rememberBy((house, report) => {
-  for (const collection of COLLECTIONS)
-    for (const [key, entity] of Object.entries(house[collection]))
-      if (key !== entity.id)
-        report('key-differs', `${collection}.${key}.id`, `The key "${key}" and the id "${entity.id}" differ.`);
-}, everything);
-const findDangling = rememberBy(checkReferences, everything);
+const findKeys = COLLECTIONS.map((collection) =>
+  rememberBy(
+    (house, report) => {
+      for (const [key, entity] of Object.entries(house[collection]))
+        if (key !== entity.id)
+          report('key-differs', `${collection}.${key}.id`, `The key "${key}" and the id "${entity.id}" differ.`);
+    },
+    (house) => [house[collection]],
+  ),
+);
 const findBadRooms = rememberBy(
   (house, report) => Object.values(house.rooms).forEach((room) => checkRoom(room, report)),
   (house) => [house.rooms],
@@ -262,11 +129,10 @@ const findBadFeatures = rememberBy(
   },
   (house) => [house.features, house.rooms],
 );
-const findBadBoxes = rememberBy(checkBoxes, (house) => [house.boxes, house.rooms, house.levels]);
 
 /** What no single field can show: dangling ids, things past the end of their wall, rooms that overlap. */
 export function checkIntegrity(house: House): readonly Problem[] {
-  for (const find of [findKeys, findDangling]) if (find(house).length > 0) return find(house);
-  const problems = [findBadRooms, findBadOpenings, findBadFeatures, findBadBoxes].flatMap((find) => find(house));
+  for (const find of [...findKeys, ...findDangling]) if (find(house).length > 0) return find(house);
+  const problems = [findBadRooms, findBadOpenings, findBadFeatures, ...findBadBoxes].flatMap((find) => find(house));
   return problems.length > 0 ? problems : findOverlaps(house.rooms);
 }

@@ -59,12 +59,18 @@ type Query = (text: unknown, values?: unknown, done?: unknown) => unknown;
  * Prepares every statement with parameters on the connection that first runs it: the few texts that the application has are
  * parsed and planned once, not at each edit.
  */
+const names = new Map<string, string>();
+function nameOf(text: string): string {
+  let name = names.get(text);
+  if (name === undefined) names.set(text, (name = createHash('sha1').update(text).digest('base64')));
+  return name;
+}
+
 function prepareStatements(client: pg.PoolClient): void {
   const run = client.query.bind(client) as unknown as Query;
   const prepared: Query = (text, values, done) => {
     if (typeof text !== 'string' || !Array.isArray(values)) return run(text, values, done);
-    const name = createHash('sha1').update(text).digest('base64');
-    return run({ name, text, values }, done);
+    return run({ name: nameOf(text), text, values }, done);
   };
   client.query = prepared as unknown as typeof client.query;
 }

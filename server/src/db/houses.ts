@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { CompiledQuery } from 'kysely';
 import type { AppliedBatch, Batch, HouseSummary } from '@winculum/contract';
 import type { House } from '@winculum/core';
 import type { Db } from './database';
@@ -88,6 +88,21 @@ export interface Append {
   readonly sessionId?: string;
 }
 
+/** The statement of {@link appendBatch}: composed once, since it runs at every stroke. */
+const APPEND = `
+  with raised as (
+    update houses set version = version + 1, updated_at = now(), name = $1
+    where id = $2 and firm_id = $3 and version = $4
+      and exists (select from members where user_id = $5 and firm_id = $3 and role <> 'viewer')
+      and ($6::text is null or exists (select from session where sid = $6 and expire > now()))
+    returning id, version
+  ), added as (
+    insert into edits (house_id, version, batch_id, author_id, edits)
+    select id, version, $7, $5, $8::json from raised
+    returning house_id, version
+  )
+  select version, pg_notify('${CHANNEL}', house_id::text || ' ' || version) from added`;
+
 /**
  * Appends a batch, raises the version and announces it, in one statement and so in one commit, if the author may change
  * houses of the firm at that moment. Answers the new version,
@@ -95,22 +110,10 @@ export interface Append {
  */
 export async function appendBatch(db: Db, append: Append): Promise<number | 'moved' | 'known'> {
   const { houseId, firmId, authorId, onVersion, name, batch, sessionId } = append;
-  const inSession =
-    sessionId === undefined ? sql`` : sql`and exists (select from session where sid = ${sessionId} and expire > now())`;
+  const edits = JSON.stringify(batch.edits);
+  const values = [name, houseId, firmId, onVersion, authorId, sessionId ?? null, batch.id, edits];
   try {
-    const { rows } = await sql<{ version: number }>`
-      with raised as (
-        update houses set version = version + 1, updated_at = now(), name = ${name}
-        where id = ${houseId} and firm_id = ${firmId} and version = ${onVersion}
-          and exists (select from members where user_id = ${authorId} and firm_id = ${firmId} and role <> 'viewer')
-          ${inSession}
-        returning id, version
-      ), added as (
-        insert into edits (house_id, version, batch_id, author_id, edits)
-        select id, version, ${batch.id}, ${authorId}, ${JSON.stringify(batch.edits)}::json from raised
-        returning version
-      )
-      select version, pg_notify(${CHANNEL}, ${`${houseId} `} || version) from added`.execute(db);
+    const { rows } = await db.executeQuery<{ version: number }>(CompiledQuery.raw(APPEND, values));
     return rows[0]?.version ?? 'moved';
   } catch (error) {
     if ((error as { code?: string; constraint?: string }).code === '23505') return 'known';

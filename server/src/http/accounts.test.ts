@@ -237,6 +237,7 @@ describe('bad input', () => {
     expect((await send([{ op: 'explode', path: ['name'] }])).status).toBe(400);
     expect((await dora.call('get', '/houses/not-an-id')).status).toBe(404);
     expect((await dora.call('get', '/nowhere')).status).toBe(404);
+    expect((await dora.call('get', '/houses/%E0%A4%A')).status).toBe(404);
     expect((await dora.call('get', `/houses/${id}`)).body).toMatchObject({ version: 0 });
   });
 });

@@ -1,7 +1,8 @@
 import { randomBytes, randomUUID } from 'node:crypto';
+import type { IncomingMessage, ServerResponse } from 'node:http';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -51,6 +52,26 @@ function securityHeaders(https: boolean) {
   });
 }
 
+/**
+ * The same headers for answers of the API, which hold no page and so no nonce: asked for once, not composed anew at every
+ * stroke of an edit.
+ */
+function apiHeaders(https: boolean): RequestHandler {
+  const headers = new Map<string, string>();
+  const notes = {
+    locals: { nonce: 'none' },
+    setHeader: (name: string, value: string) => void headers.set(name, value),
+    removeHeader: () => undefined,
+  };
+  securityHeaders(https)({} as IncomingMessage, notes as unknown as ServerResponse, (error) => {
+    if (error) throw error;
+  });
+  return (_request, response, next) => {
+    for (const [name, value] of headers) response.setHeader(name, value);
+    next();
+  };
+}
+
 /** Serves the built interface: files with a hash in their name for a year, the page itself fresh with its nonce. */
 function serveInterface(app: Express, folder: string): void {
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
@@ -71,11 +92,9 @@ export function createApp(options: AppOptions): { app: Express; announcements: A
   const context: Context = { ...database, log, announcements, open: new OpenHouses() };
   const app = express();
   app.disable('x-powered-by');
-  app.use((_request, response, next) => {
-    response.locals['nonce'] = randomBytes(16).toString('base64');
-    next();
-  });
-  app.use(securityHeaders(options.https ?? false));
+  // Answers of the API are never asked for again by their tag; the interface's files have tags of their own.
+  app.disable('etag');
+  app.use('/api', apiHeaders(options.https ?? false));
   app.use(
     pinoHttp({
       logger: log,
@@ -98,6 +117,11 @@ export function createApp(options: AppOptions): { app: Express; announcements: A
     guardChanges,
     apiRoutes(context, options.version),
   );
+  app.use((_request, response, next) => {
+    response.locals['nonce'] = randomBytes(16).toString('base64');
+    next();
+  });
+  app.use(securityHeaders(options.https ?? false));
   if (options.webFolder) serveInterface(app, options.webFolder);
   app.use(answerErrors);
   return { app, announcements };

@@ -64,8 +64,9 @@ export const guardChanges: RequestHandler = (request, _response, next) => {
     const origin = request.get('origin');
     if (origin !== undefined && new URL(origin === 'null' ? 'null:' : origin).host !== request.get('host'))
       throw new Refusal(403, 'csrf', 'This change did not come from this site.');
-    const { userId, csrf } = request.session;
-    if (userId && request.get('x-csrf-token') !== csrf)
+    // On the way of an edit what is known of the session stands for it, until it is found wrong and read again.
+    const csrf = request.known?.csrf ?? (request.session.userId ? (request.session.csrf ?? '') : undefined);
+    if (csrf !== undefined && request.get('x-csrf-token') !== csrf)
       throw new Refusal(403, 'csrf', 'The page is out of date. Load it again.');
   }
   next();

@@ -5,6 +5,7 @@ import { Refusal } from '../use-cases/errors';
 /** Errors of the body parser and of PostgreSQL's connection, as what they mean to the sender. */
 function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
+  if (error instanceof URIError) return new Refusal(404, 'not-found', 'There is no such address.');
   const { type, code } = error as { type?: string; code?: string };
   if (type === 'entity.too.large')
     return new Refusal(413, 'too-large', 'The request is too large. A house file has at most 10 MB.');

@@ -23,7 +23,6 @@ import { appendAtOnce, submitBatch } from '../use-cases/submit-batch';
 import { Refusal } from '../use-cases/errors';
 import { idFrom, readBody, whoAsks, type Context } from './context';
 import { limitTries } from './rate-limit';
-import { readSessionAgain } from './sessions';
 
 const SIGN_IN_TRIES = 10;
 const ACCOUNT_TRIES = 20;
@@ -122,10 +121,9 @@ function houseRoutes(context: Context): Router {
     })
     .post('/houses/:id/edits', async (request, response) => {
       const [id, batch] = [idFrom(request), readBody(batchSchema, request)];
-      const { member } = request.session;
-      const quick = member && (await appendAtOnce(db, open, member, request.sessionID, id, batch));
+      const quick = request.known && (await appendAtOnce(db, open, request.known, id, batch));
       if (quick) return void response.json(quick);
-      await readSessionAgain(request);
+      await request.readSession?.();
       response.json(await submitBatch(db, open, await whoAsks(context, request), id, batch));
     })
     .get('/houses/:id/edits', async (request, response) => {

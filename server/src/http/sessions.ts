@@ -1,60 +1,36 @@
 import connectPgSimple from 'connect-pg-simple';
-import session, { Store, type SessionData } from 'express-session';
+import session from 'express-session';
 import type { Request, RequestHandler } from 'express';
+import type { SignedIn } from '@winculum/contract';
 import type { Database } from '../db/database';
 
+const NAME = 'winculum';
 const SESSION_DAYS = 30;
 const MOST_REMEMBERED = 2_000;
 
-type Loaded = (error: unknown, data?: SessionData | null) => void;
+/** What a session holds of the person who signed in. It never changes after the sign-in that made it. */
+export interface KnownSession {
+  readonly id: string;
+  readonly csrf: string;
+  readonly member: SignedIn;
+}
 
 /** Whether the request writes an edit: the one that comes at every stroke, and whose statement looks at the session itself. */
 const writesEdit = (request: Request) => request.method === 'POST' && /^\/houses\/[^/]+\/edits$/.test(request.path);
 
-/** A store that answers from memory what it has read before, and leaves all else to the store behind it. */
-class Remembered extends Store {
-  readonly #read = new Map<string, string>();
-
-  constructor(private readonly behind: Store) {
-    super();
-  }
-
-  override get(id: string, done: Loaded): void {
-    const known = this.#read.get(id);
-    if (known) return done(null, JSON.parse(known) as SessionData);
-    this.behind.get(id, (error: unknown, data?: SessionData | null) => {
-      if (data?.userId) {
-        if (this.#read.size >= MOST_REMEMBERED) this.#read.delete(this.#read.keys().next().value!);
-        this.#read.set(id, JSON.stringify(data));
-      }
-      done(error, data);
-    });
-  }
-
-  override set(id: string, data: SessionData, done?: (error?: unknown) => void): void {
-    this.#read.delete(id);
-    this.behind.set(id, data, done);
-  }
-
-  override destroy(id: string, done?: (error?: unknown) => void): void {
-    this.#read.delete(id);
-    this.behind.destroy(id, done);
-  }
-
-  forget(id: string): void {
-    this.#read.delete(id);
-  }
-}
+/** The cookie as it came, signature and all: whoever can show it whole has been given it. */
+const cookieOf = (request: Request): string | undefined =>
+  new RegExp(`(?:^|; )${NAME}=([^;]+)`).exec(request.headers.cookie ?? '')?.[1];
 
 /**
- * Sessions live in PostgreSQL. What one holds never changes after the sign-in that made it, so the request that writes an
- * edit starts from what this process read before: a guess, which the writing statement makes certain by looking for the
- * session's row in the same breath. Where it does not, {@link readSessionAgain} comes first.
+ * Sessions live in PostgreSQL. A request that writes an edit starts from what this process read of its session before: a
+ * guess, which the writing statement makes certain by looking for the session's row in the same breath. Where the guess does
+ * not hold, `request.readSession` reads it as for any other request.
  */
 export function sessions(options: { pool: Database['pool']; secret: string; https: boolean }): RequestHandler {
   const PgStore = connectPgSimple(session);
-  const common = {
-    name: 'winculum',
+  const read = session({
+    name: NAME,
     secret: options.secret,
     resave: false,
     saveUninitialized: false,
@@ -64,37 +40,43 @@ export function sessions(options: { pool: Database['pool']; secret: string; http
       secure: options.https,
       maxAge: SESSION_DAYS * 86_400_000,
     },
-  };
-  const stored = new PgStore({
-    pool: options.pool,
-    tableName: 'session',
-    disableTouch: true,
-    pruneSessionInterval: 3600,
-    errorLog: () => undefined,
+    store: new PgStore({
+      pool: options.pool,
+      tableName: 'session',
+      disableTouch: true,
+      pruneSessionInterval: 3600,
+      errorLog: () => undefined,
+    }),
   });
-  const remembered = new Remembered(stored);
-  const [surely, quickly] = [session({ ...common, store: stored }), session({ ...common, store: remembered })];
+  const known = new Map<string, KnownSession>();
+  const remember = (cookie: string, { sessionID: id, session: { csrf, member } }: Request) => {
+    if (!member || !csrf) return;
+    if (known.size >= MOST_REMEMBERED) known.delete(known.keys().next().value!);
+    known.set(cookie, { id, csrf, member });
+  };
   return (request, response, next) => {
-    if (!writesEdit(request)) return surely(request, response, next);
-    request.forgetSession = () => remembered.forget(request.sessionID);
-    quickly(request, response, next);
+    const cookie = writesEdit(request) ? cookieOf(request) : undefined;
+    if (cookie === undefined) return read(request, response, next);
+    const readSession = () =>
+      new Promise<void>((resolve, reject) => {
+        known.delete(cookie);
+        read(request, response, (error?: unknown) => {
+          if (error) return reject(error as Error);
+          remember(cookie, request);
+          resolve();
+        });
+      });
+    request.known = known.get(cookie);
+    if (!request.known) return void readSession().then(() => next(), next);
+    request.readSession = readSession;
+    next();
   };
-}
-
-/** Reads the session from the database instead of from memory; a session that has ended comes back empty. */
-export function readSessionAgain(request: Request): Promise<void> {
-  request.forgetSession?.();
-  return new Promise((resolve, reject) => {
-    request.sessionStore.get(request.sessionID, (error: unknown, data) => {
-      if (error) return reject(error as Error);
-      if (data) return resolve();
-      request.session.regenerate((failed: unknown) => (failed ? reject(failed as Error) : resolve()));
-    });
-  });
 }
 
 declare module 'express-serve-static-core' {
   interface Request {
-    forgetSession?: () => void;
+    /** What was read of the session before, on the way of an edit; its session itself is not read yet then. */
+    known?: KnownSession | undefined;
+    readSession?: () => Promise<void>;
   }
 }

@@ -31,8 +31,7 @@ function applyBatch(house: House, batch: Batch, missed: readonly AppliedBatch[])
 export async function appendAtOnce(
   db: Db,
   open: OpenHouses,
-  member: SignedIn,
-  sessionId: string,
+  { member, id: sessionId }: { readonly member: SignedIn; readonly id: string },
   houseId: string,
   batch: Batch,
 ): Promise<BatchAnswer | undefined> {

@@ -1,0 +1,84 @@
+import { formatLength } from '../units/length';
+import type { Problem } from '../units/result';
+import { checkOnWall } from './on-wall';
+import { collect, rememberBy, rememberEach, sameParts, type Find, type Report } from './remember';
+import type { Box, House } from './schema';
+
+const describeBox = (box: Box): string => `Box ${box.tag}`;
+
+/** Which boxes there are and what they hold: the same object until a box comes, goes or holds something else. */
+export interface Holdings {
+  readonly devices: Readonly<Record<string, true>>;
+  readonly problems: readonly Problem[];
+}
+
+const holdingsMemory = new WeakMap<object, { readonly parts: readonly unknown[]; readonly holdings: Holdings }>();
+const NOTHING: Holdings = { devices: {}, problems: [] };
+
+const byBoxes = new WeakMap<House['boxes'], Holdings>();
+
+/** Remembered by the keys and contents of the boxes, which moving them leaves alone. */
+export function holdingsOf(boxes: House['boxes']): Holdings {
+  let holdings = byBoxes.get(boxes);
+  if (!holdings) byBoxes.set(boxes, (holdings = lookAt(boxes)));
+  return holdings;
+}
+
+function lookAt(boxes: House['boxes']): Holdings {
+  const all = Object.values(boxes);
+  const first = all[0]?.devices;
+  if (!first) return NOTHING;
+  const parts = [...Object.keys(boxes), ...all.map((box) => box.devices)];
+  const known = holdingsMemory.get(first);
+  if (known && sameParts(known.parts, parts)) return known.holdings;
+  const devices: Record<string, true> = {};
+  const problems = collect((report) => findHoldings(boxes, devices, report));
+  const holdings = { devices, problems };
+  holdingsMemory.set(first, { parts, holdings });
+  return holdings;
+}
+
+function findHoldings(boxes: House['boxes'], devices: Record<string, true>, report: Report): void {
+  for (const box of Object.values(boxes))
+    for (const [key, device] of Object.entries(box.devices)) {
+      const path = `boxes.${box.id}.devices.${key}.id`;
+      if (key !== device.id) report('key-differs', path, `The key "${key}" and the id "${device.id}" differ.`);
+      if (Object.hasOwn(devices, device.id)) report('id-twice', path, `The device id "${device.id}" is in two boxes.`);
+      devices[device.id] = true;
+    }
+}
+
+function checkPlace(house: House, box: Box, report: Report): void {
+  const { at } = box;
+  if (at.kind !== 'wall') return;
+  const path = `boxes.${box.id}`;
+  const spot = { room: box.room, wall: at.wall, fromIn: at.alongIn, toIn: at.alongIn };
+  checkOnWall(house, spot, `${path}.at`, describeBox(box), report);
+  const level = house.levels[house.rooms[box.room]?.level ?? ''];
+  if (level && at.heightIn > level.ceilingIn)
+    report(
+      'above-ceiling',
+      `${path}.at.heightIn`,
+      `${describeBox(box)} at ${formatLength(at.heightIn)} is above the ceiling (${formatLength(level.ceilingIn)}).`,
+    );
+}
+
+function checkTags(house: House, report: Report): void {
+  const tags = new Set<string>();
+  for (const { id, tag } of Object.values(house.boxes)) {
+    if (tags.has(tag))
+      report('tag-twice', `boxes.${id}.tag`, `The tag ${tag} is on two boxes. Give one another number.`);
+    tags.add(tag);
+  }
+}
+
+/** What may be wrong with boxes: their places, their tags, and what they hold. */
+export const findBadBoxes: readonly Find[] = [
+  rememberEach(
+    (house) => house.boxes,
+    checkPlace,
+    (house) => [house.rooms, house.levels],
+  ),
+  rememberBy(checkTags, (house) => [house.boxes]),
+  (house) => holdingsOf(house.boxes).problems,
+];

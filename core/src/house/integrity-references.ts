@@ -1,0 +1,98 @@
+import { holdingsOf } from './integrity-boxes';
+import { rememberBy, rememberEach, type Find, type Report } from './remember';
+import type { House } from './schema';
+
+/** Says of an id that it must point at something. The path is written only when it does not. */
+function need(report: Report, to: string | null, isThere: (id: string) => boolean, path: () => string): void {
+  if (to !== null && !isThere(to))
+    report('dangling', path(), `Nothing has the id "${to}". Mend the id or remove the entry.`);
+}
+const isIn = (records: object) => (id: string) => Object.hasOwn(records, id);
+/** What boxes hold stands for the boxes: it is the same object until one comes, goes or holds something else. */
+const held = (house: House) => holdingsOf(house.boxes);
+
+/** Every id that points elsewhere must point at something: collection by collection, with the collections it points into. */
+export const findDangling: readonly Find[] = [
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.rooms))
+        need(report, one.level, isIn(house.levels), () => `rooms.${one.id}.level`);
+    },
+    (house) => [house.rooms, house.levels],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.openings))
+        need(report, one.room, isIn(house.rooms), () => `openings.${one.id}.room`);
+    },
+    (house) => [house.openings, house.rooms],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.features))
+        need(report, one.room, isIn(house.rooms), () => `features.${one.id}.room`);
+    },
+    (house) => [house.features, house.rooms],
+  ),
+  rememberEach(
+    (house) => house.boxes,
+    (house, box, report) => {
+      need(report, box.room, isIn(house.rooms), () => `boxes.${box.id}.room`);
+      if (box.at.kind === 'feature')
+        need(report, box.at.feature, isIn(house.features), () => `boxes.${box.id}.at.feature`);
+      for (const device of Object.values(box.devices))
+        need(report, device.circuit, isIn(house.circuits), () => `boxes.${box.id}.devices.${device.id}.circuit`);
+    },
+    (house) => [house.rooms, house.features, house.circuits],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const load of Object.values(house.loads)) {
+        need(report, load.box, isIn(house.boxes), () => `loads.${load.id}.box`);
+        const devices = house.boxes[load.box]?.devices ?? {};
+        need(report, load.device, isIn(devices), () => `loads.${load.id}.device`);
+      }
+    },
+    (house) => [house.loads, held(house)],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.circuits)) {
+        need(report, one.panel, isIn(house.panels), () => `circuits.${one.id}.panel`);
+        const twin = one.sharesNeutralWith ?? null;
+        need(report, twin, isIn(house.circuits), () => `circuits.${one.id}.sharesNeutralWith`);
+        need(report, one.gfciFirst, isIn(held(house).devices), () => `circuits.${one.id}.gfciFirst`);
+      }
+    },
+    (house) => [house.circuits, house.panels, held(house)],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.panels)) {
+        need(report, one.room, isIn(house.rooms), () => `panels.${one.id}.room`);
+        need(report, one.feature, isIn(house.features), () => `panels.${one.id}.feature`);
+      }
+    },
+    (house) => [house.panels, house.rooms, house.features],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.cables)) {
+        need(report, one.circuit, isIn(house.circuits), () => `cables.${one.id}.circuit`);
+        need(report, one.from, isIn(house.boxes), () => `cables.${one.id}.from`);
+        need(report, one.to, isIn(house.boxes), () => `cables.${one.id}.to`);
+      }
+    },
+    (house) => [house.cables, house.circuits, held(house)],
+  ),
+  rememberBy(
+    (house, report) => {
+      const { devices } = held(house);
+      for (const { id, switches, controls } of Object.values(house.switchGroups)) {
+        for (const one of switches) need(report, one, isIn(devices), () => `switchGroups.${id}.switches`);
+        for (const one of controls) need(report, one, isIn(devices), () => `switchGroups.${id}.controls`);
+      }
+    },
+    (house) => [house.switchGroups, held(house)],
+  ),
+];
