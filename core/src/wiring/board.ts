@@ -129,9 +129,10 @@ export function boardNetlist(board: Board): Netlist {
         ohms: SHORT_OHMS,
       });
   const named = (part: BoardPart) => board.boxes[part.box]!;
+  const isAlone = (part: BoardPart) => board.parts.filter((one) => one.box === part.box && isSwitch(one)).length === 1;
   const switches = board.parts.filter(isSwitch).map((part): SwitchPart => ({
     id: part.id,
-    label: named(part),
+    label: isAlone(part) ? named(part) : `${named(part)}, ${part.kind} ${letterOf(part)}`,
     hardware: part.kind satisfies SwitchHardware,
     at: Object.fromEntries(PINS[part.kind].map((name) => [name, `${part.id}.${name}`])),
   }));
@@ -212,6 +213,6 @@ export function checkBoard(board: Board): BoardVerdict {
     solved: flaws.length === 0,
     problems: flaws
       .slice(0, 3)
-      .map((one) => ({ what: one.message, why: REASONS[one.kind] ?? '', positions: one.positions })),
+      .map((one) => ({ what: one.message[0]!.toUpperCase() + one.message.slice(1), why: REASONS[one.kind] ?? '', positions: one.positions })),
   };
 }

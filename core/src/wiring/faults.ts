@@ -9,8 +9,12 @@ export interface Fault {
   readonly words: string;
   /** How to put it right. */
   readonly remedy: string;
+  /** How often one finds it: *common practice*, low; it orders what no look at the lamps can tell apart. */
+  readonly found: Found;
   readonly net: Netlist;
 }
+export const FOUND = ['often', 'sometimes', 'seldom'] as const;
+export type Found = (typeof FOUND)[number];
 
 /** What a person sees in one position of a group's switches. */
 export type Sight = 'lit' | 'dark' | 'dim' | 'trips';
@@ -35,8 +39,8 @@ const withPart = (net: Netlist, part: SwitchPart): Netlist => ({
 
 function faultsOfSwitch(net: Netlist, one: SwitchPart): Fault[] {
   const faults: Fault[] = [];
-  const add = (id: string, words: string, remedy: string, changed: Netlist) =>
-    faults.push({ id: `${one.id} ${id}`, words: `${one.label}: ${words}`, remedy, net: changed });
+  const add = (id: string, found: Found, words: string, remedy: string, changed: Netlist) =>
+    faults.push({ id: `${one.id} ${id}`, words: `${one.label}: ${words}`, remedy, found, net: changed });
   const { common, t1, t2, a1, a2, b1, b2 } = one.at;
   if (one.hardware === 'three-way' && common && t1 && t2) {
     for (const [pin, name] of [
@@ -45,12 +49,14 @@ function faultsOfSwitch(net: Netlist, one: SwitchPart): Fault[] {
     ] as const)
       add(
         `common ${name}`,
+        'often',
         `common and ${name} traveler are swapped`,
         'Put the feed or the wire to the light on the dark common screw, the pair on the brass ones.',
         swap(net, common, pin),
       );
     add(
       'single-pole',
+      'sometimes',
       'a single-pole switch stands in place of the three-way',
       'Put in a three-way: it has a dark common screw and two brass ones.',
       withPart(net, { ...one, hardware: 'single-pole', at: { line: common, load: t1 } }),
@@ -59,12 +65,14 @@ function faultsOfSwitch(net: Netlist, one: SwitchPart): Fault[] {
   if (one.hardware === 'four-way' && a1 && a2 && b1 && b2) {
     add(
       'pairs',
+      'often',
       'the pairs of the four-way are mixed: one in and one out are swapped',
       'Each cable’s pair goes on one side of the four-way.',
       swap(net, a2, b1),
     );
     add(
       'pairs across',
+      'sometimes',
       'the pairs of the four-way are mixed across',
       'Each cable’s pair goes on one side of the four-way.',
       swap(net, a2, b2),
@@ -75,6 +83,7 @@ function faultsOfSwitch(net: Netlist, one: SwitchPart): Fault[] {
     ] as const)
       add(
         `three-way ${n}`,
+        'sometimes',
         `a three-way stands in place of the four-way, its common on ${n === 1 ? 'an incoming' : 'an outgoing'} traveler`,
         'A place between two others takes a four-way.',
         moved(
@@ -87,6 +96,7 @@ function faultsOfSwitch(net: Netlist, one: SwitchPart): Fault[] {
     if (name !== 'ground')
       add(
         `loose ${name}`,
+        'sometimes',
         `the wire on ${name} is loose`,
         'Tug every wire; tighten or remake it.',
         moved(net, new Map([[pin, fresh(net)]])),
@@ -107,6 +117,8 @@ function openEnds(net: Netlist): Fault[] {
           id: `open ${end}`,
           words: `${wire.label}: open at ${end === wire.a ? 'its first' : 'its far'} end`,
           remedy: 'Open that box and remake the splice.',
+          // Few wires come loose in the panel.
+          found: end === wire.a && wire.label.includes(', panel to ') ? ('seldom' as const) : ('sometimes' as const),
           net: moved(net, new Map([[end, fresh(net)]])),
         },
       ];
@@ -121,18 +133,21 @@ function faultsOfLamps(net: Netlist, group: string): Fault[] {
       id: `${lamp.id} neutral`,
       words: `${lamp.label}: the neutral of the lamp is missing`,
       remedy: 'Splice the lamp’s white to the neutrals of its box.',
+      found: 'often' as const,
       net: moved(net, new Map([[lamp.b, fresh(net)]])),
     },
     {
       id: `${lamp.id} hot`,
       words: `${lamp.label}: the switched wire of the lamp is loose`,
       remedy: 'Splice the lamp’s black to the switched wire.',
+      found: 'sometimes' as const,
       net: moved(net, new Map([[lamp.a, fresh(net)]])),
     },
     {
       id: `${lamp.id} reversed`,
       words: `${lamp.label}: hot and neutral are reversed`,
       remedy: 'White on the shell, black on the middle contact.',
+      found: 'seldom' as const,
       net: swap(net, lamp.a, lamp.b),
     },
     ...(lamp.ground
@@ -141,6 +156,7 @@ function faultsOfLamps(net: Netlist, group: string): Fault[] {
             id: `${lamp.id} short`,
             words: `${lamp.label}: the switched wire touches the ground`,
             remedy: 'Find the bare spot; keep bare wire at the back of the box.',
+            found: 'sometimes' as const,
             net: joined(net, lamp.a, lamp.ground),
           },
         ]
@@ -164,6 +180,7 @@ function reversedFeed(net: Netlist, switches: readonly SwitchPart[]): Fault[] {
         id: `${single.id} line-load`,
         words: `${single.label}: line and load are reversed`,
         remedy: 'It works; put the feed on line where the device is marked.',
+        found: 'seldom',
         net: swap(net, single.at.line, single.at.load),
       },
     ];
@@ -173,6 +190,7 @@ function reversedFeed(net: Netlist, switches: readonly SwitchPart[]): Fault[] {
       id: 'feed reversed',
       words: `${first.label} and ${last.label}: feed and lamp wire are interchanged between the commons`,
       remedy: 'Feed on one common, the wire to the light on the other.',
+      found: 'sometimes',
       net: swap(net, first.at.common, last.at.common),
     },
   ];
@@ -236,7 +254,7 @@ export interface Suspect {
 }
 
 export interface Diagnosis {
-  /** Faults that show exactly what was ticked. */
+  /** Faults that show exactly what was ticked; those that are found most often first. */
   readonly suspects: readonly Suspect[];
   /** Nothing is wrong that could be seen. */
   readonly sound: boolean;
@@ -274,7 +292,11 @@ export function findFaults(net: Netlist, group: string, seen: Observation): Diag
   });
   const healthy = key(good);
   return {
-    suspects: [...suspects].sort((a, b) => Number(key(a.sights) === healthy) - Number(key(b.sights) === healthy)),
+    suspects: [...suspects].sort(
+      (a, b) =>
+        Number(key(a.sights) === healthy) - Number(key(b.sights) === healthy) ||
+        FOUND.indexOf(a.fault.found) - FOUND.indexOf(b.fault.found),
+    ),
     sound: matches(good),
     next,
   };

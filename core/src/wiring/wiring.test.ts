@@ -7,6 +7,7 @@ import { describe, expect, test } from 'vitest';
 import {
   boxesOnTheWay,
   findFaults,
+  FOUND,
   groupProblems,
   hardwareAt,
   joinsOf,
@@ -468,6 +469,10 @@ describe('the fault finder names every single fault, or the set that no look at 
     const found = findFaults(net, 'a', sightsOf(swapped.net, 'a'));
     expect(found.sound).toBe(false);
     expect(found.suspects.map((one) => one.fault.words)).toContain(swapped.words);
+    // What is found most often comes first, and a swapped common is.
+    const often = found.suspects.map((one) => FOUND.indexOf(one.fault.found));
+    expect(often).toEqual([...often].sort());
+    expect(found.suspects[0]!.fault.found).toBe('often');
     const meter = quickestTest(net, 'a', found.suspects);
     expect(meter === undefined || meter.readings.length > 1).toBe(true);
   });

@@ -53,7 +53,7 @@ const pickLetter = (id: string, event: Event) => {
 </script>
 
 <template>
-  <section class="builder" aria-label="Parts of the board">
+  <section class="builder" aria-label="Set up the board">
     <form class="row" @submit.prevent="putBox">
       <label class="field"
         >New box<input v-model="name" class="plain" maxlength="24" placeholder="hall switch"

@@ -134,7 +134,8 @@ const at = (list: readonly number[]) =>
         </p>
         <ol>
           <li v-for="one in answer.suspects.slice(0, 30)" :key="one.words">
-            <b>{{ one.words }}</b><br /><span class="muted">{{ one.remedy }}</span>
+            <b>{{ one.words }}</b> <span class="small-caps">found {{ one.found }}</span
+            ><br /><span class="muted">{{ one.remedy }}</span>
           </li>
         </ol>
       </template>

@@ -5,6 +5,7 @@ import {
   positionsOf,
   quickestTest,
   wireHouse,
+  type Fault,
   type House,
   type Observation,
 } from '@winculum/core';
@@ -17,7 +18,7 @@ export interface FaultJob {
 }
 export interface FaultAnswer {
   readonly sound: boolean;
-  readonly suspects: readonly { readonly words: string; readonly remedy: string }[];
+  readonly suspects: readonly Pick<Fault, 'words' | 'remedy' | 'found'>[];
   readonly next: { readonly positions: readonly number[]; readonly says: readonly string[] } | undefined;
   readonly test:
     | {
@@ -46,7 +47,7 @@ answerIn<FaultJob, FaultAnswer | undefined>(self, ({ house, group, seen }, onPro
     suspects.length > 1 && suspects.length <= MEASURED_UP_TO ? quickestTest(net, group, suspects) : undefined;
   return {
     sound,
-    suspects: suspects.map(({ fault }) => ({ words: fault.words, remedy: fault.remedy })),
+    suspects: suspects.map(({ fault }) => ({ words: fault.words, remedy: fault.remedy, found: fault.found })),
     next,
     test: test && { label: test.label, positions: test.positions, readings: test.readings },
   };
