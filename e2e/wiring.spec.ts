@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, test } from './harness';
+import { expect, goTo, openDemo, signIn, test } from './harness';
 
 test('a group is looked at, loses a switch, and gets it back by drawing from the switch to the light', async ({
   owner: page,
@@ -166,4 +166,55 @@ test('the bench: a switch is wired by keyboard and by dragging, flipped, measure
   await expect(page.getByText('Every position does what it should')).toBeVisible();
   await page.reload();
   await expect(page.getByText('1 of 7 solved')).toBeVisible();
+});
+
+test('a board of one’s own: fan and light apart, set up from nothing, wired, proved, and there on another device', async ({
+  owner: page,
+  app,
+  browser,
+}) => {
+  await page.getByRole('link', { name: 'The bench' }).click();
+  await page.getByRole('button', { name: 'A board of your own' }).click();
+  const setUp = page.getByRole('region', { name: 'Set up the board' });
+  await setUp.getByLabel('New box').fill('ceiling');
+  await setUp.getByLabel('New box').press('Enter');
+  const put = async (part: string, box: string) => {
+    await setUp.getByLabel('Part', { exact: true }).selectOption({ label: part });
+    await setUp.getByLabel('Box of the part').selectOption({ label: box });
+    await setUp.getByRole('button', { name: 'Put it in' }).click();
+  };
+  await put('feed', 'ceiling');
+  await expect(page.getByRole('alert')).toContainText('one feed on the bench');
+  await put('single-pole switch', 'first box');
+  await setUp.getByLabel('Letter of the single-pole switch in first box').selectOption('b');
+  await put('single-pole switch', 'first box');
+  await put('lamp', 'ceiling');
+  await put('fan', 'ceiling');
+  await setUp.getByLabel('Letter of the fan in ceiling').selectOption('b');
+  await setUp.getByRole('button', { name: 'Pull it' }).click();
+  const join = async (a: string, b: string) => {
+    for (const pin of [a, b]) await page.locator(`[data-pin="${pin}"]`).click();
+  };
+  for (const [a, b] of [
+    ['feed.hot', 's1.line'],
+    ['feed.hot', 's2.line'],
+    ['s1.load', 'c1.red.a'],
+    ['s2.load', 'c1.black.a'],
+    ['feed.neutral', 'c1.white.a'],
+    ['c1.red.b', 'fan1.hot'],
+    ['c1.black.b', 'lamp1.hot'],
+    ['c1.white.b', 'lamp1.neutral'],
+  ] as const)
+    await join(a, b);
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByLabel('Result')).toContainText('The fan in ceiling has no neutral');
+  await join('c1.white.b', 'fan1.neutral');
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('Every position does what it should')).toBeVisible();
+  await expect(page.getByText('kept with your account')).toBeVisible();
+  const elsewhere = await (await browser.newContext()).newPage();
+  await signIn(elsewhere, app.url, 'owner@demo.example');
+  await elsewhere.getByRole('link', { name: 'The bench' }).click();
+  await elsewhere.getByRole('button', { name: 'A board of your own' }).click();
+  await expect(elsewhere.getByText('9 joints made')).toBeVisible();
 });

@@ -63,13 +63,13 @@ const pickLetter = (id: string, event: Event) => {
     <form class="row" @submit.prevent="take(addPart(board, into, part))">
       <label class="field"
         >Part
-        <select v-model="part" class="plain">
+        <select v-model="part" class="plain" aria-label="Part">
           <option v-for="one in PART_KINDS" :key="one" :value="one">{{ words[one] }}</option>
         </select></label
       >
       <label class="field"
         >in
-        <select v-model.number="into" class="plain">
+        <select v-model.number="into" class="plain" aria-label="Box of the part">
           <option v-for="(box, i) in board.boxes" :key="i" :value="i">{{ box }}</option>
         </select></label
       >
@@ -78,19 +78,19 @@ const pickLetter = (id: string, event: Event) => {
     <form class="row" @submit.prevent="take(addCable(board, from, to, kind))">
       <label class="field"
         >Cable
-        <select v-model="kind" class="plain">
+        <select v-model="kind" class="plain" aria-label="Cable">
           <option v-for="one in CABLE_KINDS" :key="one" :value="one">{{ one }} with ground</option>
         </select></label
       >
       <label class="field"
         >from
-        <select v-model.number="from" class="plain">
+        <select v-model.number="from" class="plain" aria-label="Cable from">
           <option v-for="(box, i) in board.boxes" :key="i" :value="i">{{ box }}</option>
         </select></label
       >
       <label class="field"
         >to
-        <select v-model.number="to" class="plain">
+        <select v-model.number="to" class="plain" aria-label="Cable to">
           <option v-for="(box, i) in board.boxes" :key="i" :value="i">{{ box }}</option>
         </select></label
       >

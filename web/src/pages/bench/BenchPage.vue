@@ -32,8 +32,10 @@ const showHint = ref(false);
 watch(chosen, () => {
   [held.value, probes.value, says.value, verdict.value, showHint.value, up.value] = [null, [], '', null, false, {}];
 });
-watch(board, (now) => {
-  const pins = new Set(pinsOf(now).map((one) => one.pin));
+/** What was proved counts until something is wired or set otherwise; that an exercise is done changes nothing of it. */
+const asWired = computed(() => JSON.stringify(board.value));
+watch(asWired, () => {
+  const pins = new Set(pinsOf(board.value).map((one) => one.pin));
   verdict.value = null;
   if (held.value !== null && !pins.has(held.value)) held.value = null;
   probes.value = probes.value.filter((one) => pins.has(one));
@@ -114,7 +116,7 @@ const jointWords = (wire: readonly [string, string]) => {
           <button class="exercise" :aria-pressed="chosen === OWN" @click="chosen = OWN">
             <b class="num">+</b> A board of your own
           </button>
-          <p class="muted" role="status">
+          <p class="muted">
             {{ kept.done.filter((id) => EXERCISES.some((one) => one.id === id)).length }} of
             {{ EXERCISES.length }} solved; {{ isSaved ? 'kept with your account' : 'kept on this device so far' }}.
           </p>
