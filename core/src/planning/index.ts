@@ -1,5 +1,6 @@
 export * from './appliances';
 export * from './cluster';
+export * from './lock-conflict';
 export * from './plan-circuits';
 export * from './schools';
 export * from './split-circuit';

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   acceptCircuitPlan,
@@ -7,6 +8,7 @@ import {
   connectAppliances,
   edit,
   EDITIONS,
+  findLockConflict,
   indexOutlets,
   mergeCircuits,
   outletsOn,
@@ -133,6 +135,49 @@ describe('a house that has a plan', () => {
     expect(outletsOn(made.house, living)).toEqual(outletsOn(house, living));
     expect(made.house.circuits[kiln!.id]).toEqual(house.circuits[kiln!.id]);
     expect(made.objections[0]).toMatchObject({ ruleId: 'conductor-size', where: { circuit: kiln!.id } });
+  });
+
+  it('of several locks names the ones that cannot stand, and none besides', () => {
+    const named = (name: string) => Object.values(demo.circuits).find((one) => one.name === name)!;
+    const house = changed(demo, (draft) => {
+      for (const name of ['Living room', 'Kiln', 'Bedroom 1', 'Dryer']) draft.circuits[named(name).id]!.locked = true;
+    });
+    const conflict = findLockConflict(house, newId)!;
+    expect(conflict.locks.map((one) => one.name)).toEqual(['Kiln']);
+    expect(conflict.objections[0]).toMatchObject({ ruleId: 'conductor-size' });
+    expect(findLockConflict(demo, newId)).toBeUndefined();
+  });
+
+  it('with any one of the named locks free there is less to object to', () => {
+    const circuits = Object.values(demo.circuits).filter((one) => one.poles === 1);
+    const outlets = indexOutlets(demo).all.filter(({ device }) => device.kind === 'receptacle' && device.volts === 120);
+    const strays = fc.array(fc.tuple(fc.constantFrom(...circuits), fc.constantFrom(...outlets)), {
+      minLength: 4,
+      maxLength: 4,
+    });
+    fc.assert(
+      fc.property(strays, (pairs) => {
+        const house = changed(demo, (draft) => {
+          for (const [circuit, { box, device }] of pairs) {
+            draft.circuits[circuit.id]!.locked = true;
+            draft.boxes[box.id]!.devices[device.id]!.circuit = circuit.id;
+          }
+        });
+        const objections = (kept: readonly string[]) =>
+          plan(
+            changed(house, (draft) => {
+              for (const one of Object.values(draft.circuits)) one.locked = kept.includes(one.id);
+            }),
+          ).objections.length;
+        const conflict = findLockConflict(house, newId);
+        if (!conflict) return expect(plan(house).objections.length).toBe(objections([]));
+        const ids = conflict.locks.map((one) => one.id);
+        expect(objections(ids)).toBe(conflict.objections.length);
+        for (const id of ids)
+          expect(objections(ids.filter((one) => one !== id))).toBeLessThan(conflict.objections.length);
+      }),
+      { numRuns: 5, seed: 20261126 },
+    );
   });
 
   it('is refused when it has changed meanwhile', () => {

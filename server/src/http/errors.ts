@@ -5,8 +5,9 @@ import { Refusal } from '../use-cases/errors';
 /** Errors of the body parser and of PostgreSQL's connection, as what they mean to the sender. */
 function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
-  if (error instanceof URIError) return new Refusal(404, 'not-found', 'There is no such address.');
-  const { type, code } = error as { type?: string; code?: string };
+  const { type, code, status } = error as { type?: string; code?: string; status?: number };
+  // A page of an older build asks for files that are gone; a path that is no text names nothing.
+  if (status === 404 || error instanceof URIError) return new Refusal(404, 'not-found', 'There is no such address.');
   if (type === 'entity.too.large')
     return new Refusal(413, 'too-large', 'The request is too large. A house file has at most 10 MB.');
   if (type === 'entity.parse.failed') return new Refusal(400, 'malformed', 'The request is not valid JSON.');

@@ -11,6 +11,8 @@ const props = defineProps<{
   selected?: boolean;
   ghost?: boolean;
   color?: string;
+  /** Strokes and gaps of a ring around it, in parts of its size: a second carrier beside the colour. */
+  ring?: string;
 }>();
 
 const first = computed(() => Object.values(props.box.devices)[0]);
@@ -31,6 +33,7 @@ const label = computed(
     role="img"
   >
     <circle v-if="selected" :r="size * 1.75" class="halo" />
+    <g v-if="ring" :transform="`scale(${size})`"><circle r="1.75" class="ring" :stroke-dasharray="ring" /></g>
     <g :transform="`rotate(${angle}) scale(${size})`">
       <template v-if="first?.kind === 'receptacle'">
         <circle r="1" class="face" />
@@ -109,6 +112,11 @@ const label = computed(
   paint-order: stroke;
   stroke: var(--room);
   stroke-width: 3px;
+}
+.ring {
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 0.16;
 }
 .halo {
   fill: var(--chalk-soft);

@@ -22,6 +22,7 @@ const props = defineProps<{
   showTags?: boolean;
   markOf?: (box: Box) => string;
   colorOf?: (box: Box) => string | undefined;
+  ringOf?: (box: Box) => string | undefined;
   cursor?: string;
 }>();
 const emit = defineEmits<{
@@ -132,6 +133,7 @@ defineExpose({ fit });
         :show-tags="showTags"
         :mark-of="markOf"
         :color-of="colorOf"
+        :ring-of="ringOf"
       />
       <slot name="over" :scale="scale" />
     </g>

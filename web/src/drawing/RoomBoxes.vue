@@ -11,6 +11,7 @@ const props = defineProps<{
   showTags: boolean;
   markOf?: ((box: Box) => string) | undefined;
   colorOf?: ((box: Box) => string | undefined) | undefined;
+  ringOf?: ((box: Box) => string | undefined) | undefined;
 }>();
 /** Symbols keep a readable size on the screen, and never swell over the room. */
 const size = computed(() => Math.max(3, Math.min(8, 7 / props.scale)));
@@ -45,6 +46,7 @@ const placed = computed(() => props.view.boxes.map((box) => ({ box, ...place(box
         :selected="selected.has(box.id)"
         :mark="markOf?.(box) || (showTags && scale > 1.25 ? box.tag : '')"
         :color="colorOf?.(box)"
+        :ring="ringOf?.(box)"
       />
     </g>
   </g>

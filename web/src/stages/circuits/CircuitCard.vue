@@ -3,7 +3,14 @@ import { computed } from 'vue';
 import { measureCircuitLoad, outletsOn, protectionOf, type Circuit } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
-const props = defineProps<{ circuit: Circuit; ink: string; number: string; isSelected: boolean; takes: number }>();
+const props = defineProps<{
+  circuit: Circuit;
+  ink: string;
+  ring: string;
+  number: string;
+  isSelected: boolean;
+  takes: number;
+}>();
 const emit = defineEmits<{ choose: []; put: []; carry: [box: string, event: PointerEvent] }>();
 const store = useHouse();
 const load = computed(() => measureCircuitLoad(store.house!, props.circuit));
@@ -24,6 +31,8 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
   <article class="card" :class="{ selected: isSelected }" :data-circuit="circuit.id" :style="{ borderLeftColor: ink }">
     <button class="face" :aria-pressed="isSelected" @click="emit('choose')">
       <span class="top"
+        ><svg class="sign" viewBox="-2 -2 4 4" aria-hidden="true" :style="{ color: ink }">
+          <circle r="1.75" :stroke-dasharray="ring" /></svg
         ><b class="num number" :style="{ color: ink }">{{ number }}</b
         ><span class="name">{{ circuit.name }}</span
         ><span v-if="findings" class="bad num" :title="`${findings} violations`">▨ {{ findings }}</span></span
@@ -106,6 +115,14 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
   display: flex;
   gap: 8px;
   align-items: baseline;
+}
+.sign {
+  width: 20px;
+  height: 20px;
+  align-self: center;
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 0.34;
 }
 .number {
   font-size: 19px;

@@ -10,7 +10,7 @@ import {
   type Box,
   type CircuitPlan,
   type House,
-  type Result,
+  type LockConflict,
 } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
@@ -19,12 +19,13 @@ import { useHand, type HandEvent } from '../../drawing/use-hand';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import { inkOf, numberOf } from './circuit-colors';
+import { inkOf, numberOf, ringOf } from './circuit-colors';
 import AskPanel from './AskPanel.vue';
 import { useLongWork } from '../../work/long-work';
 import ProgressBar from '../../work/ProgressBar.vue';
 import EditionsPanel from './EditionsPanel.vue';
 import TripsPanel from './TripsPanel.vue';
+import type { PlanAnswer } from './planning.worker';
 import PlanningPanel from './PlanningPanel.vue';
 import CircuitCard from './CircuitCard.vue';
 import LoadDialog from './LoadDialog.vue';
@@ -43,8 +44,8 @@ const SIDES = [
 const side = ref<(typeof SIDES)[number][0]>('cards');
 
 /** The proposal, and the house that it was made for. */
-const plan = shallowRef<{ plan: CircuitPlan; made: House } | null>(null);
-const planning = useLongWork<House, Result<CircuitPlan>>(
+const plan = shallowRef<{ plan: CircuitPlan; conflict: LockConflict | undefined; made: House } | null>(null);
+const planning = useLongWork<House, PlanAnswer>(
   () => new Worker(new URL('./planning.worker.ts', import.meta.url), { type: 'module' }),
   (message) => (store.problem = message),
 );
@@ -60,7 +61,7 @@ async function planAll(): Promise<void> {
   const made = toRaw(store.house!);
   const answer = await planning.ask(made);
   if (!answer) return;
-  if (answer.ok) plan.value = { plan: answer.value, made };
+  if (answer.ok) plan.value = { plan: answer.plan, conflict: answer.conflict, made };
   else store.problem = answer.problems[0]!.message;
 }
 /** While a proposal is looked at, the sheet shows it. */
@@ -106,6 +107,10 @@ const markOf = (box: Box) => {
 const colorOf = (box: Box) => {
   const circuit = circuitOf(box);
   return circuit ? inkOf(circuit, circuits.value) : 'var(--caution)';
+};
+const ringAt = (box: Box) => {
+  const circuit = circuitOf(box);
+  return circuit && ringOf(circuit, circuits.value);
 };
 
 function put(circuitId: string): void {
@@ -222,6 +227,7 @@ function selectUnassigned(): void {
         show-boxes
         :mark-of="markOf"
         :color-of="colorOf"
+        :ring-of="ringAt"
         @hand="send"
         @scale="scale = $event"
       >
@@ -230,7 +236,7 @@ function selectUnassigned(): void {
         /></template>
       </PlanSheet>
     </div>
-    <PlanningPanel v-if="plan" :plan="plan.plan" :made="plan.made" @close="plan = null" />
+    <PlanningPanel v-if="plan" :plan="plan.plan" :conflict="plan.conflict" :made="plan.made" @close="plan = null" />
     <div v-else class="column" :class="side">
       <div class="tabs" role="tablist" aria-label="Circuits, and questions about them">
         <button
@@ -263,6 +269,7 @@ function selectUnassigned(): void {
           :key="circuit.id"
           :circuit="circuit"
           :ink="inkOf(circuit, circuits)"
+          :ring="ringOf(circuit, circuits)"
           :number="numberOf(circuit, circuits)"
           :is-selected="selectedCircuit === circuit.id"
           :takes="store.canEdit ? selectedDevices.length : 0"

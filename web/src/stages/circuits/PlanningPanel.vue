@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { acceptCircuitPlan, planningOf, type CircuitPlan, type House } from '@winculum/core';
+import { acceptCircuitPlan, planningOf, type CircuitPlan, type House, type LockConflict } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** A circuit plan beside today's: in numbers, circuit by circuit; taken whole or refused. */
-const props = defineProps<{ plan: CircuitPlan; made: House }>();
+const props = defineProps<{ plan: CircuitPlan; conflict: LockConflict | undefined; made: House }>();
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
 
@@ -85,7 +85,20 @@ function accept(): void {
       <p v-else-if="free && free.left < free.wanted" class="is-caution">
         {{ free.left }} spaces stay free; the firm wants {{ free.wanted }}.
       </p>
-      <template v-if="plan.objections.length">
+      <div v-if="conflict" class="conflict" role="status">
+        <p class="is-violation">
+          <template v-if="conflict.locks.length === 1"
+            ><b>{{ conflict.locks[0]!.name }}</b> is locked and cannot stay as it is. Free it, or change it.</template
+          ><template v-else
+            >These locks cannot be kept together: <b>{{ conflict.locks.map((one) => one.name).join(', ') }}</b>. Free
+            any one of them.</template
+          >
+        </p>
+        <p v-for="one in conflict.objections" :key="one.key" class="small">
+          <span class="num is-violation">{{ one.section }}</span> {{ one.message }}
+        </p>
+      </div>
+      <template v-if="plan.objections.length && plan.objections.length !== conflict?.objections.length">
         <p class="is-violation">The rules still object, to what is locked or cannot be shared out otherwise:</p>
         <p v-for="one in plan.objections" :key="one.key" class="small">
           <span class="num is-violation">{{ one.section }}</span> {{ one.message }}
@@ -159,6 +172,11 @@ td.is {
 }
 td.better {
   color: var(--reached-ink);
+}
+.conflict {
+  border-left: 4px solid var(--violation);
+  padding-left: 10px;
+  margin: 6px 0;
 }
 .small {
   font-size: 12.5px;

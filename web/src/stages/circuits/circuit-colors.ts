@@ -1,6 +1,6 @@
 import type { Circuit } from '@winculum/core';
 
-/** Ink colours that stay apart on paper; the number beside each symbol carries the same, for print and for colour-blind eyes. */
+/** Ink colours that stay apart on paper; the number and the ring of each symbol carry the same, for print and for colour-blind eyes. */
 const INKS = [
   '#1F5C7A',
   '#8A3B12',
@@ -20,6 +20,26 @@ export function inkOf(circuit: Circuit, circuits: readonly Circuit[]): string {
   const index = circuits.findIndex((one) => one.id === circuit.id);
   // Lighter on a dark ground, so that numbers stay readable there.
   return `color-mix(in srgb, ${INKS[index % INKS.length]!}, #fff var(--ink-lift))`;
+}
+
+/**
+ * The ring around each outlet: strokes and gaps that stay apart without colour. Eight of them beside twelve inks, so that two
+ * circuits of one ink have different rings. In parts of the symbol's size; a ring is about eleven long.
+ */
+const RINGS = [
+  'none',
+  '1.2 .65',
+  '.35 .55',
+  '2.2 .55 .35 .55',
+  '3.1 .6',
+  '.9 .45 .35 .45 .35 .45',
+  '5 .55',
+  '.3 1.1',
+] as const;
+
+export function ringOf(circuit: Circuit, circuits: readonly Circuit[]): string {
+  const index = circuits.findIndex((one) => one.id === circuit.id);
+  return RINGS[index % RINGS.length]!;
 }
 
 /** The number written at each outlet: the panel space, or the place in the list while it has none. */
