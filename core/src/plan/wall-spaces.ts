@@ -1,4 +1,4 @@
-import type { Feature } from '../house/schema';
+import type { Feature, RoomKind } from '../house/schema';
 import { cutLoop, lengthOf, type Interval } from './intervals';
 import { perRoom, type RoomView, type SeenOpening } from './room-view';
 import { fromLoop, stretchBefore, toLoop, wallLoop } from './wall-loop';
@@ -43,7 +43,7 @@ export function openingBreak(seen: SeenOpening): { alongIn: number; widthIn: num
 
 /**
  * Features that end a wall space: fixed cabinets without a work surface, fireplaces, stationary appliances, tubs, showers
- * and stairs. A counter run is measured by 210.52(C) instead. Furniture, heaters and panels do not break the wall.
+ * and stairs. A counter run of a kitchen is measured by 210.52(C) instead. Furniture, heaters and panels do not break the wall.
  */
 const BREAKING: ReadonlySet<Feature['kind']> = new Set([
   'fireplace',
@@ -59,6 +59,16 @@ const BREAKING: ReadonlySet<Feature['kind']> = new Set([
   'dishwasher',
   'water-heater',
 ]);
+
+/** Rooms whose counters are measured by 210.52(C), and so are no wall space: kitchens, pantries, breakfast and dining rooms. */
+export const COUNTER_ROOMS: ReadonlySet<RoomKind> = new Set(['kitchen', 'pantry', 'breakfast', 'dining']);
+
+/**
+ * Whether a feature ends the wall space that it stands before. Elsewhere than in those rooms a counter is a work surface, a desk
+ * or a bar, and the wall behind it counts: said since 2017, and taken so for 2014. *From memory*, medium.
+ */
+const isBreaking = (view: RoomView, feature: Feature): boolean =>
+  BREAKING.has(feature.kind) && (feature.kind !== 'counter' || COUNTER_ROOMS.has(view.room.kind));
 
 /** Every break of the floor line, sorted, inches along the loop. */
 export const measureBreaks = perRoom((view): readonly WallBreak[] => {
@@ -76,7 +86,7 @@ export const measureBreaks = perRoom((view): readonly WallBreak[] => {
       return gap ? [spread(seen.wall, gap.alongIn, gap.widthIn, gap.cause)] : [];
     }),
     ...view.features.flatMap((feature) =>
-      feature.at.kind === 'wall' && BREAKING.has(feature.kind) && feature.at.behindIn < 12
+      feature.at.kind === 'wall' && isBreaking(view, feature) && feature.at.behindIn < 12
         ? [{ ...stretchBefore(loop, feature.at), cause: feature.name || feature.kind }]
         : [],
     ),

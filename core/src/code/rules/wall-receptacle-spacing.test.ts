@@ -1,3 +1,4 @@
+import type { RoomKind } from '../../index';
 import { aHouse, bedroom } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
@@ -9,6 +10,14 @@ const wellSpaced = () =>
     .receptacle('bed', 'c3', 90)
     .receptacle('bed', 'c0', 100)
     .receptacle('bed', 'c1', 96);
+
+/** A room of which the north wall alone, 100 in long, is wall space. */
+const oneWall = (kind: RoomKind) =>
+  aHouse()
+    .room('r', kind, [0, 0, 100, 100])
+    .opening('r', 'c1', 'cased', 0, 100)
+    .opening('r', 'c2', 'cased', 0, 100)
+    .opening('r', 'c3', 'cased', 0, 100);
 
 testRule(wallReceptacleSpacing, {
   passes: [
@@ -67,6 +76,10 @@ testRule(wallReceptacleSpacing, {
         .receptacle('den', 'c0', 50, { switched: 'half' }),
     ],
     [
+      'a receptacle over a built-in desk serves its wall',
+      oneWall('office').feature('r', 'counter', ['c0', 0, 100, 25]).receptacle('r', 'c0', 50, { heightIn: 43 }),
+    ],
+    [
       'a fireplace and a fixed cabinet break the wall',
       aHouse()
         .room('den', 'den', [0, 0, 200, 100])
@@ -79,6 +92,52 @@ testRule(wallReceptacleSpacing, {
     ],
   ],
   fails: [
+    [
+      'the wall over a built-in desk counts: it is no kitchen counter',
+      oneWall('office').feature('r', 'counter', ['c0', 0, 100, 25]),
+      '8\'-4" of the north wall of r has no receptacle of its own.',
+    ],
+    [
+      'a railing along a stair well counts as wall',
+      oneWall('recreation').with((house) => (house.rooms['r']!.corners[0]!.wall = 'railing')),
+      '8\'-4" of the north wall of r has no receptacle of its own.',
+    ],
+    [
+      'the wall behind a sofa and over a baseboard heater counts',
+      oneWall('family').feature('r', 'sofa', ['c0', 0, 60, 36]).feature('r', 'baseboard-heater', ['c0', 60, 40, 4]),
+      '8\'-4" of the north wall of r has no receptacle of its own.',
+    ],
+    [
+      'both leaves of a pair of doors break, and 24 in are left beside them',
+      oneWall('dining').opening('r', 'c0', 'door', 30, 46, { leaves: 2 }).receptacle('r', 'c0', 15),
+      '2\'-0" of the north wall of r has no receptacle of its own.',
+    ],
+    [
+      'a refrigerator that stands still ends the wall, and what lies beyond it is a wall space of its own',
+      oneWall('kitchen').feature('r', 'refrigerator', ['c0', 40, 36, 30]).receptacle('r', 'c0', 20),
+      '2\'-0" of the north wall of r has no receptacle of its own.',
+    ],
+    [
+      'a closet with its own door is a break between two walls, each its own',
+      oneWall('bedroom').opening('r', 'c0', 'door', 30, 40).receptacle('r', 'c0', 15),
+      '2\'-6" of the north wall of r has no receptacle of its own.',
+    ],
+    [
+      '14 in and 12 in around a corner that stands out into the room are 26 in',
+      aHouse()
+        .room('r', 'den', [
+          [14, 0],
+          [100, 0],
+          [100, 100],
+          [0, 100],
+          [0, 12],
+          [14, 12],
+        ])
+        .opening('r', 'c0', 'cased', 0, 86)
+        .opening('r', 'c1', 'cased', 0, 100)
+        .opening('r', 'c2', 'cased', 0, 100)
+        .opening('r', 'c3', 'cased', 0, 88),
+    ],
     [
       'a wall under a window has no receptacle near',
       bedroom()
