@@ -59,6 +59,19 @@ function accept(): void {
       <button v-if="store.canEdit" class="plain-button main" @click="accept">Accept</button>
     </header>
     <div class="body">
+      <div v-if="conflict" class="conflict" role="status">
+        <p class="is-violation">
+          <template v-if="conflict.locks.length === 1"
+            ><b>{{ conflict.locks[0]!.name }}</b> is locked and cannot stay as it is. Free it, or change it.</template
+          ><template v-else
+            >These locks cannot be kept together: <b>{{ conflict.locks.map((one) => one.name).join(', ') }}</b>. Free
+            any one of them.</template
+          >
+        </p>
+        <p v-for="one in conflict.objections" :key="one.key" class="small">
+          <span class="num is-violation">{{ one.section }}</span> {{ one.message }}
+        </p>
+      </div>
       <table>
         <thead>
           <tr>
@@ -85,19 +98,6 @@ function accept(): void {
       <p v-else-if="free && free.left < free.wanted" class="is-caution">
         {{ free.left }} spaces stay free; the firm wants {{ free.wanted }}.
       </p>
-      <div v-if="conflict" class="conflict" role="status">
-        <p class="is-violation">
-          <template v-if="conflict.locks.length === 1"
-            ><b>{{ conflict.locks[0]!.name }}</b> is locked and cannot stay as it is. Free it, or change it.</template
-          ><template v-else
-            >These locks cannot be kept together: <b>{{ conflict.locks.map((one) => one.name).join(', ') }}</b>. Free
-            any one of them.</template
-          >
-        </p>
-        <p v-for="one in conflict.objections" :key="one.key" class="small">
-          <span class="num is-violation">{{ one.section }}</span> {{ one.message }}
-        </p>
-      </div>
       <template v-if="plan.objections.length && plan.objections.length !== conflict?.objections.length">
         <p class="is-violation">The rules still object, to what is locked or cannot be shared out otherwise:</p>
         <p v-for="one in plan.objections" :key="one.key" class="small">
