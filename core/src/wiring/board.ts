@@ -213,6 +213,10 @@ export function checkBoard(board: Board): BoardVerdict {
     solved: flaws.length === 0,
     problems: flaws
       .slice(0, 3)
-      .map((one) => ({ what: one.message[0]!.toUpperCase() + one.message.slice(1), why: REASONS[one.kind] ?? '', positions: one.positions })),
+      .map((one) => ({
+        what: one.message[0]!.toUpperCase() + one.message.slice(1),
+        why: REASONS[one.kind] ?? '',
+        positions: one.positions,
+      })),
   };
 }
