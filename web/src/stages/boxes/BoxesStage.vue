@@ -1,58 +1,28 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, toRaw, watch } from 'vue';
-import {
-  applyTemplate,
-  boundsOf,
-  boxesOfProposal,
-  fromLoop,
-  nudgeBoxes,
-  nudgeToStud,
-  placeBoxes,
-  TEMPLATES,
-  type BoxingPlan,
-  type Edited,
-  type Result,
-  placementLimits,
-  proposeForHouse,
-  proposeForRoom,
-  proposeForWall,
-  SPACED_ROOMS,
-  studFaces,
-  viewRoom,
-  wallLoop,
-  wrapIn,
-} from '@winculum/core';
+import { computed, ref, watch } from 'vue';
+import { boundsOf, SPACED_ROOMS } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
 import WallStrip from '../../drawing/WallStrip.vue';
 import type { BoxTool } from '../../drawing/tools/place-new';
-import { dropOnWall, placeBoxAt } from '../../drawing/tools/place-new';
 import type { Tool } from '../../drawing/tools/machine';
 import { useHand } from '../../drawing/use-hand';
-import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import BoxingMarks from './BoxingMarks.vue';
-import { useLongWork } from '../../work/long-work';
 import ProgressBar from '../../work/ProgressBar.vue';
-import type { BoxingJob } from './boxing.worker';
+import BoxingMarks from './BoxingMarks.vue';
 import BoxingPanel from './BoxingPanel.vue';
 import CeilingMarks from './CeilingMarks.vue';
 import CeilingPanel from './CeilingPanel.vue';
 import ReachOverlay from './ReachOverlay.vue';
-import type { CeilingShown } from './ceiling-shown';
-import { readTapeLine } from './tape-line';
+import { useBoxing } from './use-boxing';
+import { useFilling } from './use-filling';
+import { TOOLS, useStripKeys } from './use-strip-keys';
 
 const store = useHouse();
 const view = useView();
 const scale = ref(1);
-const tools: readonly { key: string; tool: BoxTool; label: string }[] = [
-  { key: 'R', tool: 'receptacle', label: 'receptacle' },
-  { key: 'S', tool: 'switch', label: 'switch' },
-  { key: 'L', tool: 'luminaire', label: 'light' },
-  { key: 'A', tool: 'alarm', label: 'alarm' },
-];
 const others: readonly BoxTool[] = ['receptacle-240', 'floor-receptacle', 'fan', 'connection', 'low-voltage'];
 
 const tool = computed<Tool>(() =>
@@ -60,7 +30,6 @@ const tool = computed<Tool>(() =>
 );
 const hand = useHand(tool, () => 9 / scale.value);
 const selected = computed(() => new Set(view.selection.map((one) => one.id)));
-const limits = computed(() => placementLimits(store.house!));
 const room = computed(() => store.house!.rooms[view.stripRoom]);
 const levelRooms = computed(() => Object.values(store.house!.rooms).filter((one) => one.level === view.level));
 
@@ -84,122 +53,24 @@ watch(
   { immediate: true },
 );
 
-function fill(what: 'wall' | 'room' | 'house'): void {
-  fillMenu.value!.open = false;
-  boxing.value = null;
-  const house = store.house!;
-  const proposal =
-    what === 'house'
-      ? proposeForHouse(house, limits.value)
-      : what === 'room'
-        ? proposeForRoom(house, view.stripRoom, limits.value)
-        : proposeForWall(house, view.stripRoom, fromLoop(wallLoop(room.value!), view.cursorIn).wall.id, limits.value);
-  view.proposal = proposal;
-  if (proposal.boxes.length === 0) {
-    store.problem =
-      proposal.unreachable.length > 0
-        ? 'No box on these walls reaches the rest: glass to the floor wants a floor receptacle within 18".'
-        : '';
-    if (proposal.unreachable.length > 0) view.proposal = null;
-  }
-}
-
-function accept(): void {
-  const proposal = view.proposal!;
-  view.proposal = null;
-  if (proposal.boxes.length > 0)
-    store.apply(
-      placeBoxes(
-        store.house!,
-        boxesOfProposal(store.house!, proposal, newId),
-        `Fill: ${proposal.boxes.length} receptacles`,
-      ),
-    );
-}
-
-/** The whole layout that the tool would make, and what of it is ticked. */
-const boxing = shallowRef<BoxingPlan | null>(null);
-const ticked = shallowRef<ReadonlySet<string>>(new Set());
-const ceiling = ref(false);
-const grid = shallowRef<CeilingShown | null>(null);
-watch([() => store.house, () => view.stripRoom], () => (boxing.value = null));
-
+const { limits, fill, accept, inProposal } = useFilling(room);
+const { boxing, ticked, ceiling, grid, work: boxingWork, layOut } = useBoxing();
+const { typed, preview, templates, putTemplate } = useStripKeys(room, accept);
 const fillMenu = ref<HTMLDetailsElement>();
 const boxMenu = ref<HTMLDetailsElement>();
 
-const boxingWork = useLongWork<BoxingJob, BoxingPlan>(
-  () => new Worker(new URL('./boxing.worker.ts', import.meta.url), { type: 'module' }),
-  (message) => (store.problem = message),
-);
-watch(
-  () => store.house,
-  () => boxingWork.cancel(),
-);
-
-async function layOut(what: 'room' | 'house'): Promise<void> {
-  boxMenu.value!.open = false;
-  const rooms = what === 'house' ? Object.keys(store.house!.rooms) : [view.stripRoom];
-  view.proposal = null;
-  ceiling.value = false;
+function fillWith(what: 'wall' | 'room' | 'house'): void {
+  fillMenu.value!.open = false;
   boxing.value = null;
-  const plan = await boxingWork.ask({ house: toRaw(store.house!), rooms });
-  if (!plan) return;
-  boxing.value = plan;
+  fill(what);
+}
+
+async function boxIt(what: 'room' | 'house'): Promise<void> {
+  boxMenu.value!.open = false;
+  const isDone = await layOut(what === 'house' ? Object.keys(store.house!.rooms) : [view.stripRoom]);
+  if (!isDone) return;
   if (room.value && what === 'room') flyToRoom();
   else setTimeout(() => (view.target = { bounds: boundsOf(levelRooms.value.flatMap((one) => one.corners)) }), 60);
-}
-
-const inProposal = computed(() => {
-  const counts = new Map<string, number>();
-  for (const box of view.proposal?.boxes ?? []) counts.set(box.room, (counts.get(box.room) ?? 0) + 1);
-  return [...counts].map(([id, n]) => `${store.house!.rooms[id]!.name}: ${n}`).join(', ');
-});
-
-/** Drops a box at the strip's cursor, and selects it. */
-function drop(what: BoxTool, atLoopIn = view.cursorIn, snapIn = 0): boolean {
-  if (!room.value) return false;
-  const { house } = store;
-  const before = new Set(Object.keys(house!.boxes));
-  const onWall = what === 'receptacle' || what === 'switch' || what === 'receptacle-240';
-  const middle = room.value.corners.reduce(
-    (sum, one) => ({ x: sum.x + one.x / room.value!.corners.length, y: sum.y + one.y / room.value!.corners.length }),
-    { x: 0, y: 0 },
-  );
-  const done = store.apply(
-    onWall
-      ? dropOnWall(house!, room.value, what, atLoopIn, newId, snapIn)
-      : placeBoxAt(house!, view.level, what, middle, newId, 0),
-  );
-  const added = Object.keys(store.house!.boxes).find((id) => !before.has(id));
-  if (done && added) view.select([{ kind: 'box', id: added }]);
-  return done;
-}
-
-function typed(text: string): string | null {
-  if (!room.value) return 'Draw a room first.';
-  const read = readTapeLine(store.house!, room.value, view.cursorIn, text);
-  if (!read.ok) return read.problems[0]!.message;
-  view.cursorIn = read.value.atLoopIn;
-  if (read.value.tool && !drop(read.value.tool)) return store.problem;
-  return null;
-}
-
-const preview = (text: string) => {
-  if (!room.value) return '';
-  const read = readTapeLine(store.house!, room.value, view.cursorIn, text);
-  return read.ok ? read.value.sentence : read.problems[0]!.message;
-};
-
-/** The next stud side from the cursor, to the right or to the left. */
-function walkToStud(direction: 1 | -1): number {
-  const loop = wallLoop(room.value!);
-  const faces = studFaces(viewRoom(store.house!, room.value!.id), store.house!.standards.receptacleHeightIn).map(
-    (face) => face.atIn,
-  );
-  const ahead = faces
-    .map((at) => ({ at, gap: wrapIn(loop, (at - view.cursorIn) * direction) }))
-    .filter(({ gap }) => gap > 0.05);
-  return ahead.sort((a, b) => a.gap - b.gap)[0]?.at ?? view.cursorIn;
 }
 
 /** The sheet gets narrower when a panel opens; the room is brought into what is left. */
@@ -210,56 +81,13 @@ watch(ceiling, flyToRoom);
 
 /** What of the sheet is shown. */
 const layers = ref({ reach: true, tags: true });
-const templates = computed(() => store.house!.standards.templates ?? TEMPLATES);
-
-/** Sets a template's boxes down around the cursor. */
-function putTemplate(n: number): void {
-  const template = templates.value[n];
-  if (template && room.value) store.apply(applyTemplate(store.house!, room.value.id, view.cursorIn, template, newId));
-}
-
-/** Full stop and comma move what is selected by an inch, with Shift to the next stud; plus and minus raise and lower it. */
-function nudge(key: string): boolean {
-  const ids = view.selection.filter((one) => one.kind === 'box').map((one) => one.id);
-  const moves: Record<string, () => Result<Edited>> = {
-    '.': () => nudgeBoxes(store.house!, ids, { alongIn: 1 }),
-    ',': () => nudgeBoxes(store.house!, ids, { alongIn: -1 }),
-    '>': () => nudgeToStud(store.house!, ids, 1),
-    '<': () => nudgeToStud(store.house!, ids, -1),
-    '+': () => nudgeBoxes(store.house!, ids, { upIn: 1 }),
-    '-': () => nudgeBoxes(store.house!, ids, { upIn: -1 }),
-  };
-  if (!moves[key] || ids.length === 0 || !store.canEdit) return false;
-  store.apply(moves[key]());
-  return true;
-}
-
-function onKey(event: KeyboardEvent): void {
-  if (event.ctrlKey || event.metaKey || event.altKey || !room.value) return;
-  if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
-  const direction = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-  const letter = tools.find((one) => one.key === event.key.toUpperCase());
-  if (direction !== 0) {
-    event.preventDefault();
-    view.cursorIn = event.shiftKey
-      ? walkToStud(direction)
-      : wrapIn(wallLoop(room.value), Math.round(view.cursorIn) + direction);
-  } else if (letter && store.canEdit) drop(letter.tool);
-  else if (/^[1-9]$/.test(event.key) && store.canEdit) putTemplate(Number(event.key) - 1);
-  else if (event.key.toLowerCase() === 'z' && room.value) view.target = { bounds: boundsOf(room.value.corners) };
-  else if (nudge(event.key)) event.preventDefault();
-  else if (event.key === 'Enter' && view.proposal && event.target === document.body) accept();
-  else if (event.key === 'Escape') view.proposal = null;
-}
-onMounted(() => window.addEventListener('keydown', onKey));
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 </script>
 
 <template>
   <div class="tools" role="toolbar" aria-label="Box tools">
     <button class="plain-button" :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</button>
     <button
-      v-for="one in tools"
+      v-for="one in TOOLS"
       :key="one.key"
       class="plain-button"
       :aria-pressed="view.tool === one.tool"
@@ -286,17 +114,17 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
         <summary class="plain-button">Fill</summary>
         <div class="pop" role="group" aria-label="Fill with the fewest receptacles">
           <p class="muted">The fewest receptacles that reach everything</p>
-          <button class="plain-button" :disabled="!room" @click="fill('wall')">wall</button>
-          <button class="plain-button" :disabled="!room" @click="fill('room')">room</button>
-          <button class="plain-button" :disabled="!room" @click="fill('house')">house</button>
+          <button class="plain-button" :disabled="!room" @click="fillWith('wall')">wall</button>
+          <button class="plain-button" :disabled="!room" @click="fillWith('room')">room</button>
+          <button class="plain-button" :disabled="!room" @click="fillWith('house')">house</button>
         </div>
       </details>
       <details ref="boxMenu" class="menu">
         <summary class="plain-button">Box it</summary>
         <div class="pop" role="group" aria-label="Do it for me: receptacles, lights, switches, alarms">
           <p class="muted">Receptacles, lights, switches and alarms that are missing</p>
-          <button class="plain-button" :disabled="!room" @click="layOut('room')">room</button>
-          <button class="plain-button" :disabled="!room" @click="layOut('house')">house</button>
+          <button class="plain-button" :disabled="!room" @click="boxIt('room')">room</button>
+          <button class="plain-button" :disabled="!room" @click="boxIt('house')">house</button>
         </div>
       </details>
       <details class="menu">

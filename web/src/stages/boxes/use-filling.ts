@@ -1,0 +1,61 @@
+import { computed, type ComputedRef } from 'vue';
+import {
+  boxesOfProposal,
+  fromLoop,
+  placeBoxes,
+  placementLimits,
+  proposeForHouse,
+  proposeForRoom,
+  proposeForWall,
+  wallLoop,
+  type Room,
+} from '@winculum/core';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
+
+/** The fewest receptacles for a wall, a room or the house, as a proposal to take or refuse. */
+export function useFilling(room: ComputedRef<Room | undefined>) {
+  const store = useHouse();
+  const view = useView();
+  const limits = computed(() => placementLimits(store.house!));
+
+  function fill(what: 'wall' | 'room' | 'house'): void {
+    const house = store.house!;
+    const proposal =
+      what === 'house'
+        ? proposeForHouse(house, limits.value)
+        : what === 'room'
+          ? proposeForRoom(house, view.stripRoom, limits.value)
+          : proposeForWall(house, view.stripRoom, fromLoop(wallLoop(room.value!), view.cursorIn).wall.id, limits.value);
+    view.proposal = proposal;
+    if (proposal.boxes.length === 0) {
+      store.problem =
+        proposal.unreachable.length > 0
+          ? 'No box on these walls reaches the rest: glass to the floor wants a floor receptacle within 18".'
+          : '';
+      if (proposal.unreachable.length > 0) view.proposal = null;
+    }
+  }
+
+  function accept(): void {
+    const proposal = view.proposal!;
+    view.proposal = null;
+    if (proposal.boxes.length > 0)
+      store.apply(
+        placeBoxes(
+          store.house!,
+          boxesOfProposal(store.house!, proposal, newId),
+          `Fill: ${proposal.boxes.length} receptacles`,
+        ),
+      );
+  }
+
+  const inProposal = computed(() => {
+    const counts = new Map<string, number>();
+    for (const box of view.proposal?.boxes ?? []) counts.set(box.room, (counts.get(box.room) ?? 0) + 1);
+    return [...counts].map(([id, n]) => `${store.house!.rooms[id]!.name}: ${n}`).join(', ');
+  });
+
+  return { limits, fill, accept, inProposal };
+}

@@ -1,0 +1,127 @@
+import { computed, onBeforeUnmount, onMounted, type ComputedRef } from 'vue';
+import {
+  applyTemplate,
+  boundsOf,
+  nudgeBoxes,
+  nudgeToStud,
+  studFaces,
+  TEMPLATES,
+  viewRoom,
+  wallLoop,
+  wrapIn,
+  type Edited,
+  type Result,
+  type Room,
+} from '@winculum/core';
+import { dropOnWall, placeBoxAt, type BoxTool } from '../../drawing/tools/place-new';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
+import { readTapeLine } from './tape-line';
+
+/** Tools with a key of their own. */
+export const TOOLS: readonly { key: string; tool: BoxTool; label: string }[] = [
+  { key: 'R', tool: 'receptacle', label: 'receptacle' },
+  { key: 'S', tool: 'switch', label: 'switch' },
+  { key: 'L', tool: 'luminaire', label: 'light' },
+  { key: 'A', tool: 'alarm', label: 'alarm' },
+];
+
+/** The hand at the wall strip: what keys and the tape line do at its cursor. */
+export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => void) {
+  const store = useHouse();
+  const view = useView();
+
+  /** Drops a box at the strip's cursor, and selects it. */
+  function drop(what: BoxTool, atLoopIn = view.cursorIn, snapIn = 0): boolean {
+    if (!room.value) return false;
+    const { house } = store;
+    const before = new Set(Object.keys(house!.boxes));
+    const onWall = what === 'receptacle' || what === 'switch' || what === 'receptacle-240';
+    const middle = room.value.corners.reduce(
+      (sum, one) => ({ x: sum.x + one.x / room.value!.corners.length, y: sum.y + one.y / room.value!.corners.length }),
+      { x: 0, y: 0 },
+    );
+    const done = store.apply(
+      onWall
+        ? dropOnWall(house!, room.value, what, atLoopIn, newId, snapIn)
+        : placeBoxAt(house!, view.level, what, middle, newId, 0),
+    );
+    const added = Object.keys(store.house!.boxes).find((id) => !before.has(id));
+    if (done && added) view.select([{ kind: 'box', id: added }]);
+    return done;
+  }
+
+  function typed(text: string): string | null {
+    if (!room.value) return 'Draw a room first.';
+    const read = readTapeLine(store.house!, room.value, view.cursorIn, text);
+    if (!read.ok) return read.problems[0]!.message;
+    view.cursorIn = read.value.atLoopIn;
+    if (read.value.tool && !drop(read.value.tool)) return store.problem;
+    return null;
+  }
+
+  const preview = (text: string) => {
+    if (!room.value) return '';
+    const read = readTapeLine(store.house!, room.value, view.cursorIn, text);
+    return read.ok ? read.value.sentence : read.problems[0]!.message;
+  };
+
+  /** The next stud side from the cursor, to the right or to the left. */
+  function walkToStud(direction: 1 | -1): number {
+    const loop = wallLoop(room.value!);
+    const faces = studFaces(viewRoom(store.house!, room.value!.id), store.house!.standards.receptacleHeightIn).map(
+      (face) => face.atIn,
+    );
+    const ahead = faces
+      .map((at) => ({ at, gap: wrapIn(loop, (at - view.cursorIn) * direction) }))
+      .filter(({ gap }) => gap > 0.05);
+    return ahead.sort((a, b) => a.gap - b.gap)[0]?.at ?? view.cursorIn;
+  }
+
+  const templates = computed(() => store.house!.standards.templates ?? TEMPLATES);
+
+  /** Sets a template's boxes down around the cursor. */
+  function putTemplate(n: number): void {
+    const template = templates.value[n];
+    if (template && room.value) store.apply(applyTemplate(store.house!, room.value.id, view.cursorIn, template, newId));
+  }
+
+  /** Full stop and comma move what is selected by an inch, with Shift to the next stud; plus and minus raise and lower it. */
+  function nudge(key: string): boolean {
+    const ids = view.selection.filter((one) => one.kind === 'box').map((one) => one.id);
+    const moves: Record<string, () => Result<Edited>> = {
+      '.': () => nudgeBoxes(store.house!, ids, { alongIn: 1 }),
+      ',': () => nudgeBoxes(store.house!, ids, { alongIn: -1 }),
+      '>': () => nudgeToStud(store.house!, ids, 1),
+      '<': () => nudgeToStud(store.house!, ids, -1),
+      '+': () => nudgeBoxes(store.house!, ids, { upIn: 1 }),
+      '-': () => nudgeBoxes(store.house!, ids, { upIn: -1 }),
+    };
+    if (!moves[key] || ids.length === 0 || !store.canEdit) return false;
+    store.apply(moves[key]());
+    return true;
+  }
+
+  function onKey(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey || !room.value) return;
+    if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
+    const direction = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    const letter = TOOLS.find((one) => one.key === event.key.toUpperCase());
+    if (direction !== 0) {
+      event.preventDefault();
+      view.cursorIn = event.shiftKey
+        ? walkToStud(direction)
+        : wrapIn(wallLoop(room.value), Math.round(view.cursorIn) + direction);
+    } else if (letter && store.canEdit) drop(letter.tool);
+    else if (/^[1-9]$/.test(event.key) && store.canEdit) putTemplate(Number(event.key) - 1);
+    else if (event.key.toLowerCase() === 'z' && room.value) view.target = { bounds: boundsOf(room.value.corners) };
+    else if (nudge(event.key)) event.preventDefault();
+    else if (event.key === 'Enter' && view.proposal && event.target === document.body) accept();
+    else if (event.key === 'Escape') view.proposal = null;
+  }
+  onMounted(() => window.addEventListener('keydown', onKey));
+  onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
+
+  return { typed, preview, templates, putTemplate };
+}
