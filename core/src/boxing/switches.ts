@@ -9,7 +9,8 @@ import { OUTDOOR_KINDS } from '../code/protection/gfci';
 import { waysOut } from './lights';
 import type { Boxing } from './plan';
 import { bestSpot } from './spots';
-import { isFan, switchingOf } from './switch-schools';
+import { isFan } from './school-change';
+import { switchingOf } from './switch-schools';
 
 /** No room needs more control points than this to be left without turning back: *common practice*. */
 const MOST_WAYS = 4;
