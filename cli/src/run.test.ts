@@ -81,7 +81,7 @@ describe('winculum', () => {
 
   it('place proposes what is missing', () => {
     expect(call('place demo.json --room bed2').out).toMatch(
-      /Bedroom 2: .*along wall c[23], 1'-4" high, wall space, on a stud\n1 receptacles proposed/,
+      /Bedroom 2: .*along wall c[23], 1'-4" high, wall space, on a stud\n1 receptacle proposed/,
     );
     expect(JSON.parse(call('place demo.json --json').out)).toMatchObject({ unreachable: [] });
   });

@@ -132,7 +132,9 @@ function place(house: House, roomId: string | undefined, json: boolean): Outcome
     ({ room, stretch }) =>
       `${house.rooms[room]!.name}: ${show(stretch.toIn - stretch.fromIn)} cannot be reached from a wall; a floor receptacle is due`,
   );
-  return tell([...lines, ...beyond, `${boxes.length} receptacles proposed`].join('\n') + '\n');
+  return tell(
+    [...lines, ...beyond, `${boxes.length} receptacle${boxes.length === 1 ? '' : 's'} proposed`].join('\n') + '\n',
+  );
 }
 
 /** One call of the terminal program: arguments and a way to read files in, text and exit code out. */

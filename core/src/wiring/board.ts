@@ -211,12 +211,10 @@ export function checkBoard(board: Board): BoardVerdict {
   const flaws = [...proof.flaws, ...proof.groups.flatMap((one) => one.flaws)];
   return {
     solved: flaws.length === 0,
-    problems: flaws
-      .slice(0, 3)
-      .map((one) => ({
-        what: one.message[0]!.toUpperCase() + one.message.slice(1),
-        why: REASONS[one.kind] ?? '',
-        positions: one.positions,
-      })),
+    problems: flaws.slice(0, 3).map((one) => ({
+      what: one.message[0]!.toUpperCase() + one.message.slice(1),
+      why: REASONS[one.kind] ?? '',
+      positions: one.positions,
+    })),
   };
 }

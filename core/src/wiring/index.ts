@@ -4,6 +4,8 @@ export * from './build-board';
 export * from './cables';
 export * from './chain';
 export * from './compare-feeds';
+export * from './conduction';
+export * from './diagnose';
 export * from './exercises';
 export * from './feed-tree';
 export * from './labels';

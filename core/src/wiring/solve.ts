@@ -1,5 +1,5 @@
 import { CONTACTS, type Netlist, type Pin } from './netlist';
-import { Conduction, isSmartClosed } from './prove';
+import { Conduction, isSmartClosed } from './conduction';
 
 /** A closed contact, ohms: what keeps the equations regular; far below any wire. */
 const CONTACT_OHMS = 1e-3;

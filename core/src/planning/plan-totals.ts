@@ -1,0 +1,55 @@
+import { estimateRun } from '../circuits/cable-run';
+import { measureCircuitLoad } from '../circuits/circuit-load';
+import { indexOutlets, outletsOn } from '../circuits/outlets';
+import { checkHouse } from '../code/check-house';
+import { protectionOf } from '../code/protection/circuit-protection';
+import { rules } from '../code/rules/index';
+import type { House } from '../house/schema';
+import { circuitPrice } from '../panel/prices';
+import { buildSchedule } from '../panel/schedule';
+
+export interface PlanTotals {
+  readonly circuits: number;
+  readonly unassigned: number;
+  readonly cableFt: number;
+  /** Breakers by kind. */
+  readonly breakers: Readonly<Record<string, number>>;
+  readonly cost: number;
+  /** Mean and greatest share used of what the standard allows. */
+  readonly meanUsed: number;
+  readonly mostUsed: number;
+  readonly legsApart: number;
+  readonly violations: number;
+}
+
+/** The rules of the stop, which a plan is judged by. */
+export const circuitRules = rules.filter((rule) => rule.meta.stage === 'circuits');
+
+/** A plan in numbers, as it stands. */
+export function totalsOf(house: House): PlanTotals {
+  const circuits = Object.values(house.circuits).filter((circuit) => outletsOn(house, circuit).length > 0);
+  const breakers: Record<string, number> = {};
+  let [cableFt, cost] = [0, 0];
+  const used: number[] = [];
+  for (const circuit of circuits) {
+    const kind = protectionOf(house, circuit.id).fitted;
+    const feet = estimateRun(house, circuit)?.cableFt ?? 0;
+    breakers[kind] = (breakers[kind] ?? 0) + 1;
+    cableFt += feet;
+    cost += circuitPrice(circuit, kind, feet);
+    used.push(measureCircuitLoad(house, circuit).used);
+  }
+  const [panel] = Object.values(house.panels);
+  const { findings } = checkHouse(house, { rules: circuitRules });
+  return {
+    circuits: circuits.length,
+    unassigned: indexOutlets(house).unassigned.length,
+    cableFt,
+    breakers,
+    cost,
+    meanUsed: used.reduce((sum, one) => sum + one, 0) / Math.max(1, used.length),
+    mostUsed: Math.max(0, ...used),
+    legsApart: panel ? buildSchedule(house, panel, () => 'plain').imbalance : 0,
+    violations: findings.filter((one) => one.kind === 'fail' && one.severity === 'violation').length,
+  };
+}
