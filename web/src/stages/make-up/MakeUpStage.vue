@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { fillOf, netlistOf, prove, wireHouse } from '@winculum/core';
+import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import FaultFinder from './FaultFinder.vue';
@@ -56,8 +57,8 @@ const print = () => window.print();
 </script>
 
 <template>
-  <div class="page">
-    <div class="tools" role="toolbar" aria-label="Make-up tools">
+  <PaperPage class="make-up-page" label="Make-up tools" :part="part">
+    <template #tools>
       <button v-for="(name, id) in PARTS" :key="id" class="plain-button" :aria-pressed="part === id" @click="part = id">
         {{ name }}
       </button>
@@ -73,12 +74,12 @@ const print = () => window.print();
         ></span
       >
       <button v-if="part === 'cards' || part === 'labels'" class="plain-button main" @click="print">Print</button>
-    </div>
+    </template>
     <p v-if="!cards.length" class="none">
       No circuit comes to a box yet. Put boxes on circuits under
       <router-link :to="`/houses/${store.id}/circuits`">Circuits</router-link>; the cards follow by themselves.
     </p>
-    <div v-else :key="part" class="scroll" tabindex="0">
+    <template v-else>
       <template v-if="part === 'cards'">
         <MakeUpCard
           v-for="one in shown"
@@ -94,73 +95,26 @@ const print = () => window.print();
       <FeedOrder v-else-if="part === 'feed'" />
       <ProofList v-else-if="part === 'proof'" :proofs="proofs" />
       <FaultFinder v-else />
-    </div>
-  </div>
+    </template>
+  </PaperPage>
 </template>
 
 <style scoped>
-.page {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  height: 100%;
-}
-.tools {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  padding: 8px 12px;
-  flex-wrap: wrap;
-  border-bottom: 1px solid var(--rule);
-}
-.tools .plain-button,
-.pick {
-  min-height: 44px;
-}
-.pick {
-  width: auto;
-  max-width: 220px;
-}
-.progress b {
-  font-size: 22px;
-}
-.scroll {
-  overflow: auto;
-  padding: 14px;
-  display: grid;
-  gap: 14px;
-  align-content: start;
-}
-.none {
-  padding: 12vh 10%;
-  text-align: center;
-  font-size: 17px;
-}
 @page make-up {
   size: letter portrait;
   margin: 0.4in;
 }
 @media print {
-  .tools {
-    display: none;
-  }
-  .page,
-  .scroll {
-    display: block;
-    height: auto;
-    overflow: visible;
-    padding: 0;
-  }
-  .page {
+  .make-up-page {
     page: make-up;
   }
-  .scroll {
+  .make-up-page :deep(.scroll) {
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 4mm;
     align-items: start;
   }
-  .scroll:has(.sheet) {
+  .make-up-page :deep(.scroll:has(.sheet)) {
     display: block;
   }
 }

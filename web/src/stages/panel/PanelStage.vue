@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { arrangePanel, changeEntity, placeBreakers, scheduleOf, writeScheduleCsv } from '@winculum/core';
 import { download } from '../../frame/download';
+import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import LegChart from './LegChart.vue';
@@ -44,8 +45,8 @@ const print = () => window.print();
 </script>
 
 <template>
-  <div v-if="panel && schedule" class="page" :class="paper">
-    <div class="tools" role="toolbar" aria-label="Panel tools">
+  <PaperPage v-if="panel && schedule" :class="paper" label="Panel tools">
+    <template #tools>
       <select
         v-if="panels.length > 1"
         class="plain pick"
@@ -89,12 +90,10 @@ const print = () => window.print();
         <option value="tabloid">11 x 17</option>
       </select>
       <button class="plain-button main" @click="print">Print</button>
-    </div>
-    <div class="scroll">
-      <LegChart class="legs" :schedule="schedule" />
-      <ScheduleSheet :schedule="schedule" @move="move" />
-    </div>
-  </div>
+    </template>
+    <LegChart class="legs" :schedule="schedule" />
+    <ScheduleSheet :schedule="schedule" @move="move" />
+  </PaperPage>
   <div v-else class="none">
     <p>
       No panel yet. Under <router-link :to="`/houses/${store.id}/house`">House</router-link>, set down a <b>panel</b> on
@@ -104,29 +103,6 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.page {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  height: 100%;
-}
-.tools {
-  display: flex;
-  gap: 6px;
-  padding: 8px 12px;
-  flex-wrap: wrap;
-  border-bottom: 1px solid var(--rule);
-}
-.pick {
-  width: auto;
-}
-.scroll {
-  overflow: auto;
-  padding: 14px;
-  display: grid;
-  gap: 14px;
-  align-content: start;
-}
 .none {
   padding: 15vh 12%;
   font-size: 17px;
@@ -142,16 +118,8 @@ const print = () => window.print();
   margin: 0.6in;
 }
 @media print {
-  .tools,
   .legs {
     display: none;
-  }
-  .page,
-  .scroll {
-    display: block;
-    height: auto;
-    padding: 0;
-    overflow: visible;
   }
   .letter {
     page: letter-sheet;

@@ -59,18 +59,20 @@ const show = (inches: number) => formatLength(inches, props.house.standards.leng
 <style scoped src="./sheet.css"></style>
 <style scoped>
 .marks {
-  display: grid;
-  grid-template-columns: auto 1fr;
+  display: flex;
+  flex-wrap: wrap;
   column-gap: 16px;
-  align-items: start;
+  align-items: flex-start;
 }
 h3 {
-  grid-column: 1 / -1;
+  flex: 0 0 100%;
+}
+/* Beside the drawing where there is room for it, below it elsewhere. */
+table {
+  flex: 1 1 500px;
+  width: auto;
 }
 @media (max-width: 900px) {
-  .marks {
-    grid-template-columns: 1fr;
-  }
   th,
   td {
     display: table-cell !important;

@@ -2,6 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Revision } from '@winculum/contract';
 import { changeEntity, walkSheets, type Box, type House } from '@winculum/core';
+import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import RoomSheetView from './RoomSheetView.vue';
@@ -36,8 +37,8 @@ const print = () => window.print();
 </script>
 
 <template>
-  <div class="page">
-    <div class="tools" role="toolbar" aria-label="Walk tools">
+  <PaperPage class="walk-page" label="Walk tools" :part="part">
+    <template #tools>
       <button class="plain-button" :aria-pressed="part === 'sheets'" @click="part = 'sheets'">Sheets</button>
       <button
         class="plain-button"
@@ -59,109 +60,74 @@ const print = () => window.print();
         <b class="num">{{ boxes.length }}</b></span
       >
       <button v-if="part === 'sheets'" class="plain-button main" @click="print">Print</button>
-    </div>
-    <div class="scroll">
-      <SignOff v-if="part === 'signoff'" @reopen="reopen" />
-      <template v-else>
-        <p v-if="old" class="old" role="status">
-          Revision {{ old.revision.number }} as it was signed: read only.
-          <button class="plain-button" @click="old = null">Back to today</button>
+    </template>
+    <SignOff v-if="part === 'signoff'" @reopen="reopen" />
+    <template v-else>
+      <p v-if="old" class="old" role="status">
+        Revision {{ old.revision.number }} as it was signed: read only.
+        <button class="plain-button" @click="old = null">Back to today</button>
+      </p>
+      <header class="head">
+        <h1 class="num">
+          {{ house.name }}: boxes<template v-if="old">, revision {{ old.revision.number }}</template>
+        </h1>
+        <p>
+          Heights {{ sheets.heightsTo }}. NEC {{ house.job.edition
+          }}<template v-if="house.job.authority">, {{ house.job.authority }}</template
+          >. Framing is the usual layout until it is seen: nail to the nearest face, then check the spacing.
         </p>
-        <header class="head">
-          <h1 class="num">
-            {{ house.name }}: boxes<template v-if="old">, revision {{ old.revision.number }}</template>
-          </h1>
-          <p>
-            Heights {{ sheets.heightsTo }}. NEC {{ house.job.edition
-            }}<template v-if="house.job.authority">, {{ house.job.authority }}</template
-            >. Framing is the usual layout until it is seen: nail to the nearest face, then check the spacing.
-          </p>
-        </header>
-        <p v-if="!sheets.rooms.length" class="none">
-          There is no box yet. Place some under
-          <router-link :to="`/houses/${store.id}/boxes`">Boxes</router-link>, or let the tool box the house there.
-        </p>
-        <RoomSheetView
-          v-for="sheet in rooms"
-          :key="sheet.room.id"
-          :house="house"
-          :sheet="sheet"
-          :can-tick="store.canEdit && !old"
-          :selected="view.only('box')"
-          @tick="tick"
-          @pick="view.select([{ kind: 'box', id: $event.id }])"
-        />
-        <section v-if="sheets.rooms.length && !only" class="tally">
-          <div>
-            <h2>Boxes to bring</h2>
-            <table>
-              <tbody>
-                <tr v-for="one in sheets.tally" :key="one.type">
-                  <td class="num n">{{ one.n }}</td>
-                  <td>{{ one.type }}</td>
-                </tr>
-              </tbody>
-            </table>
-          </div>
-          <div>
-            <h2>What goes in</h2>
-            <table>
-              <tbody>
-                <tr v-for="one in sheets.devices" :key="one.what">
-                  <td class="num n">{{ one.n }}</td>
-                  <td>{{ one.what }}</td>
-                </tr>
-              </tbody>
-            </table>
-          </div>
-          <div>
-            <h2>Open questions</h2>
-            <p v-for="text in open" :key="text" class="is-caution">{{ text }}</p>
-            <p v-if="!open.length" class="muted">none</p>
-          </div>
-        </section>
-        <p class="foot muted">
-          A plan, not an approval: the adopted code, the authority having jurisdiction and a licensed electrician
-          decide.
-        </p>
-      </template>
-    </div>
-  </div>
+      </header>
+      <p v-if="!sheets.rooms.length" class="none">
+        There is no box yet. Place some under
+        <router-link :to="`/houses/${store.id}/boxes`">Boxes</router-link>, or let the tool box the house there.
+      </p>
+      <RoomSheetView
+        v-for="sheet in rooms"
+        :key="sheet.room.id"
+        :house="house"
+        :sheet="sheet"
+        :can-tick="store.canEdit && !old"
+        :selected="view.only('box')"
+        @tick="tick"
+        @pick="view.select([{ kind: 'box', id: $event.id }])"
+      />
+      <section v-if="sheets.rooms.length && !only" class="tally">
+        <div>
+          <h2>Boxes to bring</h2>
+          <table>
+            <tbody>
+              <tr v-for="one in sheets.tally" :key="one.type">
+                <td class="num n">{{ one.n }}</td>
+                <td>{{ one.type }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <div>
+          <h2>What goes in</h2>
+          <table>
+            <tbody>
+              <tr v-for="one in sheets.devices" :key="one.what">
+                <td class="num n">{{ one.n }}</td>
+                <td>{{ one.what }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <div>
+          <h2>Open questions</h2>
+          <p v-for="text in open" :key="text" class="is-caution">{{ text }}</p>
+          <p v-if="!open.length" class="muted">none</p>
+        </div>
+      </section>
+      <p class="foot muted">
+        A plan, not an approval: the adopted code, the authority having jurisdiction and a licensed electrician decide.
+      </p>
+    </template>
+  </PaperPage>
 </template>
 
 <style scoped>
-.page {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  height: 100%;
-}
-.tools {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  padding: 8px 12px;
-  flex-wrap: wrap;
-  border-bottom: 1px solid var(--rule);
-}
-.tools .plain-button,
-.pick {
-  min-height: 44px;
-}
-.pick {
-  width: auto;
-  max-width: 240px;
-}
-.progress b {
-  font-size: 22px;
-}
-.scroll {
-  overflow: auto;
-  padding: 14px;
-  display: grid;
-  gap: 14px;
-  align-content: start;
-}
 .head h1 {
   font-size: 26px;
 }
@@ -173,11 +139,6 @@ const print = () => window.print();
   display: flex;
   gap: 10px;
   align-items: center;
-}
-.none {
-  padding: 12vh 10%;
-  text-align: center;
-  font-size: 17px;
 }
 .tally {
   display: grid;
@@ -201,18 +162,10 @@ const print = () => window.print();
   margin: 0.5in;
 }
 @media print {
-  .tools,
   .old {
     display: none;
   }
-  .page,
-  .scroll {
-    display: block;
-    height: auto;
-    overflow: visible;
-    padding: 0;
-  }
-  .page {
+  .walk-page {
     page: walk-sheet;
   }
   .tally {
