@@ -1,6 +1,6 @@
 import { addBox, addCable, addPart, EXERCISES, NEW_BOARD, pinsOf, type Board, type Result } from '@winculum/core';
 import { describe, expect, test } from 'vitest';
-import { layOutBench } from './bench-layout';
+import { jointPath, layOutBench } from './bench-layout';
 
 const after = (board: Board, ...steps: ((board: Board) => Result<Board>)[]): Board =>
   steps.reduce((now, step) => {
@@ -47,4 +47,25 @@ describe.each([
     for (const { path } of layout.jackets)
       for (const [, y] of path.matchAll(/V ([\d.]+)/g)) expect(Number(y)).toBeLessThan(layout.height);
   });
+});
+
+test('a wire from the lowest end of a column leaves it sideways and runs over no other end', () => {
+  const { spots } = layOutBench({ ...EXERCISES.find((one) => one.id === 'four-places')!.board, wires: [] });
+  const column = [...spots.values()].filter(({ pin }) => pin.of === 'c2' && pin.pin.endsWith('.b'));
+  const screw = [...spots.values()].find(({ pin }) => pin.pin === 's2.a1')!;
+  for (const [n, from] of column.entries()) {
+    const [x0, y0, x1, y1, x2, y2, x3, y3] = jointPath(from, screw, n)
+      .match(/-?[\d.]+/g)!
+      .map(Number) as number[];
+    const at = (t: number) => {
+      const [a, b, c, d] = [(1 - t) ** 3, 3 * t * (1 - t) ** 2, 3 * t * t * (1 - t), t ** 3];
+      return { x: a * x0! + b * x1! + c * x2! + d * x3!, y: a * y0! + b * y1! + c * y2! + d * y3! };
+    };
+    for (const other of column.filter((one) => one !== from))
+      for (let t = 0; t <= 1; t += 0.02)
+        expect(
+          Math.hypot(at(t).x - other.x, at(t).y - other.y),
+          `${from.pin.name} by ${other.pin.name}`,
+        ).toBeGreaterThan(9);
+  }
 });

@@ -15,6 +15,8 @@ export interface PinSpot {
   readonly x: number;
   readonly y: number;
   readonly pin: BoardPin;
+  /** The way a wire leaves it, of length one: into the box from its sides, up from a device, down from the feed. */
+  readonly out: { readonly x: number; readonly y: number };
 }
 export interface BenchLayout {
   readonly width: number;
@@ -79,13 +81,23 @@ export function layOutBench(board: Board): BenchLayout {
     boxes.push({ name, x, width, high });
     for (const end of ['b', 'a'] as const)
       endsAt(box, end).forEach((pin, i) =>
-        spots.set(pin.pin, { x: end === 'b' ? x + 26 : x + width - 26, y: FIRST_END + i * END_STEP, pin }),
+        spots.set(pin.pin, {
+          x: end === 'b' ? x + 26 : x + width - 26,
+          y: FIRST_END + i * END_STEP,
+          pin,
+          out: { x: end === 'b' ? 1 : -1, y: 0 },
+        }),
       );
     let left = x + (width - wanted) / 2 + 8;
     for (const part of parts) {
       const wide = deviceWidth(part);
       screwsOf(part).forEach((pin, i) =>
-        spots.set(pin.pin, { x: left + 7 + (i + 0.5) * SCREW_STEP, y: deviceTop + 14, pin }),
+        spots.set(pin.pin, {
+          x: left + 7 + (i + 0.5) * SCREW_STEP,
+          y: deviceTop + 14,
+          pin,
+          out: { x: 0, y: -1 },
+        }),
       );
       const letter = isLettered ? letterOf(part) : undefined;
       devices.push({
@@ -99,7 +111,7 @@ export function layOutBench(board: Board): BenchLayout {
     }
     pins
       .filter((one) => one.box === box && one.of === 'feed')
-      .forEach((pin, i) => spots.set(pin.pin, { x: x + width / 2 - 22 + i * 44, y: 46, pin }));
+      .forEach((pin, i) => spots.set(pin.pin, { x: x + width / 2 - 22 + i * 44, y: 46, pin, out: { x: 0, y: 1 } }));
     x += width + GAP;
   });
 
@@ -136,10 +148,14 @@ export function layOutBench(board: Board): BenchLayout {
 }
 
 const BENDS = 5;
-/** A joint hangs from screw to screw; each a little deeper than the last, so that two never cover each other. */
-export function jointPath(p: Pick<PinSpot, 'x' | 'y'>, q: Pick<PinSpot, 'x' | 'y'>, nth: number): string {
-  const bend = 18 + (nth % BENDS) * 7;
-  return `M ${p.x} ${p.y} C ${p.x + (q.x - p.x) * 0.2} ${p.y + bend + 20}, ${q.x - (q.x - p.x) * 0.2} ${q.y - bend}, ${q.x} ${q.y}`;
+/**
+ * A joint from screw to screw: it leaves both the way a wire would, so that it does not run over the others of a column, and
+ * each a little farther than the last, so that two never cover each other.
+ */
+export function jointPath(p: Omit<PinSpot, 'pin'>, q: Omit<PinSpot, 'pin'>, nth: number): string {
+  const far = 34 + (nth % BENDS) * 9 + 0.18 * Math.hypot(q.x - p.x, q.y - p.y);
+  const [a, b] = [p, q].map(({ x, y, out }) => `${x + out.x * far} ${y + out.y * far}`);
+  return `M ${p.x} ${p.y} C ${a}, ${b}, ${q.x} ${q.y}`;
 }
 
 const SCREWS: Readonly<Record<string, string>> = {
