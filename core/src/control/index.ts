@@ -1,3 +1,4 @@
 export * from './room-light';
 export * from './night-walk';
+export * from './passages';
 export * from './gangs';

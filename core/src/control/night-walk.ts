@@ -1,28 +1,9 @@
-import { indexOutlets, type Outlet } from '../circuits/outlets';
-import { distance, distanceToSegment, polygonsOverlap, innerPoint, type Point } from '../house/geometry';
+import type { Outlet } from '../circuits/outlets';
+import { distance, distanceToSegment, innerPoint, type Point } from '../house/geometry';
 import type { House, Room, SwitchGroup } from '../house/schema';
-import { latchAlongIn } from '../plan/latch';
 import { boxPoint } from '../plan/points';
-import { roomBehind, viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
-import { openingBreak } from '../plan/wall-spaces';
-import { pointOnWall } from '../plan/wall-loop';
-
-/** How far from a doorway a hand still finds a switch, inches: *common practice*. */
-const REACH_IN = 48;
-/** A stair costs as much as so many inches of floor. */
-const STAIR_IN = 180;
-
-/** A way from one room into another: a doorway, or the flight of a stair. */
-export interface Passage {
-  readonly id: string;
-  readonly from: string;
-  readonly to: string;
-  readonly at: Point;
-  /** The opening's two edges as the room that one comes from sees it; none on a stair. */
-  readonly edges: readonly [Point, Point] | undefined;
-  /** The edge by which a hand reaches in, on the side of the room that one enters. */
-  readonly latch: Point | undefined;
-}
+import { lightsOf, within, type Lit } from './night-lights';
+import { passagesOf, shortest, type Passage } from './passages';
 
 /** One thing wrong at one place, and the walks that meet it. */
 export interface NightFlaw {
@@ -62,122 +43,6 @@ export interface NightWalks {
 
 const OUTSIDE: ReadonlySet<string> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
 const GOALS = /^(bedroom|bathroom|half-bath|kitchen|garage|deck|laundry)$/;
-/** Places that nobody crosses at night. */
-const NOT_WALKED = /^(attic|crawl-space)$/;
-
-/** Every passage of the house, each way once. */
-export function passagesOf(house: House): readonly Passage[] {
-  const passages: Passage[] = [];
-  const rooms = Object.values(house.rooms).filter((room) => !NOT_WALKED.test(room.kind));
-  for (const room of rooms) {
-    const view = viewRoom(house, room.id);
-    for (const seen of view.openings) {
-      if (!openingBreak(seen) || seen.opening.kind === 'vehicle') continue;
-      const behind = roomBehind(house, room.id, seen);
-      if (!behind) continue;
-      const wall = wallOf(view, seen.wall);
-      const edge = (along: number) => pointOnWall(wall, along);
-      passages.push({
-        id: `${seen.opening.id} ${room.id}`,
-        from: room.id,
-        to: behind.id,
-        at: edge(seen.alongIn + seen.widthIn / 2),
-        edges: [edge(seen.alongIn), edge(seen.alongIn + seen.widthIn)],
-        latch: latchInside(house, behind, seen),
-      });
-    }
-  }
-  const stairs = rooms.filter((room) => room.kind === 'stair');
-  for (const a of stairs)
-    for (const b of stairs)
-      if (a.level !== b.level && polygonsOverlap(a.corners, b.corners))
-        passages.push({
-          id: `stair ${a.id} ${b.id}`,
-          from: a.id,
-          to: b.id,
-          at: innerPoint(b.corners),
-          edges: undefined,
-          latch: undefined,
-        });
-  return passages;
-}
-
-function latchInside(house: House, room: Room, from: SeenOpening): Point | undefined {
-  const view = viewRoom(house, room.id);
-  const seen = view.openings.find((one) => one.opening.id === from.opening.id);
-  if (!seen) return undefined;
-  const wall = wallOf(view, seen.wall);
-  return pointOnWall(wall, latchAlongIn(seen, wall.lengthIn).alongIn);
-}
-
-interface Lit {
-  /** Groups that light a room. */
-  readonly byRoom: ReadonlyMap<string, readonly SwitchGroup[]>;
-  readonly points: ReadonlyMap<string, readonly { readonly outlet: Outlet; readonly at: Point }[]>;
-  readonly roomsOf: ReadonlyMap<string, readonly string[]>;
-}
-
-function lightsOf(house: House): Lit {
-  const { byDevice } = indexOutlets(house);
-  const byRoom = new Map<string, SwitchGroup[]>();
-  const points = new Map<string, { outlet: Outlet; at: Point }[]>();
-  const roomsOf = new Map<string, string[]>();
-  for (const group of Object.values(house.switchGroups)) {
-    const lights = group.controls
-      .flatMap((id) => byDevice.get(id) ?? [])
-      .filter(
-        (one) => one.device.kind === 'luminaire' || (one.device.kind === 'receptacle' && one.device.switched !== 'no'),
-      );
-    if (lights.length === 0) continue;
-    const rooms = [...new Set(lights.map((one) => one.room.id))];
-    roomsOf.set(group.id, rooms);
-    for (const room of rooms) byRoom.set(room, [...(byRoom.get(room) ?? []), group]);
-    points.set(
-      group.id,
-      group.switches
-        .flatMap((id) => byDevice.get(id) ?? [])
-        .map((outlet) => ({ outlet, at: boxPoint(house, outlet.box) })),
-    );
-  }
-  return { byRoom, points, roomsOf };
-}
-
-/** Distance from a switch to a passage, on whichever side of the wall it stands. */
-const farFrom = (passage: Passage, at: Point): number =>
-  passage.edges ? distanceToSegment(at, passage.edges[0], passage.edges[1]) : distance(at, passage.at);
-
-/** A switch that a hand finds when one stands in a passage; a stair's are in the rooms at its two ends. */
-function within(passage: Passage, lit: Lit, group: SwitchGroup): Outlet | undefined {
-  return lit.points.get(group.id)?.find(({ outlet, at }) => {
-    if (outlet.room.id !== passage.from && outlet.room.id !== passage.to) return false;
-    return passage.edges === undefined || farFrom(passage, at) <= REACH_IN;
-  })?.outlet;
-}
-
-/** Shortest ways over passages (Dijkstra); of equal ones the first. */
-function shortest(passages: readonly Passage[], start: string): ReadonlyMap<string, readonly Passage[]> {
-  const leaving = new Map<string, Passage[]>();
-  for (const one of passages) leaving.set(one.from, [...(leaving.get(one.from) ?? []), one]);
-  const best = new Map<string, { cost: number; path: readonly Passage[] }>([[start, { cost: 0, path: [] }]]);
-  const done = new Set<string>();
-  for (;;) {
-    let at: string | undefined;
-    for (const [room, { cost }] of best)
-      if (!done.has(room) && (at === undefined || cost < best.get(at)!.cost)) at = room;
-    if (at === undefined) break;
-    done.add(at);
-    const here = best.get(at)!;
-    for (const passage of leaving.get(at) ?? []) {
-      const last = here.path.at(-1);
-      const step = passage.edges === undefined ? STAIR_IN : last ? distance(last.at, passage.at) : 60;
-      const cost = here.cost + step;
-      if (cost < (best.get(passage.to)?.cost ?? Infinity) - 1e-9)
-        best.set(passage.to, { cost, path: [...here.path, passage] });
-    }
-  }
-  return new Map([...best].map(([room, { path }]) => [room, path]));
-}
-
 class Walker {
   readonly flaws = new Map<string, NightFlaw & { walks: string[] }>();
   steps = 0;

@@ -1,0 +1,93 @@
+import { distance, innerPoint, polygonsOverlap, type Point } from '../house/geometry';
+import type { House, Room } from '../house/schema';
+import { latchAlongIn } from '../plan/latch';
+import { roomBehind, viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
+import { pointOnWall } from '../plan/wall-loop';
+import { openingBreak } from '../plan/wall-spaces';
+
+/** A stair costs as much as so many inches of floor. */
+const STAIR_IN = 180;
+
+/** Places that nobody crosses at night. */
+const NOT_WALKED = /^(attic|crawl-space)$/;
+
+/** A way from one room into another: a doorway, or the flight of a stair. */
+export interface Passage {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+  readonly at: Point;
+  /** The opening's two edges as the room that one comes from sees it; none on a stair. */
+  readonly edges: readonly [Point, Point] | undefined;
+  /** The edge by which a hand reaches in, on the side of the room that one enters. */
+  readonly latch: Point | undefined;
+}
+
+/** Every passage of the house, each way once. */
+export function passagesOf(house: House): readonly Passage[] {
+  const passages: Passage[] = [];
+  const rooms = Object.values(house.rooms).filter((room) => !NOT_WALKED.test(room.kind));
+  for (const room of rooms) {
+    const view = viewRoom(house, room.id);
+    for (const seen of view.openings) {
+      if (!openingBreak(seen) || seen.opening.kind === 'vehicle') continue;
+      const behind = roomBehind(house, room.id, seen);
+      if (!behind) continue;
+      const wall = wallOf(view, seen.wall);
+      const edge = (along: number) => pointOnWall(wall, along);
+      passages.push({
+        id: `${seen.opening.id} ${room.id}`,
+        from: room.id,
+        to: behind.id,
+        at: edge(seen.alongIn + seen.widthIn / 2),
+        edges: [edge(seen.alongIn), edge(seen.alongIn + seen.widthIn)],
+        latch: latchInside(house, behind, seen),
+      });
+    }
+  }
+  const stairs = rooms.filter((room) => room.kind === 'stair');
+  for (const a of stairs)
+    for (const b of stairs)
+      if (a.level !== b.level && polygonsOverlap(a.corners, b.corners))
+        passages.push({
+          id: `stair ${a.id} ${b.id}`,
+          from: a.id,
+          to: b.id,
+          at: innerPoint(b.corners),
+          edges: undefined,
+          latch: undefined,
+        });
+  return passages;
+}
+
+function latchInside(house: House, room: Room, from: SeenOpening): Point | undefined {
+  const view = viewRoom(house, room.id);
+  const seen = view.openings.find((one) => one.opening.id === from.opening.id);
+  if (!seen) return undefined;
+  const wall = wallOf(view, seen.wall);
+  return pointOnWall(wall, latchAlongIn(seen, wall.lengthIn).alongIn);
+}
+
+/** Shortest ways over passages (Dijkstra); of equal ones the first. */
+export function shortest(passages: readonly Passage[], start: string): ReadonlyMap<string, readonly Passage[]> {
+  const leaving = new Map<string, Passage[]>();
+  for (const one of passages) leaving.set(one.from, [...(leaving.get(one.from) ?? []), one]);
+  const best = new Map<string, { cost: number; path: readonly Passage[] }>([[start, { cost: 0, path: [] }]]);
+  const done = new Set<string>();
+  for (;;) {
+    let at: string | undefined;
+    for (const [room, { cost }] of best)
+      if (!done.has(room) && (at === undefined || cost < best.get(at)!.cost)) at = room;
+    if (at === undefined) break;
+    done.add(at);
+    const here = best.get(at)!;
+    for (const passage of leaving.get(at) ?? []) {
+      const last = here.path.at(-1);
+      const step = passage.edges === undefined ? STAIR_IN : last ? distance(last.at, passage.at) : 60;
+      const cost = here.cost + step;
+      if (cost < (best.get(passage.to)?.cost ?? Infinity) - 1e-9)
+        best.set(passage.to, { cost, path: [...here.path, passage] });
+    }
+  }
+  return new Map([...best].map(([room, { path }]) => [room, path]));
+}
