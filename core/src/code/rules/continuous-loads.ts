@@ -1,6 +1,6 @@
 import { continuousRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
-import { continuousSection } from '../../circuits/sizing';
+import { continuousSection } from '../../circuits/demand';
 import type { LoadKind } from '../../house/schema-equipment';
 
 /** Loads that the code calls continuous however long they run. */
