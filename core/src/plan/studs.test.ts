@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { barredByFraming, faceUnder, layStuds, narrowBays, roomsOver, shadowsOf, studFaces, viewRoom } from '../index';
 import { aHouse } from '../test/house-builder';
@@ -100,4 +101,29 @@ it('the rooms above and below are named', () => {
     .build();
   expect(roomsOver(house, 'r')).toEqual({ above: ['bed'], below: [] });
   expect(roomsOver(house, 'bed')).toEqual({ above: [], below: ['r'] });
+});
+
+it('a box asks the studs beside it alone, and is told what the whole wall would say', () => {
+  const place = fc.record({
+    spacing: fc.constantFrom(16, 24),
+    opening: fc.constantFrom('door', 'window', 'pocket', 'fixed-glass') as fc.Arbitrary<'door'>,
+    from: fc.integer({ min: 0, max: 100 }),
+    height: fc.integer({ min: 12, max: 80 }),
+    gangs: fc.integer({ min: 1, max: 4 }),
+    at: fc.integer({ min: 0, max: 528 * 8 }),
+  });
+  fc.assert(
+    fc.property(place, ({ spacing, opening, from, height, gangs, at }) => {
+      const house = room()
+        .opening('r', 'c0', opening, from, 32)
+        .with((one) => (one.levels['L1']!.studSpacingIn = spacing))
+        .build();
+      const view = viewRoom(house, 'r');
+      const faces = studFaces(view, height, gangs);
+      const near = (atIn: number) => faces.filter((face) => Math.abs(face.atIn - atIn) <= 0.13);
+      // Anywhere, and on the faces themselves, where chance would hardly come.
+      for (const atIn of [at / 8, ...faces.map((face) => face.atIn)])
+        expect(faceUnder(view, atIn, height, gangs)).toEqual(near(atIn)[0]);
+    }),
+  );
 });
