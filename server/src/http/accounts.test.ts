@@ -75,6 +75,27 @@ describe('accounts and sessions', () => {
     expect((await ben.call('post', '/houses', house, { origin: app.url })).status).toBe(201);
   });
 
+  it('an edit on a session that is known asks for its token, and a session that has ended elsewhere writes nothing', async () => {
+    const eve = person();
+    await eve.openAccount('Known firm', 'known@session.example');
+    const id = await eve.addHouse(demo);
+    const box = Object.values(demo.boxes).find((one) => one.at.kind === 'wall')!.id;
+    for (const base of [0, 1]) expect((await eve.move(id, demo, box, 20 + base, base)).status).toBe(200);
+    const edits = [{ label: 'x', patches: [{ op: 'replace', path: ['name'], value: 'Taken over' }] }];
+    const batch = (base: number) => ({ id: crypto.randomUUID(), base, edits });
+    const write = (headers: Record<string, string>) => eve.call('post', `/houses/${id}/edits`, batch(2), headers);
+    expect((await write({ 'x-csrf-token': 'made up' })).status).toBe(403);
+    expect((await write({ origin: 'https://elsewhere.example' })).status).toBe(403);
+    // One letter of the signature changed: nobody has been given this cookie.
+    const forged = eve.cookie.replace(/.$/, (last) => (last === 'A' ? 'B' : 'A'));
+    const mallory = { cookie: forged, 'x-csrf-token': eve.csrf };
+    expect((await person().call('post', `/houses/${id}/edits`, batch(2), mallory)).status).toBe(401);
+    await app.database.pool.query('delete from session where sess::text like $1', ['%known@session.example%']);
+    expect((await write({})).status).toBe(401);
+    const { rows } = await app.database.pool.query('select version, name from houses where id = $1', [id]);
+    expect(rows[0]).toMatchObject({ version: 2, name: demo.name });
+  });
+
   it('sends a strict policy and says nothing of itself', async () => {
     const { headers } = await person().call('get', '/health');
     expect(headers['content-security-policy']).toMatch(/default-src 'none';script-src 'self'/);
