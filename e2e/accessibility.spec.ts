@@ -67,5 +67,8 @@ for (const theme of ['light', 'dark'] as const) {
     await page.goto(new URL('/bench', page.url()).href);
     await page.getByText('The bench').waitFor();
     await expectAccessible(page, 'the bench');
+    await page.getByRole('button', { name: 'A board of your own' }).click();
+    await page.getByRole('region', { name: 'Set up the board' }).waitFor();
+    await expectAccessible(page, 'a board of one\u2019s own');
   });
 }

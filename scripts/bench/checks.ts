@@ -16,7 +16,7 @@ import {
 } from '../../core/src/index';
 import type { Figure } from './main';
 
-// As the interface has it: see web/src/main.ts.
+// As the interface has it: see web/src/stores/house.ts.
 leaveHousesUnfrozen();
 
 const read = readHouseFile(readFileSync(new URL('../../demo/studio-house.json', import.meta.url), 'utf8'));

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node
 import { createServer } from 'node:http';
 import { extname, join } from 'node:path';
 import vue from '@vitejs/plugin-vue';
-import { chromium, type Page, type Response } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { build } from 'vite';
 import vuetify from 'vite-plugin-vuetify';
 import { demo, manyTimes } from './checks';
@@ -58,15 +58,17 @@ async function serveFolder(folder: string): Promise<{ url: string; stop: () => v
   return { url: `http://127.0.0.1:${port}/`, stop: () => server.close() };
 }
 
+/**
+ * Uncompressed bytes that a page has asked for by the time it is at rest, as the browser itself keeps account of them. What a
+ * service worker fetches for later is no part of the first load.
+ */
 async function bytesOf(page: Page, url: string): Promise<number> {
-  let bytes = 0;
-  const count = async (response: Response) =>
-    void (bytes += (await response.body().catch(() => Buffer.alloc(0))).length);
-  page.on('response', count);
   await page.goto(url, { waitUntil: 'networkidle' });
   await page.waitForTimeout(500);
-  page.off('response', count);
-  return bytes;
+  return page.evaluate(() => {
+    const entries = [...performance.getEntriesByType('navigation'), ...performance.getEntriesByType('resource')];
+    return (entries as PerformanceResourceTiming[]).reduce((sum, one) => sum + one.decodedBodySize, 0);
+  });
 }
 
 /** Middle and slow frame while a box is dragged on the plan of the ten-times house with all overlays on, milliseconds. */

@@ -1,5 +1,6 @@
 import {
   checkHouse,
+  leaveHousesUnfrozen,
   undoOf,
   validateHouse,
   type Edit,
@@ -16,6 +17,10 @@ import { api, ApiError } from '../api';
 import { readStored, writeStored } from '../sync/device-store';
 import { HouseSync, type SendFailure, type SyncState } from '../sync/house-sync';
 import { useSession } from './session';
+
+// markRaw does nothing on frozen objects, and a House that Vue walks through is many times slower. Said here and not where the
+// interface begins, since the core is not needed before a house is opened.
+leaveHousesUnfrozen();
 
 function asFailure(error: unknown): SendFailure {
   if (!(error instanceof ApiError)) throw error;
