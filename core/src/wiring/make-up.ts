@@ -1,4 +1,5 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
+import { sameParts } from '../house/remember';
 import type { Box, House, MakeUp } from '../house/schema';
 import { makeUpSchema } from '../house/schema';
 import type { Problem } from '../units/result';
@@ -105,8 +106,7 @@ function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
     house.job.edition,
   ];
   const known = unitMemory.get(key);
-  if (known && known.parts.length === parts.length && known.parts.every((part, i) => part === parts[i]))
-    return known.wiring;
+  if (known && sameParts(known.parts, parts)) return known.wiring;
   const wiring = wireUnit(house, unit, feedTree(house, unit));
   unitMemory.set(key, { parts, wiring });
   return wiring;

@@ -1,5 +1,6 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { panelOf } from '../circuits/cable-run';
+import { sameParts } from '../house/remember';
 import type { Circuit, House, Panel, SwitchGroup } from '../house/schema';
 import { groupBy } from '../units/group-by';
 import type { Problem } from '../units/result';
@@ -155,9 +156,6 @@ function resolvedGroups(house: House): readonly Resolved[] {
   groupMemory.set(house, all);
   return all;
 }
-
-const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a.length === b.length && a.every((part, i) => part === b[i]);
 
 /** What is wrong with the switch groups of a house, whichever circuit they are on. */
 export const groupProblems = (house: House): readonly Problem[] => resolvedGroups(house).flatMap((one) => one.problems);
