@@ -1,4 +1,4 @@
-import { areaFt2, distance } from '../house/geometry';
+import { areaFt2, distance, distanceToSegment } from '../house/geometry';
 import type { Feature, FeatureKind } from '../house/schema';
 import { boxesOfProposal, proposeForRoom } from '../place/propose';
 import { boxHeightIn, countedOnLoop, receptaclesOf, usualHeightIn, whyNotCounted } from '../place/receptacles';
@@ -11,7 +11,8 @@ import { limitInForce } from '../code/check-house';
 import { placementLimits } from '../code/apply-remedy';
 import { OUTDOOR_KINDS } from '../code/protection/gfci';
 import { hallLengthIn } from '../code/rules/hallway-receptacle';
-import { receptaclesForIsland } from '../code/rules/island-receptacle';
+import { islandNeed } from '../code/rules/island-receptacle';
+import { outerEnd } from '../plan/islands';
 import type { Boxing } from './plan';
 import { bestSpot, type Wish } from './spots';
 
@@ -174,34 +175,29 @@ function outside(boxing: Boxing, room: string): void {
 }
 
 function onIsland(boxing: Boxing, room: string, island: Feature): void {
-  const { house } = boxing;
-  const need = receptaclesForIsland(house, boxing.view(room), island);
-  const have = boxing
-    .view(room)
-    .boxes.filter(
-      (box) => box.at.kind === 'feature' && box.at.feature === island.id && receptaclesOf(box).length > 0,
-    ).length;
+  const view = boxing.view(room);
+  const { need, serving, endIn } = islandNeed(boxing.house, view, island);
   if (need === 'provision') {
-    if (have === 0 && !island.provision) boxing.provisions.push(island.id);
+    if (serving.length === 0 && !island.provision) boxing.provisions.push(island.id);
     return;
   }
-  const outline = featureOutline(boxing.view(room).room, island);
-  for (let n = have; n < need; n++) {
-    // On the ends first, then along the long sides: the middle of each side in turn.
-    const [a, b] = [outline[(n + 1) % 4]!, outline[(n + 2) % 4]!];
+  const outline = featureOutline(view.room, island);
+  // On the ends first, a peninsula's outer one before all, then along the long sides: the middle of each side in turn.
+  const middles = outline.map((_, i) => {
+    const [a, b] = [outline[(i + 1) % 4]!, outline[(i + 2) % 4]!];
+    return { x: Math.round((a.x + b.x) * 8) / 16, y: Math.round((a.y + b.y) * 8) / 16 };
+  });
+  if (endIn > 0) {
+    const [a, b] = outerEnd(view, island);
+    middles.sort((one, two) => distanceToSegment(one, a, b) - distanceToSegment(two, a, b));
+  }
+  for (let n = serving.length; n < need; n++)
     boxing.place(
       room,
-      {
-        kind: 'feature',
-        feature: island.id,
-        x: Math.round((a.x + b.x) * 8) / 16,
-        y: Math.round((a.y + b.y) * 8) / 16,
-        heightIn: Math.max(6, island.heightIn - 8),
-      },
+      { kind: 'feature', feature: island.id, ...middles[n % 4]!, heightIn: Math.max(6, island.heightIn - 8) },
       [boxing.device('receptacle')],
       { reason: 'the counter of the island or peninsula', section: '210.52(C)(2), (3)' },
     );
-  }
 }
 
 const SERVICED: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'condenser']);

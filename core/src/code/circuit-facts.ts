@@ -1,6 +1,7 @@
-import type { Circuit, RoomKind } from '../house/schema';
+import type { Box, Circuit, RoomKind } from '../house/schema';
+import type { LoadKind } from '../house/schema-equipment';
 import type { Outlet } from '../circuits/outlets';
-import { servesCounter, whyNotCounted } from '../place/receptacles';
+import { receptaclesOf, servesCounter, whyNotCounted } from '../place/receptacles';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import type { Facts } from './rule';
 
@@ -8,8 +9,13 @@ import type { Facts } from './rule';
 export const FOOD_ROOMS: ReadonlySet<RoomKind> = new Set(['kitchen', 'dining', 'breakfast', 'pantry']);
 export const BATHROOMS: ReadonlySet<RoomKind> = new Set(['bathroom', 'half-bath']);
 
-/** Loads that stand in a kitchen but may not be fed from a small-appliance circuit: 210.52(B)(2). */
-const NOT_SMALL = new Set(['range', 'cooktop', 'oven', 'dishwasher', 'disposer', 'microwave', 'range-hood']);
+/** What may ride on a small-appliance circuit though it is fixed: refrigeration, and the igniters of gas cooking (Exception 2). */
+const MAY_BE_FIXED: ReadonlySet<LoadKind> = new Set<LoadKind>(['refrigerator', 'freezer', 'wine-cooler', 'gas-range']);
+/** Equipment fastened in place may not be fed from a small-appliance circuit: 210.52(B)(2). */
+const isFixed = ({ load }: Outlet): boolean => load !== undefined && load.fastened && !MAY_BE_FIXED.has(load.kind);
+
+/** A receptacle in a cabinet that nobody has given a load: it is none of 210.52(A) or (C), so it neither must nor may be counted in. */
+export const isInCupboard = (outlet: Outlet): boolean => outlet.box.inCabinet === true && outlet.load === undefined;
 
 export const outletsOf = (facts: Facts, circuit: Circuit): readonly Outlet[] =>
   facts.outlets.byCircuit.get(circuit.id) ?? [];
@@ -20,7 +26,8 @@ export const isFoodReceptacle = (outlet: Outlet): boolean =>
   outlet.device.kind === 'receptacle' &&
   outlet.device.volts === 120 &&
   FOOD_ROOMS.has(outlet.room.kind) &&
-  !(outlet.load && NOT_SMALL.has(outlet.load.kind));
+  !isFixed(outlet) &&
+  !isInCupboard(outlet);
 
 /** Whether the outlet is a receptacle over a kitchen counter. */
 export const isCounterReceptacle = (facts: Facts, outlet: Outlet): boolean =>
@@ -50,12 +57,12 @@ export function listOutlets(outlets: readonly Outlet[]): string {
   return outlets.length > 3 ? `${names.join(', ')} and ${outlets.length - 3} more` : names.join(', ');
 }
 
+/** Whether some receptacle of a box is not taken by a certain piece of equipment. */
+export const isFreeBox = (facts: Facts, box: Box): boolean =>
+  receptaclesOf(box).some((one) => !facts.outlets.byDevice.get(one.id)?.load);
+
 /** Whether a room has a receptacle that counts and is not taken by a certain piece of equipment. */
 export const hasFreeReceptacle = (facts: Facts, view: RoomView): boolean =>
-  view.boxes.some(
-    (box) =>
-      whyNotCounted(box, view.level.ceilingIn) === undefined &&
-      Object.keys(box.devices).some((id) => !facts.outlets.byDevice.get(id)?.load),
-  );
+  view.boxes.some((box) => whyNotCounted(box, view.level.ceilingIn) === undefined && isFreeBox(facts, box));
 
 export const deviceIds = (outlets: readonly Outlet[]): string[] => outlets.map((outlet) => outlet.device.id);

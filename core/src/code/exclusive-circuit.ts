@@ -1,9 +1,10 @@
-import type { Circuit, RoomKind } from '../house/schema';
+import type { Circuit } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
 import { circuitsOf, outletsOf, outletsProper } from './circuit-facts';
 import type { Facts } from './rule';
 
 export interface ServedArea {
+  /** The 120 V receptacles for which the circuit is reserved. */
   readonly receptacles: readonly Outlet[];
   /** Circuits of the right rating that feed some of them, with what else they feed. */
   readonly circuits: readonly { readonly circuit: Circuit; readonly others: readonly Outlet[] }[];
@@ -12,15 +13,20 @@ export interface ServedArea {
   readonly unassigned: number;
 }
 
-/** How the 120 V receptacles of some kinds of room are fed, for the circuits that 210.11(C) reserves to them. */
+const is120 = ({ device }: Outlet) => device.kind === 'receptacle' && device.volts === 120;
+
+/**
+ * How the 120 V receptacles of an area are fed, for the circuits that 210.11(C) reserves to them: those that `must` be on such a
+ * circuit, beside those that `may` be on it without counting as something else.
+ */
 export function serveArea(
   facts: Facts,
-  kinds: ReadonlySet<RoomKind>,
   ratingA: number | 'any',
-  counts: (outlet: Outlet) => boolean = () => true,
+  must: (outlet: Outlet) => boolean,
+  may: (outlet: Outlet) => boolean = must,
 ): ServedArea {
-  const isOurs = (outlet: Outlet) =>
-    outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && kinds.has(outlet.room.kind) && counts(outlet);
+  const isOurs = (outlet: Outlet) => is120(outlet) && must(outlet);
+  const belongs = (outlet: Outlet) => is120(outlet) && (must(outlet) || may(outlet));
   const receptacles = facts.outlets.all.filter(isOurs);
   const feeding = circuitsOf(facts)
     .map((circuit) => ({ circuit, outlets: outletsProper(outletsOf(facts, circuit)) }))
@@ -30,7 +36,7 @@ export function serveArea(
     unassigned: receptacles.filter((outlet) => outlet.device.circuit === null).length,
     circuits: feeding
       .filter(({ circuit }) => ratingA === 'any' || circuit.ratingA === ratingA)
-      .map(({ circuit, outlets }) => ({ circuit, others: outlets.filter((outlet) => !isOurs(outlet)) })),
+      .map(({ circuit, outlets }) => ({ circuit, others: outlets.filter((outlet) => !belongs(outlet)) })),
     wrong: feeding
       .filter(({ circuit }) => ratingA !== 'any' && circuit.ratingA !== ratingA)
       .map(({ circuit, outlets }) => ({ circuit, outlets: outlets.filter(isOurs) })),

@@ -61,6 +61,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     marked: z.enum(['dry', 'damp', 'wet']).default('dry'),
     /** Its lamps are wholly enclosed (NEC 410.16). */
     enclosed: z.boolean().default(true),
+    /** It has a switch of its own, a pull chain, within reach of the way in. */
+    ownSwitch: z.boolean().optional(),
     /** Goes on by itself at dusk while its switch is on. */
     sensor: z.literal('dusk').optional(),
   }),
@@ -129,6 +131,7 @@ export const LOAD_KINDS = [
   'bath-heater',
   'exhaust-fan',
   'towel-warmer',
+  'bidet-seat',
   'floor-heat',
   'tub-pump',
   'steam-shower',

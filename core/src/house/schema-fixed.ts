@@ -110,6 +110,8 @@ export const featureSchema = z.strictObject({
   fuel: z.boolean().optional(),
   /** An island with a box, cable or raceway ready for a later receptacle (NEC 2023 210.52(C)(2)). */
   provision: z.boolean().optional(),
+  /** How far the top of an island or peninsula reaches past its base, inches. */
+  overhangIn: z.number().min(0).max(60).optional(),
 });
 export type Feature = z.infer<typeof featureSchema>;
 export type FeatureKind = Feature['kind'];

@@ -192,6 +192,8 @@ export const switchGroupSchema = z.strictObject({
     .optional(),
   /** The travelers run from switch to switch in the order listed; otherwise in the order that takes the least wire. */
   inThisOrder: z.boolean().optional(),
+  /** Every one of its switches sees the whole of the lit area, as somebody has seen: NEC 404.2(C) then asks for one neutral. */
+  seesAll: z.boolean().optional(),
 });
 /** One run of cable as somebody decided it; what it must carry follows from the switching. */
 export const cableSchema = z.strictObject({

@@ -83,6 +83,7 @@ export const LOAD_LIBRARY: Readonly<Record<LoadKind, TypicalLoad>> = {
   'bath-heater': row('Bath heater', 1500, 120, 'CFWI', 'morning'),
   'exhaust-fan': row('Exhaust fan', 60, 120, 'FMW', 'morning'),
   'towel-warmer': row('Towel warmer', 150, 120, 'F', 'morning'),
+  'bidet-seat': row('Bidet seat', 1200, 120, '', 'morning'),
   'floor-heat': row('Floor heat', 600, 120, 'CFW', 'heat'),
   'tub-pump': row('Whirlpool tub pump', 1400, 120, 'FMI', 'evening'),
   'steam-shower': row('Steam shower', 9000, 240, 'FWI', 'evening'),

@@ -133,8 +133,14 @@ export class HouseBuilder {
   }
 
   /** A receptacle on the side of a feature. */
-  onFeature(room: string, feature: string, circuit: string | null = null, heightIn = 30): this {
-    this.#box(room, { kind: 'feature', feature, x: 50, y: 50, heightIn }, { kind: 'receptacle', circuit });
+  onFeature(
+    room: string,
+    feature: string,
+    circuit: string | null = null,
+    heightIn = 30,
+    [x, y]: readonly [number, number] = [50, 50],
+  ): this {
+    this.#box(room, { kind: 'feature', feature, x, y, heightIn }, { kind: 'receptacle', circuit });
     return this;
   }
 

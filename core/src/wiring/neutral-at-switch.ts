@@ -6,15 +6,16 @@ import type { WiredGroup } from './unit';
 const BATH_HALL_STAIR: ReadonlySet<RoomKind> = new Set(['bathroom', 'half-bath', 'hallway', 'stair', 'foyer']);
 
 export interface NeutralAnswer {
-  readonly needed: 'yes' | 'no' | 'cannot-tell';
+  /** `one`: at one of the switches of its group, whichever. */
+  readonly needed: 'yes' | 'no' | 'one' | 'cannot-tell';
   readonly why: string;
 }
 
 /**
- * Whether the neutral of the lighting circuit has to be at a switch: NEC 404.2(C), *from memory*, high; the relief for several
- * switches that see the whole room is not taken, since nobody can tell from a plan what a switch sees.
+ * Whether the neutral of the lighting circuit has to be at a switch: NEC 404.2(C), *from memory*, high. Several switches that see
+ * the whole of the lit area need it at one of them (2014: at none, medium); that they do is for a person to say, since no plan tells.
  */
-export function neutralAt({ controls }: WiredGroup, one: Outlet, edition: Edition): NeutralAnswer {
+export function neutralAt({ controls, group, switches }: WiredGroup, one: Outlet, edition: Edition): NeutralAnswer {
   if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|companion)$/.test(one.device.style))
     return { needed: 'yes', why: 'its electronics run on the neutral (404.22)' };
   const lights = controls.filter((to) => to.device.kind === 'luminaire');
@@ -23,6 +24,10 @@ export function neutralAt({ controls }: WiredGroup, one: Outlet, edition: Editio
   const kinds = rooms.map((room) => room.kind);
   const in2014 = edition === '2014';
   const named = kinds.find((kind) => HABITABLE_ROOMS.has(kind) || BATH_HALL_STAIR.has(kind));
+  const severalSeeAll = group.seesAll === true && switches.length > 1;
+  if (severalSeeAll && in2014) return { needed: 'no', why: 'several switches see the whole of the lit area' };
+  if (severalSeeAll && named)
+    return { needed: 'one', why: 'one of several that see the whole of the lit area, and none of them has it' };
   if (named && !in2014)
     return { needed: 'yes', why: `it switches light in or stands in a bath, hall, stair or habitable room` };
   if (in2014 && kinds.some((kind) => HABITABLE_ROOMS.has(kind) || kind === 'bathroom' || kind === 'half-bath'))

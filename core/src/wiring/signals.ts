@@ -219,6 +219,13 @@ function needsOfOutlet(nets: Nets, outlet: Outlet, joinsAlarms: boolean): void {
     nets.add(outlet, 'join', { key: `join/${unit.id}`, kind: 'interconnect', of: unit.id, words: 'alarms joined' });
 }
 
+/** Runs between a box and the panel. */
+function depthOf(tree: FeedTree, box: string): number {
+  let depth = 0;
+  for (let node = tree.nodes.find((one) => one.box.id === box); node?.parent; node = node.parent) depth++;
+  return depth;
+}
+
 /** What every terminal of a unit needs, and which signals cross each run of its tree. */
 export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chains: readonly Chain[]): SignalPlan {
   const nets = new Nets(unit, tree);
@@ -237,13 +244,24 @@ export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chai
   const uses = new Set(
     nets.needs.filter((one) => one.signal.kind === 'neutral').map((one) => `${one.outlet.box.id} ${one.signal.key}`),
   );
-  for (const { group, order } of chains)
+  const depth = (box: string) => depthOf(tree, box);
+  for (const { group, order } of chains) {
+    const oneOf: [string, Signal][] = [];
+    let served = false;
     for (const one of order) {
       const side = nets.sideOf([...order, ...group.controls].map((each) => each.box.id));
       const neutral = nets.neutral(side);
-      if (fed.has(one.box.id) && neutralAt(group, one, house.job.edition).needed !== 'no')
-        if (!uses.has(`${one.box.id} ${neutral.key}`)) spare.set(one.box.id, neutral);
+      if (!fed.has(one.box.id)) continue;
+      const { needed } = neutralAt(group, one, house.job.edition);
+      const has = uses.has(`${one.box.id} ${neutral.key}`);
+      if (needed === 'one' && !has) oneOf.push([one.box.id, neutral]);
+      else if (needed === 'one') served = true;
+      else if (needed !== 'no' && !has) spare.set(one.box.id, neutral);
     }
+    // Where one of several will do, the switch that the feed reaches first has it with the least conductor.
+    const nearest = oneOf.sort(([a], [b]) => depth(a) - depth(b))[0];
+    if (nearest && !served) spare.set(...nearest);
+  }
   return {
     needs: nets.needs,
     needsAt: nets.needsAt,

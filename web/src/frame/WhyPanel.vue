@@ -8,10 +8,8 @@ import {
   removeEntities,
   spacesOf,
   assignToCircuit,
-  changeDevice,
   changeEntity,
   parseLength,
-  STRIP_VA_PER_FT,
   type Device,
 } from '@winculum/core';
 import { useHouse } from '../stores/house';
@@ -19,6 +17,7 @@ import { useView } from '../stores/view';
 import ArrangeTools from './ArrangeTools.vue';
 import BoxDetails from './BoxDetails.vue';
 import CopyLayout from './CopyLayout.vue';
+import DeviceForm from './DeviceForm.vue';
 import FindingCard from './FindingCard.vue';
 
 const store = useHouse();
@@ -46,8 +45,6 @@ const describe = (device: Device) => {
     return `${device.style} receptacle, ${device.volts} V ${device.ratingA} A${device.gfci ? ', GFCI' : ''}${device.switched === 'no' ? '' : `, ${device.switched} switched`}`;
   return device.kind === 'connection' ? `hard-wired, ${device.volts} V` : device.kind;
 };
-const LUMINAIRES = ['surface', 'recessed', 'pendant', 'wall', 'strip'];
-const DRIVERS = ['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in'];
 const circuitOf = (device: Device) => (device.circuit === null ? undefined : house.value.circuits[device.circuit]);
 
 function setWall(field: 'alongIn' | 'heightIn', text: string): void {
@@ -55,26 +52,6 @@ function setWall(field: 'alongIn' | 'heightIn', text: string): void {
   if (!read.ok) store.problem = read.problems[0]!.message;
   else if (box.value?.at.kind === 'wall')
     store.apply(changeEntity(house.value, 'boxes', box.value.id, { at: { ...box.value.at, [field]: read.value } }));
-}
-
-function setDevice(device: Device, changes: Record<string, unknown>): void {
-  store.apply(changeDevice(house.value, box.value!.id, device.id, changes));
-}
-
-function setAssembly(device: Device, text: string): void {
-  const read = parseLength(text, 'Length of the assembly');
-  if (text.trim() === '') setDevice(device, { assemblyIn: undefined });
-  else if (read.ok) setDevice(device, { assemblyIn: read.value });
-  else store.problem = read.problems[0]!.message;
-}
-
-function setLength(device: Device, text: string): void {
-  const read = parseLength(text, 'Length of the strip');
-  if (text.trim() === '') setDevice(device, { lengthIn: undefined });
-  // A strip's power follows its length: typical watts a foot, until somebody reads its plate.
-  else if (read.ok)
-    setDevice(device, { lengthIn: read.value, va: Math.round((read.value / 12) * STRIP_VA_PER_FT * 10) / 10 });
-  else store.problem = read.problems[0]!.message;
 }
 
 function remove(): void {
@@ -88,7 +65,6 @@ function remove(): void {
   )
     view.select([]);
 }
-const checked = (event: Event) => (event.target as HTMLInputElement).checked;
 const value = (event: Event) => (event.target as HTMLInputElement).value;
 </script>
 
@@ -137,98 +113,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       <p v-if="circuitOf(device)" class="num line">
         {{ circuitOf(device)!.ratingA }} A, NM-B {{ circuitOf(device)!.awg }}
       </p>
-      <div v-if="device.kind === 'receptacle' && device.volts === 120 && store.canEdit" class="row">
-        <label class="row"
-          ><input type="checkbox" :checked="device.gfci" @change="setDevice(device, { gfci: checked($event) })" /> GFCI
-          receptacle</label
-        >
-        <label v-if="box.state === 'existing'" class="row"
-          ><input
-            type="checkbox"
-            :checked="device.replaced ?? false"
-            @change="setDevice(device, { replaced: checked($event) || undefined })"
-          />
-          the receptacle is replaced</label
-        >
-        <input
-          v-if="device.volts === 120"
-          class="plain num small"
-          style="width: 104px"
-          aria-label="Length of a multioutlet assembly"
-          placeholder="assembly"
-          title="Length of a multioutlet assembly, its box in the middle"
-          :value="device.assemblyIn === undefined ? '' : show(device.assemblyIn)"
-          @change="setAssembly(device, value($event))"
-        />
-        <select
-          class="plain small"
-          aria-label="Switched"
-          :value="device.switched"
-          @change="setDevice(device, { switched: value($event) })"
-        >
-          <option value="no">always live</option>
-          <option value="half">half switched</option>
-          <option value="whole">wholly switched</option>
-        </select>
-      </div>
-      <label v-if="device.kind === 'alarm' && store.canEdit" class="row"
-        ><input
-          type="checkbox"
-          :checked="device.wireless ?? false"
-          @change="setDevice(device, { wireless: checked($event) || undefined })"
-        />
-        signals the others by radio</label
-      >
-      <div v-if="device.kind === 'luminaire' && store.canEdit" class="row">
-        <select
-          class="plain small"
-          aria-label="Kind of luminaire"
-          :value="device.style"
-          @change="setDevice(device, { style: value($event) })"
-        >
-          <option v-for="one in LUMINAIRES" :key="one">{{ one }}</option>
-        </select>
-        <select
-          v-if="device.style === 'strip'"
-          class="plain small"
-          aria-label="Where its driver lives"
-          :value="device.driver ?? ''"
-          @change="setDevice(device, { driver: value($event) || undefined })"
-        >
-          <option value="">driver: not said</option>
-          <option v-for="one in DRIVERS" :key="one" :value="one">driver: {{ one.replace('-', ' ') }}</option>
-        </select>
-        <input
-          v-if="device.style === 'strip'"
-          class="plain num small"
-          style="width: 84px"
-          aria-label="Length of the strip"
-          placeholder="length"
-          :value="device.lengthIn === undefined ? '' : show(device.lengthIn)"
-          @change="setLength(device, value($event))"
-        />
-        <label class="row"
-          ><input
-            class="plain num small"
-            style="width: 64px"
-            type="number"
-            min="0"
-            max="1000"
-            aria-label="Weight in pounds"
-            :value="device.weightLb"
-            @change="setDevice(device, { weightLb: Number(value($event)) || 0 })"
-          />
-          lb</label
-        >
-        <label class="row"
-          ><input
-            type="checkbox"
-            :checked="device.sensor === 'dusk'"
-            @change="setDevice(device, { sensor: ($event.target as HTMLInputElement).checked ? 'dusk' : undefined })"
-          />
-          on by itself at dusk</label
-        >
-      </div>
+      <DeviceForm v-if="store.canEdit" :box="box" :device="device" />
       <template
         v-for="(decision, name) in {
           GFCI: decideGfci(house, { device, load, box, room: inRoom }, house.job.edition),
@@ -295,9 +180,6 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
 }
 .line {
   font-size: 17px;
-}
-.small {
-  width: auto;
 }
 .decision {
   font-size: 13px;

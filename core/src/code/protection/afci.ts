@@ -1,6 +1,7 @@
 import type { Edition, House, RoomKind } from '../../house/schema';
 import { circuitVolts, type Outlet } from '../../circuits/outlets';
 import { fromMemory, type Basis } from '../rule';
+import { isInLaundryArea } from '../laundry-area';
 import { staysAsItIs, type Decision } from './decision';
 
 /** 210.12(A) from 2014 to 2020, 210.12(B) in 2023. *From memory*, high; the 2023 letter medium-high. */
@@ -61,7 +62,7 @@ export function decideAfci(house: House, outlet: Outlet, edition: Edition): Deci
       section: AFCI_SECTION[edition],
       reason: `Nobody has said what ${room.name} is used for. Name its kind.`,
     };
-  const basis = areas.get(room.kind);
+  const basis = areas.get(room.kind) ?? (isInLaundryArea(house, outlet) ? fromMemory('medium') : undefined);
   if (!basis) return { kind: 'not-required', reason: `${room.name} is not a listed area.` };
   return {
     kind: 'required',

@@ -51,6 +51,8 @@ const HIDING = new Set([
 export function whyNotReadilyAccessible(outlet: Outlet): string | undefined {
   const { at } = outlet.box;
   if (at.kind === 'ceiling') return 'it is in the ceiling';
+  if (outlet.room.kind === 'crawl-space' || outlet.room.kind === 'attic')
+    return `it is in the ${outlet.room.kind.replace('-', ' ')}`;
   if (at.kind === 'wall' && at.heightIn > 79) return 'it is out of reach';
   if (outlet.load && HIDING.has(outlet.load.kind)) return `it is behind the ${outlet.load.name.toLowerCase()}`;
   return outlet.box.inCabinet && outlet.load ? 'it is in a cabinet with an appliance before it' : undefined;

@@ -5,6 +5,7 @@ import { voltsAt } from '../../circuits/outlets';
 import { servesCounter } from '../../place/receptacles';
 import { viewRoom } from '../../plan/room-view';
 import { fromMemory } from '../rule';
+import { isInLaundryArea } from '../laundry-area';
 import { cordPathTo } from './cord-path';
 import { staysAsItIs, type Decision } from './decision';
 
@@ -17,7 +18,7 @@ const NEAR_WATER_IN = 72;
 const SINKS: ReadonlySet<string> = new Set(['sink', 'basin']);
 const TUBS: ReadonlySet<string> = new Set(['tub', 'shower']);
 export const OUTDOOR_KINDS: ReadonlySet<RoomKind> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
-const HVAC: ReadonlySet<LoadKind> = new Set(['air-conditioner', 'heat-pump']);
+const HVAC: ReadonlySet<LoadKind> = new Set(['air-conditioner', 'heat-pump', 'mini-split']);
 /** 210.8(F) Exception 2 of 2023 lets listed HVAC equipment go without until this day. *From memory*, high. */
 const HVAC_EXEMPT_BEFORE = '2026-09-01';
 
@@ -46,8 +47,9 @@ const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, str
     what: 'in an unfinished basement',
   },
   'basement-finished': { '2020': '(5)', '2023': '(5)', what: 'in a basement' },
-  laundry: { '2014': '(10)', '2017': '(10)', '2020': '(10)', '2023': '(11)', what: 'in a laundry area' },
 };
+/** Laundry areas, wherever they are. */
+const LAUNDRY_ITEM = { '2014': '(10)', '2017': '(10)', '2020': '(10)', '2023': '(11)' } as const;
 
 const SINK_ITEM = { '2014': '(7)', '2017': '(7)', '2020': '(7)', '2023': '(8)' } as const;
 const TUB_ITEM = { '2014': '(9)', '2017': '(9)', '2020': '(9)', '2023': '(10)' } as const;
@@ -61,6 +63,7 @@ const APPLIANCES: Readonly<Partial<Record<LoadKind, Partial<Record<Edition, stri
   cooktop: { '2023': '210.8(D)' },
   dryer: { '2023': '210.8(D)' },
   microwave: { '2023': '210.8(D)' },
+  'counter-microwave': { '2023': '210.8(D)' },
   'induction-cooktop': { '2023': '210.8(D)' },
   'double-oven': { '2023': '210.8(D)' },
   'heat-pump-dryer': { '2023': '210.8(D)' },
@@ -97,7 +100,12 @@ function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefin
   return section ? required(section, `${outlet.load!.name}: named whatever its place.`) : undefined;
 }
 
+/** Places that 210.8(F) of 2023 adds to the outdoors; how far it reaches hard-wired equipment there is read both ways. */
+const BESIDE_OUTDOORS: ReadonlySet<RoomKind> = new Set<RoomKind>(['garage', 'accessory-building']);
+
 function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+  if (edition === '2023' && BESIDE_OUTDOORS.has(outlet.room.kind) && outlet.device.kind === 'connection')
+    return decideBesideOutdoors(house, outlet);
   if (
     edition === '2014' ||
     edition === '2017' ||
@@ -123,6 +131,17 @@ function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decisio
       };
   }
   return required('210.8(F)', 'An outdoor outlet, hard-wired ones included.', 'medium');
+}
+
+function decideBesideOutdoors(house: House, { device }: Outlet): Decision | undefined {
+  const circuit = device.circuit === null ? undefined : house.circuits[device.circuit];
+  if (circuit && circuit.ratingA > 50) return undefined;
+  return {
+    kind: 'cannot-tell',
+    section: '210.8(F)',
+    reason:
+      '2023 names outlets in garages and accessory buildings beside outdoor ones. Whether that takes in hard-wired equipment is read both ways: ask the authority.',
+  };
 }
 
 function decideKitchen(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
@@ -155,7 +174,12 @@ function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decisi
 function measureNearWater(house: House, box: Box, edition: Edition): Decision | undefined {
   const to = (kinds: ReadonlySet<string>) => cordPathTo(house, box, kinds, NEAR_WATER_IN, edition !== '2017');
   if (to(SINKS) < NEAR_WATER_IN)
-    return required(`210.8(A)${SINK_ITEM[edition]}`, 'Within 6 ft of a sink by the path of a cord.');
+    return required(
+      `210.8(A)${SINK_ITEM[edition]}`,
+      'Within 6 ft of a sink by the path of a cord.',
+      // The door of a cabinet stops a cord in 2017 by some readings.
+      edition === '2017' && box.inCabinet ? 'medium' : 'high',
+    );
   if (to(TUBS) < NEAR_WATER_IN)
     return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
   return undefined;
@@ -218,6 +242,12 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Deci
   const whole = WHOLE_ROOMS[room.kind];
   const item = whole?.[edition];
   if (whole && item) return required(`210.8(A)${item}`, `A receptacle ${whole.what}.`);
+  if (isInLaundryArea(house, outlet))
+    return required(
+      `210.8(A)${LAUNDRY_ITEM[edition]}`,
+      'A receptacle in a laundry area.',
+      room.kind === 'laundry' ? 'high' : 'medium',
+    );
   const found =
     decideKitchen(house, outlet, edition) ??
     decideNearWater(house, outlet, edition) ??

@@ -7,6 +7,7 @@ import {
   EDITIONS,
   indexOutlets,
   protectionOf,
+  whyNotReadilyAccessible,
   ROOM_KINDS,
   type Edition,
   type RoomKind,
@@ -54,6 +55,74 @@ describe('GFCI 210.8 by place and edition', () => {
       'the receptacle beside an air handler in an attic: from 2020',
       (edition: Edition) => inRoom('attic')(edition).feature('r', 'air-handler', ['c2', 20, 30, 30]),
       'nnyy',
+    ],
+    [
+      'a washer in a hall closet: a laundry area all the same',
+      (edition: Edition) => inRoom('closet')(edition).feature('r', 'washer', ['c2', 20, 28, 28]),
+      'yyyy',
+    ],
+    ['a closet without one', inRoom('closet'), 'nnnn'],
+    [
+      'a gas dryer\u2019s plug in a utility room',
+      (edition: Edition) =>
+        aHouse(edition).room('u', 'utility', [0, 0, 99, 99]).circuit('A', 20).load('gas-dryer', 'u', 'c0', 20, 'A'),
+      'yyyy',
+    ],
+    [
+      'an electric dryer by plug in a utility room: from 2020',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('u', 'utility', [0, 0, 99, 99])
+          .circuit('A', 30, { poles: 2 })
+          .load('dryer', 'u', 'c0', 20, 'A'),
+      'nnyy',
+    ],
+    [
+      'a hard-wired water heater in a garage: read both ways in 2023',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('g', 'garage', [0, 0, 240, 240])
+          .circuit('A', 30, { poles: 2 })
+          .load('water-heater', 'g', 'c0', 20, 'A'),
+      'nnn?',
+    ],
+    [
+      'a hard-wired car charger in a garage on 60 A',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('g', 'garage', [0, 0, 240, 240])
+          .circuit('A', 60, { poles: 2 })
+          .load('ev-charger-48', 'g', 'c0', 20, 'A'),
+      'nnnn',
+    ],
+    [
+      'a mini-split outdoors is HVAC equipment too: excepted in 2023 for permits before September 2026',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('yard', 'outdoors', [0, 0, 99, 99])
+          .circuit('A', 20, { poles: 2 })
+          .load('mini-split', 'yard', 'c0', 20, 'A')
+          .with((house) => (house.job.permitDate = '2026-08-31')),
+      'nnyn',
+    ],
+    [
+      'a disposer in the sink cabinet',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('k', 'kitchen', [0, 0, 300, 120])
+          .circuit('A', 20)
+          .load('disposer', 'k', 'c0', 20, 'A', { inCabinet: true })
+          .feature('k', 'sink', ['c0', 10, 30, 20]),
+      'yyyy',
+    ],
+    [
+      'a microwave on a cord in a cabinet of a recreation room: 2023 names it',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('r', 'recreation', [0, 0, 200, 200])
+          .circuit('A', 20)
+          .load('microwave', 'r', 'c0', 20, 'A'),
+      'nnny',
     ],
     ['an attic without equipment', inRoom('attic'), 'nnnn'],
     ['a refrigerator more than 6 ft from the sink: 2023 only', fridge(100), 'nnny'],
@@ -231,6 +300,18 @@ describe('AFCI 210.12 by room', () => {
     const decision = decideAfci(house, indexOutlets(house).all[0]!, '2023');
     if (decision.kind === 'required') expect(decision.basis.confidence).toBe(listed.includes(kind) ? 'high' : 'medium');
   });
+  it.each([
+    ['a washer in a utility room makes it a laundry area', 'utility', 'yyyy'],
+    ['a washer in a garage: its own outlet', 'garage', 'yyyy'],
+  ] as const)('%s', (_, kind, expected) =>
+    expect(
+      across(
+        (edition) =>
+          aHouse(edition).room('r', kind, [0, 0, 99, 99]).circuit('A', 20).load('washer', 'r', 'c0', 20, 'A'),
+        decideAfci,
+      ),
+    ).toBe(expected),
+  );
   it('not on 240 V, not on 30 A', () => {
     expect(across(inRoom('bedroom', big), decideAfci)).toBe('yyyy');
     expect(
@@ -243,6 +324,17 @@ describe('AFCI 210.12 by room', () => {
         decideAfci,
       ),
     ).toBe('nnnn');
+  });
+});
+
+describe('readily accessible', () => {
+  it.each([
+    ['crawl-space', 'it is in the crawl space'],
+    ['attic', 'it is in the attic'],
+    ['garage', undefined],
+  ] as const)('a GFCI receptacle in a %s', (kind, why) => {
+    const house = inRoom(kind, { gfci: true })('2023').build();
+    expect(whyNotReadilyAccessible(indexOutlets(house).all[0]!)).toBe(why);
   });
 });
 

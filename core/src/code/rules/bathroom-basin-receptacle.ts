@@ -1,8 +1,7 @@
 import { defineRule, everyEdition, fromMemory } from '../rule';
-import { distance, nearestOnSegment } from '../../house/geometry';
-import { featureOutline } from '../../plan/points';
+import { distanceToFeature, placeOf } from '../../plan/points';
 import { whyNotCounted } from '../../place/receptacles';
-import { stretchBefore, wallLoop, pointOnWall, findWall } from '../../plan/wall-loop';
+import { stretchBefore, wallLoop } from '../../plan/wall-loop';
 
 export const bathroomBasinReceptacle = defineRule({
   id: 'bathroom-basin-receptacle',
@@ -34,25 +33,14 @@ export const bathroomBasinReceptacle = defineRule({
     const basins = view.features.filter((feature) => feature.kind === 'basin' || feature.kind === 'sink');
     if (basins.length === 0) return [report.cannotTell('notDrawn', { room }, { room: view.room.id })];
     return basins.map((basin) => {
-      const outline = featureOutline(view.room, basin);
-      const distances = view.boxes
-        .filter(
-          (box) =>
-            whyNotCounted(box, view.level.ceilingIn) === undefined &&
-            box.at.kind === 'wall' &&
-            box.at.heightIn >= basin.heightIn - limits.belowTopIn,
-        )
-        .map((box) => {
-          const at =
-            box.at.kind === 'wall'
-              ? pointOnWall(findWall(wallLoop(view.room), box.at.wall)!, box.at.alongIn)
-              : { x: 0, y: 0 };
-          return Math.min(
-            ...outline.map((corner, i) =>
-              distance(at, nearestOnSegment(at, corner, outline[(i + 1) % outline.length]!)),
-            ),
-          );
-        });
+      // On a wall by the basin, on its counter, or in the side or face of its cabinet.
+      const distances = view.boxes.flatMap((box) =>
+        whyNotCounted(box, view.level.ceilingIn) === undefined &&
+        (box.at.kind === 'wall' || box.at.kind === 'feature') &&
+        box.at.heightIn >= basin.heightIn - limits.belowTopIn
+          ? [distanceToFeature(view.room, basin, placeOf(view, box))]
+          : [],
+      );
       const nearest = Math.min(Infinity, ...distances);
       const where = { room: view.room.id, feature: basin.id };
       const detail = {

@@ -1,7 +1,28 @@
 import { BATHROOMS, deviceIds, listOutlets, outletsOf, outletsProper } from '../circuit-facts';
+import type { Outlet } from '../../circuits/outlets';
+import { distanceToFeature, placeOf } from '../../plan/points';
+import { viewRoom } from '../../plan/room-view';
 import { serveArea } from '../exclusive-circuit';
 import { takeOffRemedy } from '../remedies';
-import { defineRule, everyEdition, fromMemory } from '../rule';
+import { isInLaundryArea } from '../laundry-area';
+import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
+
+const entry = (every: 0 | 1): EditionEntry<{ ratingA: number; every: number }> => ({
+  section: '210.11(C)(3)',
+  limits: { ratingA: 20, every },
+  basis: fromMemory('high'),
+});
+
+/** Whether a receptacle of a bathroom is one of those at its basins: within 3 ft, where 210.52(D) wants one. */
+function isAtBasin(facts: Facts, { box, room }: Outlet): boolean {
+  const view = viewRoom(facts.house, room.id);
+  const basins = view.features.filter((one) => one.kind === 'basin' || one.kind === 'sink' || one.kind === 'counter');
+  return (
+    basins.length === 0 ||
+    basins.some((one) => distanceToFeature(room, one, placeOf(view, box)) <= AT_BASIN_IN + 1 / 64)
+  );
+}
+const AT_BASIN_IN = 36;
 
 export const bathroomCircuit = defineRule({
   id: 'bathroom-circuit',
@@ -10,7 +31,13 @@ export const bathroomCircuit = defineRule({
     stage: 'circuits',
     severity: 'violation',
     why: 'A hair dryer alone takes 12 to 15 A. Two patterns are allowed: receptacles of several bathrooms and nothing else, or everything of one single bathroom.',
-    editions: everyEdition({ section: '210.11(C)(3)', limits: { ratingA: 20 }, basis: fromMemory('high') }),
+    editions: {
+      '2014': entry(1),
+      '2017': entry(1),
+      // Reworded: the receptacles that 210.52(D) requires and those over counters; one for a bidet seat need not be on it.
+      '2020': { ...entry(0), basis: fromMemory('medium') },
+      '2023': { ...entry(0), basis: fromMemory('medium') },
+    },
     messages: {
       weak: ({ circuit, rating, outlets }: { circuit: string; rating: number; outlets: string }) =>
         `${outlets}: on ${circuit}, a ${rating} A circuit. A 20 A circuit is due.`,
@@ -26,7 +53,11 @@ export const bathroomCircuit = defineRule({
   appliesTo: (facts) =>
     facts.outlets.all.some((outlet) => outlet.device.kind === 'receptacle' && BATHROOMS.has(outlet.room.kind)),
   check: (facts, limits, report) => {
-    const area = serveArea(facts, BATHROOMS, limits.ratingA);
+    // A washer in a bathroom belongs to the laundry circuit (210.11(C)(2)).
+    const inBath = (outlet: Outlet) => BATHROOMS.has(outlet.room.kind) && !isInLaundryArea(facts.house, outlet);
+    const must = (outlet: Outlet) =>
+      inBath(outlet) && (limits.every === 1 || outlet.load === undefined || isAtBasin(facts, outlet));
+    const area = serveArea(facts, limits.ratingA, must, inBath);
     const weak = area.wrong.map(({ circuit, outlets }) =>
       report.fail(
         'weak',

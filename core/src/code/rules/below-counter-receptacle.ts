@@ -11,25 +11,26 @@ export const belowCounterReceptacle = defineRule({
     editions: {
       '2014': {
         section: '210.52(C)(5) Exception',
-        limits: { belowIn: 12, serves: 1 },
+        limits: { belowIn: 12, overhangIn: 6, serves: 1 },
         basis: fromMemory('high'),
       },
       '2017': {
         section: '210.52(C)(5) Exception',
-        limits: { belowIn: 12, serves: 1 },
+        limits: { belowIn: 12, overhangIn: 6, serves: 1 },
         basis: fromMemory('high'),
       },
-      '2020': { section: '210.52(C)(3)', limits: { belowIn: 12, serves: 1 }, basis: fromMemory('high') },
-      '2023': { section: '210.52(C)(3)', limits: { belowIn: 12, serves: 0 }, basis: fromMemory('high') },
+      '2020': { section: '210.52(C)(3)', limits: { belowIn: 12, overhangIn: 6, serves: 1 }, basis: fromMemory('high') },
+      '2023': { section: '210.52(C)(3)', limits: { belowIn: 12, overhangIn: 6, serves: 0 }, basis: fromMemory('high') },
     },
     messages: {
-      deep: ({ tag, name, below }: { tag: string; name: string; below: number }, show) =>
+      deep: ({ tag, name, below }: Data & { below: number }, show) =>
         `${tag} stands ${show(below)} below the top of the ${name}.`,
-      serves: ({ tag, name }: { tag: string; name: string }) => `${tag} may serve the ${name} from its side.`,
-      only: ({ name }: { name: string }) =>
-        `The ${name} has a receptacle in its side only: it may be there, but does not serve the counter. Set one listed for countertops into the top, or keep a provision.`,
-      beside: ({ tag, name }: { tag: string; name: string }) =>
-        `${tag} in the side of the ${name} is there besides what serves its top.`,
+      hidden: ({ tag, name, overhang }: Data & { overhang: number }, show) =>
+        `${tag} stands below a top that overhangs the ${name} by ${show(overhang)}: it does not serve it.`,
+      overhang: ({ tag, name }: Data) =>
+        `How far the top overhangs the ${name} over ${tag} is not said. Beyond 6 in the receptacle does not serve it: enter the overhang.`,
+      serves: ({ tag, name }: Data) => `${tag} may serve the ${name} from its side.`,
+      beside: ({ tag, name }: Data) => `${tag} may be in the side of the ${name}, but does not serve its top.`,
     },
   },
   scope: 'room',
@@ -37,28 +38,35 @@ export const belowCounterReceptacle = defineRule({
   check: (view, limits, report) =>
     view.features.flatMap((feature) => {
       if (feature.kind !== 'island' && feature.kind !== 'peninsula') return [];
-      const name = feature.name || feature.kind;
-      const own = view.boxes.filter(
-        (box) => box.at.kind === 'feature' && box.at.feature === feature.id && receptaclesOf(box).length > 0,
-      );
-      const below = own.filter((box) => box.at.kind === 'feature' && box.at.heightIn < feature.heightIn);
-      const onTop = own.length > below.length;
-      return below.map((box) => {
+      return view.boxes.flatMap((box) => {
+        if (box.at.kind !== 'feature' || box.at.feature !== feature.id || receptaclesOf(box).length === 0) return [];
+        const belowIn = feature.heightIn - box.at.heightIn;
+        if (belowIn <= 0) return [];
         const where = { room: view.room.id, box: box.id, feature: feature.id };
-        if (limits.serves === 0)
-          return onTop || feature.provision
-            ? report.pass('beside', { tag: box.tag, name }, where)
-            : report.fail('only', { name }, where, {
-                measured: () => 'below the top',
-                required: () => 'in or above the top, or a provision for one',
-              });
-        const deep = feature.heightIn - (box.at.kind === 'feature' ? box.at.heightIn : 0);
-        return deep > limits.belowIn + 1 / 64
-          ? report.fail('deep', { tag: box.tag, name, below: deep }, where, {
-              measured: (show) => show(deep),
+        const data = { tag: box.tag, name: feature.name || feature.kind };
+        if (limits.serves === 0) return [report.pass('beside', data, where)];
+        if (belowIn > limits.belowIn + 1 / 64)
+          return [
+            report.fail('deep', { ...data, below: belowIn }, where, {
+              measured: (show) => show(belowIn),
               required: (show) => `${show(limits.belowIn)} at most`,
-            })
-          : report.pass('serves', { tag: box.tag, name }, where);
+            }),
+          ];
+        const { overhangIn } = feature;
+        if (overhangIn === undefined) return [report.cannotTell('overhang', data, where)];
+        return [
+          overhangIn > limits.overhangIn
+            ? report.fail('hidden', { ...data, overhang: overhangIn }, where, {
+                measured: (show) => show(overhangIn),
+                required: (show) => `${show(limits.overhangIn)} of overhang at most`,
+              })
+            : report.pass('serves', data, where),
+        ];
       });
     }),
 });
+
+interface Data {
+  readonly tag: string;
+  readonly name: string;
+}

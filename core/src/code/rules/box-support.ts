@@ -1,9 +1,11 @@
 import { findBoxType, isFanPlace } from '../../place/box-catalogue';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
-const entry = (everyHabitable: 0 | 1): EditionEntry<{ fanLb: number; boxLb: number; everyHabitable: number }> => ({
+type Limits = Readonly<Record<'fanLb' | 'unmarkedFanLb' | 'boxLb' | 'onDeviceBoxLb' | 'everyHabitable', number>>;
+
+const entry = (everyHabitable: 0 | 1): EditionEntry<Limits> => ({
   section: '314.27(A), (C)',
-  limits: { fanLb: 70, boxLb: 50, everyHabitable },
+  limits: { fanLb: 70, unmarkedFanLb: 35, boxLb: 50, onDeviceBoxLb: 6, everyHabitable },
   basis: fromMemory('high'),
 });
 
@@ -18,6 +20,10 @@ export const boxSupport = defineRule({
     messages: {
       fan: ({ tag }: { tag: string }) => `The fan at ${tag} hangs on a box that is not listed for fans.`,
       tooHeavy: ({ tag, lb }: { tag: string; lb: number }) => `The fan at ${tag} weighs ${lb} lb: no box carries it.`,
+      unmarked: ({ tag, lb }: { tag: string; lb: number }) =>
+        `The fan at ${tag} weighs ${lb} lb, more than its box is marked for.`,
+      onDevice: ({ tag, lb }: { tag: string; lb: number }) =>
+        `The luminaire at ${tag} weighs ${lb} lb and hangs on a device box, whose screws may carry 6 lb. Take a luminaire box.`,
       later: ({ tag, room }: { tag: string; room: string }) =>
         `The box ${tag} in the middle of ${room} is where a fan could hang and is not listed for one.`,
       heavy: ({ tag, lb }: { tag: string; lb: number }) =>
@@ -26,12 +32,21 @@ export const boxSupport = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) =>
-    facts.outlets.all.some((one) => one.box.at.kind === 'ceiling' && ['fan', 'luminaire'].includes(one.device.kind)),
+  appliesTo: (facts) => facts.outlets.all.some((one) => one.device.kind === 'fan' || one.device.kind === 'luminaire'),
   check: (facts, limits, report) =>
     facts.outlets.all.flatMap((outlet) => {
       const { box, device } = outlet;
-      if (box.at.kind !== 'ceiling' || (device.kind !== 'fan' && device.kind !== 'luminaire')) return [];
+      if (device.kind !== 'fan' && device.kind !== 'luminaire') return [];
+      if (box.at.kind !== 'ceiling') {
+        if (device.kind !== 'luminaire' || device.style === 'strip') return [];
+        const lb = device.weightLb;
+        const onDevice = findBoxType(facts.house, box.type)?.shape === 'device';
+        return [
+          onDevice && lb > limits.onDeviceBoxLb
+            ? report.fail('onDevice', { tag: box.tag, lb }, { room: box.room, box: box.id })
+            : report.pass('carries', { tag: box.tag }, { room: box.room, box: box.id }),
+        ];
+      }
       if (device.kind === 'luminaire' && device.style === 'recessed') return [];
       const where = { room: box.room, box: box.id };
       // Where nobody has chosen a box, the walk sheet asks for one that suits; there is nothing to object to.
@@ -39,6 +54,8 @@ export const boxSupport = defineRule({
       if (device.kind === 'fan' && device.weightLb > limits.fanLb)
         return [report.fail('tooHeavy', { tag: box.tag, lb: device.weightLb }, where)];
       if (device.kind === 'fan' && type && !type.fanRated) return [report.fail('fan', { tag: box.tag }, where)];
+      if (device.kind === 'fan' && type && device.weightLb > Math.max(limits.unmarkedFanLb, type.carriesLb ?? 0))
+        return [report.fail('unmarked', { tag: box.tag, lb: device.weightLb }, where)];
       const carries = type?.carriesLb ?? limits.fanLb;
       if (device.kind === 'luminaire' && device.weightLb > carries)
         return [report.fail('heavy', { tag: box.tag, lb: device.weightLb }, where)];

@@ -10,11 +10,13 @@ import { boxInUse } from './box-in-use';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
 import { closetLuminaire } from './closet-luminaire';
+import { dishwasherReceptacle } from './dishwasher-receptacle';
 import { driverPlace } from './driver-place';
 import { panelPlace } from './panel-place';
 import { panelWorkingSpace } from './panel-working-space';
 import { provisionalBoxes } from './provisional-boxes';
 import { serviceReceptacle } from './service-receptacle';
+import { switchInTub } from './switch-in-tub';
 import { tamperResistant } from './tamper-resistant';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
 import { tubZoneReceptacles } from './tub-zone-receptacles';
@@ -32,6 +34,18 @@ testRule(closetLuminaire, {
       closet().over('c', 'luminaire', 36, 29),
       'Luminaire R1-1 is clear of the storage space.',
     ],
+    [
+      'on the wall at 7 ft, clear of the shelf',
+      closet().wallBox(
+        'c',
+        'c1',
+        38,
+        { kind: 'luminaire', style: 'wall' },
+        {
+          at: { kind: 'wall', wall: 'c1', alongIn: 38, heightIn: 84 },
+        },
+      ),
+    ],
     ['a recessed one at 6 in', closet().over('c', 'luminaire', 36, 21, { style: 'recessed' })],
   ],
   fails: [
@@ -44,6 +58,25 @@ testRule(closetLuminaire, {
       'a pendant',
       closet().over('c', 'luminaire', 36, 40, { style: 'pendant' }),
       'Luminaire R1-1 in c hangs or has open lamps: never in a clothes closet.',
+    ],
+    [
+      'a reach-in 24 in deep with a shelf of 12 in: 12 in are left to the front wall, too little for any surface luminaire',
+      aHouse()
+        .room('c', 'closet', [0, 0, 72, 24])
+        .feature('c', 'closet-shelf', ['c0', 0, 72, 12])
+        .over('c', 'luminaire', 36, 20),
+    ],
+    [
+      'on the wall at 5 ft, where the clothes hang 24 in deep',
+      closet().wallBox(
+        'c',
+        'c1',
+        38,
+        { kind: 'luminaire', style: 'wall' },
+        {
+          at: { kind: 'wall', wall: 'c1', alongIn: 38, heightIn: 60 },
+        },
+      ),
     ],
     ['a bare lamp', closet().over('c', 'luminaire', 36, 40, { enclosed: false })],
   ],
@@ -109,6 +142,16 @@ testRule(tubZoneReceptacles, {
     ],
     ['2023: 3 ft from it', bath().receptacle('b', 'c0', 66, { heightIn: 43 })],
     [
+      '2014: the pump of a hydromassage tub under its rim',
+      bath('2014').load('tub-pump', 'b', 'c3', 50, null, { heightIn: 6, cord: true }),
+      'Receptacle R1-1 is that of a tub\u2019s pump, under its rim: within sight and 12 in of the access opening.',
+    ],
+    [
+      '2023: the single receptacle of a bidet seat',
+      bath().load('bidet-seat', 'b', 'c0', 44, null, { style: 'single' }),
+      'Receptacle R1-1 is the single one of a bidet seat, by exception: readily accessible, and not between toilet and tub.',
+    ],
+    [
       '2020: a bathroom of 5 by 6 ft has no other place',
       small('2020').receptacle('b', 'c1', 8, { heightIn: 43 }),
       'Receptacle R1-1 is in the zone of the tub or shower, by the exception for a small bathroom: no place near the basin lies outside it.',
@@ -121,11 +164,51 @@ testRule(tubZoneReceptacles, {
       'Receptacle R1-1 is 2\'-0" from a tub or shower, inside its zone.',
     ],
     ['2014: over the tub', bath('2014').receptacle('b', 'c3', 60, { heightIn: 60 })],
+    [
+      '2020: a bidet seat 1 ft from the tub has no exception yet',
+      bath('2020').load('bidet-seat', 'b', 'c0', 44, null, { style: 'single' }),
+    ],
   ],
+});
+
+testRule(switchInTub, {
+  passes: [
+    [
+      '2 ft from the tub: the 3 ft are for receptacles',
+      bath().switchAt('b', 'c0', 54, null),
+      'The switches of b are outside its tub and shower.',
+    ],
+  ],
+  fails: [['over the tub', bath().switchAt('b', 'c3', 60, null), 'Switch R1-1 is inside the space of the tub.']],
+  notApplicable: [['a half bath', room('half-bath').switchAt('r', 'c0', 20, null)]],
+});
+
+const dishes = (edition: Edition, alongIn: number) =>
+  room('kitchen', edition)
+    .feature('r', 'dishwasher', ['c0', 30, 24, 24], { heightIn: 34 })
+    .load('dishwasher', 'r', 'c0', alongIn, null);
+testRule(dishwasherReceptacle, {
+  passes: [
+    ['2017: in the sink cabinet beside it', dishes('2017', 64), 'R1-1 is beside the dishwasher.'],
+    ['2014: behind it', dishes('2014', 40), 'R1-1 may be behind the dishwasher in this edition.'],
+  ],
+  fails: [
+    [
+      '2017: behind it',
+      dishes('2017', 40),
+      'R1-1 is behind the dishwasher: its receptacle belongs in the space beside it, such as the sink cabinet.',
+    ],
+    ['2023: the same', dishes('2023', 50)],
+  ],
+  notApplicable: [['hard-wired', room('kitchen').load('dishwasher', 'r', 'c0', 20, null, { cord: false })]],
 });
 
 testRule(boxSupport, {
   passes: [
+    [
+      'a sconce of 6 lb on a device box',
+      room('foyer').wallBox('r', 'c0', 40, { kind: 'luminaire', style: 'wall', weightLb: 6 }, { type: 'gang-1' }),
+    ],
     [
       'a fan on a fan-rated box',
       room('bedroom').over('r', 'fan', 72, 60, {}, { type: 'fan-brace' }),
@@ -142,6 +225,31 @@ testRule(boxSupport, {
       'a fan on an ordinary box',
       room('bathroom').over('r', 'fan', 72, 60, {}, { type: 'round-ceiling' }),
       'The fan at R1-1 hangs on a box that is not listed for fans.',
+    ],
+    [
+      'a sconce of 7 lb on a device box',
+      room('foyer').wallBox('r', 'c0', 40, { kind: 'luminaire', style: 'wall', weightLb: 7 }, { type: 'gang-1' }),
+      'The luminaire at R1-1 weighs 7 lb and hangs on a device box, whose screws may carry 6 lb. Take a luminaire box.',
+    ],
+    [
+      'a fan of 45 lb on a fan box that is marked for no more than 35 lb',
+      room('bathroom')
+        .with((house) => {
+          house.standards.boxTypes = [
+            {
+              id: 'pancake-fan',
+              name: 'Shallow fan box',
+              gangs: 1,
+              shape: 'round',
+              volumeIn3: 6,
+              depthIn: 0.5,
+              for: 'new',
+              fanRated: true,
+            },
+          ];
+        })
+        .over('r', 'fan', 72, 60, { weightLb: 45 }, { type: 'pancake-fan' }),
+      'The fan at R1-1 weighs 45 lb, more than its box is marked for.',
     ],
     [
       'a fan of 75 lb',
@@ -176,10 +284,18 @@ testRule(tamperResistant, {
         .with((house) => void Object.assign(Object.values(Object.values(house.boxes)[0]!.devices)[0]!, { tr: false })),
     ],
     ['2014: 240 V, 20 A', room('den', '2014').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 20 })],
+    [
+      '2017: in an attic, none of the places of 210.52',
+      room('attic', '2017')
+        .receptacle('r', 'c0', 20, { tr: false })
+        .room('d', 'den', [0, 300, 99, 99])
+        .receptacle('d', 'c0', 20),
+    ],
     ['2023: 240 V, 30 A', room('laundry').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 30 })],
   ],
   fails: [
     ['a plain one', room('den').receptacle('r', 'c0', 20, { tr: false }), 'Receptacle R1-1 is not tamper-resistant.'],
+    ['2020: in an attic of the dwelling', room('attic', '2020').receptacle('r', 'c0', 20, { tr: false })],
     ['2017: 240 V, 20 A', room('den', '2017').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 20 })],
   ],
 });
@@ -218,6 +334,19 @@ testRule(panelPlace, {
 testRule(panelWorkingSpace, {
   passes: [
     ['nothing near', panel('garage'), 'The working space of Main is clear.'],
+    [
+      'tile behind it and a cabinet above 6 1/2 ft',
+      panel('garage')
+        .feature('r', 'tile', ['c0', 50, 40, 0.5])
+        .feature('r', 'cabinet', ['c0', 50, 40, 12], { bottomIn: 80, heightIn: 96 }),
+    ],
+    [
+      'a passage 40 in wide just holds it',
+      aHouse()
+        .room('r', 'hallway', [0, 0, 144, 40])
+        .feature('r', 'panel', ['c0', 60, 16, 4], { id: 'p' })
+        .panel('Main', 'r', 40, 'p'),
+    ],
     ['a bench beside it: the space need not be centred', panel('garage').feature('r', 'counter', ['c0', 76, 40, 25])],
   ],
   fails: [
@@ -239,12 +368,29 @@ testRule(panelWorkingSpace, {
         .panel('Main', 'r', 40, 'p'),
       'In front of Main in r there is no clear space 2\'-6" wide and 3\'-0" deep.',
     ],
+    [
+      'a passage 38 in wide: 34 in before the panel\u2019s front',
+      aHouse()
+        .room('r', 'hallway', [0, 0, 144, 38])
+        .feature('r', 'panel', ['c0', 60, 16, 4], { id: 'p' })
+        .panel('Main', 'r', 40, 'p'),
+      'In front of Main in r there is no clear space 2\'-6" wide and 3\'-0" deep.',
+    ],
   ],
   cannotTell: [
     [
       'not drawn',
       room('garage').panel('Main', 'r', 40),
       'Where Main hangs is not drawn, so its working space is not known. Draw it as a feature on a wall.',
+    ],
+    [
+      'over an open side into the next room',
+      aHouse()
+        .room('r', 'hallway', [0, 0, 144, 30])
+        .with((house) => void Object.assign(house.rooms['r']!.corners[2]!, { wall: 'open' }))
+        .feature('r', 'panel', ['c0', 60, 16, 4], { id: 'p' })
+        .panel('Main', 'r', 40, 'p'),
+      'The working space of Main reaches over an open side into the next room. Look whether anything stands there.',
     ],
   ],
 });

@@ -23,6 +23,7 @@ import { extendedCircuit } from './extended-circuit';
 import { multiwireCircuit } from './multiwire-circuit';
 import { stairLightCircuit } from './stair-light-circuit';
 import { voltageDrop } from './voltage-drop';
+import { whatRatingMayFeed } from './what-rating-may-feed';
 
 const over = (circuit: string | null) => ({ heightIn: 43, circuit });
 const kitchen = (edition: Edition = '2023') =>
@@ -54,6 +55,18 @@ testRule(smallApplianceCircuits, {
       'a 15 A circuit does not count',
       kitchen().circuit('L1', 15).receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('L1')),
     ],
+    [
+      'one circuit for the counters of two kitchens',
+      kitchen()
+        .room('kit2', 'kitchen', [300, 0, 144, 144])
+        .feature('kit2', 'counter', ['c0', 0, 100, 25])
+        .circuit('SA3', 20)
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA2'))
+        .receptacle('kit2', 'c0', 20, over('SA3'))
+        .receptacle('kit2', 'c0', 70, over('SA2')),
+      'SA2 feeds the counters of kit and kit2: a small-appliance circuit serves one kitchen.',
+    ],
   ],
   cannotTell: [
     [
@@ -70,6 +83,17 @@ testRule(smallApplianceReceptacles, {
       'the dining room rides on the counter circuit',
       kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('din', 'c0', 60, { circuit: 'SA1' }),
       'The receptacles of din are on small-appliance circuits, or on circuits of their own.',
+    ],
+    [
+      'a switched receptacle of the dining room, in place of a light, on a lighting circuit: Exception 1',
+      kitchen().circuit('L1', 15).receptacle('din', 'c0', 60, { circuit: 'L1', switched: 'half' }),
+    ],
+    [
+      'a receptacle in a cabinet is none of 210.52(A) or (C)',
+      kitchen()
+        .circuit('L1', 15)
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c1', 20, { circuit: 'L1', inCabinet: true }),
     ],
     [
       'a refrigerator on a 15 A circuit of its own',
@@ -119,6 +143,22 @@ testRule(smallApplianceOnly, {
     ],
     ['a dishwasher', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('dishwasher', 'kit', 'c0', 110, 'SA1')],
     ['a disposer', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('disposer', 'kit', 'c0', 110, 'SA1')],
+    ['a compactor', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('compactor', 'kit', 'c0', 110, 'SA1')],
+    [
+      'a built-in microwave in its cabinet',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .load('microwave', 'kit', 'c0', 110, 'SA1', { heightIn: 70, inCabinet: true }),
+    ],
+  ],
+  cannotTell: [
+    [
+      'a receptacle in a cabinet, its use not said',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c1', 20, { circuit: 'SA1', inCabinet: true }),
+      'SA1 is a small-appliance circuit and also feeds receptacle R1-2 in kit, in a cabinet: what it is for is not said. For a hood, disposer or built-in microwave it may not be there.',
+    ],
   ],
 });
 
@@ -135,6 +175,13 @@ testRule(laundryCircuit, {
       laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).receptacle('laundry', 'c0', 80, { circuit: 'L' }),
       'L feeds the laundry receptacles alone.',
     ],
+    [
+      'a washer in a hall closet on 20 A of its own',
+      laundry()
+        .room('cl', 'closet', [200, 0, 60, 36])
+        .feature('cl', 'washer', ['c0', 0, 28, 28])
+        .load('washer', 'cl', 'c0', 30, 'L'),
+    ],
   ],
   fails: [
     [
@@ -146,6 +193,14 @@ testRule(laundryCircuit, {
       'the hall rides along',
       laundry().receptacle('laundry', 'c0', 30, { circuit: 'L' }).receptacle('hall', 'c1', 30, { circuit: 'L' }),
       'L feeds the laundry and also receptacle R2-1 in hall.',
+    ],
+    [
+      'a washer in the basement on 15 A',
+      aHouse()
+        .room('b', 'basement-unfinished', [0, 0, 200, 200])
+        .feature('b', 'washer', ['c0', 0, 28, 28])
+        .circuit('G', 15)
+        .load('washer', 'b', 'c0', 30, 'G'),
     ],
     [
       'so does a light',
@@ -187,8 +242,28 @@ testRule(bathroomCircuit, {
         .load('exhaust-fan', 'one', 'c1', 20, 'B'),
       'B feeds one and nothing outside it.',
     ],
+    [
+      'a washer in the bathroom is on the laundry circuit',
+      baths().circuit('L', 20).receptacle('one', 'c0', 20, { circuit: 'B' }).load('washer', 'one', 'c2', 20, 'L'),
+    ],
+    [
+      '2023: a bidet seat away from the basin may be on another circuit',
+      baths()
+        .feature('one', 'basin', ['c0', 10, 20, 18])
+        .circuit('X', 15)
+        .receptacle('one', 'c0', 36, { circuit: 'B' })
+        .load('bidet-seat', 'one', 'c2', 10, 'X'),
+    ],
   ],
   fails: [
+    [
+      '2017: a bidet seat is a bathroom receptacle like any',
+      aHouse('2017')
+        .room('one', 'bathroom', [0, 0, 96, 60])
+        .circuit('X', 15)
+        .feature('one', 'basin', ['c0', 10, 20, 18])
+        .load('bidet-seat', 'one', 'c2', 10, 'X'),
+    ],
     [
       'two bathrooms and one fan',
       baths()
@@ -232,6 +307,10 @@ testRule(garageCircuit, {
         .receptacle('garage', 'c0', 30, { circuit: 'G' })
         .receptacle('porch', 'c0', 30, { circuit: 'G' }),
       'G feeds the garage receptacles.',
+    ],
+    [
+      '2017: a freezer\u2019s receptacle is one of the garage\u2019s',
+      garage('2017', 2).receptacle('garage', 'c0', 30, { circuit: 'G' }).load('freezer', 'garage', 'c1', 30, 'G'),
     ],
     [
       '2020: a single bay may share with its light',
@@ -416,6 +495,16 @@ testRule(fastenedHalf, {
       'A: 10.0 A fastened in place of 10 A allowed.',
     ],
     [
+      'dishwasher and disposer alone: both fixed, nothing else',
+      den()
+        .circuit('A', 20)
+        .circuit('L', 15)
+        .ceiling('den', 'luminaire', 'L')
+        .ceiling('den', 'fan', 'L')
+        .load('dishwasher', 'den', 'c0', 30, 'A')
+        .load('disposer', 'den', 'c1', 30, 'A'),
+    ],
+    [
       'luminaires are not counted as fastened equipment',
       shared('2017').ceiling('den', 'luminaire', 'A', { va: 1500 }).load('disposer', 'den', 'c0', 30, 'A', { va: 600 }),
     ],
@@ -427,6 +516,10 @@ testRule(fastenedHalf, {
         .load('disposer', 'den', 'c0', 30, 'A', { va: 600, name: 'Disposer' })
         .load('dishwasher', 'den', 'c1', 30, 'A', { va: 660, name: 'Dishwasher' }),
       'A feeds lights or plugs as well as Disposer (R1-2), Dishwasher (R1-3): 10.5 A fastened in place, 10 A allowed.',
+    ],
+    [
+      'a paddle fan is fastened in place as well',
+      shared().ceiling('den', 'fan', 'A', { va: 60 }).load('disposer', 'den', 'c0', 30, 'A', { va: 1200 }),
     ],
     [
       'a 1,500 W bath heater beside its receptacle',
@@ -444,12 +537,40 @@ testRule(cordLoad, {
       cord('2017').load('portable-heater', 'den', 'c0', 30, 'A', { va: 1440 }),
       'Portable heater draws 12.0 A of 12 A allowed.',
     ],
+    [
+      '16 A of one plug on 20 A, by a 20 A receptacle',
+      den()
+        .circuit('A', 20)
+        .receptacle('den', 'c1', 40, { circuit: 'A' })
+        .load('portable-heater', 'den', 'c0', 30, 'A', { va: 1920, ratingA: 20 }),
+    ],
+    [
+      'by itself it may have the whole circuit',
+      cord()
+        .circuit('B', 15)
+        .load('portable-heater', 'den', 'c0', 30, 'B')
+        .load('kettle', 'den', 'c2', 30, 'A', { va: 900 }),
+    ],
   ],
   fails: [
     [
       'a 1,500 W heater on 15 A',
       cord().load('portable-heater', 'den', 'c0', 30, 'A'),
       'Portable heater draws 12.5 A on A; 12 A is the most for one plug-in load there.',
+    ],
+    [
+      'a 1,500 W heater on 20 A by a 15 A receptacle: Table 210.21(B)(2)',
+      den()
+        .circuit('A', 20)
+        .receptacle('den', 'c1', 40, { circuit: 'A' })
+        .load('portable-heater', 'den', 'c0', 30, 'A'),
+    ],
+    [
+      '25 A of one plug on 30 A with another outlet',
+      den()
+        .circuit('A', 30, { poles: 2 })
+        .load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 6000, ratingA: 30 })
+        .load('other', 'den', 'c1', 30, 'A', { volts: 240, va: 2400, ratingA: 30 }),
     ],
   ],
 });
@@ -472,12 +593,26 @@ testRule(individualCircuit, {
         .load('other', 'den', 'c1', 30, 'A', { name: 'Condensate pump' }),
       'Furnace has A to itself.',
     ],
+    [
+      '2014: a car charger alone',
+      aHouse('2014')
+        .room('den', 'den', [0, 0, 200, 200])
+        .circuit('A', 40, { poles: 2 })
+        .load('ev-charger', 'den', 'c0', 30, 'A'),
+    ],
   ],
   fails: [
     [
       'a convenience receptacle on the furnace circuit',
       den().circuit('A', 15).load('furnace', 'den', 'c0', 30, 'A').receptacle('den', 'c1', 30, { circuit: 'A' }),
       'Furnace needs a circuit of its own and shares A with receptacle R1-2 in den.',
+    ],
+    [
+      'a boiler is central heating as well',
+      den()
+        .circuit('A', 15)
+        .load('boiler', 'den', 'c0', 30, 'A', { individual: false })
+        .receptacle('den', 'c1', 30, { circuit: 'A' }),
     ],
     [
       'under-cabinet lights off a cord-connected hood\u2019s circuit',
@@ -523,12 +658,24 @@ testRule(circuitVoltage, {
       den().circuit('A', 40, { poles: 2 }).load('range', 'den', 'c0', 30, 'A'),
       'Everything on A is made for 240 V.',
     ],
+    [
+      'a plugged saw of 1 hp at 240 V',
+      den()
+        .circuit('A', 20, { poles: 2 })
+        .load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 1400, motor: true, hp: 1, ratingA: 20 }),
+    ],
   ],
   fails: [
     [
       'a range on one pole',
       den().circuit('A', 40).load('range', 'den', 'c0', 30, 'A'),
       'A is a 120 V circuit and feeds Range (R1-1), made for 240 V.',
+    ],
+    ['a luminaire on 240 V', den().circuit('A', 20, { poles: 2 }).ceiling('den', 'luminaire', 'A')],
+    [
+      '1,440 VA by a cord at 240 V: 210.6(A)',
+      den().circuit('A', 20, { poles: 2 }).load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 1440, ratingA: 20 }),
+      'A feeds Other load (R1-1) by a cord at 240 V: in a dwelling, plugged equipment up to 1,440 VA is for 120 V.',
     ],
   ],
 });
@@ -564,6 +711,62 @@ testRule(receptacleRating, {
       'receptacle R1-1 in den: not a rating allowed on the 15 A circuit A.',
     ],
   ],
+});
+
+testRule(whatRatingMayFeed, {
+  passes: [
+    [
+      'two baseboards on 25 A',
+      den()
+        .circuit('A', 25, { poles: 2 })
+        .load('baseboard-heat', 'den', 'c0', 30, 'A')
+        .load('baseboard-heat', 'den', 'c1', 30, 'A'),
+      'What A feeds may be on 25 A.',
+    ],
+    [
+      '2020: a cooktop and an oven on 50 A',
+      kitchen('2020')
+        .circuit('A', 50, { poles: 2 })
+        .load('cooktop', 'kit', 'c1', 20, 'A')
+        .load('oven', 'kit', 'c1', 80, 'A'),
+    ],
+    ['one heat pump on 25 A by itself', den().circuit('A', 25, { poles: 2 }).load('mini-split', 'den', 'c0', 30, 'A')],
+    ['2023: lights on 10 A', den().circuit('A', 10).ceiling('den', 'luminaire', 'A').ceiling('den', 'luminaire', 'A')],
+  ],
+  fails: [
+    [
+      '2014: a light on 30 A',
+      aHouse('2014').room('den', 'den', [0, 0, 200, 200]).circuit('A', 30).ceiling('den', 'luminaire', 'A'),
+      'A is a 30 A circuit and feeds luminaire R1-1 in den: in a dwelling, lights are on 15 or 20 A.',
+    ],
+    [
+      'a kiln and a dryer on 50 A',
+      den().circuit('A', 50, { poles: 2 }).load('kiln', 'den', 'c0', 30, 'A').load('dryer', 'den', 'c1', 30, 'A'),
+      'A is a 50 A circuit of several outlets and feeds Kiln (R1-1), Clothes dryer (R1-2): those are for cooking equipment fastened in place.',
+    ],
+    [
+      'two wells on 35 A',
+      den()
+        .circuit('A', 35, { poles: 2 })
+        .load('well-pump', 'den', 'c0', 30, 'A')
+        .load('well-pump', 'den', 'c1', 30, 'A'),
+      'A has 2 outlets; a circuit of several outlets has 15, 20, 30, 40 or 50 A, not 35 A.',
+    ],
+    [
+      '2023: a receptacle on 10 A',
+      den().circuit('A', 10).receptacle('den', 'c0', 20, { circuit: 'A' }),
+      'A is a 10 A circuit and feeds receptacle R1-1 in den.',
+    ],
+    [
+      '2017: 10 A is no rating for several lights yet',
+      aHouse('2017')
+        .room('den', 'den', [0, 0, 200, 200])
+        .circuit('A', 10)
+        .ceiling('den', 'luminaire', 'A')
+        .ceiling('den', 'luminaire', 'A'),
+    ],
+  ],
+  notApplicable: [['15 and 20 A only', den().circuit('A', 15).circuit('B', 20)]],
 });
 
 testRule(outletOnCircuit, {

@@ -1,4 +1,5 @@
 import { distanceToFeature, placeOf } from '../../plan/points';
+import { boxHeightIn } from '../../place/receptacles';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const closetLuminaire = defineRule({
@@ -10,7 +11,7 @@ export const closetLuminaire = defineRule({
     why: 'Clothes pushed against a hot lamp catch fire. Pendants and bare lamps are never allowed; the others keep a distance from the storage space, measured from the nearest point of the luminaire.',
     editions: everyEdition({
       section: '410.16',
-      limits: { surfaceIn: 12, recessedIn: 6, shelfIn: 12 },
+      limits: { surfaceIn: 12, recessedIn: 6, shelfIn: 12, hangingIn: 24, rodIn: 72 },
       basis: fromMemory('high'),
     }),
     messages: {
@@ -41,7 +42,10 @@ export const closetLuminaire = defineRule({
         const edge = device.style === 'recessed' ? 3 : 4;
         const gap = Math.min(
           ...shelves.map((shelf) => {
-            const beyondShelf = Math.max(0, limits.shelfIn - shelf.at.depthIn);
+            // Up to the rod or 6 ft the storage space is 24 in deep, above that as deep as the shelf, 12 in at least.
+            const low = boxHeightIn(box, view.level.ceilingIn) <= limits.rodIn;
+            const deep = low ? limits.hangingIn : limits.shelfIn;
+            const beyondShelf = Math.max(0, deep - shelf.at.depthIn);
             return Math.max(0, distanceToFeature(view.room, shelf, placeOf(view, box)) - beyondShelf - edge);
           }),
         );

@@ -1,14 +1,26 @@
 import { openingBreak } from '../../plan/wall-spaces';
-import { roomBehind } from '../../plan/room-view';
+import { roomBehind, type RoomView } from '../../plan/room-view';
+import { BATHROOMS } from '../circuit-facts';
 import { hasAlarm, outsideBedrooms } from '../alarm-places';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 
+/** What burns fuel in a room, by its name. */
+function burnerOf({ features }: RoomView): string | undefined {
+  const burner = features.find((feature) => feature.fuel || feature.kind === 'fireplace');
+  return burner && (burner.name || burner.kind.replaceAll('-', ' '));
+}
+
+/** Bathrooms that a bedroom's own doors open to. */
+const attachedBaths = (facts: Facts, view: RoomView): readonly RoomView[] =>
+  view.openings.flatMap((seen) => {
+    const room = openingBreak(seen) && roomBehind(facts.house, view.room.id, seen);
+    return room && BATHROOMS.has(room.kind) ? facts.views.filter((one) => one.room === room) : [];
+  });
+
 /** What makes carbon monoxide alarms due: something that burns fuel, or a garage with a door into the house. */
 function cause(facts: Facts): string | undefined {
-  const burner = facts.views
-    .flatMap((view) => view.features)
-    .find((feature) => feature.fuel || feature.kind === 'fireplace');
-  if (burner) return `the ${burner.name || burner.kind.replaceAll('-', ' ')}`;
+  const burner = facts.views.map(burnerOf).find(Boolean);
+  if (burner) return `the ${burner}`;
   const garage = facts.views.find(
     (view) =>
       view.room.kind === 'garage' &&
@@ -31,6 +43,9 @@ export const coAlarms = defineRule({
     messages: {
       none: ({ room, cause: why }: { room: string; cause: string }) =>
         `No carbon monoxide alarm outside ${room}; it is due because of ${why}.`,
+      bedroom: ({ room, what }: { room: string; what: string }) =>
+        `No carbon monoxide alarm in ${room}; it is due there because of the ${what} in it or in its bathroom.`,
+      inside: ({ room }: { room: string }) => `A carbon monoxide alarm stands in ${room}.`,
       there: ({ room }: { room: string }) => `A carbon monoxide alarm stands outside ${room}.`,
       noDoor: ({ room }: { room: string }) =>
         `${room} has no door drawn, so the place outside it is not known. Draw its door.`,
@@ -40,7 +55,18 @@ export const coAlarms = defineRule({
   appliesTo: (facts) => facts.views.some((view) => view.room.kind === 'bedroom') && cause(facts) !== undefined,
   check: (facts, _limits, report) => {
     const why = cause(facts)!;
-    return [...outsideBedrooms(facts)].map(([id, places]) => {
+    const inside = facts.views
+      .filter((view) => view.room.kind === 'bedroom')
+      .flatMap((view) => {
+        const burner = burnerOf(view) ?? attachedBaths(facts, view).map(burnerOf).find(Boolean);
+        if (!burner) return [];
+        const room = view.room.name;
+        const where = { room: view.room.id };
+        return hasAlarm(view, 'co')
+          ? [report.pass('inside', { room }, where)]
+          : [report.fail('bedroom', { room, what: burner }, where)];
+      });
+    const outside = [...outsideBedrooms(facts)].map(([id, places]) => {
       const room = facts.house.rooms[id]!.name;
       if (places.length === 0) return report.cannotTell('noDoor', { room }, { room: id });
       const where = { room: places[0]!.room.id };
@@ -48,5 +74,6 @@ export const coAlarms = defineRule({
         ? report.pass('there', { room }, where)
         : report.fail('none', { room, cause: why }, where);
     });
+    return [...inside, ...outside];
   },
 });

@@ -3,6 +3,8 @@ import { ampsOf } from '../../loads/library';
 import { defineRule, fromMemory } from '../rule';
 
 const entry = (section: string) => ({ section, limits: { share: 0.8 }, basis: fromMemory('high') });
+/** A receptacle may feed plugs up to 12 A at 15 A, 16 A at 20 A, 24 A at 30 A: four fifths of its rating, Table 210.21(B)(2). */
+const BY_RECEPTACLE = '210.21(B)(2)';
 
 export const cordLoad = defineRule({
   id: 'cord-load',
@@ -29,13 +31,18 @@ export const cordLoad = defineRule({
   check: (facts, limits, report) =>
     circuitsOf(facts).flatMap((circuit) => {
       const outlets = outletsProper(outletsOf(facts, circuit));
-      if (outlets.length < 2 || circuit.ratingA > 20 || circuit.poles === 2) return [];
-      return outlets.flatMap(({ load, box }) => {
+      if (outlets.length < 2 || circuit.ratingA > 30) return [];
+      return outlets.flatMap(({ load, box, device }) => {
         if (!load?.cord || load.fastened) return [];
         const amps = ampsOf(load);
-        const allowed = circuit.ratingA * limits.share;
+        const receptacleA = device.kind === 'receptacle' ? device.ratingA : circuit.ratingA;
+        const allowed = Math.min(circuit.ratingA, receptacleA) * limits.share;
         const data = { load: load.name, amps, allowed, circuit: circuit.name };
-        const detail = { measured: () => `${amps.toFixed(1)} A`, required: () => `${allowed} A at most` };
+        const detail = {
+          ...(receptacleA < circuit.ratingA ? { section: BY_RECEPTACLE } : {}),
+          measured: () => `${amps.toFixed(1)} A`,
+          required: () => `${allowed} A at most`,
+        };
         return [
           amps > allowed + 1e-9
             ? report.fail('over', data, { circuit: circuit.id, box: box.id }, detail)

@@ -1,10 +1,16 @@
 import { circuitsOf, listOutlets, outletsOf } from '../circuit-facts';
 import { isGeneralReceptacle } from '../../circuits/circuit-load';
-import { isLighting } from '../../circuits/outlets';
+import { isLighting, type Outlet } from '../../circuits/outlets';
 import { ampsOf } from '../../loads/library';
 import { defineRule, fromMemory } from '../rule';
 
 const entry = (section: string) => ({ section, limits: { share: 0.5 }, basis: fromMemory('high') });
+
+/** Amperes of equipment fastened in place at an outlet; a ceiling or exhaust fan is such, a luminaire is not. */
+function fastenedAmps({ load, device }: Outlet): number {
+  if (load) return load.fastened ? ampsOf(load) : 0;
+  return device.kind === 'fan' ? device.va / 120 : 0;
+}
 
 export const fastenedHalf = defineRule({
   id: 'fastened-half',
@@ -28,16 +34,16 @@ export const fastenedHalf = defineRule({
   },
   scope: 'house',
   appliesTo: (facts) =>
-    circuitsOf(facts).some((circuit) => outletsOf(facts, circuit).some((outlet) => outlet.load?.fastened)),
+    circuitsOf(facts).some((circuit) => outletsOf(facts, circuit).some((outlet) => fastenedAmps(outlet) > 0)),
   check: (facts, limits, report) =>
     circuitsOf(facts).flatMap((circuit) => {
       const outlets = outletsOf(facts, circuit);
-      const fastened = outlets.filter((outlet) => outlet.load?.fastened);
+      const fastened = outlets.filter((outlet) => fastenedAmps(outlet) > 0);
       const sharesWith = outlets.some(
         (outlet) => isLighting(outlet) || isGeneralReceptacle(outlet) || (outlet.load?.cord && !outlet.load.fastened),
       );
       if (fastened.length === 0 || !sharesWith || circuit.poles === 2 || circuit.ratingA > 20) return [];
-      const sum = fastened.reduce((amps, outlet) => amps + ampsOf(outlet.load!), 0);
+      const sum = fastened.reduce((amps, outlet) => amps + fastenedAmps(outlet), 0);
       const half = circuit.ratingA * limits.share;
       const detail = { measured: () => `${sum.toFixed(1)} A`, required: () => `${half} A at most` };
       const where = { circuit: circuit.id, box: fastened[0]!.box.id };

@@ -1,3 +1,4 @@
+import type { Outlet } from '../../circuits/outlets';
 import { deviceIds, listOutlets } from '../circuit-facts';
 import { serveArea } from '../exclusive-circuit';
 import { OUTDOOR_KINDS } from '../protection/gfci';
@@ -50,11 +51,17 @@ export const garageCircuit = defineRule({
     ),
   check: (facts, limits, report) => {
     const ceiling = (room: string) => facts.views.find((view) => view.room.id === room)!.level.ceilingIn;
+    const inGarage = (outlet: Outlet) => outlet.room.kind === 'garage';
+    // 2017 puts every receptacle outlet of the garage on it, 2020 those of 210.52(G)(1); a freezer's or an opener's is read both
+    // ways, so it may ride along and need not.
     const area = serveArea(
       facts,
-      new Set(['garage']),
       limits.ratingA || 'any',
-      (outlet) => outlet.load === undefined && boxHeightIn(outlet.box, ceiling(outlet.room.id)) <= HIGHEST_REQUIRED_IN,
+      (outlet) =>
+        inGarage(outlet) &&
+        outlet.load === undefined &&
+        boxHeightIn(outlet.box, ceiling(outlet.room.id)) <= HIGHEST_REQUIRED_IN,
+      inGarage,
     );
     const garage = facts.views.find((view) => view.room.kind === 'garage')!.room;
     if (area.receptacles.length === area.unassigned) return [report.cannotTell('notYet', {}, { room: garage.id })];
@@ -71,13 +78,12 @@ export const garageCircuit = defineRule({
       const foreign = others.filter((outlet) => {
         const isOutdoorReceptacle =
           limits.outdoorsToo === 1 && outlet.device.kind === 'receptacle' && OUTDOOR_KINDS.has(outlet.room.kind);
-        // Whether a door opener's receptacle belongs here is read both ways; it never fails. A single bay may share (Exception 2).
-        const isOpener = outlet.load?.kind === 'garage-door-opener';
+        // A single bay may share (Exception 2).
         const shares =
           limits.singleBayException === 1 &&
           outlet.room.kind === 'garage' &&
           (limits.ratingA === 0 || outlet.room.bays === 1);
-        return !isOutdoorReceptacle && !isOpener && !shares;
+        return !isOutdoorReceptacle && !shares;
       });
       if (foreign.length === 0) return report.pass('right', { circuit: circuit.name }, { circuit: circuit.id });
       return report.fail(

@@ -24,6 +24,8 @@ import { conductorsTogether } from './conductors-together';
 import { continuousLoads } from './continuous-loads';
 import { cordLoad } from './cord-load';
 import { counterReceptacleSpacing } from './counter-receptacle-spacing';
+import { dimmerUse } from './dimmer-use';
+import { dishwasherReceptacle } from './dishwasher-receptacle';
 import { driverPlace } from './driver-place';
 import { extendedCircuit } from './extended-circuit';
 import { fastenedHalf } from './fastened-half';
@@ -62,10 +64,12 @@ import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
 import { smokeAlarms } from './smoke-alarms';
+import { stairDimmer } from './stair-dimmer';
 import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
 import { switchGroups } from './switch-groups';
 import { switchHeight } from './switch-height';
+import { switchInTub } from './switch-in-tub';
 import { switchNearEntrance } from './switch-near-entrance';
 import { tamperResistant } from './tamper-resistant';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
@@ -73,6 +77,7 @@ import { tubZoneReceptacles } from './tub-zone-receptacles';
 import { voltageDrop } from './voltage-drop';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
 import { weatherResistant } from './weather-resistant';
+import { whatRatingMayFeed } from './what-rating-may-feed';
 
 /** Every rule, by name. A new rule is one file, its table of cases, and one line here. */
 export const rules: readonly Rule[] = [
@@ -101,6 +106,8 @@ export const rules: readonly Rule[] = [
   continuousLoads,
   cordLoad,
   counterReceptacleSpacing,
+  dimmerUse,
+  dishwasherReceptacle,
   driverPlace,
   extendedCircuit,
   fastenedHalf,
@@ -139,10 +146,12 @@ export const rules: readonly Rule[] = [
   smallApplianceOnly,
   smallApplianceReceptacles,
   smokeAlarms,
+  stairDimmer,
   stairLightCircuit,
   stairSwitches,
   switchGroups,
   switchHeight,
+  switchInTub,
   switchNearEntrance,
   tamperResistant,
   tubZoneLuminaires,
@@ -150,4 +159,5 @@ export const rules: readonly Rule[] = [
   voltageDrop,
   wallReceptacleSpacing,
   weatherResistant,
+  whatRatingMayFeed,
 ];

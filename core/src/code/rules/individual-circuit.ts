@@ -2,17 +2,21 @@ import { describeOutlet, deviceIds, outletsOf, outletsProper } from '../circuit-
 import { isTappedCooking } from '../../circuits/cooking';
 import { newCircuitRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
+import type { Edition } from '../../house/schema';
 import type { Load } from '../../house/schema-equipment';
 
 /** Why a load must be alone on its circuit, where the code or its instructions say so. */
-function sectionFor(load: Load): string | undefined {
-  if (load.kind === 'furnace') return '422.12';
-  if (load.kind === 'ev-charger') return '625.40';
+function sectionFor(load: Load, edition: Edition): string | undefined {
+  if (isCentralHeating(load)) return '422.12';
+  if (/^ev-/.test(load.kind)) return edition === '2014' ? '210.17' : '625.40';
   if (load.kind === 'tub-pump') return '680.71';
   if (load.kind === 'range-hood' && load.cord) return '422.16(B)(4)';
   if (load.individual) return '110.3(B)';
   return undefined;
 }
+
+/** Heating plants other than fixed electric space heat, which falls to Article 424. */
+const isCentralHeating = ({ kind }: Load): boolean => kind === 'furnace' || kind === 'boiler';
 
 /** Equipment that belongs to a furnace may share its circuit: pumps, valves, humidifiers. 422.12 Exception. */
 const isAssociated = (name: string): boolean => /pump|humidifier|valve|air cleaner/i.test(name);
@@ -36,15 +40,15 @@ export const individualCircuit = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.load && sectionFor(outlet.load)),
+  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.load && sectionFor(outlet.load, facts.edition)),
   check: (facts, _limits, report) =>
     facts.outlets.all.flatMap((outlet) => {
-      const section = outlet.load && sectionFor(outlet.load);
+      const section = outlet.load && sectionFor(outlet.load, facts.edition);
       const circuit = outlet.device.circuit === null ? undefined : facts.house.circuits[outlet.device.circuit];
       if (!section || !circuit) return [];
       const load = outlet.load!;
       const others = outletsProper(outletsOf(facts, circuit)).filter(
-        (one) => one !== outlet && !(load.kind === 'furnace' && isAssociated(one.load?.name ?? '')),
+        (one) => one !== outlet && !(isCentralHeating(load) && isAssociated(one.load?.name ?? '')),
       );
       const where = { circuit: circuit.id, box: outlet.box.id };
       if (others.length > 0 && isTappedCooking(facts.house, circuit))

@@ -1,11 +1,13 @@
 import { boundsOf } from '../../house/geometry';
-import type { Feature, House } from '../../house/schema';
+import type { Box, Feature, House } from '../../house/schema';
 import { cutIntervals } from '../../plan/intervals';
 import { featureOutline } from '../../plan/points';
 import type { RoomView } from '../../plan/room-view';
+import { fromOuterEnd, peninsulaLengthIn } from '../../plan/islands';
+import { FOOD_ROOMS } from '../circuit-facts';
 import { count } from '../describe-place';
 import { defineRule, fromMemory } from '../rule';
-import { receptaclesOf } from '../../place/receptacles';
+import { receptaclesOf, whyNotCounted } from '../../place/receptacles';
 
 /** 2020: one for the first 9 ft² or part of it, one more for each further 18 ft² or part. *From memory*, high. */
 const neededByArea = (areaFt2: number): number => 1 + Math.ceil(Math.max(0, areaFt2 - 9) / 18 - 1e-9);
@@ -39,24 +41,71 @@ interface IslandLimits {
   readonly minShortIn: number;
   readonly byArea: number;
   readonly optional: number;
+  /** A peninsula is measured from the wall behind it (1), or from the edge where it joins (0). */
+  readonly fromWall: number;
+  /** One receptacle of a peninsula stands this near to its outer end; 0 where the edition does not say so. */
+  readonly endIn: number;
+  /** How far below the top a receptacle in the side may stand and still serve it. */
+  readonly belowIn: number;
 }
 
 /** How many receptacles an island or peninsula needs: one a space until 2017, by area in 2020; in 2023 a provision will do. */
 function neededBy(view: RoomView, island: Feature, limits: IslandLimits): number | 'provision' {
-  const [long, short] = [
-    Math.max(island.at.widthIn, island.at.depthIn),
-    Math.min(island.at.widthIn, island.at.depthIn),
-  ];
+  const { widthIn, depthIn } = island.at;
+  const short = Math.min(widthIn, depthIn);
+  const long =
+    island.kind === 'peninsula' && !limits.byArea
+      ? peninsulaLengthIn(view, island, limits.fromWall ? 'wall' : 'edge')
+      : Math.max(widthIn, depthIn);
   if (long < limits.minLongIn || short < limits.minShortIn) return 0;
   if (limits.optional) return 'provision';
-  if (limits.byArea) return neededByArea((long * short) / 144);
-  return spacesAlong(view, island).filter((one) => one >= limits.minLongIn).length;
+  if (limits.byArea) return neededByArea((widthIn * depthIn) / 144);
+  const spaces = spacesAlong(view, island);
+  return spaces.length === 1 ? 1 : spaces.filter((one) => one >= limits.minLongIn).length;
 }
 
-export const receptaclesForIsland = (house: House, view: RoomView, island: Feature): number | 'provision' => {
+/** The receptacles that serve the top: in or above it, or not too far below where the edition lets them. */
+function servingBoxes(view: RoomView, island: Feature, limits: IslandLimits): readonly Box[] {
+  const own = view.boxes.filter(
+    (box) =>
+      box.at.kind === 'feature' &&
+      box.at.feature === island.id &&
+      receptaclesOf(box).length > 0 &&
+      island.heightIn - box.at.heightIn <= limits.belowIn + 1 / 64,
+  );
+  if (island.kind !== 'peninsula' || !limits.fromWall || limits.byArea || island.at.kind !== 'wall') return own;
+  // Measured from the wall, the space begins there: a receptacle over it on that wall serves it (2017, medium).
+  const { wall, alongIn, widthIn } = island.at;
+  const onWall = view.boxes.filter(
+    (box) =>
+      box.at.kind === 'wall' &&
+      box.at.wall === wall &&
+      box.at.alongIn >= alongIn &&
+      box.at.alongIn <= alongIn + widthIn &&
+      box.at.heightIn >= island.heightIn &&
+      whyNotCounted(box, view.level.ceilingIn) === undefined,
+  );
+  return [...own, ...onWall];
+}
+
+/** How many receptacles are due at an island or peninsula, and the boxes that serve it already. */
+export function islandNeed(
+  house: House,
+  view: RoomView,
+  island: Feature,
+): {
+  readonly need: number | 'provision';
+  readonly serving: readonly Box[];
+  /** One of them within so many inches of a peninsula's outer end. */
+  readonly endIn: number;
+} {
   const { limits } = islandReceptacle.meta.editions[house.job.edition]!;
-  return neededBy(view, island, limits);
-};
+  const endIn = island.kind === 'peninsula' ? limits.endIn : 0;
+  return { need: neededBy(view, island, limits), serving: servingBoxes(view, island, limits), endIn };
+}
+
+const HIGH = fromMemory('high');
+const BY_SPACE = { minLongIn: 24, minShortIn: 12, byArea: 0, optional: 0, endIn: 0, belowIn: 12 };
 
 export const islandReceptacle = defineRule({
   id: 'island-receptacle',
@@ -66,24 +115,16 @@ export const islandReceptacle = defineRule({
     severity: 'violation',
     why: 'People work on islands with corded appliances. How many receptacles are due changed with each edition; since 2023 a provision for one is the least.',
     editions: {
-      '2014': {
-        section: '210.52(C)(2), (3)',
-        limits: { minLongIn: 24, minShortIn: 12, byArea: 0, optional: 0 },
-        basis: fromMemory('high'),
-      },
-      '2017': {
-        section: '210.52(C)(2), (3)',
-        limits: { minLongIn: 24, minShortIn: 12, byArea: 0, optional: 0 },
-        basis: fromMemory('high'),
-      },
+      '2014': { section: '210.52(C)(2), (3)', limits: { ...BY_SPACE, fromWall: 0 }, basis: HIGH },
+      '2017': { section: '210.52(C)(2), (3)', limits: { ...BY_SPACE, fromWall: 1 }, basis: HIGH },
       '2020': {
         section: '210.52(C)(2)',
-        limits: { minLongIn: 12, minShortIn: 12, byArea: 1, optional: 0 },
-        basis: fromMemory('high'),
+        limits: { minLongIn: 12, minShortIn: 12, byArea: 1, optional: 0, fromWall: 1, endIn: 24, belowIn: 12 },
+        basis: HIGH,
       },
       '2023': {
         section: '210.52(C)(2)',
-        limits: { minLongIn: 12, minShortIn: 12, byArea: 1, optional: 1 },
+        limits: { minLongIn: 12, minShortIn: 12, byArea: 1, optional: 1, fromWall: 1, endIn: 0, belowIn: 0 },
         basis: fromMemory('medium'),
       },
     },
@@ -92,38 +133,54 @@ export const islandReceptacle = defineRule({
         `The ${name} (${area.toFixed(1)} ft²) has ${count(have, 'receptacle')}; ${need} ${need === 1 ? 'is' : 'are'} due.`,
       enough: ({ name, have }: { name: string; have: number }) =>
         `The ${name} has ${count(have, 'receptacle')}: enough.`,
-      noProvision: ({ name }: { name: string }) =>
-        `The ${name} has neither a receptacle nor a provision (box, cable or raceway) for one later.`,
+      end: ({ name, nearest }: { name: string; nearest: number }, show) =>
+        `The receptacle nearest to the outer end of the ${name} is ${show(nearest)} from it.`,
+      noProvision: ({ name, side }: { name: string; side: boolean }) =>
+        side
+          ? `The ${name} has a receptacle in its side only: it may be there, but does not serve the counter. Set one listed for countertops into the top, or keep a provision.`
+          : `The ${name} has neither a receptacle nor a provision (box, cable or raceway) for one later.`,
       provided: ({ name }: { name: string }) => `The ${name} has a provision for a later receptacle.`,
     },
   },
   scope: 'room',
-  appliesTo: (view) =>
-    view.room.kind === 'kitchen' &&
-    view.features.some((feature) => feature.kind === 'island' || feature.kind === 'peninsula'),
+  appliesTo: (view) => view.features.some((one) => isWorkTop(view, one)),
   check: (view, limits, report) =>
     view.features.flatMap((feature) => {
-      if (feature.kind !== 'island' && feature.kind !== 'peninsula') return [];
+      if (!isWorkTop(view, feature)) return [];
       const need = neededBy(view, feature, limits);
       if (need === 0) return [];
       const area = (feature.at.widthIn * feature.at.depthIn) / 144;
       const name = feature.name || feature.kind;
       const where = { room: view.room.id, feature: feature.id };
-      const have = view.boxes.filter(
-        (box) => box.at.kind === 'feature' && box.at.feature === feature.id && receptaclesOf(box).length > 0,
-      ).length;
-      if (need === 'provision' && have === 0)
+      const serving = servingBoxes(view, feature, limits);
+      const have = serving.length;
+      if (need === 'provision' && have === 0) {
+        const side = view.boxes.some((box) => box.at.kind === 'feature' && box.at.feature === feature.id);
         return [
           feature.provision
             ? report.pass('provided', { name }, where)
-            : report.fail('noProvision', { name }, where, { required: () => 'a receptacle or a provision for one' }),
+            : report.fail('noProvision', { name, side }, where, {
+                measured: () => (side ? 'below the top' : 'none'),
+                required: () => 'a receptacle in or above the top, or a provision for one',
+              }),
         ];
+      }
       const due = need === 'provision' ? 1 : need;
       const detail = { measured: () => `${have}`, required: () => `${due}` };
-      return [
-        have < due
-          ? report.fail('few', { name, have, need: due, area }, where, detail)
-          : report.pass('enough', { name, have }, where, detail),
-      ];
+      if (have < due) return [report.fail('few', { name, have, need: due, area }, where, detail)];
+      const nearest = Math.min(...serving.map((box) => fromOuterEnd(view, feature, box)));
+      if (feature.kind === 'peninsula' && limits.endIn > 0 && nearest > limits.endIn + 1 / 64)
+        return [
+          report.fail('end', { name, nearest }, where, {
+            measured: (show) => show(nearest),
+            required: (show) => `one within ${show(limits.endIn)} of the outer end`,
+          }),
+        ];
+      return [report.pass('enough', { name, have }, where, detail)];
     }),
 });
+
+/** Islands and peninsulas of the rooms that 210.52(C) names; elsewhere they are furniture. */
+function isWorkTop({ room }: RoomView, feature: Feature): boolean {
+  return (feature.kind === 'island' || feature.kind === 'peninsula') && FOOD_ROOMS.has(room.kind);
+}

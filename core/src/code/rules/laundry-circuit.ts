@@ -1,7 +1,11 @@
+import type { RoomView } from '../../plan/room-view';
 import { deviceIds, listOutlets } from '../circuit-facts';
 import { serveArea } from '../exclusive-circuit';
+import { isInLaundryArea, isLaundryRoom } from '../laundry-area';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+
+const hasWasher = ({ features }: RoomView): boolean => features.some((one) => one.kind === 'washer');
 
 export const laundryCircuit = defineRule({
   id: 'laundry-circuit',
@@ -22,12 +26,14 @@ export const laundryCircuit = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.views.some((view) => view.room.kind === 'kitchen' || view.room.kind === 'laundry'),
+  appliesTo: (facts) =>
+    facts.views.some((view) => view.room.kind === 'kitchen' || isLaundryRoom(view) || hasWasher(view)),
   check: (facts, limits, report) => {
-    const room = facts.views.find((view) => view.room.kind === 'laundry')?.room;
-    if (!room) return [report.cannotTell('noLaundry', {}, {})];
     // A receptacle on a circuit of its own (a gas dryer's, a freezer's) takes nothing from the laundry circuit.
-    const area = serveArea(facts, new Set(['laundry']), limits.ratingA);
+    const area = serveArea(facts, limits.ratingA, (outlet) => isInLaundryArea(facts.house, outlet));
+    const drawn = facts.views.find(isLaundryRoom) ?? facts.views.find(hasWasher);
+    const room = drawn?.room ?? area.receptacles[0]?.room;
+    if (!room) return [report.cannotTell('noLaundry', {}, {})];
     if (area.unassigned === area.receptacles.length) return [report.cannotTell('notYet', {}, { room: room.id })];
     if (area.circuits.length === 0)
       return [

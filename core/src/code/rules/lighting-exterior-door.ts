@@ -2,6 +2,7 @@ import type { RoomKind } from '../../house/schema';
 import { OUTDOOR_KINDS } from '../protection/gfci';
 import { isGrouped, lightOf } from '../../control/room-light';
 import { roomBehind } from '../../plan/room-view';
+import { mayHaveNoPower } from '../detached';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 const DOORS: ReadonlySet<string> = new Set(['door', 'slider', 'pocket', 'barn', 'cased']);
@@ -30,6 +31,9 @@ export const lightingExteriorDoor = defineRule({
   appliesTo: (facts) => facts.views.some((view) => !OUTSIDE_KINDS.has(view.room.kind)),
   check: (facts, _limits, report) =>
     facts.views.flatMap((view) => {
+      // The dwelling and its garages; an accessory building is named by no edition for sure.
+      if (view.room.kind === 'accessory-building' || (view.room.kind === 'garage' && mayHaveNoPower(view, facts.views)))
+        return [];
       if (OUTSIDE_KINDS.has(view.room.kind) || view.level.elevationIn > NEAR_GRADE_IN || view.level.belowGrade)
         return [];
       return view.openings.flatMap((seen) => {

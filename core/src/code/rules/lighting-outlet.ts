@@ -2,7 +2,8 @@ import type { RoomKind } from '../../house/schema';
 import { lightOf } from '../../control/room-light';
 import { HABITABLE_ROOMS } from '../../place/habitable';
 import type { RoomView } from '../../plan/room-view';
-import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { mayHaveNoPower } from '../detached';
+import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
 
 /** Habitable rooms, bathrooms, hallways, stairways and garages, as 210.70(A) names them. */
 const LIT: ReadonlySet<RoomKind> = new Set<RoomKind>([
@@ -20,8 +21,10 @@ const entry = (accessory: 0 | 1): EditionEntry<{ accessory: number }> => ({
   limits: { accessory },
   basis: fromMemory('high'),
 });
-const mustBeLit = ({ room, boxes }: RoomView, accessory: number): boolean =>
-  LIT.has(room.kind) || (accessory === 1 && room.kind === 'accessory-building' && boxes.length > 0);
+/** A garage that stands apart, and an accessory building, count when power is brought to them. */
+const mustBeLit = (view: RoomView, facts: Facts, accessory: number): boolean =>
+  (LIT.has(view.room.kind) && !(view.room.kind === 'garage' && mayHaveNoPower(view, facts.views))) ||
+  (accessory === 1 && view.room.kind === 'accessory-building' && view.boxes.length > 0);
 /** Where a switched receptacle does not stand in for the lighting outlet: 210.70(A)(1) Exception 1 and (A)(2). */
 const NO_LAMP_INSTEAD: ReadonlySet<RoomKind> = new Set<RoomKind>([
   'kitchen',
@@ -55,10 +58,10 @@ export const lightingOutlet = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.views.some((view) => mustBeLit(view, 1)),
+  appliesTo: (facts) => facts.views.some((view) => mustBeLit(view, facts, 1)),
   check: (facts, limits, report) =>
     facts.views
-      .filter((view) => mustBeLit(view, limits.accessory))
+      .filter((view) => mustBeLit(view, facts, limits.accessory))
       .map(({ room }) => {
         const light = lightOf(facts.house, facts.outlets, room);
         const instead = !NO_LAMP_INSTEAD.has(room.kind);

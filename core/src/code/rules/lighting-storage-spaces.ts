@@ -28,7 +28,10 @@ export const lightingStorageSpaces = defineRule({
     },
     messages: {
       none: ({ room, why }: { room: string; why: string }) => `${room} ${why} and has no lighting outlet.`,
-      lit: ({ room }: { room: string }) => `${room} has its lighting outlet.`,
+      lit: ({ room }: { room: string }) => `${room} has its lighting outlet, with a wall switch.`,
+      own: ({ room }: { room: string }) => `${room} has a lighting outlet with a switch of its own at the way in.`,
+      control: ({ room }: { room: string }) =>
+        `How the light of ${room} is switched is not drawn. It needs a switch at the usual way in, or one in the luminaire within reach of it.`,
       unknown: ({ room }: { room: string }) =>
         `Whether ${room} is used for storage, or holds equipment to be serviced, is not drawn. If so, it needs a lighting outlet controlled at its way in.`,
     },
@@ -41,8 +44,13 @@ export const lightingStorageSpaces = defineRule({
       .map((view) => {
         const { room } = view;
         const where = { room: room.id };
-        if (lightOf(facts.house, facts.outlets, room).luminaires.length > 0)
-          return report.pass('lit', { room: room.name }, where);
+        const { luminaires, controlled } = lightOf(facts.house, facts.outlets, room);
+        if (luminaires.length > 0)
+          return luminaires.some(({ device }) => device.kind === 'luminaire' && device.ownSwitch)
+            ? report.pass('own', { room: room.name }, where)
+            : luminaires.some((one) => controlled.includes(one))
+              ? report.pass('lit', { room: room.name }, where)
+              : report.cannotTell('control', { room: room.name }, where);
         const equipment = view.features.some((feature) => SERVICED.has(feature.kind));
         if (equipment) return report.fail('none', { room: room.name, why: 'holds equipment' }, where);
         if (room.kind === 'attic' || room.kind === 'crawl-space')

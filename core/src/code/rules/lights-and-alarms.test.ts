@@ -62,6 +62,7 @@ testRule(lightingOutlet, {
   ],
   notApplicable: [
     ['a closet needs no light', room('closet')],
+    ['a detached garage without a box', room('garage')],
     ['an accessory building without power', room('accessory-building')],
     ['nor a pantry', room('pantry')],
   ],
@@ -69,8 +70,13 @@ testRule(lightingOutlet, {
 
 testRule(lightingStorageSpaces, {
   passes: [
-    ['an attic with a light', room('attic').ceiling('r', 'luminaire', null), 'r has its lighting outlet.'],
-    ['2014: a basement with a light', room('basement-unfinished', '2014').ceiling('r', 'luminaire', null)],
+    ['an attic with a light and a switch', room('attic').lit('r'), 'r has its lighting outlet, with a wall switch.'],
+    [
+      'a crawl space with a pull chain at its hatch',
+      room('crawl-space').ceiling('r', 'luminaire', null, { ownSwitch: true }),
+      'r has a lighting outlet with a switch of its own at the way in.',
+    ],
+    ['2014: a basement with a light', room('basement-unfinished', '2014').lit('r')],
   ],
   fails: [
     [
@@ -81,6 +87,11 @@ testRule(lightingStorageSpaces, {
     ['a utility room', room('utility'), 'r is a utility or storage space and has no lighting outlet.'],
   ],
   cannotTell: [
+    [
+      'a light, and nobody has said how it is switched',
+      room('crawl-space').ceiling('r', 'luminaire', null),
+      'How the light of r is switched is not drawn. It needs a switch at the usual way in, or one in the luminaire within reach of it.',
+    ],
     [
       'an attic of unknown use',
       room('attic'),
@@ -102,6 +113,14 @@ testRule(lightingExteriorDoor, {
       entry().ceiling('porch', 'luminaire', null).switchAt('liv', 'c2', 40, null),
       'porch is lit outside the door of liv.',
     ],
+    [
+      'the door of a shed asks for none',
+      entry()
+        .ceiling('porch', 'luminaire', null)
+        .switchAt('liv', 'c2', 40, null)
+        .room('shed', 'accessory-building', [400, 0, 90, 90])
+        .opening('shed', 'c2', 'door', 20, 36),
+    ],
   ],
   fails: [
     ['no porch light', entry(), 'porch, outside the door of liv, has no lighting outlet.'],
@@ -118,6 +137,7 @@ testRule(lightingExteriorDoor, {
       'What lies outside the door of liv is not drawn, so its outdoor light cannot be checked. Draw a porch, a deck or a strip of yard there.',
     ],
   ],
+  notApplicable: [['only a yard', room('outdoors')]],
 });
 
 const stair = (risers?: number) => room('stair').feature('r', 'stair', ['c1', 0, 100, 40], risers ? { risers } : {});
@@ -194,12 +214,29 @@ testRule(coAlarms, {
       sleeping().feature('hall', 'furnace', ['c0', 60, 20, 20], { fuel: true }).ceiling('hall', 'alarm', null, both),
       'A carbon monoxide alarm stands outside bed.',
     ],
+    [
+      'a gas fireplace in the bedroom: one inside and one outside',
+      sleeping()
+        .feature('bed', 'fireplace', ['c0', 30, 40, 20])
+        .ceiling('bed', 'alarm', null, both)
+        .ceiling('hall', 'alarm', null, both),
+      'A carbon monoxide alarm stands in bed.',
+    ],
   ],
   fails: [
     [
       'a fireplace and no alarm',
       sleeping().feature('hall', 'fireplace', ['c0', 60, 40, 20]),
       'No carbon monoxide alarm outside bed; it is due because of the fireplace.',
+    ],
+    [
+      'a gas heater in the bathroom that opens to the bedroom',
+      sleeping()
+        .room('bath', 'bathroom', [148.5, 0, 96, 60])
+        .opening('bed', 'c1', 'door', 10, 28)
+        .feature('bath', 'water-heater', ['c0', 10, 20, 20], { fuel: true, name: 'gas heater' })
+        .ceiling('hall', 'alarm', null, both),
+      'No carbon monoxide alarm in bed; it is due there because of the gas heater in it or in its bathroom.',
     ],
     [
       'a garage with a door into the hall',
@@ -210,7 +247,7 @@ testRule(coAlarms, {
   cannotTell: [
     [
       'nobody knows what lies outside',
-      room('bedroom').feature('r', 'fireplace', ['c0', 60, 40, 20]),
+      room('bedroom').feature('r', 'fireplace', ['c0', 60, 40, 20]).ceiling('r', 'alarm', null, both),
       'r has no door drawn, so the place outside it is not known. Draw its door.',
     ],
   ],

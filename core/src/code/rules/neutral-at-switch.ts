@@ -37,12 +37,17 @@ export const neutralAtSwitch = defineRule({
           const data = { tag: one.box.tag, why };
           const makeUp = boxes.get(one.box.id);
           if (!makeUp) return [];
-          const there = makeUp.cables.some(({ cable }) =>
-            cable.conductors.some(({ signal }) => signal?.kind === 'neutral' && signal.of === unit.id),
-          );
-          if (there) return [report.pass('there', data, where)];
+          const hasNeutral = (box: string) =>
+            boxes
+              .get(box)
+              ?.cables.some(({ cable }) =>
+                cable.conductors.some(({ signal }) => signal?.kind === 'neutral' && signal.of === unit.id),
+              ) ?? false;
+          if (needed === 'one' && !hasNeutral(one.box.id) && order.some((other) => hasNeutral(other.box.id)))
+            return [report.pass('free', { ...data, why: 'another that sees the whole of the lit area has it' }, where)];
+          if (hasNeutral(one.box.id)) return [report.pass('there', data, where)];
           if (needed === 'cannot-tell') return [report.cannotTell('unsure', data, where)];
-          return [needed === 'yes' ? report.fail('missing', data, where) : report.pass('free', data, where)];
+          return [needed !== 'no' ? report.fail('missing', data, where) : report.pass('free', data, where)];
         }),
       ),
     );

@@ -1,8 +1,25 @@
-import { polygonsOverlap } from '../../house/geometry';
+import { polygonsOverlap, segmentsCross, type Point } from '../../house/geometry';
+import type { FeatureKind, Room } from '../../house/schema';
 import { featureOutline } from '../../plan/points';
-import { rectangleOnWall } from '../../plan/wall-loop';
+import { rectangleOnWall, wallLoop, type LoopWall } from '../../plan/wall-loop';
 import { wallOf } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+
+/** Marks on a wall or ceiling, which take no floor. */
+const FLAT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['no-device', 'beam', 'brace', 'tile']);
+
+/** The sides of the room that a space in front of a panel would reach beyond. */
+function crossedSides(room: Room, space: readonly Point[]): readonly LoopWall[] {
+  const middle = {
+    x: space.reduce((sum, one) => sum + one.x, 0) / space.length,
+    y: space.reduce((sum, one) => sum + one.y, 0) / space.length,
+  };
+  // A hair smaller, so that a space which just fits touches no wall.
+  const inner = space.map(({ x, y }) => ({ x: x + (middle.x - x) * 0.002, y: y + (middle.y - y) * 0.002 }));
+  return wallLoop(room).walls.filter((wall) =>
+    inner.some((corner, i) => segmentsCross(corner, inner[(i + 1) % inner.length]!, wall.from, wall.to)),
+  );
+}
 
 export const panelWorkingSpace = defineRule({
   id: 'panel-working-space',
@@ -22,6 +39,8 @@ export const panelWorkingSpace = defineRule({
       blocked: ({ panel, what }: { panel: string; what: string }) => `${what} stands in the working space of ${panel}.`,
       low: ({ panel, ceiling }: { panel: string; ceiling: number }, show) =>
         `The ceiling over ${panel} is ${show(ceiling)} high.`,
+      beyond: ({ panel }: { panel: string }) =>
+        `The working space of ${panel} reaches over an open side into the next room. Look whether anything stands there.`,
       clear: ({ panel }: { panel: string }) => `The working space of ${panel} is clear.`,
       notDrawn: ({ panel }: { panel: string }) =>
         `Where ${panel} hangs is not drawn, so its working space is not known. Draw it as a feature on a wall.`,
@@ -44,10 +63,11 @@ export const panelWorkingSpace = defineRule({
       const wall = wallOf(view, drawn.at.wall);
       const wide = Math.max(limits.widthIn, widthIn);
       const others = view.features.filter(
-        (one) => one.id !== drawn.id && one.kind !== 'no-device' && one.kind !== 'beam',
+        (one) => one.id !== drawn.id && !FLAT.has(one.kind) && (one.bottomIn ?? 0) < limits.heightIn,
       );
       // The space need not be centred: any place that holds the panel's width will do.
       let blocker: string | undefined;
+      let [shallow, open] = [false, false];
       let fits = false;
       for (let start = alongIn + widthIn - wide; start <= alongIn + 1e-6; start += 1) {
         if (start < -1e-6 || start + wide > wall.lengthIn + 1e-6) continue;
@@ -58,11 +78,21 @@ export const panelWorkingSpace = defineRule({
           depthIn: limits.depthIn,
           behindIn: depthIn,
         });
+        const crossed = crossedSides(view.room, space);
+        if (crossed.some((one) => one.boundary !== 'open')) {
+          shallow = true;
+          continue;
+        }
+        open ||= crossed.length > 0;
         const inside = others.find((one) => polygonsOverlap(space, featureOutline(view.room, one)));
-        if (!inside) return report.pass('clear', { panel: panel.name }, where);
+        if (!inside)
+          return open
+            ? report.cannotTell('beyond', { panel: panel.name }, where)
+            : report.pass('clear', { panel: panel.name }, where);
         blocker = inside.name || inside.kind.replaceAll('-', ' ');
       }
-      if (!fits) return report.fail('narrow', { panel: panel.name, room: view.room.name }, where);
+      if (!fits || (shallow && blocker === undefined))
+        return report.fail('narrow', { panel: panel.name, room: view.room.name }, where);
       return report.fail('blocked', { panel: panel.name, what: `The ${blocker!}` }, where, {
         required: (show) => `${show(limits.widthIn)} by ${show(limits.depthIn)}, clear to the floor`,
       });

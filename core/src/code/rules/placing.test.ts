@@ -5,7 +5,7 @@ import { foyerReceptacle } from './foyer-receptacle';
 import { garageReceptacle } from './garage-receptacle';
 import { hallwayReceptacle } from './hallway-receptacle';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
-import { islandReceptacle, receptaclesForIsland } from './island-receptacle';
+import { islandNeed, islandReceptacle } from './island-receptacle';
 import { belowCounterReceptacle } from './below-counter-receptacle';
 import { describe, expect, it } from 'vitest';
 import { viewRoom, type Edition } from '../../index';
@@ -23,6 +23,12 @@ testRule(bathroomBasinReceptacle, {
       bath().receptacle('bath', 'c0', 76, { heightIn: 43 }),
       'A receptacle stands 3\'-0" from the basin of bath.',
     ],
+    [
+      'in the side of the vanity, 12 in below the basin\u2019s top',
+      bath()
+        .feature('bath', 'cabinet', ['c0', 10, 60, 21], { id: 'vanity' })
+        .onFeature('bath', 'vanity', null, 22, [70, 10]),
+    ],
   ],
   fails: [
     [
@@ -31,6 +37,12 @@ testRule(bathroomBasinReceptacle, {
       'The nearest receptacle to the basin of bath is 3\'-0 1/16" away.',
     ],
     ['none at all', bath(), 'bath has no receptacle at its basin.'],
+    [
+      'in the side of the vanity, 13 in below the basin\u2019s top',
+      bath()
+        .feature('bath', 'cabinet', ['c0', 10, 60, 21], { id: 'vanity' })
+        .onFeature('bath', 'vanity', null, 21, [70, 10]),
+    ],
     ['more than 12 in below the basin\u2019s top', bath().receptacle('bath', 'c0', 30, { heightIn: 21 })],
     [
       'one between two basins more than 72 in apart',
@@ -54,6 +66,12 @@ const island = (edition: Edition, w: number, d: number, extra = {}) =>
   aHouse(edition)
     .room('kit', 'kitchen', [0, 0, 300, 300])
     .standing('isl', 'kit', 'island', [100, 100, w, d], { name: 'island', ...extra });
+/** A peninsula of 30 in that stands out from the north wall, past a counter of 25 in on both sides. */
+const peninsula = (edition: Edition, outIn = 100) =>
+  aHouse(edition)
+    .room('kit', 'kitchen', [0, 0, 300, 300])
+    .feature('kit', 'counter', ['c0', 20, 180, 25])
+    .feature('kit', 'peninsula', ['c0', 100, 30, outIn], { id: 'pen' });
 testRule(islandReceptacle, {
   passes: [
     [
@@ -67,9 +85,43 @@ testRule(islandReceptacle, {
       island('2023', 72, 36, { provision: true }),
       'The island has a provision for a later receptacle.',
     ],
-    ['2023: one receptacle is enough', island('2023', 96, 60).onFeature('kit', 'isl')],
+    ['2023: one receptacle in the top is enough', island('2023', 96, 60).onFeature('kit', 'isl', null, 36)],
+    ['2020: 9 ft² ask for one', island('2020', 36, 36).onFeature('kit', 'isl')],
+    [
+      '2020: a peninsula with one at its outer end',
+      peninsula('2020', 43).onFeature('kit', 'pen', null, 30, [115, 43]),
+      'The peninsula has 1 receptacle: enough.',
+    ],
+    [
+      '2017: a receptacle on the wall at the joint serves a peninsula measured from the wall',
+      peninsula('2017').receptacle('kit', 'c0', 115, { heightIn: 43 }),
+    ],
+    [
+      '2017: an island of 23 in asks for none, the peninsula beside it has one',
+      peninsula('2017', 30).standing('isl', 'kit', 'island', [200, 200, 23, 20]).onFeature('kit', 'pen'),
+    ],
   ],
   fails: [
+    [
+      '2020: a peninsula with its receptacle 25 in from the outer end',
+      peninsula('2020', 43).onFeature('kit', 'pen', null, 30, [100, 18]),
+      'The receptacle nearest to the outer end of the peninsula is 2\'-1" from it.',
+    ],
+    ['2017: a peninsula of 47 in from the wall, 22 in from the edge', peninsula('2017', 47)],
+    [
+      '2014: 24 in from the edge where it joins the counter',
+      peninsula('2014', 49),
+      'The peninsula (10.2 ft²) has 0 receptacles; 1 is due.',
+    ],
+    [
+      'a dining room\u2019s island is a counter as well',
+      aHouse('2017').room('din', 'dining', [0, 0, 300, 300]).standing('isl', 'din', 'island', [100, 100, 60, 30]),
+    ],
+    [
+      '2023: in its side only',
+      island('2023', 64, 30).onFeature('kit', 'isl', null, 30),
+      'The island has a receptacle in its side only: it may be there, but does not serve the counter. Set one listed for countertops into the top, or keep a provision.',
+    ],
     ['2017: none', island('2017', 24, 12), 'The island (2.0 ft²) has 0 receptacles; 1 is due.'],
     [
       '2020: a hair over 27 ft² asks for three',
@@ -82,7 +134,13 @@ testRule(islandReceptacle, {
       'The island has neither a receptacle nor a provision (box, cable or raceway) for one later.',
     ],
   ],
-  notApplicable: [['a kitchen without an island', aHouse().room('kit', 'kitchen', [0, 0, 100, 100])]],
+  notApplicable: [
+    ['a kitchen without an island', aHouse().room('kit', 'kitchen', [0, 0, 100, 100])],
+    [
+      'a workbench island in a studio',
+      aHouse().room('s', 'studio', [0, 0, 300, 300]).standing('isl', 's', 'island', [100, 100, 60, 30]),
+    ],
+  ],
 });
 
 testRule(hallwayReceptacle, {
@@ -156,7 +214,8 @@ testRule(laundryReceptacle, {
   ],
 });
 
-const garage = (bays?: number) => aHouse().room('garage', 'garage', [0, 0, 240, 240], { bays });
+const garage = (bays?: number) =>
+  aHouse().room('garage', 'garage', [0, 0, 240, 240], { bays }).room('liv', 'living', [244.5, 0, 100, 100]);
 testRule(garageReceptacle, {
   passes: [
     [
@@ -171,9 +230,19 @@ testRule(garageReceptacle, {
       garage(2).receptacle('garage', 'c0', 60),
       'garage has 1 receptacle for 2 vehicle bays.',
     ],
+    [
+      'a car charger\u2019s receptacle is beside the one of the bay',
+      garage(1).load('ev-cord', 'garage', 'c0', 60, null),
+    ],
+    ['an attached garage with no box at all', garage(1)],
     ['the door opener\u2019s ceiling receptacle serves no bay', garage(1).ceiling('garage', 'receptacle', null)],
   ],
   cannotTell: [
+    [
+      'a detached garage without a box: without power nothing is asked',
+      aHouse().room('garage', 'garage', [0, 0, 240, 240], { bays: 2 }).room('liv', 'living', [300, 0, 100, 100]),
+      'garage stands apart and has no box. If power is brought to it, it needs a receptacle for each bay and a light.',
+    ],
     ['nobody has said how many bays', garage(), 'How many vehicles garage holds is not said. Enter its bays.'],
   ],
 });
@@ -259,14 +328,14 @@ testRule(belowCounterReceptacle, {
   passes: [
     [
       '2014: 12 in below the top',
-      island('2014', 64, 30).onFeature('kit', 'isl', null, 24),
+      island('2014', 64, 30, { overhangIn: 6 }).onFeature('kit', 'isl', null, 24),
       'R1-1 may serve the island from its side.',
     ],
-    ['2020: 6 in below', island('2020', 64, 30).onFeature('kit', 'isl', null, 30)],
+    ['2020: 6 in below', island('2020', 64, 30, { overhangIn: 1 }).onFeature('kit', 'isl', null, 30)],
     [
-      '2023: one in the top besides',
-      island('2023', 64, 30).onFeature('kit', 'isl', null, 24).onFeature('kit', 'isl', null, 36),
-      'R1-1 in the side of the island is there besides what serves its top.',
+      '2023: for other uses',
+      island('2023', 64, 30).onFeature('kit', 'isl', null, 24),
+      'R1-1 may be in the side of the island, but does not serve its top.',
     ],
   ],
   fails: [
@@ -276,14 +345,30 @@ testRule(belowCounterReceptacle, {
       'R1-1 stands 1\'-1" below the top of the island.',
     ],
     [
-      '2023: in the side only',
-      island('2023', 64, 30).onFeature('kit', 'isl', null, 30),
-      'The island has a receptacle in its side only: it may be there, but does not serve the counter. Set one listed for countertops into the top, or keep a provision.',
+      '2020: under an overhang of 12 in for stools',
+      island('2020', 64, 30, { overhangIn: 12 }).onFeature('kit', 'isl', null, 30),
+      'R1-1 stands below a top that overhangs the island by 1\'-0": it does not serve it.',
+    ],
+  ],
+  cannotTell: [
+    [
+      '2017: nobody has said how far the top overhangs',
+      island('2017', 64, 30).onFeature('kit', 'isl', null, 30),
+      'How far the top overhangs the island over R1-1 is not said. Beyond 6 in the receptacle does not serve it: enter the overhang.',
     ],
   ],
 });
 
 describe('islands of 2014 and 2017', () => {
+  it.each([
+    ['2014', 48, 0],
+    ['2014', 49, 1],
+    ['2017', 23, 0],
+    ['2017', 24, 1],
+  ] as const)('%s: a peninsula of %i in from the wall, past 25 in of counter: %i due', (edition, outIn, due) => {
+    const house = peninsula(edition, outIn).build();
+    expect(islandNeed(house, viewRoom(house, 'kit'), house.features['pen']!).need).toBe(due);
+  });
   it.each([
     ['a sink with 10 in of counter behind it divides the top: two are due', 10, 2],
     ['with 13 in behind it does not', 13, 1],
@@ -291,6 +376,6 @@ describe('islands of 2014 and 2017', () => {
     const house = island('2017', 96, 36)
       .standing('sink', 'kit', 'sink', [135, 100 + behind, 24, 36 - 2 * behind > 6 ? 36 - 2 * behind : 10])
       .build();
-    expect(receptaclesForIsland(house, viewRoom(house, 'kit'), house.features['isl']!)).toBe(due);
+    expect(islandNeed(house, viewRoom(house, 'kit'), house.features['isl']!).need).toBe(due);
   });
 });

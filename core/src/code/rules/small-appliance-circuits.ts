@@ -19,31 +19,39 @@ export const smallApplianceCircuits = defineRule({
         `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A; ${need} are due.`,
       enough: ({ room, n }: { room: string; n: number }) =>
         `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A.`,
+      twoKitchens: ({ circuit, rooms }: { circuit: string; rooms: string }) =>
+        `${circuit} feeds the counters of ${rooms}: a small-appliance circuit serves one kitchen.`,
       noCounter: ({ room }: { room: string }) =>
         `${room} has no counter receptacle yet, so its small-appliance circuits cannot be counted.`,
     },
   },
   scope: 'house',
   appliesTo: (facts) => facts.views.some((view) => view.room.kind === 'kitchen'),
-  check: (facts, limits, report) =>
-    facts.views
-      .filter((view) => view.room.kind === 'kitchen')
-      .map(({ room }) => {
-        const counters = facts.outlets.all.filter(
-          (outlet) => outlet.room === room && isCounterReceptacle(facts, outlet),
-        );
-        if (counters.length === 0) return report.cannotTell('noCounter', { room: room.name }, { room: room.id });
-        const feeding = circuitsOf(facts).filter(
-          (circuit) =>
-            circuit.ratingA === limits.ratingA && outletsOf(facts, circuit).some((outlet) => counters.includes(outlet)),
-        );
-        const data = { room: room.name, n: feeding.length, need: limits.circuits };
-        const detail = {
-          measured: () => `${feeding.length}`,
-          required: () => `${limits.circuits} of ${limits.ratingA} A`,
-        };
-        return feeding.length < limits.circuits
-          ? report.fail('few', data, { room: room.id }, detail)
-          : report.pass('enough', data, { room: room.id }, detail);
-      }),
+  check: (facts, limits, report) => {
+    const kitchens = facts.views.filter((view) => view.room.kind === 'kitchen');
+    const shared = circuitsOf(facts).flatMap((circuit) => {
+      const rooms = new Set(
+        outletsOf(facts, circuit).flatMap((one) => (isCounterReceptacle(facts, one) ? [one.room.name] : [])),
+      );
+      const data = { circuit: circuit.name, rooms: [...rooms].join(' and ') };
+      return rooms.size > 1 ? [report.fail('twoKitchens', data, { circuit: circuit.id })] : [];
+    });
+    const counters = kitchens.map(({ room }) => {
+      const over = facts.outlets.all.filter((outlet) => outlet.room === room && isCounterReceptacle(facts, outlet));
+      if (over.length === 0) return report.cannotTell('noCounter', { room: room.name }, { room: room.id });
+      const feeding = circuitsOf(facts).filter(
+        (circuit) =>
+          circuit.ratingA === limits.ratingA && outletsOf(facts, circuit).some((outlet) => over.includes(outlet)),
+      );
+      const data = { room: room.name, n: feeding.length, need: limits.circuits };
+      const detail = {
+        measured: () => `${feeding.length}`,
+        required: () => `${limits.circuits} of ${limits.ratingA} A`,
+      };
+      return feeding.length < limits.circuits
+        ? report.fail('few', data, { room: room.id }, detail)
+        : report.pass('enough', data, { room: room.id }, detail);
+    });
+    return [...counters, ...shared];
+  },
 });

@@ -2,6 +2,7 @@ import {
   circuitsOf,
   deviceIds,
   isFoodReceptacle,
+  isInCupboard,
   isSmallAppliance,
   listOutlets,
   outletsOf,
@@ -24,6 +25,8 @@ export const smallApplianceOnly = defineRule({
     messages: {
       other: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
         `${circuit} is a small-appliance circuit and also feeds ${outlets}.`,
+      cupboard: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} is a small-appliance circuit and also feeds ${outlets}, in a cabinet: what it is for is not said. For a hood, disposer or built-in microwave it may not be there.`,
       only: ({ circuit }: { circuit: string }) => `${circuit} feeds small-appliance receptacles only.`,
     },
   },
@@ -33,9 +36,16 @@ export const smallApplianceOnly = defineRule({
     circuitsOf(facts)
       .filter((circuit) => isSmallAppliance(facts, circuit))
       .map((circuit) => {
-        const other = outletsProper(outletsOf(facts, circuit)).filter(
+        const beside = outletsProper(outletsOf(facts, circuit)).filter(
           (outlet) => !isFoodReceptacle(outlet) && !MAY_RIDE(outlet.load?.name ?? ''),
         );
+        const other = beside.filter((outlet) => !isInCupboard(outlet));
+        if (beside.length > 0 && other.length === 0)
+          return report.cannotTell(
+            'cupboard',
+            { circuit: circuit.name, outlets: listOutlets(beside) },
+            { circuit: circuit.id, box: beside[0]!.box.id },
+          );
         if (other.length === 0) return report.pass('only', { circuit: circuit.name }, { circuit: circuit.id });
         const remedies = [takeOffRemedy(deviceIds(other), other.length === 1 ? 'it' : 'them')];
         return report.fail(

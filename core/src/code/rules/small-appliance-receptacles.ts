@@ -41,7 +41,10 @@ export const smallApplianceReceptacles = defineRule({
       for (const outlet of facts.outlets.all.filter((one) => one.room === room && isFoodReceptacle(one))) {
         const circuit = outlet.device.circuit === null ? undefined : facts.house.circuits[outlet.device.circuit];
         if (!circuit) continue;
-        // Exceptions 1 and 2: a refrigerator, and from 2017 any specific appliance, on a circuit of its own of 15 A or more.
+        // Exception 1: a switched receptacle in place of a lighting outlet may be on a general circuit; no kitchen has one (210.70(A)(1)).
+        const { device } = outlet;
+        if (device.kind === 'receptacle' && device.switched !== 'no' && room.kind !== 'kitchen') continue;
+        // Exception 2: a refrigerator, and from 2017 any specific appliance, on a circuit of its own of 15 A or more.
         const alone =
           outlet.load !== undefined &&
           (limits.anyAppliance === 1 || outlet.load.kind === 'refrigerator' || !HOLDS_BY_HAND.has(outlet.load.kind)) &&

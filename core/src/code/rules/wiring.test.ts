@@ -4,10 +4,12 @@ import { testRule } from '../../test/rule-tester';
 import { chainOf, wiringBuilder, wiringHouse, type Spec } from '../../test/wiring-house';
 import { boxFill } from './box-fill';
 import { conductorsTogether } from './conductors-together';
+import { dimmerUse } from './dimmer-use';
 import { feedOrder } from './feed-order';
 import { idleSwitch } from './idle-switch';
 import { neutralAtSwitch } from './neutral-at-switch';
 import { outdoorManualWay } from './outdoor-manual-way';
+import { stairDimmer } from './stair-dimmer';
 import { switchGroups } from './switch-groups';
 
 const set = (change: (house: House) => void, edition: Edition = '2023', spec: Partial<Spec> = {}) =>
@@ -158,8 +160,42 @@ const loopAt = (kind: House['rooms'][string]['kind'], edition: Edition, pulled?:
     },
   });
 
+/** Power at the light, then two switches one behind the other, that see the whole room or not. */
+const atLight = (edition: Edition, seesAll: boolean, pulled?: '/2' | '/3') =>
+  wiringBuilder({
+    boxes: { L: [null, 'luminaire'], S1: ['L', 'switch'], S2: ['S1', 'switch'] },
+    groups: { a: { switches: ['S1-0', 'S2-0'], controls: ['L-0'] } },
+    edition,
+    change: (house) => {
+      if (seesAll) house.switchGroups['a']!.seesAll = true;
+      if (pulled) house.cables['c-S1']!.kind = pulled;
+    },
+  });
+
+describe('insulated conductors from the light to two switches (handbook arithmetic)', () => {
+  test.each([
+    ['each switch its neutral: hot, return, neutral; two travelers, common, neutral', '2023', false, [2, 3, 4]],
+    ['one neutral for switches that see the whole room', '2023', true, [2, 3, 3]],
+    ['2014: none for them', '2014', true, [2, 2, 3]],
+  ] as const)('%s', (_, edition, seesAll, expected) => {
+    const house = atLight(edition, seesAll).build();
+    const runs = wireHouse(house).units[0]!.runs;
+    expect(
+      runs.map(
+        (run) => run.cables.flatMap((cable) => cable.conductors).filter((one) => one.signal?.kind !== 'ground').length,
+      ),
+    ).toEqual(expected);
+  });
+});
+
 testRule(neutralAtSwitch, {
   passes: [
+    [
+      '2017: one of two that see the whole room has it',
+      atLight('2017', true),
+      'The switch in R-3 needs no neutral: another that sees the whole of the lit area has it.',
+    ],
+    ['2014: two that see the whole room need none', atLight('2014', true)],
     ['power at the switch brings it', set(() => undefined), 'The neutral is at the switch in R-1.'],
     ['a /3 loop from the light brings it', loopAt('living', '2017'), 'The neutral is at the switch in R-2.'],
     [
@@ -175,6 +211,11 @@ testRule(neutralAtSwitch, {
       'a /2 loop in a living room',
       loopAt('living', '2023', '/2'),
       'No neutral comes to the switch in R-2: it switches light in or stands in a bath, hall, stair or habitable room. Pull a cable with one conductor more.',
+    ],
+    [
+      '2020: none of two that see the whole room has it',
+      atLight('2020', true, '/2'),
+      'No neutral comes to the switch in R-2: one of several that see the whole of the lit area, and none of them has it. Pull a cable with one conductor more.',
     ],
     ['a /2 loop in a hall from 2017 on', loopAt('hallway', '2017', '/2')],
     ['a /2 loop in a bathroom of 2014', loopAt('bathroom', '2014', '/2')],
@@ -250,6 +291,66 @@ testRule(conductorsTogether, {
     ],
   ],
   notApplicable: [['no circuit', wiringBuilder({ boxes: {}, change: (house) => (house.circuits = {}) })]],
+});
+
+const dimmed = (
+  edition: Edition,
+  styles: readonly string[],
+  device: 'luminaire' | 'receptacle' | 'fan' = 'luminaire',
+) =>
+  wiringBuilder({
+    boxes: {
+      S1: [null, { kind: 'switch', style: styles[0] }],
+      L: ['S1', device],
+      ...(styles[1] ? { S2: ['L', { kind: 'switch', style: styles[1] }] as const } : {}),
+    },
+    groups: { a: { switches: styles.map((_, i) => `S${i + 1}-0`), controls: ['L-0'] } },
+    edition,
+  });
+testRule(dimmerUse, {
+  passes: [['a dimmed luminaire', dimmed('2023', ['dimmer']), 'The dimmer of Group a governs luminaires.']],
+  fails: [
+    [
+      'a dimmed receptacle',
+      dimmed('2014', ['dimmer'], 'receptacle'),
+      'Group a has a dimmer and governs the receptacle R-2. Take a plain switch, or a control made for it.',
+    ],
+    ['a dimmed paddle fan', dimmed('2023', ['dimmer'], 'fan')],
+  ],
+  notApplicable: [['a toggle on a receptacle', dimmed('2023', ['toggle'], 'receptacle')]],
+});
+
+const stairLit = (edition: Edition, first: string, second: string) =>
+  dimmed(edition, [first, second]).with((house) => {
+    house.features['st'] = {
+      id: 'st',
+      room: 'room',
+      kind: 'stair',
+      name: '',
+      at: { kind: 'free', x: 10, y: 10, widthIn: 40, depthIn: 100 },
+      heightIn: 36,
+      risers: 14,
+    };
+  });
+testRule(stairDimmer, {
+  passes: [
+    [
+      '2017: dimmed from both ends',
+      stairLit('2017', 'dimmer', 'companion'),
+      'Group a is dimmed over its full range from every place.',
+    ],
+  ],
+  fails: [
+    [
+      '2023: a dimmer above and a plain switch below',
+      stairLit('2023', 'dimmer', 'toggle'),
+      'Group a lights a stair and is dimmed from 1 of its 2 places: every place needs the full range. Take companions, or plain switches.',
+    ],
+  ],
+  notApplicable: [
+    ['2014 did not ask', stairLit('2014', 'dimmer', 'toggle')],
+    ['plain switches', stairLit('2023', 'toggle', 'toggle')],
+  ],
 });
 
 const deck = (style: string, sensor?: 'dusk') => {

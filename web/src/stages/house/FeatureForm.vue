@@ -108,6 +108,12 @@ function remove(): void {
       />
       burns fuel</label
     >
+    <LengthField
+      v-if="feature.kind === 'island' || feature.kind === 'peninsula'"
+      label="Overhang of the top"
+      :value="feature.overhangIn"
+      @change="change({ overhangIn: $event })"
+    />
     <label v-if="feature.kind === 'island' || feature.kind === 'peninsula'" class="row"
       ><input
         type="checkbox"

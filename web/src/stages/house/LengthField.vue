@@ -3,7 +3,7 @@ import { formatLength, parseLength } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** A typed length: takes what people type, shows what a tape reads; what is refused stays with its reason. */
-const props = defineProps<{ label: string; value: number }>();
+const props = defineProps<{ label: string; value: number | undefined }>();
 const emit = defineEmits<{ change: [lengthIn: number] }>();
 const store = useHouse();
 
@@ -20,7 +20,8 @@ function read(event: Event): void {
     >{{ label }}
     <input
       class="plain num"
-      :value="formatLength(value, store.house!.standards.lengths)"
+      :value="value === undefined ? '' : formatLength(value, store.house!.standards.lengths)"
+      :placeholder="value === undefined ? 'not said' : undefined"
       :readonly="!store.canEdit"
       @change="read"
   /></label>

@@ -187,6 +187,21 @@ function letter(group: SwitchGroup, text: string): void {
           />
           travelers in the listed order, not in the shortest</label
         >
+        <label v-if="one.switches.length > 1" class="row tick"
+          ><input
+            type="checkbox"
+            :checked="one.group.seesAll ?? false"
+            :disabled="!store.canEdit"
+            @change="
+              store.apply(
+                changeEntity(store.house!, 'switchGroups', one.group.id, {
+                  seesAll: ($event.target as HTMLInputElement).checked || undefined,
+                } as Partial<SwitchGroup>),
+              )
+            "
+          />
+          each switch sees the whole of the lit area: one neutral will do (404.2(C))</label
+        >
         <button
           v-if="store.canEdit"
           class="plain-button"
