@@ -18,11 +18,37 @@ export interface OutletIndex {
   readonly byRoom: ReadonlyMap<string, readonly Outlet[]>;
   readonly byDevice: ReadonlyMap<string, Outlet>;
   readonly unassigned: readonly Outlet[];
+  /** Alarms; lights with fans, switches and switched receptacles; outlets with a load. The same lists while their outlets are. */
+  readonly alarms: readonly Outlet[];
+  readonly lights: readonly Outlet[];
+  readonly loads: readonly Outlet[];
 }
 
 const indices = new WeakMap<House, OutletIndex>();
 const outletMemory = new WeakMap<Device, Outlet>();
+type ListKey = 'alarms' | 'lights' | 'loads';
 const listMemory = new WeakMap<Circuit | Room, readonly Outlet[]>();
+const kindMemory = new WeakMap<House['rooms'], Partial<Record<ListKey, readonly Outlet[]>>>();
+
+const isSame = (a: readonly Outlet[], b: readonly Outlet[]): boolean =>
+  a.length === b.length && a.every((outlet, i) => outlet === b[i]);
+
+/** The lists of some kinds of outlet, each the same object as the last of a house with these rooms when it holds the same. */
+function keepKinds(house: House, found: Record<ListKey, readonly Outlet[]>): Record<ListKey, readonly Outlet[]> {
+  const known = kindMemory.get(house.rooms) ?? {};
+  for (const key of ['alarms', 'lights', 'loads'] as const) {
+    const last = known[key];
+    if (last && isSame(last, found[key])) found[key] = last;
+  }
+  kindMemory.set(house.rooms, found);
+  return found;
+}
+
+const isOfLight = (device: Device): boolean =>
+  device.kind === 'luminaire' ||
+  device.kind === 'fan' ||
+  device.kind === 'switch' ||
+  (device.kind === 'receptacle' && device.switched !== 'no');
 
 /** The same object as long as its parts are, so that what is derived from it is remembered. */
 function toOutlet(box: Box, device: Device, room: Room, load: Load | undefined): Outlet {
@@ -35,7 +61,7 @@ function toOutlet(box: Box, device: Device, room: Room, load: Load | undefined):
 
 function keepList(circuit: Circuit | Room, outlets: readonly Outlet[]): readonly Outlet[] {
   const known = listMemory.get(circuit);
-  if (known && known.length === outlets.length && known.every((outlet, i) => outlet === outlets[i])) return known;
+  if (known && isSame(known, outlets)) return known;
   listMemory.set(circuit, outlets);
   return outlets;
 }
@@ -46,6 +72,7 @@ export function indexOutlets(house: House): OutletIndex {
   if (known) return known;
   const loads = new Map(Object.values(house.loads).map((load) => [load.device, load]));
   const all: Outlet[] = [];
+  const kinds = { alarms: [] as Outlet[], lights: [] as Outlet[], loads: [] as Outlet[] };
   const rooms = new Map<string, Outlet[]>();
   const lists = new Map<string, Outlet[]>(Object.keys(house.circuits).map((id) => [id, []]));
   for (const box of Object.values(house.boxes)) {
@@ -54,14 +81,18 @@ export function indexOutlets(house: House): OutletIndex {
       if (device.kind === 'blank' || device.kind === 'low-voltage') continue;
       const outlet = toOutlet(box, device, room, loads.get(device.id));
       all.push(outlet);
+      if (outlet.load) kinds.loads.push(outlet);
+      if (device.kind === 'alarm') kinds.alarms.push(outlet);
+      else if (isOfLight(device)) kinds.lights.push(outlet);
       const here = rooms.get(room.id);
       if (here) here.push(outlet);
       else rooms.set(room.id, [outlet]);
       if (device.circuit !== null) lists.get(device.circuit)?.push(outlet);
     }
   }
-  const index = {
+  const index: OutletIndex = {
     all,
+    ...keepKinds(house, kinds),
     byCircuit: new Map([...lists].map(([id, outlets]) => [id, keepList(house.circuits[id]!, outlets)])),
     byRoom: new Map([...rooms].map(([id, outlets]) => [id, keepList(house.rooms[id]!, outlets)])),
     byDevice: new Map(all.map((outlet) => [outlet.device.id, outlet])),

@@ -1,3 +1,4 @@
+import type { House, Room } from '../house/schema';
 import { openingBreak } from '../plan/wall-spaces';
 import { roomBehind, type RoomView } from '../plan/room-view';
 import { OUTDOOR_KINDS } from './protection/gfci';
@@ -11,13 +12,27 @@ export const hasAlarm = (view: RoomView, what: 'smoke' | 'co'): boolean =>
     ),
   );
 
+const doorMemory = new WeakMap<House['openings'], { rooms: House['rooms']; beyond: Map<string, readonly Room[]> }>();
+
+/** The rooms that the doors and cased openings of a room lead to, remembered while rooms and openings stay. */
+export function roomsBeyond({ house }: Facts, view: RoomView): readonly Room[] {
+  const { openings, rooms } = house;
+  let known = doorMemory.get(openings);
+  if (known?.rooms !== rooms) doorMemory.set(openings, (known = { rooms, beyond: new Map() }));
+  let beyond = known.beyond.get(view.room.id);
+  if (!beyond) {
+    beyond = view.openings.flatMap((seen) => (openingBreak(seen) && roomBehind(house, view.room.id, seen)) ?? []);
+    known.beyond.set(view.room.id, beyond);
+  }
+  return beyond;
+}
+
 /** For each bedroom, the rooms that its doors open to: the places outside a sleeping area. Closets and baths do not count. */
 export function outsideBedrooms(facts: Facts): Map<string, readonly RoomView[]> {
   const places = new Map<string, readonly RoomView[]>();
   for (const view of facts.views.filter((one) => one.room.kind === 'bedroom')) {
-    const beyond = view.openings.flatMap((seen) => {
-      const room = openingBreak(seen) && roomBehind(facts.house, view.room.id, seen);
-      const skip = !room || /closet|bath|linen|bedroom/.test(room.kind) || OUTDOOR_KINDS.has(room.kind);
+    const beyond = roomsBeyond(facts, view).flatMap((room) => {
+      const skip = /closet|bath|linen|bedroom/.test(room.kind) || OUTDOOR_KINDS.has(room.kind);
       return skip ? [] : facts.views.filter((one) => one.room === room);
     });
     places.set(view.room.id, beyond);

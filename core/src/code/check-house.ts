@@ -2,13 +2,15 @@ import { EDITIONS, type Amendment, type Edition, type House } from '../house/sch
 import { groupBy } from '../units/group-by';
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
+import { wireHouse, type BoxMakeUp, type HouseWiring } from '../wiring/make-up';
+import { sameParts } from '../house/remember';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import type {
   Basis,
   EditionEntry,
   Facts,
-  Limits,
   Messages,
+  ReadsBoxes,
   Report,
   Rule,
   Severity,
@@ -63,29 +65,17 @@ const verdict =
 const report: Report<Messages> = { pass: verdict('pass'), fail: verdict('fail'), cannotTell: verdict('cannot-tell') };
 
 interface InForce {
+  readonly rule: Rule;
+  readonly edition: Edition;
   readonly entry: EditionEntry;
   readonly off: Amendment | undefined;
   readonly changed: Amendment | undefined;
 }
 
-const amendmentsByRule = new WeakMap<House['amendments'], ReadonlyMap<string, readonly Amendment[]>>();
-const NO_AMENDMENTS: readonly Amendment[] = [];
-
-function amendmentsOf(house: House, ruleId: string): readonly Amendment[] {
-  let byRule = amendmentsByRule.get(house.amendments);
-  if (!byRule) {
-    byRule = groupBy(Object.values(house.amendments), (one) => one.rule);
-    amendmentsByRule.set(house.amendments, byRule);
-  }
-  return byRule.get(ruleId) ?? NO_AMENDMENTS;
-}
-
 /** The edition's entry of a rule with the house's amendments applied. */
-function inForce(house: House, rule: Rule, edition: Edition): InForce | undefined {
+function findForce(rule: Rule, edition: Edition, amendments: readonly Amendment[]): InForce | undefined {
   const entry = rule.meta.editions[edition] as EditionEntry | undefined;
   if (!entry) return undefined;
-  const amendments = amendmentsOf(house, rule.id);
-  if (amendments.length === 0) return { entry, off: undefined, changed: undefined };
   const limits: Record<string, number> = { ...entry.limits };
   let changed: Amendment | undefined;
   for (const one of amendments)
@@ -94,40 +84,152 @@ function inForce(house: House, rule: Rule, edition: Edition): InForce | undefine
       changed = one;
     }
   return {
+    rule,
+    edition,
     entry: changed ? { ...entry, limits } : entry,
     off: amendments.find((one) => one.change.kind === 'off'),
     changed,
   };
 }
 
-const roomMemory = new WeakMap<RoomView, Map<string, readonly Verdict[]>>();
-const entryKeys = new WeakMap<Limits, string>();
+type Forces = ReadonlyMap<Rule, InForce | undefined>;
+const forcesByAmendments = new WeakMap<House['amendments'], Map<Edition, Forces>>();
 
-/** Verdicts of a rule about rooms, remembered by each room's view, the edition and the limits in force. */
-function checkRooms(
-  rule: Extract<Rule, { scope: 'room' }>,
-  views: readonly RoomView[],
-  limits: Limits,
-  edition: Edition,
-): readonly Verdict[] {
-  let limitsKey = entryKeys.get(limits);
-  if (limitsKey === undefined) entryKeys.set(limits, (limitsKey = JSON.stringify(limits)));
-  const key = `${rule.id} ${edition} ${limitsKey}`;
-  return views.flatMap((view) => {
-    let memory = roomMemory.get(view);
-    if (!memory) roomMemory.set(view, (memory = new Map()));
-    let verdicts = memory.get(key);
-    if (!verdicts) memory.set(key, (verdicts = rule.check(view, limits, report, edition)));
-    return verdicts;
-  });
+/** How each rule is in force; the same objects as long as the amendments are, so that verdicts are remembered by them. */
+function forcesOf({ amendments }: House, edition: Edition, list: readonly Rule[]): Forces {
+  let byEdition = forcesByAmendments.get(amendments);
+  if (!byEdition) forcesByAmendments.set(amendments, (byEdition = new Map()));
+  let forces = byEdition.get(edition);
+  if (!forces || list.some((rule) => !forces!.has(rule))) {
+    const byRule = groupBy(Object.values(amendments), (one) => one.rule);
+    forces = new Map([
+      ...(forces ?? []),
+      ...list.map((rule) => [rule, findForce(rule, edition, byRule.get(rule.id) ?? [])] as const),
+    ]);
+    byEdition.set(edition, forces);
+  }
+  return forces;
 }
 
-/** The verdicts of one rule, or undefined where it applies to nothing. A rule that throws cannot tell, and says why. */
-function runRule(rule: Rule, facts: Facts, limits: Limits): readonly Verdict[] | undefined {
+/** Verdicts of a rule about one thing; null where it does not apply to it. */
+type Verdicts = readonly Verdict[] | null;
+type Memory = Map<InForce, Verdicts>;
+
+const roomMemory = new WeakMap<RoomView, Memory>();
+
+function memoryOfRoom(view: RoomView): Memory {
+  let memory = roomMemory.get(view);
+  if (!memory) roomMemory.set(view, (memory = new Map()));
+  return memory;
+}
+
+/** The parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
+function groundOf(house: House): object {
+  const { rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job } = house;
+  const parts = [rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job];
+  const known = grounds.get(rooms);
+  if (known && sameParts(known, parts)) return known;
+  grounds.set(rooms, parts);
+  return parts;
+}
+const grounds = new WeakMap<House['rooms'], readonly object[]>();
+
+interface Grounded {
+  readonly ground: object;
+  readonly memory: Memory;
+}
+const groundedMemory = new WeakMap<object, Grounded>();
+
+/** What is remembered of a thing as long as it stands on the same ground. */
+function memoryOn(ground: object, thing: object): Memory {
+  let known = groundedMemory.get(thing);
+  if (known?.ground !== ground) groundedMemory.set(thing, (known = { ground, memory: new Map() }));
+  return known.memory;
+}
+
+/** The things that rules are about one by one, and what is remembered of each, looked up once for all rules. */
+interface Memories {
+  readonly ground: object;
+  readonly rooms: readonly Memory[];
+  readonly circuits: readonly Memory[];
+  readonly wiring: HouseWiring;
+  readonly units: readonly Memory[];
+  readonly makeUps: readonly BoxMakeUp[];
+  readonly boxes: readonly Memory[];
+}
+function memoriesOf({ house, views, circuits, outlets }: Facts): Memories {
+  const ground = groundOf(house);
+  const wiring = wireHouse(house);
+  const makeUps = [...wiring.boxes.values()];
+  return {
+    ground,
+    rooms: views.map(memoryOfRoom),
+    // The list of a circuit's outlets is the same object as long as circuit and outlets are.
+    circuits: circuits.map((circuit) => memoryOn(ground, outlets.byCircuit.get(circuit.id)!)),
+    wiring,
+    units: wiring.units.map((unit) => memoryOn(ground, unit)),
+    makeUps,
+    boxes: makeUps.map((makeUp) => memoryOn(ground, makeUp)),
+  };
+}
+
+const asList = (said: Verdict | readonly Verdict[]): readonly Verdict[] => ('kind' in said ? [said] : said);
+
+/** The verdicts about each thing in turn, remembered, or null where the rule applies to none. */
+function gather<T>(
+  force: InForce,
+  things: readonly T[],
+  memories: readonly Memory[],
+  find: (thing: T) => Verdicts,
+): Verdicts {
+  let all: Verdict[] | null = null;
+  for (let i = 0; i < things.length; i++) {
+    const memory = memories[i]!;
+    let verdicts = memory.get(force);
+    if (verdicts === undefined) memory.set(force, (verdicts = find(things[i]!)));
+    if (verdicts) for (const one of verdicts) (all ??= []).push(one);
+  }
+  return all;
+}
+
+const boxesRead = ({ outlets }: Facts, reads: ReadsBoxes): object | undefined =>
+  reads === 'none' ? undefined : outlets[reads];
+
+const houseMemory = new WeakMap<InForce, { ground: object; boxes: object | undefined; verdicts: Verdicts }>();
+
+/** The verdicts about the house by a rule that says what it reads; kept for the house that was checked last. */
+function rememberedBy(force: InForce, ground: object, boxes: object | undefined, find: () => Verdicts): Verdicts {
+  const known = houseMemory.get(force);
+  if (known && known.ground === ground && known.boxes === boxes) return known.verdicts;
+  const verdicts = find();
+  houseMemory.set(force, { ground, boxes, verdicts });
+  return verdicts;
+}
+
+/** The verdicts of one rule, or null where it applies to nothing. A rule that throws cannot tell, and says why. */
+function runRule(force: InForce, facts: Facts, memories: Memories): Verdicts {
+  const { rule, edition } = force;
+  const { limits } = force.entry;
   try {
-    if (rule.scope === 'house') return rule.appliesTo(facts) ? rule.check(facts, limits, report) : undefined;
-    const views = facts.views.filter(rule.appliesTo);
-    return views.length === 0 ? undefined : checkRooms(rule, views, limits, facts.edition);
+    if (rule.scope === 'house') {
+      const find = () => (rule.appliesTo(facts) ? rule.check(facts, limits, report) : null);
+      return rule.reads ? rememberedBy(force, memories.ground, boxesRead(facts, rule.reads), find) : find();
+    }
+    if (rule.scope === 'room')
+      return gather(force, facts.views, memories.rooms, (view) =>
+        rule.appliesTo(view) ? rule.check(view, limits, report, edition) : null,
+      );
+    if (rule.scope === 'unit')
+      return gather(force, memories.wiring.units, memories.units, (unit) =>
+        asList(rule.check(facts, unit, limits, report)),
+      );
+    if (rule.scope === 'make-up')
+      return gather(force, memories.makeUps, memories.boxes, (makeUp) =>
+        asList(rule.check(facts, makeUp, limits, report)),
+      );
+    return gather(force, facts.circuits, memories.circuits, (circuit) =>
+      rule.appliesTo(facts, circuit) ? asList(rule.check(facts, circuit, limits, report)) : null,
+    );
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
     return [{ kind: 'cannot-tell', messageId: 'broken', data: { reason }, where: {}, detail: {} }];
@@ -147,7 +249,7 @@ function sentence(rule: Rule, one: Verdict, house: House): Pick<Finding, 'messag
   };
 }
 
-function toFinding(rule: Rule, one: Verdict, force: InForce, house: House, edition: Edition): Finding {
+function writeFinding(one: Verdict, force: InForce, house: House): Finding {
   const place = [
     one.where.room,
     one.where.box,
@@ -156,6 +258,7 @@ function toFinding(rule: Rule, one: Verdict, force: InForce, house: House, editi
     one.where.feature,
     one.where.stretch?.fromIn.toFixed(1),
   ];
+  const { rule } = force;
   const { meta } = rule;
   return {
     key: [rule.id, one.messageId, ...place.map((part) => part ?? '')].join('|'),
@@ -163,7 +266,7 @@ function toFinding(rule: Rule, one: Verdict, force: InForce, house: House, editi
     kind: one.kind,
     severity: meta.severity,
     stage: meta.stage,
-    edition,
+    edition: force.edition,
     section: one.detail.section ?? force.entry.section,
     basis: one.detail.basis ?? force.entry.basis,
     where: one.where,
@@ -172,6 +275,18 @@ function toFinding(rule: Rule, one: Verdict, force: InForce, house: House, editi
     amendment: force.changed,
     ...sentence(rule, one, house),
   };
+}
+
+const written = new WeakMap<Verdict, { force: InForce; lengths: House['standards']['lengths']; finding: Finding }>();
+
+/** A verdict in words; the same as long as the verdict is remembered and lengths are read the same way. */
+function toFinding(one: Verdict, force: InForce, house: House): Finding {
+  const { lengths } = house.standards;
+  const known = written.get(one);
+  if (known?.force === force && known.lengths === lengths) return known.finding;
+  const finding = writeFinding(one, force, house);
+  written.set(one, { force, lengths, finding });
+  return finding;
 }
 
 const gravity = (finding: Finding): number =>
@@ -192,21 +307,23 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
     outlets: indexOutlets(house),
     views: Object.keys(house.rooms).map((id) => viewRoom(house, id)),
   };
+  const list = options.rules ?? rules;
+  const forces = forcesOf(house, edition, list);
+  const memories = memoriesOf(facts);
   const findings: Finding[] = [];
-  const passed: (() => Finding)[] = [];
+  const said: { readonly force: InForce; readonly verdicts: readonly Verdict[] }[] = [];
   const statuses: RuleStatus[] = [];
-  for (const rule of options.rules ?? rules) {
-    const force = inForce(house, rule, edition);
+  for (const rule of list) {
+    const force = forces.get(rule);
     if (!force || force.off) {
       statuses.push({ ruleId: rule.id, status: force ? 'switched off' : 'not in this edition', amendment: force?.off });
       continue;
     }
-    const verdicts = runRule(rule, facts, force.entry.limits);
+    const verdicts = runRule(force, facts, memories);
     statuses.push({ ruleId: rule.id, status: verdicts ? 'checked' : 'not applicable', amendment: force.changed });
-    for (const one of verdicts ?? []) {
-      if (one.kind === 'pass') passed.push(() => toFinding(rule, one, force, house, edition));
-      else findings.push(toFinding(rule, one, force, house, edition));
-    }
+    if (!verdicts) continue;
+    said.push({ force, verdicts });
+    for (const one of verdicts) if (one.kind !== 'pass') findings.push(toFinding(one, force, house));
   }
   let passes: readonly Finding[] | undefined;
   return {
@@ -215,7 +332,9 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
     statuses,
     // Hundreds of sentences that are read only when somebody asks why something is fine.
     get passes() {
-      return (passes ??= passed.map((write) => write()));
+      return (passes ??= said.flatMap(({ force, verdicts }) =>
+        verdicts.flatMap((one) => (one.kind === 'pass' ? [toFinding(one, force, house)] : [])),
+      ));
     },
   };
 }
@@ -223,7 +342,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
 /** A number of a rule in the edition in force, amendments applied. @throws when the rule or limit does not exist. */
 export function limitInForce(house: House, ruleId: string, limit: string): number {
   const rule = rules.find((one) => one.id === ruleId);
-  const force = rule && inForce(house, rule, house.job.edition);
+  const force = rule && forcesOf(house, house.job.edition, rules).get(rule);
   const value = force?.entry.limits[limit];
   if (value === undefined) throw new Error(`No limit "${limit}" in rule "${ruleId}" of ${house.job.edition}`);
   return value;

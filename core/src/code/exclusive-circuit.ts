@@ -25,12 +25,14 @@ export function serveArea(
   must: (outlet: Outlet) => boolean,
   may: (outlet: Outlet) => boolean = must,
 ): ServedArea {
-  const isOurs = (outlet: Outlet) => is120(outlet) && must(outlet);
-  const belongs = (outlet: Outlet) => is120(outlet) && (must(outlet) || may(outlet));
-  const receptacles = facts.outlets.all.filter(isOurs);
+  const receptacles = facts.outlets.all.filter((outlet) => is120(outlet) && must(outlet));
+  const ours = new Set(receptacles);
+  const isOurs = (outlet: Outlet) => ours.has(outlet);
+  const belongs = (outlet: Outlet) => isOurs(outlet) || (is120(outlet) && may(outlet));
+  const ids = new Set(receptacles.map((outlet) => outlet.device.circuit));
   const feeding = circuitsOf(facts)
-    .map((circuit) => ({ circuit, outlets: outletsProper(outletsOf(facts, circuit)) }))
-    .filter(({ outlets }) => outlets.some(isOurs));
+    .filter(({ id }) => ids.has(id))
+    .map((circuit) => ({ circuit, outlets: outletsProper(outletsOf(facts, circuit)) }));
   return {
     receptacles,
     unassigned: receptacles.filter((outlet) => outlet.device.circuit === null).length,

@@ -1,7 +1,7 @@
 import type { Outlet } from '../circuits/outlets';
 import type { FeatureKind, House, RoomKind } from '../house/schema';
 import type { LoadKind } from '../house/schema-equipment';
-import { viewRoom, type RoomView } from '../plan/room-view';
+import { perRoom, viewRoom, type RoomView } from '../plan/room-view';
 
 const EQUIPMENT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['washer', 'dryer']);
 const LOADS: ReadonlySet<LoadKind> = new Set<LoadKind>(['washer', 'dryer', 'gas-dryer', 'heat-pump-dryer']);
@@ -15,9 +15,13 @@ const TAKEN_WHOLE: ReadonlySet<RoomKind> = new Set<RoomKind>([
 ]);
 
 /** Whether a room is a laundry area as a whole: by its use, or a closet or utility room in which a washer or dryer stands. */
-export const isLaundryRoom = ({ room, features }: RoomView): boolean =>
-  room.kind === 'laundry' || (TAKEN_WHOLE.has(room.kind) && features.some((one) => EQUIPMENT.has(one.kind)));
+export const isLaundryRoom = perRoom(
+  ({ room, features }: RoomView): boolean =>
+    room.kind === 'laundry' || (TAKEN_WHOLE.has(room.kind) && features.some((one) => EQUIPMENT.has(one.kind))),
+);
 
 /** Whether an outlet is in a laundry area (Article 100): the place where a tray, washer or dryer is. *From memory*, medium. */
 export const isInLaundryArea = (house: House, outlet: Outlet): boolean =>
-  (outlet.load !== undefined && LOADS.has(outlet.load.kind)) || isLaundryRoom(viewRoom(house, outlet.room.id));
+  (outlet.load !== undefined && LOADS.has(outlet.load.kind)) ||
+  outlet.room.kind === 'laundry' ||
+  (TAKEN_WHOLE.has(outlet.room.kind) && isLaundryRoom(viewRoom(house, outlet.room.id)));

@@ -2,6 +2,7 @@ import type { Circuit, House, Edition } from '../house/schema';
 import type { OutletIndex } from '../circuits/outlets';
 import type { Interval } from '../plan/intervals';
 import type { RoomView } from '../plan/room-view';
+import type { BoxMakeUp, UnitWiring } from '../wiring/make-up';
 import type { Remedy } from './remedies';
 
 export type Stage = 'house' | 'boxes' | 'switching' | 'circuits' | 'panel' | 'make-up';
@@ -112,8 +113,35 @@ interface RoomScope<L extends Limits, M extends Messages> {
   readonly check: (view: RoomView, limits: L, report: Report<M>, edition: Edition) => readonly Verdict[];
 }
 
+interface CircuitScope<L extends Limits, M extends Messages> {
+  /**
+   * Reads one circuit with its outlets, and of the house nothing that changes when other boxes do: rooms, openings, features,
+   * circuits and standards, yes. Its verdicts are remembered while all that stays as it is.
+   */
+  readonly scope: 'circuit';
+  readonly appliesTo: (facts: Facts, circuit: Circuit) => boolean;
+  readonly check: (facts: Facts, circuit: Circuit, limits: L, report: Report<M>) => Verdict | readonly Verdict[];
+}
+
+interface UnitScope<L extends Limits, M extends Messages> {
+  /** Reads the wiring of one circuit, or of two that share a neutral; remembered like the verdicts about a circuit. */
+  readonly scope: 'unit';
+  readonly check: (facts: Facts, wiring: UnitWiring, limits: L, report: Report<M>) => Verdict | readonly Verdict[];
+}
+
+interface MakeUpScope<L extends Limits, M extends Messages> {
+  /** Reads one box with the cables that come into it; remembered like the verdicts about a circuit. */
+  readonly scope: 'make-up';
+  readonly check: (facts: Facts, makeUp: BoxMakeUp, limits: L, report: Report<M>) => Verdict | readonly Verdict[];
+}
+
+/** What of the boxes a rule about the house reads: nothing, or those with alarms, with lights, fans and switches, or with loads. */
+export type ReadsBoxes = 'none' | 'alarms' | 'lights' | 'loads';
+
 interface HouseScope<L extends Limits, M extends Messages> {
   readonly scope: 'house';
+  /** Its verdicts are remembered while these boxes and the rest of the house stay; not at all where it reads any box. */
+  readonly reads?: ReadsBoxes;
   readonly appliesTo: (facts: Facts) => boolean;
   readonly check: (facts: Facts, limits: L, report: Report<M>) => readonly Verdict[];
 }
@@ -121,7 +149,7 @@ interface HouseScope<L extends Limits, M extends Messages> {
 export type RuleDefinition<L extends Limits, M extends Messages> = {
   readonly id: string;
   readonly meta: RuleMeta<L, M>;
-} & (RoomScope<L, M> | HouseScope<L, M>);
+} & (RoomScope<L, M> | CircuitScope<L, M> | UnitScope<L, M> | MakeUpScope<L, M> | HouseScope<L, M>);
 
 /** A rule of any limits and messages, as the list holds it. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any

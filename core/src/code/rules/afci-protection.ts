@@ -1,4 +1,3 @@
-import { circuitsOf } from '../circuit-facts';
 import { AFCI_SECTION } from '../protection/afci';
 import { givesAfci, protectionOf } from '../protection/circuit-protection';
 import { breakerRemedy } from '../remedies';
@@ -19,39 +18,36 @@ export const afciProtection = defineRule({
       open: ({ circuit, reason }: { circuit: string; reason: string }) => `${circuit}: ${reason}`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).length > 0,
-  check: (facts, _limits, report) =>
-    circuitsOf(facts).flatMap((circuit) => {
-      const protection = protectionOf(facts.house, circuit.id, facts.edition);
-      const section = AFCI_SECTION[facts.edition];
-      const where = { circuit: circuit.id };
-      const rooms = [
-        ...new Set(protection.outlets.flatMap((one) => (one.afci.kind === 'required' ? [one.outlet.room.name] : []))),
-      ].join(', ');
-      if (!protection.needsAfci) {
-        const open = protection.outlets.find((one) => one.afci.kind === 'cannot-tell');
-        return open && !givesAfci(protection.fitted)
-          ? [report.cannotTell('open', { circuit: circuit.name, reason: open.afci.reason }, where, { section })]
-          : [];
-      }
-      // The surest of the outlets decides how sure the demand is.
-      const sure = protection.outlets.some(
-        (one) => one.afci.kind === 'required' && one.afci.basis.confidence === 'high',
-      );
-      const basis = fromMemory(sure ? 'high' : 'medium');
-      const detail = {
-        section,
-        basis,
-        measured: () => `${protection.fitted} breaker`,
-        required: () => 'combination-type AFCI',
-      };
-      if (givesAfci(protection.fitted)) return [report.pass('given', { circuit: circuit.name, rooms }, where, detail)];
-      return [
-        report.fail('missing', { circuit: circuit.name, rooms }, where, {
-          ...detail,
-          remedies: [breakerRemedy(circuit.id)],
-        }),
-      ];
-    }),
+  scope: 'circuit',
+  appliesTo: () => true,
+  check: (facts, circuit, _limits, report) => {
+    const protection = protectionOf(facts.house, circuit.id, facts.edition);
+    const section = AFCI_SECTION[facts.edition];
+    const where = { circuit: circuit.id };
+    const rooms = [
+      ...new Set(protection.outlets.flatMap((one) => (one.afci.kind === 'required' ? [one.outlet.room.name] : []))),
+    ].join(', ');
+    if (!protection.needsAfci) {
+      const open = protection.outlets.find((one) => one.afci.kind === 'cannot-tell');
+      return open && !givesAfci(protection.fitted)
+        ? [report.cannotTell('open', { circuit: circuit.name, reason: open.afci.reason }, where, { section })]
+        : [];
+    }
+    // The surest of the outlets decides how sure the demand is.
+    const sure = protection.outlets.some((one) => one.afci.kind === 'required' && one.afci.basis.confidence === 'high');
+    const basis = fromMemory(sure ? 'high' : 'medium');
+    const detail = {
+      section,
+      basis,
+      measured: () => `${protection.fitted} breaker`,
+      required: () => 'combination-type AFCI',
+    };
+    if (givesAfci(protection.fitted)) return [report.pass('given', { circuit: circuit.name, rooms }, where, detail)];
+    return [
+      report.fail('missing', { circuit: circuit.name, rooms }, where, {
+        ...detail,
+        remedies: [breakerRemedy(circuit.id)],
+      }),
+    ];
+  },
 });

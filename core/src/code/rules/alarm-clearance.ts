@@ -30,12 +30,13 @@ export const alarmClearance = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((one) => one.device.kind === 'alarm'),
+  reads: 'alarms',
+  appliesTo: (facts) => facts.outlets.alarms.some((one) => one.device.kind === 'alarm'),
   check: (facts, limits, report) => {
     const cookers = facts.views.flatMap(({ room, level, features }) =>
       features.filter((one) => COOKING.has(one.kind)).map((feature) => ({ room, level, feature })),
     );
-    return facts.outlets.all.flatMap((outlet) => {
+    return facts.outlets.alarms.flatMap((outlet) => {
       const { device, box } = outlet;
       if (device.kind !== 'alarm' || device.senses === 'co') return [];
       const view = viewRoom(facts.house, box.room);

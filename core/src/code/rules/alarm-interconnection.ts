@@ -19,9 +19,10 @@ export const alarmInterconnection = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.filter((outlet) => outlet.device.kind === 'alarm').length > 1,
+  reads: 'alarms',
+  appliesTo: (facts) => facts.outlets.alarms.filter((outlet) => outlet.device.kind === 'alarm').length > 1,
   check: (facts, _limits, report) => {
-    const wired = facts.outlets.all.filter((outlet) => outlet.device.kind === 'alarm' && !outlet.device.wireless);
+    const wired = facts.outlets.alarms.filter((outlet) => outlet.device.kind === 'alarm' && !outlet.device.wireless);
     if (wired.length < 2) return [report.pass('radio', {}, {})];
     const circuits = [...new Set(wired.flatMap((outlet) => outlet.device.circuit ?? []))];
     const names = circuits.map((id) => facts.house.circuits[id]?.name ?? id);

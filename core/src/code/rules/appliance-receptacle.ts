@@ -32,10 +32,13 @@ export const applianceReceptacle = defineRule({
     },
   },
   scope: 'house',
+  reads: 'loads',
   appliesTo: (facts) =>
-    facts.outlets.all.some((outlet) => outlet.load && STANDS[outlet.load.kind] && outlet.device.kind === 'receptacle'),
+    facts.outlets.loads.some(
+      (outlet) => outlet.load && STANDS[outlet.load.kind] && outlet.device.kind === 'receptacle',
+    ),
   check: (facts, limits, report) =>
-    facts.outlets.all.flatMap(({ box, device, load, room }) => {
+    facts.outlets.loads.flatMap(({ box, device, load, room }) => {
       const kind = load && STANDS[load.kind];
       if (!load || !kind || device.kind !== 'receptacle') return [];
       const view = facts.views.find((one) => one.room.id === room.id)!;

@@ -1,5 +1,4 @@
 import { fillOfMakeUp } from '../../wiring/box-fill';
-import { wireHouse } from '../../wiring/make-up';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const boxFill = defineRule({
@@ -18,18 +17,16 @@ export const boxFill = defineRule({
         `Conductors larger than No. 6 come into ${tag}: its size goes by 314.28, which is not counted here.`,
     },
   },
-  scope: 'house',
-  appliesTo: ({ house }) => Object.keys(house.circuits).length > 0,
-  check: ({ house, edition }, _limits, report) =>
-    [...wireHouse(house).boxes.values()].flatMap((makeUp) => {
-      const fill = fillOfMakeUp(house, makeUp, edition);
-      const { box } = makeUp;
-      const where = { room: box.room, box: box.id };
-      if (fill.outside) return [report.cannotTell('large', { tag: box.tag }, where)];
-      if (fill.allowedIn3 === undefined || makeUp.cables.length === 0) return [];
-      const data = { tag: box.tag, used: fill.usedIn3, allowed: fill.allowedIn3, remedy: fill.remedy?.name };
-      return [fill.fits ? report.pass('fits', data, where) : report.fail('full', data, where)];
-    }),
+  scope: 'make-up',
+  check: ({ house, edition }, makeUp, _limits, report) => {
+    const fill = fillOfMakeUp(house, makeUp, edition);
+    const { box } = makeUp;
+    const where = { room: box.room, box: box.id };
+    if (fill.outside) return report.cannotTell('large', { tag: box.tag }, where);
+    if (fill.allowedIn3 === undefined || makeUp.cables.length === 0) return [];
+    const data = { tag: box.tag, used: fill.usedIn3, allowed: fill.allowedIn3, remedy: fill.remedy?.name };
+    return fill.fits ? report.pass('fits', data, where) : report.fail('full', data, where);
+  },
 });
 
 interface Fill {

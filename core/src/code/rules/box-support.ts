@@ -32,9 +32,11 @@ export const boxSupport = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((one) => one.device.kind === 'fan' || one.device.kind === 'luminaire'),
+  reads: 'lights',
+  appliesTo: (facts) =>
+    facts.outlets.lights.some((one) => one.device.kind === 'fan' || one.device.kind === 'luminaire'),
   check: (facts, limits, report) =>
-    facts.outlets.all.flatMap((outlet) => {
+    facts.outlets.lights.flatMap((outlet) => {
       const { box, device } = outlet;
       if (device.kind !== 'fan' && device.kind !== 'luminaire') return [];
       if (box.at.kind !== 'ceiling') {

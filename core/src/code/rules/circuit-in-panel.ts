@@ -17,6 +17,7 @@ export const circuitInPanel = defineRule({
     },
   },
   scope: 'house',
+  reads: 'none',
   appliesTo: (facts) => circuitsOf(facts).length > 0,
   check: (facts, _limits, report) => {
     const panels = Object.values(facts.house.panels);

@@ -1,4 +1,3 @@
-import { circuitsOf } from '../circuit-facts';
 import { measureCircuitLoad } from '../../circuits/circuit-load';
 import { sizeCircuit } from '../../circuits/sizing';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -18,23 +17,22 @@ export const circuitOverload = defineRule({
         `${circuit} carries ${load.toFixed(1)} A of ${rating} A.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).length > 0,
-  check: (facts, _limits, report) =>
-    circuitsOf(facts).map((circuit) => {
-      // General receptacles are in the area load of the house (220.14(J)); only known loads and lights bind here.
-      const known = measureCircuitLoad(facts.house, circuit, 'area');
-      const { leastBreakerA, ownRules } = sizeCircuit(facts.house, circuit);
-      // A motor's or compressor's breaker guards against faults; its own protection against overload: 430.52, 440.22.
-      const loadA = ownRules ? known.amps : leastBreakerA;
-      const data = { circuit: circuit.name, load: loadA, rating: circuit.ratingA };
-      const detail = {
-        measured: () => `${loadA.toFixed(1)} A with continuous loads at 125 %`,
-        required: () => `${circuit.ratingA} A at most`,
-      };
-      const where = { circuit: circuit.id };
-      return loadA > circuit.ratingA + 1e-9
-        ? report.fail('over', data, where, detail)
-        : report.pass('within', data, where, detail);
-    }),
+  scope: 'circuit',
+  appliesTo: () => true,
+  check: (facts, circuit, _limits, report) => {
+    // General receptacles are in the area load of the house (220.14(J)); only known loads and lights bind here.
+    const known = measureCircuitLoad(facts.house, circuit, 'area');
+    const { leastBreakerA, ownRules } = sizeCircuit(facts.house, circuit);
+    // A motor's or compressor's breaker guards against faults; its own protection against overload: 430.52, 440.22.
+    const loadA = ownRules ? known.amps : leastBreakerA;
+    const data = { circuit: circuit.name, load: loadA, rating: circuit.ratingA };
+    const detail = {
+      measured: () => `${loadA.toFixed(1)} A with continuous loads at 125 %`,
+      required: () => `${circuit.ratingA} A at most`,
+    };
+    const where = { circuit: circuit.id };
+    return loadA > circuit.ratingA + 1e-9
+      ? report.fail('over', data, where, detail)
+      : report.pass('within', data, where, detail);
+  },
 });

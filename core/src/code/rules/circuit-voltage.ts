@@ -1,4 +1,4 @@
-import { circuitsOf, deviceIds, listOutlets, outletsOf } from '../circuit-facts';
+import { deviceIds, listOutlets, outletsOf } from '../circuit-facts';
 import { circuitVolts, voltsAt, type Outlet } from '../../circuits/outlets';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -29,32 +29,31 @@ export const circuitVoltage = defineRule({
         `Everything on ${circuit} is made for ${volts} V.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).length > 0,
-  check: (facts, _limits, report) =>
-    circuitsOf(facts).map((circuit) => {
-      const volts = circuitVolts(circuit);
-      const wrong = outletsOf(facts, circuit).filter(
-        (outlet) => voltsAt(outlet) !== volts || (outlet.load && outlet.load.volts !== volts),
-      );
-      const small = outletsOf(facts, circuit).filter(isSmallAt240);
-      if (wrong.length === 0 && small.length > 0)
-        return report.fail(
-          'small',
-          { circuit: circuit.name, outlets: listOutlets(small) },
-          { circuit: circuit.id, box: small[0]!.box.id },
-          { section: '210.6(A)', measured: () => '240 V', required: () => '120 V between conductors' },
-        );
-      if (wrong.length === 0) return report.pass('right', { circuit: circuit.name, volts }, { circuit: circuit.id });
+  scope: 'circuit',
+  appliesTo: () => true,
+  check: (facts, circuit, _limits, report) => {
+    const volts = circuitVolts(circuit);
+    const wrong = outletsOf(facts, circuit).filter(
+      (outlet) => voltsAt(outlet) !== volts || (outlet.load && outlet.load.volts !== volts),
+    );
+    const small = outletsOf(facts, circuit).filter(isSmallAt240);
+    if (wrong.length === 0 && small.length > 0)
       return report.fail(
-        'wrong',
-        { circuit: circuit.name, volts, outlets: listOutlets(wrong) },
-        { circuit: circuit.id, box: wrong[0]!.box.id },
-        {
-          measured: () => `${volts} V`,
-          required: () => `${volts === 240 ? 120 : 240} V`,
-          remedies: [takeOffRemedy(deviceIds(wrong), wrong.length === 1 ? 'it' : 'them')],
-        },
+        'small',
+        { circuit: circuit.name, outlets: listOutlets(small) },
+        { circuit: circuit.id, box: small[0]!.box.id },
+        { section: '210.6(A)', measured: () => '240 V', required: () => '120 V between conductors' },
       );
-    }),
+    if (wrong.length === 0) return report.pass('right', { circuit: circuit.name, volts }, { circuit: circuit.id });
+    return report.fail(
+      'wrong',
+      { circuit: circuit.name, volts, outlets: listOutlets(wrong) },
+      { circuit: circuit.id, box: wrong[0]!.box.id },
+      {
+        measured: () => `${volts} V`,
+        required: () => `${volts === 240 ? 120 : 240} V`,
+        remedies: [takeOffRemedy(deviceIds(wrong), wrong.length === 1 ? 'it' : 'them')],
+      },
+    );
+  },
 });

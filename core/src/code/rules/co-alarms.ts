@@ -1,7 +1,6 @@
-import { openingBreak } from '../../plan/wall-spaces';
-import { roomBehind, type RoomView } from '../../plan/room-view';
+import type { RoomView } from '../../plan/room-view';
 import { BATHROOMS } from '../circuit-facts';
-import { hasAlarm, outsideBedrooms } from '../alarm-places';
+import { hasAlarm, outsideBedrooms, roomsBeyond } from '../alarm-places';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 
 /** What burns fuel in a room, by its name. */
@@ -12,10 +11,9 @@ function burnerOf({ features }: RoomView): string | undefined {
 
 /** Bathrooms that a bedroom's own doors open to. */
 const attachedBaths = (facts: Facts, view: RoomView): readonly RoomView[] =>
-  view.openings.flatMap((seen) => {
-    const room = openingBreak(seen) && roomBehind(facts.house, view.room.id, seen);
-    return room && BATHROOMS.has(room.kind) ? facts.views.filter((one) => one.room === room) : [];
-  });
+  roomsBeyond(facts, view).flatMap((room) =>
+    BATHROOMS.has(room.kind) ? facts.views.filter((one) => one.room === room) : [],
+  );
 
 /** What makes carbon monoxide alarms due: something that burns fuel, or a garage with a door into the house. */
 function cause(facts: Facts): string | undefined {
@@ -24,10 +22,7 @@ function cause(facts: Facts): string | undefined {
   const garage = facts.views.find(
     (view) =>
       view.room.kind === 'garage' &&
-      view.openings.some((seen) => {
-        const behind = openingBreak(seen) && roomBehind(facts.house, view.room.id, seen);
-        return behind && behind.kind !== 'outdoors' && behind.kind !== 'porch' && behind.kind !== 'garage';
-      }),
+      roomsBeyond(facts, view).some(({ kind }) => kind !== 'outdoors' && kind !== 'porch' && kind !== 'garage'),
   );
   return garage && `the door from ${garage.room.name}`;
 }
@@ -52,6 +47,7 @@ export const coAlarms = defineRule({
     },
   },
   scope: 'house',
+  reads: 'alarms',
   appliesTo: (facts) => facts.views.some((view) => view.room.kind === 'bedroom') && cause(facts) !== undefined,
   check: (facts, _limits, report) => {
     const why = cause(facts)!;

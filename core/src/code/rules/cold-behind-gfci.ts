@@ -1,3 +1,4 @@
+import { outletsOf } from '../circuit-facts';
 import { sharesGfci } from '../what-dies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
@@ -17,12 +18,11 @@ export const coldBehindGfci = defineRule({
       apart: ({ load }: { load: string }) => `Nothing else can open the protection of ${load}.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((one) => one.load && KEEPS.test(one.load.kind)),
-  check: (facts, _limits, report) =>
-    facts.outlets.all.flatMap((outlet) => {
-      if (!outlet.load || !KEEPS.test(outlet.load.kind) || outlet.device.circuit === null) return [];
-      const circuit = facts.house.circuits[outlet.device.circuit]!;
+  scope: 'circuit',
+  appliesTo: (facts, circuit) => outletsOf(facts, circuit).some((one) => one.load && KEEPS.test(one.load.kind)),
+  check: (facts, circuit, _limits, report) =>
+    outletsOf(facts, circuit).flatMap((outlet) => {
+      if (!outlet.load || !KEEPS.test(outlet.load.kind)) return [];
       const where = { circuit: circuit.id, box: outlet.box.id };
       return [
         sharesGfci(facts.house, outlet)

@@ -1,4 +1,3 @@
-import { circuitsOf } from '../circuit-facts';
 import { sizeCircuit } from '../../circuits/sizing';
 import { conductorRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -50,33 +49,32 @@ export const conductorSize = defineRule({
         `${circuit}: a cooling circuit is sized by the nameplate (MCA and MOCP, Article 440). Check them.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).length > 0,
-  check: (facts, _limits, report) =>
-    circuitsOf(facts).map((circuit) => {
-      const { ampacityA, largestBreakerA, conductorA, fitting, plateUnread, ownRules } = sizeCircuit(
-        facts.house,
-        circuit,
-      );
-      const remedies = fitting && fitting !== circuit.awg ? [conductorRemedy(circuit.id, fitting)] : [];
-      const where = { circuit: circuit.id };
-      const what = circuit.metal === 'aluminium' ? 'aluminium' : 'copper NM-B';
-      const data = { circuit: circuit.name, awg: circuit.awg, what };
-      if (plateUnread) return report.cannotTell('nameplate', data, where, { section: '440.4, 240.4(G)' });
-      if (circuit.ratingA > largestBreakerA)
-        return report.fail('small', { ...data, rating: circuit.ratingA, largest: largestBreakerA }, where, {
-          remedies: ownRules ? [] : remedies,
-          ...(ownRules ? { section: OWN_BREAKER[ownRules] } : {}),
-          measured: () => `${circuit.ratingA} A`,
-          required: () => `${largestBreakerA} A at most on No. ${circuit.awg}`,
-        });
-      if (conductorA > ampacityA + 1e-9)
-        return report.fail('weak', { ...data, carries: ampacityA, load: conductorA }, where, {
-          remedies,
-          section: ownRules ? OWN_CONDUCTOR[ownRules] : '210.19(A)',
-          measured: () => `${conductorA.toFixed(1)} A`,
-          required: () => `${Math.floor(ampacityA * 10) / 10} A at most`,
-        });
-      return report.pass('fits', data, where);
-    }),
+  scope: 'circuit',
+  appliesTo: () => true,
+  check: (facts, circuit, _limits, report) => {
+    const { ampacityA, largestBreakerA, conductorA, fitting, plateUnread, ownRules } = sizeCircuit(
+      facts.house,
+      circuit,
+    );
+    const remedies = fitting && fitting !== circuit.awg ? [conductorRemedy(circuit.id, fitting)] : [];
+    const where = { circuit: circuit.id };
+    const what = circuit.metal === 'aluminium' ? 'aluminium' : 'copper NM-B';
+    const data = { circuit: circuit.name, awg: circuit.awg, what };
+    if (plateUnread) return report.cannotTell('nameplate', data, where, { section: '440.4, 240.4(G)' });
+    if (circuit.ratingA > largestBreakerA)
+      return report.fail('small', { ...data, rating: circuit.ratingA, largest: largestBreakerA }, where, {
+        remedies: ownRules ? [] : remedies,
+        ...(ownRules ? { section: OWN_BREAKER[ownRules] } : {}),
+        measured: () => `${circuit.ratingA} A`,
+        required: () => `${largestBreakerA} A at most on No. ${circuit.awg}`,
+      });
+    if (conductorA > ampacityA + 1e-9)
+      return report.fail('weak', { ...data, carries: ampacityA, load: conductorA }, where, {
+        remedies,
+        section: ownRules ? OWN_CONDUCTOR[ownRules] : '210.19(A)',
+        measured: () => `${conductorA.toFixed(1)} A`,
+        required: () => `${Math.floor(ampacityA * 10) / 10} A at most`,
+      });
+    return report.pass('fits', data, where);
+  },
 });

@@ -1,4 +1,3 @@
-import { wireHouse } from '../../wiring/make-up';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const conductorsTogether = defineRule({
@@ -14,19 +13,17 @@ export const conductorsTogether = defineRule({
       together: ({ name }: { name: string }) => `Each run of ${name} is one cable.`,
     },
   },
-  scope: 'house',
-  appliesTo: ({ house }) => Object.keys(house.circuits).length > 0,
-  check: ({ house }, _limits, report) =>
-    wireHouse(house).units.flatMap(({ unit, runs }) => {
-      const apart = runs.flatMap((run) =>
-        run.problems
-          .filter((one) => one.code === 'two-cables')
-          .map((one) =>
-            report.fail('apart', { problem: one.message }, { room: run.to.room, box: run.to.id, circuit: unit.id }),
-          ),
-      );
-      return apart.length > 0 || runs.length === 0
-        ? apart
-        : [report.pass('together', { name: unit.circuits[0]!.name }, { circuit: unit.id })];
-    }),
+  scope: 'unit',
+  check: (_facts, { unit, runs }, _limits, report) => {
+    const apart = runs.flatMap((run) =>
+      run.problems
+        .filter((one) => one.code === 'two-cables')
+        .map((one) =>
+          report.fail('apart', { problem: one.message }, { room: run.to.room, box: run.to.id, circuit: unit.id }),
+        ),
+    );
+    return apart.length > 0 || runs.length === 0
+      ? apart
+      : report.pass('together', { name: unit.circuits[0]!.name }, { circuit: unit.id });
+  },
 });

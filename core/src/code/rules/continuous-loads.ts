@@ -33,6 +33,7 @@ export const continuousLoads = defineRule({
     },
   },
   scope: 'house',
+  reads: 'none',
   appliesTo: (facts) => Object.values(facts.house.loads).some((load) => CONTINUOUS.has(load.kind)),
   check: (facts, _limits, report) =>
     Object.values(facts.house.loads).flatMap((load) => {

@@ -1,4 +1,4 @@
-import { circuitsOf, outletsOf, outletsProper } from '../circuit-facts';
+import { outletsOf, outletsProper } from '../circuit-facts';
 import { ampsOf } from '../../loads/library';
 import { defineRule, fromMemory } from '../rule';
 
@@ -26,28 +26,27 @@ export const cordLoad = defineRule({
         `${load} draws ${amps.toFixed(1)} A of ${allowed} A allowed.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.load?.cord && !outlet.load.fastened),
-  check: (facts, limits, report) =>
-    circuitsOf(facts).flatMap((circuit) => {
-      const outlets = outletsProper(outletsOf(facts, circuit));
-      if (outlets.length < 2 || circuit.ratingA > 30) return [];
-      return outlets.flatMap(({ load, box, device }) => {
-        if (!load?.cord || load.fastened) return [];
-        const amps = ampsOf(load);
-        const receptacleA = device.kind === 'receptacle' ? device.ratingA : circuit.ratingA;
-        const allowed = Math.min(circuit.ratingA, receptacleA) * limits.share;
-        const data = { load: load.name, amps, allowed, circuit: circuit.name };
-        const detail = {
-          ...(receptacleA < circuit.ratingA ? { section: BY_RECEPTACLE } : {}),
-          measured: () => `${amps.toFixed(1)} A`,
-          required: () => `${allowed} A at most`,
-        };
-        return [
-          amps > allowed + 1e-9
-            ? report.fail('over', data, { circuit: circuit.id, box: box.id }, detail)
-            : report.pass('within', data, { circuit: circuit.id, box: box.id }, detail),
-        ];
-      });
-    }),
+  scope: 'circuit',
+  appliesTo: (facts, circuit) => outletsOf(facts, circuit).some((outlet) => outlet.load?.cord && !outlet.load.fastened),
+  check: (facts, circuit, limits, report) => {
+    const outlets = outletsProper(outletsOf(facts, circuit));
+    if (outlets.length < 2 || circuit.ratingA > 30) return [];
+    return outlets.flatMap(({ load, box, device }) => {
+      if (!load?.cord || load.fastened) return [];
+      const amps = ampsOf(load);
+      const receptacleA = device.kind === 'receptacle' ? device.ratingA : circuit.ratingA;
+      const allowed = Math.min(circuit.ratingA, receptacleA) * limits.share;
+      const data = { load: load.name, amps, allowed, circuit: circuit.name };
+      const detail = {
+        ...(receptacleA < circuit.ratingA ? { section: BY_RECEPTACLE } : {}),
+        measured: () => `${amps.toFixed(1)} A`,
+        required: () => `${allowed} A at most`,
+      };
+      return [
+        amps > allowed + 1e-9
+          ? report.fail('over', data, { circuit: circuit.id, box: box.id }, detail)
+          : report.pass('within', data, { circuit: circuit.id, box: box.id }, detail),
+      ];
+    });
+  },
 });

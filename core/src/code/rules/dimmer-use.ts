@@ -15,7 +15,8 @@ export const dimmerUse = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: ({ outlets }) => outlets.all.some(({ device }) => device.kind === 'switch' && device.style === 'dimmer'),
+  appliesTo: ({ outlets }) =>
+    outlets.lights.some(({ device }) => device.kind === 'switch' && device.style === 'dimmer'),
   check: ({ house, outlets }, _limits, report) =>
     Object.values(house.switchGroups).flatMap((group) => {
       const dimmer = group.switches

@@ -22,10 +22,11 @@ export const dishwasherReceptacle = defineRule({
     },
   },
   scope: 'house',
+  reads: 'loads',
   appliesTo: (facts) =>
-    facts.outlets.all.some((one) => one.load?.kind === 'dishwasher' && one.device.kind === 'receptacle'),
+    facts.outlets.loads.some((one) => one.load?.kind === 'dishwasher' && one.device.kind === 'receptacle'),
   check: (facts, limits, report) =>
-    facts.outlets.all.flatMap(({ load, device, box, room }) => {
+    facts.outlets.loads.flatMap(({ load, device, box, room }) => {
       const { at } = box;
       if (load?.kind !== 'dishwasher' || device.kind !== 'receptacle' || at.kind !== 'wall') return [];
       const view = facts.views.find((one) => one.room === room)!;

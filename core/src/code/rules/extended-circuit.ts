@@ -1,4 +1,4 @@
-import { circuitsOf, outletsOf, outletsProper } from '../circuit-facts';
+import { outletsOf, outletsProper } from '../circuit-facts';
 import { givesAfci, protectionOf } from '../protection/circuit-protection';
 import { staysAsItIs } from '../protection/decision';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
@@ -26,24 +26,23 @@ export const extendedCircuit = defineRule({
       stays: ({ circuit }: Data) => `${circuit} exists and nothing is added to it: it may stay as it is.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.box.state === 'existing'),
-  check: (facts, _limits, report) =>
-    circuitsOf(facts).flatMap((circuit) => {
-      const outlets = outletsProper(outletsOf(facts, circuit));
-      const old = outlets.filter(staysAsItIs).length;
-      if (old === 0) return [];
-      const data = { circuit: circuit.name, old, n: outlets.length - old };
-      const where = { circuit: circuit.id };
-      if (data.n === 0) return [report.pass('stays', data, where)];
-      const { needsAfci, fitted } = protectionOf(facts.house, circuit.id, facts.edition);
-      if (!needsAfci) return [report.pass('outside', data, where)];
-      return [
-        givesAfci(fitted) && circuit.breaker !== 'auto'
-          ? report.pass('given', data, where)
-          : report.fail('due', data, where),
-      ];
-    }),
+  scope: 'circuit',
+  appliesTo: (facts, circuit) => outletsOf(facts, circuit).some((outlet) => outlet.box.state === 'existing'),
+  check: (facts, circuit, _limits, report) => {
+    const outlets = outletsProper(outletsOf(facts, circuit));
+    const old = outlets.filter(staysAsItIs).length;
+    if (old === 0) return [];
+    const data = { circuit: circuit.name, old, n: outlets.length - old };
+    const where = { circuit: circuit.id };
+    if (data.n === 0) return [report.pass('stays', data, where)];
+    const { needsAfci, fitted } = protectionOf(facts.house, circuit.id, facts.edition);
+    if (!needsAfci) return [report.pass('outside', data, where)];
+    return [
+      givesAfci(fitted) && circuit.breaker !== 'auto'
+        ? report.pass('given', data, where)
+        : report.fail('due', data, where),
+    ];
+  },
 });
 
 interface Data {

@@ -1,4 +1,4 @@
-import { circuitsOf, listOutlets, outletsOf } from '../circuit-facts';
+import { listOutlets, outletsOf } from '../circuit-facts';
 import { isGeneralReceptacle } from '../../circuits/circuit-load';
 import { isLighting, type Outlet } from '../../circuits/outlets';
 import { ampsOf } from '../../loads/library';
@@ -32,25 +32,23 @@ export const fastenedHalf = defineRule({
         `${circuit}: ${sum.toFixed(1)} A fastened in place of ${half} A allowed.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) =>
-    circuitsOf(facts).some((circuit) => outletsOf(facts, circuit).some((outlet) => fastenedAmps(outlet) > 0)),
-  check: (facts, limits, report) =>
-    circuitsOf(facts).flatMap((circuit) => {
-      const outlets = outletsOf(facts, circuit);
-      const fastened = outlets.filter((outlet) => fastenedAmps(outlet) > 0);
-      const sharesWith = outlets.some(
-        (outlet) => isLighting(outlet) || isGeneralReceptacle(outlet) || (outlet.load?.cord && !outlet.load.fastened),
-      );
-      if (fastened.length === 0 || !sharesWith || circuit.poles === 2 || circuit.ratingA > 20) return [];
-      const sum = fastened.reduce((amps, outlet) => amps + fastenedAmps(outlet), 0);
-      const half = circuit.ratingA * limits.share;
-      const detail = { measured: () => `${sum.toFixed(1)} A`, required: () => `${half} A at most` };
-      const where = { circuit: circuit.id, box: fastened[0]!.box.id };
-      return [
-        sum > half + 1e-9
-          ? report.fail('over', { circuit: circuit.name, sum, half, outlets: listOutlets(fastened) }, where, detail)
-          : report.pass('within', { circuit: circuit.name, sum, half }, where, detail),
-      ];
-    }),
+  scope: 'circuit',
+  appliesTo: (facts, circuit) => outletsOf(facts, circuit).some((outlet) => fastenedAmps(outlet) > 0),
+  check: (facts, circuit, limits, report) => {
+    const outlets = outletsOf(facts, circuit);
+    const fastened = outlets.filter((outlet) => fastenedAmps(outlet) > 0);
+    const sharesWith = outlets.some(
+      (outlet) => isLighting(outlet) || isGeneralReceptacle(outlet) || (outlet.load?.cord && !outlet.load.fastened),
+    );
+    if (fastened.length === 0 || !sharesWith || circuit.poles === 2 || circuit.ratingA > 20) return [];
+    const sum = fastened.reduce((amps, outlet) => amps + fastenedAmps(outlet), 0);
+    const half = circuit.ratingA * limits.share;
+    const detail = { measured: () => `${sum.toFixed(1)} A`, required: () => `${half} A at most` };
+    const where = { circuit: circuit.id, box: fastened[0]!.box.id };
+    return [
+      sum > half + 1e-9
+        ? report.fail('over', { circuit: circuit.name, sum, half, outlets: listOutlets(fastened) }, where, detail)
+        : report.pass('within', { circuit: circuit.name, sum, half }, where, detail),
+    ];
+  },
 });

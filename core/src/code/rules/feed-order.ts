@@ -1,4 +1,3 @@
-import { wireHouse } from '../../wiring/make-up';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
 export const feedOrder = defineRule({
@@ -15,23 +14,21 @@ export const feedOrder = defineRule({
         `${name}: ${runs} runs of cable, each with the conductors that have to cross.`,
     },
   },
-  scope: 'house',
-  appliesTo: ({ house }) => Object.keys(house.circuits).length > 0,
-  check: ({ house }, _limits, report) =>
-    wireHouse(house).units.flatMap(({ unit, runs, problems }) => {
-      const mine = problems.filter((one) => one.code !== 'two-cables');
-      if (mine.length === 0)
-        return runs.length === 0
-          ? []
-          : [report.pass('whole', { name: unit.circuits[0]!.name, runs: runs.length }, { circuit: unit.id })];
-      return mine.map((one) => {
-        const [collection, id] = one.path.split('.');
-        const box = collection === 'boxes' ? house.boxes[id!] : undefined;
-        return report.fail(
-          'unsound',
-          { problem: one.message },
-          box ? { room: box.room, box: box.id, circuit: unit.id } : { circuit: unit.id },
-        );
-      });
-    }),
+  scope: 'unit',
+  check: ({ house }, { unit, runs, problems }, _limits, report) => {
+    const mine = problems.filter((one) => one.code !== 'two-cables');
+    if (mine.length === 0)
+      return runs.length === 0
+        ? []
+        : report.pass('whole', { name: unit.circuits[0]!.name, runs: runs.length }, { circuit: unit.id });
+    return mine.map((one) => {
+      const [collection, id] = one.path.split('.');
+      const box = collection === 'boxes' ? house.boxes[id!] : undefined;
+      return report.fail(
+        'unsound',
+        { problem: one.message },
+        box ? { room: box.room, box: box.id, circuit: unit.id } : { circuit: unit.id },
+      );
+    });
+  },
 });

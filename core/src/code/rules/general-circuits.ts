@@ -39,6 +39,7 @@ export const generalCircuits = defineRule({
     },
   },
   scope: 'house',
+  reads: 'none',
   appliesTo: (facts) => circuitsOf(facts).length > 0,
   check: (facts, limits, report) => {
     // Inside faces: the code's outside dimensions are a few per cent more, which is allowed for by the walls between rooms.

@@ -1,4 +1,4 @@
-import { circuitsOf, describeOutlet } from '../circuit-facts';
+import { describeOutlet } from '../circuit-facts';
 import { isGfciGiven, protectionOf, whyNotReadilyAccessible } from '../protection/circuit-protection';
 import { breakerRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -21,40 +21,39 @@ export const gfciProtection = defineRule({
         `${outlet} is the GFCI of its circuit and not readily accessible: ${why}.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).length > 0,
-  check: (facts, _limits, report) =>
-    circuitsOf(facts).flatMap((circuit) => {
-      const protection = protectionOf(facts.house, circuit.id, facts.edition);
-      const first = circuit.gfciFirst === null ? undefined : indexOutlets(facts.house).byDevice.get(circuit.gfciFirst);
-      const why = first && whyNotReadilyAccessible(first);
-      const hidden =
-        first && why
-          ? [report.fail('hidden', { outlet: describeOutlet(first), why }, { circuit: circuit.id, box: first.box.id })]
-          : [];
-      const outlets = protection.outlets.flatMap(({ outlet, gfci }) => {
-        const where = { circuit: circuit.id, room: outlet.room.id, box: outlet.box.id };
-        if (gfci.kind === 'not-required') return [];
-        const data = { outlet: describeOutlet(outlet), reason: gfci.reason, circuit: circuit.name };
-        if (gfci.kind === 'cannot-tell')
-          return isGfciGiven(protection, outlet)
-            ? []
-            : [report.cannotTell('open', data, where, { section: gfci.section })];
-        const detail = {
-          section: gfci.section,
-          basis: gfci.basis,
-          required: () => 'GFCI at the breaker, first in line, or in the receptacle',
-        };
-        return [
-          isGfciGiven(protection, outlet)
-            ? report.pass('given', data, where, detail)
-            : report.fail('missing', data, where, {
-                ...detail,
-                measured: () => `${protection.fitted} breaker`,
-                remedies: [breakerRemedy(circuit.id)],
-              }),
-        ];
-      });
-      return [...hidden, ...outlets];
-    }),
+  scope: 'circuit',
+  appliesTo: () => true,
+  check: (facts, circuit, _limits, report) => {
+    const protection = protectionOf(facts.house, circuit.id, facts.edition);
+    const first = circuit.gfciFirst === null ? undefined : indexOutlets(facts.house).byDevice.get(circuit.gfciFirst);
+    const why = first && whyNotReadilyAccessible(first);
+    const hidden =
+      first && why
+        ? [report.fail('hidden', { outlet: describeOutlet(first), why }, { circuit: circuit.id, box: first.box.id })]
+        : [];
+    const outlets = protection.outlets.flatMap(({ outlet, gfci }) => {
+      const where = { circuit: circuit.id, room: outlet.room.id, box: outlet.box.id };
+      if (gfci.kind === 'not-required') return [];
+      const data = { outlet: describeOutlet(outlet), reason: gfci.reason, circuit: circuit.name };
+      if (gfci.kind === 'cannot-tell')
+        return isGfciGiven(protection, outlet)
+          ? []
+          : [report.cannotTell('open', data, where, { section: gfci.section })];
+      const detail = {
+        section: gfci.section,
+        basis: gfci.basis,
+        required: () => 'GFCI at the breaker, first in line, or in the receptacle',
+      };
+      return [
+        isGfciGiven(protection, outlet)
+          ? report.pass('given', data, where, detail)
+          : report.fail('missing', data, where, {
+              ...detail,
+              measured: () => `${protection.fitted} breaker`,
+              remedies: [breakerRemedy(circuit.id)],
+            }),
+      ];
+    });
+    return [...hidden, ...outlets];
+  },
 });

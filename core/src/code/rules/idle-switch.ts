@@ -15,10 +15,11 @@ export const idleSwitch = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: ({ outlets }) => outlets.all.some((one) => one.device.kind === 'switch'),
+  reads: 'lights',
+  appliesTo: ({ outlets }) => outlets.lights.some((one) => one.device.kind === 'switch'),
   check: ({ house, outlets }, _limits, report) => {
     const claimed = new Set(Object.values(house.switchGroups).flatMap((one) => one.switches));
-    const idle = outlets.all.filter((one) => one.device.kind === 'switch' && !claimed.has(one.device.id));
+    const idle = outlets.lights.filter((one) => one.device.kind === 'switch' && !claimed.has(one.device.id));
     const boxes = [...new Set(idle.map((one) => one.box))];
     if (boxes.length === 0) return [report.pass('none', undefined, {})];
     return boxes.map((box) =>

@@ -39,13 +39,13 @@ export const individualCircuit = defineRule({
       alone: ({ load, circuit }: { load: string; circuit: string }) => `${load} has ${circuit} to itself.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => facts.outlets.all.some((outlet) => outlet.load && sectionFor(outlet.load, facts.edition)),
-  check: (facts, _limits, report) =>
-    facts.outlets.all.flatMap((outlet) => {
+  scope: 'circuit',
+  appliesTo: (facts, circuit) =>
+    outletsOf(facts, circuit).some((outlet) => outlet.load && sectionFor(outlet.load, facts.edition)),
+  check: (facts, circuit, _limits, report) =>
+    outletsOf(facts, circuit).flatMap((outlet) => {
       const section = outlet.load && sectionFor(outlet.load, facts.edition);
-      const circuit = outlet.device.circuit === null ? undefined : facts.house.circuits[outlet.device.circuit];
-      if (!section || !circuit) return [];
+      if (!section) return [];
       const load = outlet.load!;
       const others = outletsProper(outletsOf(facts, circuit)).filter(
         (one) => one !== outlet && !(isCentralHeating(load) && isAssociated(one.load?.name ?? '')),

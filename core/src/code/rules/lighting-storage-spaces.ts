@@ -37,6 +37,7 @@ export const lightingStorageSpaces = defineRule({
     },
   },
   scope: 'house',
+  reads: 'lights',
   appliesTo: (facts) => facts.views.some((view) => SPACES.has(view.room.kind)),
   check: (facts, _limits, report) =>
     facts.views

@@ -1,4 +1,3 @@
-import { wireHouse } from '../../wiring/make-up';
 import { neutralAt } from '../../wiring/neutral-at-switch';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
@@ -25,31 +24,28 @@ export const neutralAtSwitch = defineRule({
         `Whether the switch in ${tag} needs a neutral cannot be told: ${why}. Name the room.`,
     },
   },
-  scope: 'house',
-  appliesTo: ({ house }) => Object.keys(house.switchGroups).length > 0,
-  check: ({ house, edition }, _limits, report) => {
-    const { units, boxes } = wireHouse(house);
-    return units.flatMap(({ plan, unit }) =>
-      plan.chains.flatMap(({ group, order }) =>
-        order.flatMap((one) => {
-          const where = { room: one.room.id, box: one.box.id };
-          const { needed, why } = neutralAt(group, one, edition);
-          const data = { tag: one.box.tag, why };
-          const makeUp = boxes.get(one.box.id);
-          if (!makeUp) return [];
-          const hasNeutral = (box: string) =>
-            boxes
-              .get(box)
-              ?.cables.some(({ cable }) =>
-                cable.conductors.some(({ signal }) => signal?.kind === 'neutral' && signal.of === unit.id),
-              ) ?? false;
-          if (needed === 'one' && !hasNeutral(one.box.id) && order.some((other) => hasNeutral(other.box.id)))
-            return [report.pass('free', { ...data, why: 'another that sees the whole of the lit area has it' }, where)];
-          if (hasNeutral(one.box.id)) return [report.pass('there', data, where)];
-          if (needed === 'cannot-tell') return [report.cannotTell('unsure', data, where)];
-          return [needed !== 'no' ? report.fail('missing', data, where) : report.pass('free', data, where)];
-        }),
+  scope: 'unit',
+  check: ({ edition }, { plan, unit, runs }, _limits, report) => {
+    const brought = new Set(
+      runs.flatMap((run) =>
+        run.cables.some((cable) =>
+          cable.conductors.some(({ signal }) => signal?.kind === 'neutral' && signal.of === unit.id),
+        )
+          ? [run.to.id, ...(run.from ? [run.from.id] : [])]
+          : [],
       ),
+    );
+    return plan.chains.flatMap(({ group, order }) =>
+      order.map((one) => {
+        const where = { room: one.room.id, box: one.box.id };
+        const { needed, why } = neutralAt(group, one, edition);
+        const data = { tag: one.box.tag, why };
+        if (brought.has(one.box.id)) return report.pass('there', data, where);
+        if (needed === 'one' && order.some((other) => brought.has(other.box.id)))
+          return report.pass('free', { ...data, why: 'another that sees the whole of the lit area has it' }, where);
+        if (needed === 'cannot-tell') return report.cannotTell('unsure', data, where);
+        return needed === 'no' ? report.pass('free', data, where) : report.fail('missing', data, where);
+      }),
     );
   },
 });

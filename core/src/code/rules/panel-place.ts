@@ -25,6 +25,7 @@ export const panelPlace = defineRule({
     },
   },
   scope: 'house',
+  reads: 'none',
   appliesTo: (facts) => Object.keys(facts.house.panels).length > 0,
   check: (facts, _limits, report) =>
     Object.values(facts.house.panels).map((panel) => {

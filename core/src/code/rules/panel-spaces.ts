@@ -19,6 +19,7 @@ export const panelSpaces = defineRule({
     },
   },
   scope: 'house',
+  reads: 'none',
   appliesTo: (facts) => Object.keys(facts.house.panels).length > 0,
   check: (facts, _limits, report) =>
     Object.values(facts.house.panels).flatMap((panel) => {

@@ -47,6 +47,7 @@ export const panelWorkingSpace = defineRule({
     },
   },
   scope: 'house',
+  reads: 'none',
   appliesTo: (facts) => Object.keys(facts.house.panels).length > 0,
   check: (facts, limits, report) =>
     Object.values(facts.house.panels).map((panel) => {

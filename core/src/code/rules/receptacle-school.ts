@@ -1,4 +1,3 @@
-import { circuitsOf } from '../circuit-facts';
 import { measureCircuitLoad } from '../../circuits/circuit-load';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
@@ -17,21 +16,16 @@ export const receptacleSchool = defineRule({
         `${circuit}: ${percent} % of the firm's standard.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).length > 0,
-  check: (facts, _limits, report) =>
-    circuitsOf(facts)
-      .filter((circuit) => circuit.purpose !== 'individual')
-      .map((circuit) => {
-        const load = measureCircuitLoad(facts.house, circuit);
-        const data = { circuit: circuit.name, percent: Math.round(load.used * 100) };
-        const detail = {
-          measured: () => `${load.amps.toFixed(1)} A, ${load.generalReceptacles} receptacles`,
-          required: () => `${load.allowedA.toFixed(1)} A`,
-        };
-        const where = { circuit: circuit.id };
-        return load.used > 1 + 1e-9
-          ? report.fail('over', data, where, detail)
-          : report.pass('within', data, where, detail);
-      }),
+  scope: 'circuit',
+  appliesTo: (_facts, circuit) => circuit.purpose !== 'individual',
+  check: (facts, circuit, _limits, report) => {
+    const load = measureCircuitLoad(facts.house, circuit);
+    const data = { circuit: circuit.name, percent: Math.round(load.used * 100) };
+    const detail = {
+      measured: () => `${load.amps.toFixed(1)} A, ${load.generalReceptacles} receptacles`,
+      required: () => `${load.allowedA.toFixed(1)} A`,
+    };
+    const where = { circuit: circuit.id };
+    return load.used > 1 + 1e-9 ? report.fail('over', data, where, detail) : report.pass('within', data, where, detail);
+  },
 });

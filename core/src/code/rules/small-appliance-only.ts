@@ -1,5 +1,4 @@
 import {
-  circuitsOf,
   deviceIds,
   isFoodReceptacle,
   isInCupboard,
@@ -30,29 +29,26 @@ export const smallApplianceOnly = defineRule({
       only: ({ circuit }: { circuit: string }) => `${circuit} feeds small-appliance receptacles only.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).some((circuit) => isSmallAppliance(facts, circuit)),
-  check: (facts, _limits, report) =>
-    circuitsOf(facts)
-      .filter((circuit) => isSmallAppliance(facts, circuit))
-      .map((circuit) => {
-        const beside = outletsProper(outletsOf(facts, circuit)).filter(
-          (outlet) => !isFoodReceptacle(outlet) && !MAY_RIDE(outlet.load?.name ?? ''),
-        );
-        const other = beside.filter((outlet) => !isInCupboard(outlet));
-        if (beside.length > 0 && other.length === 0)
-          return report.cannotTell(
-            'cupboard',
-            { circuit: circuit.name, outlets: listOutlets(beside) },
-            { circuit: circuit.id, box: beside[0]!.box.id },
-          );
-        if (other.length === 0) return report.pass('only', { circuit: circuit.name }, { circuit: circuit.id });
-        const remedies = [takeOffRemedy(deviceIds(other), other.length === 1 ? 'it' : 'them')];
-        return report.fail(
-          'other',
-          { circuit: circuit.name, outlets: listOutlets(other) },
-          { circuit: circuit.id, box: other[0]!.box.id },
-          { remedies },
-        );
-      }),
+  scope: 'circuit',
+  appliesTo: (facts, circuit) => isSmallAppliance(facts, circuit),
+  check: (facts, circuit, _limits, report) => {
+    const beside = outletsProper(outletsOf(facts, circuit)).filter(
+      (outlet) => !isFoodReceptacle(outlet) && !MAY_RIDE(outlet.load?.name ?? ''),
+    );
+    const other = beside.filter((outlet) => !isInCupboard(outlet));
+    if (beside.length > 0 && other.length === 0)
+      return report.cannotTell(
+        'cupboard',
+        { circuit: circuit.name, outlets: listOutlets(beside) },
+        { circuit: circuit.id, box: beside[0]!.box.id },
+      );
+    if (other.length === 0) return report.pass('only', { circuit: circuit.name }, { circuit: circuit.id });
+    const remedies = [takeOffRemedy(deviceIds(other), other.length === 1 ? 'it' : 'them')];
+    return report.fail(
+      'other',
+      { circuit: circuit.name, outlets: listOutlets(other) },
+      { circuit: circuit.id, box: other[0]!.box.id },
+      { remedies },
+    );
+  },
 });

@@ -28,6 +28,7 @@ export const smokeAlarms = defineRule({
     },
   },
   scope: 'house',
+  reads: 'alarms',
   appliesTo: (facts) => facts.views.some((view) => !NOT_A_STOREY.has(view.room.kind)),
   check: (facts, _limits, report) => {
     const beyond = outsideBedrooms(facts);

@@ -22,7 +22,9 @@ export const stairDimmer = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: ({ outlets }) => outlets.all.some(({ device }) => device.kind === 'switch' && device.style === 'dimmer'),
+  reads: 'lights',
+  appliesTo: ({ outlets }) =>
+    outlets.lights.some(({ device }) => device.kind === 'switch' && device.style === 'dimmer'),
   check: ({ house, outlets, views }, limits, report) => {
     const stairs = new Set(
       views.flatMap(({ room, features }) =>

@@ -19,6 +19,7 @@ export const stairSwitches = defineRule({
     },
   },
   scope: 'house',
+  reads: 'lights',
   appliesTo: (facts) => facts.views.some((view) => view.features.some((feature) => feature.kind === 'stair')),
   check: (facts, limits, report) =>
     facts.views.flatMap((view) =>

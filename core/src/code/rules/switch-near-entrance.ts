@@ -58,6 +58,7 @@ export const switchNearEntrance = defineRule({
     },
   },
   scope: 'house',
+  reads: 'lights',
   appliesTo: (facts) => facts.views.some((view) => SPACED_ROOMS.has(view.room.kind)),
   check: (facts, limits, report) =>
     facts.views.flatMap((view) => {

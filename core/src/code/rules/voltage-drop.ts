@@ -1,5 +1,5 @@
 import { measureDrop } from '../../circuits/circuit-drop';
-import { circuitsOf, outletsOf } from '../circuit-facts';
+import { outletsOf } from '../circuit-facts';
 import { conductorRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -23,30 +23,27 @@ export const voltageDrop = defineRule({
         `How far ${circuit} runs is not known: there is no panel yet. Set one down under House.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).some((circuit) => outletsOf(facts, circuit).length > 0),
-  check: (facts, limits, report) =>
-    circuitsOf(facts)
-      .filter((circuit) => outletsOf(facts, circuit).length > 0)
-      .map((circuit) => {
-        const drop = measureDrop(facts.house, circuit);
-        if (!drop) return report.cannotTell('noPanel', { circuit: circuit.name }, { circuit: circuit.id });
-        const where = { circuit: circuit.id, box: drop.at.id };
-        const data = {
-          circuit: circuit.name,
-          tag: drop.at.tag,
-          feet: drop.feet,
-          percent: drop.share * 100,
-          amps: drop.amps,
-        };
-        const detail = {
-          measured: () => `${(drop.share * 100).toFixed(1)} %, ${drop.volts.toFixed(1)} V`,
-          required: () => `${(limits.share * 100).toFixed(0)} % at most, as advice`,
-        };
-        if (drop.share <= limits.share + 1e-9) return report.pass('fine', data, where, detail);
-        const remedies = drop.cure ? [conductorRemedy(circuit.id, drop.cure)] : [];
-        return report.fail('long', data, where, { ...detail, remedies });
-      }),
+  scope: 'circuit',
+  appliesTo: (facts, circuit) => outletsOf(facts, circuit).length > 0,
+  check: (facts, circuit, limits, report) => {
+    const drop = measureDrop(facts.house, circuit);
+    if (!drop) return report.cannotTell('noPanel', { circuit: circuit.name }, { circuit: circuit.id });
+    const where = { circuit: circuit.id, box: drop.at.id };
+    const data = {
+      circuit: circuit.name,
+      tag: drop.at.tag,
+      feet: drop.feet,
+      percent: drop.share * 100,
+      amps: drop.amps,
+    };
+    const detail = {
+      measured: () => `${(drop.share * 100).toFixed(1)} %, ${drop.volts.toFixed(1)} V`,
+      required: () => `${(limits.share * 100).toFixed(0)} % at most, as advice`,
+    };
+    if (drop.share <= limits.share + 1e-9) return report.pass('fine', data, where, detail);
+    const remedies = drop.cure ? [conductorRemedy(circuit.id, drop.cure)] : [];
+    return report.fail('long', data, where, { ...detail, remedies });
+  },
 });
 
 interface Data {

@@ -1,6 +1,6 @@
 import { isLighting, type Outlet } from '../../circuits/outlets';
 import type { LoadKind } from '../../house/schema-equipment';
-import { circuitsOf, deviceIds, listOutlets, outletsOf, outletsProper } from '../circuit-facts';
+import { deviceIds, listOutlets, outletsOf, outletsProper } from '../circuit-facts';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
@@ -49,36 +49,35 @@ export const whatRatingMayFeed = defineRule({
       right: ({ circuit, rating }: Data) => `What ${circuit} feeds may be on ${rating} A.`,
     },
   },
-  scope: 'house',
-  appliesTo: (facts) => circuitsOf(facts).some((circuit) => circuit.ratingA !== 15 && circuit.ratingA !== 20),
-  check: (facts, limits, report) =>
-    circuitsOf(facts).flatMap((circuit) => {
-      const { ratingA } = circuit;
-      const outlets = outletsProper(outletsOf(facts, circuit));
-      if (ratingA === 15 || ratingA === 20 || outlets.length === 0) return [];
-      const data = { circuit: circuit.name, rating: ratingA };
-      const where = { circuit: circuit.id };
-      const object = (message: 'light' | 'cooking' | 'ten', wrong: readonly Outlet[]) =>
-        report.fail(
-          message,
-          { ...data, outlets: listOutlets(wrong) },
-          { ...where, box: wrong[0]!.box.id },
-          { remedies: [takeOffRemedy(deviceIds(wrong), wrong.length === 1 ? 'it' : 'them')] },
-        );
-      if (ratingA === 10 && limits.tenA === 1) {
-        const wrong = outlets.filter((one) => !mayBeOnTen(one));
-        return [wrong.length > 0 ? object('ten', wrong) : report.pass('right', data, where)];
-      }
-      // Fixed space heat may share 25 A as well: 424.3(B), 424.4 from 2020, medium.
-      const heat = outlets.every((one) => one.load !== undefined && HEAT.has(one.load.kind));
-      if (outlets.length > 1 && !SEVERAL.includes(ratingA) && !(heat && ratingA === 25))
-        return [report.fail('rating', { ...data, n: outlets.length }, where)];
-      const lights = outlets.filter(isLighting);
-      if (ratingA > 20 && lights.length > 0) return [object('light', lights)];
-      const others = outlets.filter((one) => one.load !== undefined && !COOKING.has(one.load.kind));
-      if (outlets.length > 1 && ratingA >= 40 && others.length > 0) return [object('cooking', others)];
-      return [report.pass('right', data, where)];
-    }),
+  scope: 'circuit',
+  appliesTo: (_facts, circuit) => circuit.ratingA !== 15 && circuit.ratingA !== 20,
+  check: (facts, circuit, limits, report) => {
+    const { ratingA } = circuit;
+    const outlets = outletsProper(outletsOf(facts, circuit));
+    if (ratingA === 15 || ratingA === 20 || outlets.length === 0) return [];
+    const data = { circuit: circuit.name, rating: ratingA };
+    const where = { circuit: circuit.id };
+    const object = (message: 'light' | 'cooking' | 'ten', wrong: readonly Outlet[]) =>
+      report.fail(
+        message,
+        { ...data, outlets: listOutlets(wrong) },
+        { ...where, box: wrong[0]!.box.id },
+        { remedies: [takeOffRemedy(deviceIds(wrong), wrong.length === 1 ? 'it' : 'them')] },
+      );
+    if (ratingA === 10 && limits.tenA === 1) {
+      const wrong = outlets.filter((one) => !mayBeOnTen(one));
+      return [wrong.length > 0 ? object('ten', wrong) : report.pass('right', data, where)];
+    }
+    // Fixed space heat may share 25 A as well: 424.3(B), 424.4 from 2020, medium.
+    const heat = outlets.every((one) => one.load !== undefined && HEAT.has(one.load.kind));
+    if (outlets.length > 1 && !SEVERAL.includes(ratingA) && !(heat && ratingA === 25))
+      return [report.fail('rating', { ...data, n: outlets.length }, where)];
+    const lights = outlets.filter(isLighting);
+    if (ratingA > 20 && lights.length > 0) return [object('light', lights)];
+    const others = outlets.filter((one) => one.load !== undefined && !COOKING.has(one.load.kind));
+    if (outlets.length > 1 && ratingA >= 40 && others.length > 0) return [object('cooking', others)];
+    return [report.pass('right', data, where)];
+  },
 });
 
 interface Data {
