@@ -1,8 +1,8 @@
-import { EDITIONS, type Amendment, type Edition, type House } from '../house/schema';
+import { EDITIONS, type Amendment, type Circuit, type Edition, type House } from '../house/schema';
 import { groupBy } from '../units/group-by';
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
-import { wireHouse, type BoxMakeUp, type HouseWiring } from '../wiring/make-up';
+import { wireHouse, type BoxMakeUp, type UnitWiring } from '../wiring/make-up';
 import { sameParts } from '../house/remember';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import type {
@@ -147,41 +147,48 @@ function memoryOn(ground: object, thing: object): Memory {
   return known.memory;
 }
 
-/** The things that rules are about one by one, and what is remembered of each, looked up once for all rules. */
-interface Memories {
-  readonly ground: object;
-  readonly rooms: readonly Memory[];
-  readonly circuits: readonly Memory[];
-  readonly wiring: HouseWiring;
-  readonly units: readonly Memory[];
-  readonly makeUps: readonly BoxMakeUp[];
-  readonly boxes: readonly Memory[];
+/** Things that rules are about one by one, and what is remembered of each. */
+interface Remembered<T> {
+  readonly things: readonly T[];
+  readonly memories: readonly Memory[];
 }
-function memoriesOf({ house, views, circuits, outlets }: Facts): Memories {
-  const ground = groundOf(house);
-  const wiring = wireHouse(house);
-  const makeUps = [...wiring.boxes.values()];
-  return {
-    ground,
-    rooms: views.map(memoryOfRoom),
+
+/** What is remembered of a house, looked up once for all rules; its wiring when the first rule asks for it. */
+class Memories {
+  readonly ground: object;
+  readonly rooms: Remembered<RoomView>;
+  readonly circuits: Remembered<Circuit>;
+  #units: Remembered<UnitWiring> | undefined;
+  #makeUps: Remembered<BoxMakeUp> | undefined;
+
+  constructor(readonly facts: Facts) {
+    const { house, views, circuits, outlets } = facts;
+    this.ground = groundOf(house);
+    this.rooms = { things: views, memories: views.map(memoryOfRoom) };
     // The list of a circuit's outlets is the same object as long as circuit and outlets are.
-    circuits: circuits.map((circuit) => memoryOn(ground, outlets.byCircuit.get(circuit.id)!)),
-    wiring,
-    units: wiring.units.map((unit) => memoryOn(ground, unit)),
-    makeUps,
-    boxes: makeUps.map((makeUp) => memoryOn(ground, makeUp)),
-  };
+    this.circuits = {
+      things: circuits,
+      memories: circuits.map((circuit) => memoryOn(this.ground, outlets.byCircuit.get(circuit.id)!)),
+    };
+  }
+
+  #on<T extends object>(things: readonly T[]): Remembered<T> {
+    return { things, memories: things.map((one) => memoryOn(this.ground, one)) };
+  }
+
+  get units(): Remembered<UnitWiring> {
+    return (this.#units ??= this.#on(wireHouse(this.facts.house).units));
+  }
+
+  get makeUps(): Remembered<BoxMakeUp> {
+    return (this.#makeUps ??= this.#on([...wireHouse(this.facts.house).boxes.values()]));
+  }
 }
 
 const asList = (said: Verdict | readonly Verdict[]): readonly Verdict[] => ('kind' in said ? [said] : said);
 
 /** The verdicts about each thing in turn, remembered, or null where the rule applies to none. */
-function gather<T>(
-  force: InForce,
-  things: readonly T[],
-  memories: readonly Memory[],
-  find: (thing: T) => Verdicts,
-): Verdicts {
+function gather<T>(force: InForce, { things, memories }: Remembered<T>, find: (thing: T) => Verdicts): Verdicts {
   let all: Verdict[] | null = null;
   for (let i = 0; i < things.length; i++) {
     const memory = memories[i]!;
@@ -216,18 +223,14 @@ function runRule(force: InForce, facts: Facts, memories: Memories): Verdicts {
       return rule.reads ? rememberedBy(force, memories.ground, boxesRead(facts, rule.reads), find) : find();
     }
     if (rule.scope === 'room')
-      return gather(force, facts.views, memories.rooms, (view) =>
+      return gather(force, memories.rooms, (view) =>
         rule.appliesTo(view) ? rule.check(view, limits, report, edition) : null,
       );
     if (rule.scope === 'unit')
-      return gather(force, memories.wiring.units, memories.units, (unit) =>
-        asList(rule.check(facts, unit, limits, report)),
-      );
+      return gather(force, memories.units, (unit) => asList(rule.check(facts, unit, limits, report)));
     if (rule.scope === 'make-up')
-      return gather(force, memories.makeUps, memories.boxes, (makeUp) =>
-        asList(rule.check(facts, makeUp, limits, report)),
-      );
-    return gather(force, facts.circuits, memories.circuits, (circuit) =>
+      return gather(force, memories.makeUps, (makeUp) => asList(rule.check(facts, makeUp, limits, report)));
+    return gather(force, memories.circuits, (circuit) =>
       rule.appliesTo(facts, circuit) ? asList(rule.check(facts, circuit, limits, report)) : null,
     );
   } catch (error) {
@@ -309,7 +312,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
   };
   const list = options.rules ?? rules;
   const forces = forcesOf(house, edition, list);
-  const memories = memoriesOf(facts);
+  const memories = new Memories(facts);
   const findings: Finding[] = [];
   const said: { readonly force: InForce; readonly verdicts: readonly Verdict[] }[] = [];
   const statuses: RuleStatus[] = [];

@@ -21,6 +21,8 @@ export interface FeedTree {
   readonly unfed: readonly Box[];
   /** Somebody decided it; otherwise it follows a scheme. */
   readonly stored: boolean;
+  /** The scheme that it follows; undefined where somebody decided, or where it was sought. */
+  readonly scheme?: Scheme | undefined;
 }
 
 /** Cables at a box beyond which another way is looked for, so that boxes do not fill up: *common practice*. */
@@ -195,6 +197,7 @@ export function treeOf(
   parents: Parents,
   lengths: Lengths,
   unit: Pick<WiringUnit, 'id'>,
+  scheme?: Scheme,
 ): FeedTree {
   const byId = new Map(boxes.map((box) => [box.id, box]));
   const children = new Map<string | null, Box[]>();
@@ -210,7 +213,7 @@ export function treeOf(
     for (const child of children.get(box.id) ?? []) visit(child, node);
   };
   for (const box of children.get(null) ?? []) visit(box, undefined);
-  return { nodes, unfed: [], stored: false };
+  return { nodes, unfed: [], stored: false, scheme };
 }
 
 /** The tree of the cables that somebody has decided on; a cable is walked whichever way it was entered. */
@@ -252,7 +255,7 @@ export function storedCables(house: House, unit: WiringUnit): readonly Cable[] {
 }
 const cablesByCircuit = new WeakMap<House['cables'], ReadonlyMap<string | null, readonly Cable[]>>();
 
-/** The feed order of a unit: the cables of the file where there are any, otherwise by the switches first. */
+/** The feed order of a unit: the cables of the file where there are any, otherwise by a scheme. */
 export function feedTree(house: House, unit: WiringUnit, scheme: Scheme = 'switch-first'): FeedTree {
   const boxes = boxesOf(unit);
   const stored = storedCables(house, unit);
@@ -264,7 +267,21 @@ export function feedTree(house: House, unit: WiringUnit, scheme: Scheme = 'switc
 export function schemeTree(house: House, unit: WiringUnit, scheme: Scheme): FeedTree {
   const boxes = boxesOf(unit);
   const lengths = lengthsOf(house, unit, boxes);
-  return treeOf(boxes, parentsBy(scheme, unit, lengths), lengths, unit);
+  return treeOf(boxes, parentsBy(scheme, unit, lengths), lengths, unit, scheme);
+}
+
+/** The trees that the schemes give a unit, each once: on many circuits all of them agree. */
+export function schemeTrees(house: House, unit: WiringUnit): readonly FeedTree[] {
+  const boxes = boxesOf(unit);
+  const lengths = lengthsOf(house, unit, boxes);
+  const different: { readonly scheme: Scheme; readonly parents: Parents }[] = [];
+  // Without switches there is nothing to go first.
+  for (const scheme of unit.groups.length > 0 ? SCHEMES : (['switch-first'] as const)) {
+    const parents = parentsBy(scheme, unit, lengths);
+    const isKnown = different.some((one) => [...parents].every(([box, from]) => one.parents.get(box) === from));
+    if (!isKnown) different.push({ scheme, parents });
+  }
+  return different.map(({ scheme, parents }) => treeOf(boxes, parents, lengths, unit, scheme));
 }
 
 const NONE: ReadonlySet<string> = new Set();

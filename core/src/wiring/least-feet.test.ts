@@ -72,7 +72,9 @@ test('beside every tree there is, on circuits of four boxes: never more wire tha
         .reduce((least, { runs }) => Math.min(least, conductorFeet(runs)), Infinity);
       const found = leastFeet(house, unit);
       expect(found.afterFt).toBeGreaterThan(best - 1e-6);
-      expect(found.afterFt).toBeLessThanOrEqual(found.beforeFt + 1e-6);
+      const standing = wireHouse(house).units[0]!;
+      const fits = boxes.every((box) => boxFill(house, makeUpBox(house, box, [standing])).fits !== false);
+      if (fits) expect(found.afterFt).toBeLessThanOrEqual(found.beforeFt + 1e-6);
       expect(leastFeet(house, unit)).toEqual(found);
       ratios.push(found.afterFt / best);
     }),

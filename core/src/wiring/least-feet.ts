@@ -4,8 +4,8 @@ import type { OnProgress, Result } from '../units/result';
 import { boxFill } from './box-fill';
 import { conductorFeet } from './cables';
 import { writeFeed } from './compare-feeds';
-import { boxesOf, feedTree, lengthsOf, parentsBy, SCHEMES, treeOf, type Lengths, type Parents } from './feed-tree';
-import { makeUpBox, wireHouse, wireUnit, type UnitWiring } from './make-up';
+import { boxesOf, lengthsOf, parentsBy, SCHEMES, treeOf, type Lengths, type Parents } from './feed-tree';
+import { makeUpBox, wireByChoice, wireHouse, wireUnit, type UnitWiring } from './make-up';
 import type { WiringUnit } from './unit';
 
 /** A feed order that was sought for one circuit, and what it saves. */
@@ -120,12 +120,13 @@ export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress
   const search = new Search(house, unit);
   const boxes = boxesOf(unit);
   const lengths = lengthsOf(house, unit, boxes);
-  const now = feedTree(house, unit);
+  const nowWired = wireByChoice(house, unit);
+  const now = nowWired.tree;
   const standing: Parents = new Map(now.nodes.map((node) => [node.box.id, node.parent?.box.id ?? null]));
   const known = new Set(boxes.map((box) => box.id));
   const isWhole = now.unfed.length === 0 && now.nodes.every((node) => known.has(node.box.id));
   const starts = [...(isWhole ? [standing] : []), ...SCHEMES.map((scheme) => parentsBy(scheme, unit, lengths))];
-  const standingFt = conductorFeet(wireUnit(house, unit, now).runs);
+  const standingFt = conductorFeet(nowWired.runs);
   let best: { worth: Worth; parents: Parents } | undefined;
   starts.forEach((start, i) => {
     let here = { worth: search.worth(search.wire(start)), parents: start };

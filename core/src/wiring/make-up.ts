@@ -3,9 +3,9 @@ import { sameParts } from '../house/remember';
 import type { Box, House, MakeUp } from '../house/schema';
 import { makeUpSchema } from '../house/schema';
 import type { Problem } from '../units/result';
-import { cablesOf, type CableRunOf, type Conductor, type WiredCable } from './cables';
+import { cablesOf, conductorFeet, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from './chain';
-import { feedTree, storedCables, type FeedTree } from './feed-tree';
+import { feedTree, schemeTrees, storedCables, type FeedTree } from './feed-tree';
 import { planSignals, type SignalPlan, type TerminalName } from './signals';
 import { wiringUnits, type WiringUnit } from './unit';
 
@@ -82,6 +82,26 @@ export function wireUnit(house: House, unit: WiringUnit, tree: FeedTree): UnitWi
   return { unit, tree, plan, runs, problems: [...unit.problems, ...unfed, ...runs.flatMap((run) => run.problems)] };
 }
 
+/** A tree of another scheme is taken when it saves so many conductor-feet: less is within the error of the lengths. */
+const WORTH_IT_FT = 1;
+const doubled = ({ runs }: UnitWiring): number => runs.filter((run) => run.cables.length > 1).length;
+/** Cables at the fullest box: what decides whether a box can hold them. */
+const mostCables = ({ runs }: UnitWiring): number => Math.max(0, ...[...runsAt(runs).values()].map((at) => at.length));
+
+/**
+ * Wires a unit along the cables of the file; where there are none, by the scheme that takes the fewest conductor-feet, as long as
+ * it neither doubles more runs nor brings more cables into one box than power to the switches first. What a search finds beyond
+ * that is for a person to take: see `leastFeet`.
+ */
+export function wireByChoice(house: House, unit: WiringUnit): UnitWiring {
+  if (storedCables(house, unit).length > 0) return wireUnit(house, unit, feedTree(house, unit));
+  const [first, ...others] = schemeTrees(house, unit).map((tree) => wireUnit(house, unit, tree));
+  return others.reduce((best, one) => {
+    const isWorse = doubled(one) > doubled(best) || mostCables(one) > Math.max(3, mostCables(best));
+    return !isWorse && conductorFeet(best.runs) - conductorFeet(one.runs) > WORTH_IT_FT ? one : best;
+  }, first!);
+}
+
 interface Remembered {
   readonly parts: readonly unknown[];
   readonly wiring: UnitWiring;
@@ -107,7 +127,7 @@ function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
   ];
   const known = unitMemory.get(key);
   if (known && sameParts(known.parts, parts)) return known.wiring;
-  const wiring = wireUnit(house, unit, feedTree(house, unit));
+  const wiring = wireByChoice(house, unit);
   unitMemory.set(key, { parts, wiring });
   return wiring;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, toRaw, watch } from 'vue';
+import { computed, onScopeDispose, ref, toRaw, watch } from 'vue';
 import {
   compareFeeds,
   feedFrom,
@@ -57,25 +57,50 @@ const carried = (index: number) =>
       cable.conductors.flatMap((one) => (one.colour === 'bare' ? [] : (one.signal?.words ?? 'spare'))).join(', '),
     )
     .join(' | ');
-const work = useLongWork<FeedJob, readonly FeedPlan[]>(
-  () => new Worker(new URL('./feed.worker.ts', import.meta.url), { type: 'module' }),
-  (message) => (store.problem = message),
-);
+const startWorker = () => new Worker(new URL('./feed.worker.ts', import.meta.url), { type: 'module' });
+const work = useLongWork<FeedJob, readonly FeedPlan[]>(startWorker, (message) => (store.problem = message));
 /** What was found, and the house that it was found in: another house makes it stale. */
 const found = ref<{ readonly house: unknown; readonly plans: readonly FeedPlan[] }>();
 const plans = computed(() => (found.value?.house === store.house ? found.value?.plans : undefined));
 const saving = computed(() => (plans.value ?? []).filter((one) => one.afterFt < one.beforeFt - 0.5));
 const sum = (list: readonly FeedPlan[], feetOf: (one: FeedPlan) => number) =>
   Math.round(list.reduce((total, one) => total + feetOf(one), 0));
-async function seek(unit?: string): Promise<void> {
+async function seekAll(): Promise<void> {
   const house = toRaw(store.house!);
-  const answer = await work.ask({ house, ...(unit === undefined ? {} : { unit }) });
+  const answer = await work.ask({ house });
   if (answer) found.value = { house, plans: answer };
 }
+
+/** The least wire for the circuit in view is sought by itself, once the house has come to rest. */
+const REST_MS = 500;
+const quiet = useLongWork<FeedJob, readonly FeedPlan[]>(startWorker, (message) => (store.problem = message));
+const least = ref<{ readonly house: unknown; readonly plan: FeedPlan }>();
+let rest: ReturnType<typeof setTimeout> | undefined;
+watch(
+  [() => store.house, chosen],
+  ([house, unit]) => {
+    clearTimeout(rest);
+    quiet.cancel();
+    least.value = undefined;
+    if (!house || !store.canEdit || (wiring.value?.runs.length ?? 0) < 3) return;
+    rest = setTimeout(async () => {
+      const [plan] = (await quiet.ask({ house: toRaw(house), unit })) ?? [];
+      if (plan) least.value = { house, plan };
+    }, REST_MS);
+  },
+  { immediate: true },
+);
+onScopeDispose(() => clearTimeout(rest));
+const leastPlan = computed(() => (least.value?.house === store.house ? least.value?.plan : undefined));
+/** What it saves against the best of the other rows that has no trouble, conductor-feet. */
+const saves = computed(() => {
+  const clean = options.value.filter((one) => !trouble(one)).map((one) => one.conductorFt);
+  return leastPlan.value ? Math.min(...clean) - leastPlan.value.afterFt : 0;
+});
 /** What is taken of one circuit leaves what was found for the others as good as it was. */
 function take(list: readonly FeedPlan[]): void {
   if (!store.apply(keepFeeds(store.house!, list))) return;
-  const plans = found.value!.plans.filter((one) => !list.includes(one));
+  const plans = (found.value?.plans ?? []).filter((one) => !list.includes(one));
   found.value = plans.length > 0 ? { house: store.house, plans } : undefined;
 }
 const value = (event: Event) => (event.target as HTMLSelectElement).value;
@@ -103,7 +128,10 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       </thead>
       <tbody>
         <tr v-for="one in options" :key="one.name">
-          <td>{{ names[one.name] }}</td>
+          <td>
+            {{ names[one.name]
+            }}<b v-if="one.name === (wiring.tree.stored ? 'as drawn' : wiring.tree.scheme)">, as it stands</b>
+          </td>
           <td>{{ kinds(one) }}</td>
           <td class="num big">{{ Math.round(one.conductorFt) }}</td>
           <td :class="{ 'is-caution': trouble(one) }">{{ trouble(one) || 'none' }}</td>
@@ -126,6 +154,23 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
             </button>
           </td>
         </tr>
+        <tr v-if="quiet.progress.value || leastPlan" class="least">
+          <td>Least wire that the tool finds</td>
+          <template v-if="quiet.progress.value">
+            <td colspan="3" role="status">
+              looking, {{ Math.round(quiet.progress.value.share * 100) }} % {{ quiet.progress.value.what }}
+            </td>
+            <td><button class="plain-button" @click="quiet.cancel()">Cancel</button></td>
+          </template>
+          <template v-else>
+            <td>{{ saves > 0.5 ? `${Math.round(saves)} less than the best above` : 'nothing less than above' }}</td>
+            <td class="num big">{{ Math.round(leastPlan!.afterFt) }}</td>
+            <td>none</td>
+            <td>
+              <button v-if="saves > 0.5" class="plain-button main" @click="take([leastPlan!])">Take this</button>
+            </td>
+          </template>
+        </tr>
       </tbody>
     </table>
     <ProgressBar
@@ -135,8 +180,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       @cancel="work.cancel()"
     />
     <div v-else class="seek">
-      <button class="plain-button" :disabled="!store.canEdit" @click="seek(wiring.unit.id)">Find less wire</button>
-      <button class="plain-button" :disabled="!store.canEdit" @click="seek()">Find less wire in all circuits</button>
+      <button class="plain-button" :disabled="!store.canEdit" @click="seekAll()">Find less wire in all circuits</button>
       <span class="muted">Hangs one branch after another elsewhere, as long as that saves conductor.</span>
     </div>
     <div v-if="plans" class="found" role="status">
@@ -160,7 +204,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       {{
         wiring.tree.stored
           ? 'Drawn by hand: it stays as it is.'
-          : 'Found by the tool, switches first; it follows the boxes until somebody changes it.'
+          : `By the tool: ${names[wiring.tree.scheme ?? 'switch-first'].toLowerCase()}, the least wire of the schemes. It follows the boxes until somebody changes it.`
       }}
       Lengths are estimates until the route is known.
     </p>
@@ -251,6 +295,9 @@ th {
 td {
   border-top: 1px solid var(--rule);
   padding: 3px 8px 3px 0;
+}
+.schemes button {
+  white-space: nowrap;
 }
 .big {
   font-size: 20px;
