@@ -25,6 +25,7 @@ import {
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import type { CeilingShown } from './ceiling-shown';
+import WallLights from './WallLights.vue';
 import type { LightMapJob } from './light-map.worker';
 
 /** Lays out a grid of luminaires in a room's ceiling, to be marked on the floor from two walls. */
@@ -277,6 +278,7 @@ function place(): void {
       <p class="muted small">
         Above: {{ stacked.above.join(', ') || level.above }}. Below: {{ stacked.below.join(', ') || level.below }}.
       </p>
+      <WallLights :room="room" @placed="emit('close')" />
     </div>
     <footer>
       <template v-for="one in islands" :key="one.id">

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import {
+  coveAlong,
+  doorsOf,
+  formatLength,
+  placeBoxes,
+  roomBehind,
+  sconcesAt,
+  underCabinets,
+  viewRoom,
+  wallLoop,
+  type Room,
+  type WallLight,
+} from '@winculum/core';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+
+/** Lights on the walls of a room: sconces at its doors, strips under hanging cabinets and in coves. */
+const props = defineProps<{ room: Room }>();
+const emit = defineEmits<{ placed: [] }>();
+const store = useHouse();
+const view = computed(() => viewRoom(store.house!, props.room.id));
+const doors = computed(() =>
+  doorsOf(view.value).map((seen) => ({
+    seen,
+    name: `the door to ${roomBehind(store.house!, props.room.id, seen)?.name ?? 'the outside'}`,
+    lights: sconcesAt(view.value, seen),
+  })),
+);
+const strips = computed(() => underCabinets(view.value));
+const walls = computed(() => wallLoop(props.room).walls.filter((one) => one.boundary === 'solid'));
+const wall = ref('');
+const show = (lengthIn: number) => formatLength(lengthIn, store.house!.standards.lengths);
+
+function place(lights: readonly WallLight[], label: string): void {
+  const boxes = lights.map(({ at, device }) => ({
+    id: newId('box'),
+    room: props.room.id,
+    origin: 'wish' as const,
+    at,
+    devices: [device(newId('device'))],
+  }));
+  if (store.apply(placeBoxes(store.house!, boxes, label))) emit('placed');
+}
+
+function cove(): void {
+  const light = coveAlong(view.value, wall.value);
+  if (light) place([light], `Cove in ${props.room.name}`);
+  else store.problem = 'Cove: openings take the whole of that wall up to the cove. Choose another wall.';
+}
+</script>
+
+<template>
+  <div class="walls stack">
+    <p class="small-caps">On the walls</p>
+    <template v-for="one in doors" :key="one.seen.opening.id">
+      <button
+        v-if="one.lights.length"
+        class="plain-button"
+        :disabled="!store.canEdit"
+        @click="place(one.lights, `Sconces at ${one.name}`)"
+      >
+        {{ one.lights.length === 1 ? 'A sconce' : 'Two sconces' }} at {{ one.name }}
+      </button>
+    </template>
+    <button
+      v-if="strips.length"
+      class="plain-button"
+      :disabled="!store.canEdit"
+      @click="place(strips, `Strips under the cabinets of ${room.name}`)"
+    >
+      {{ strips.length === 1 ? 'A strip' : `${strips.length} strips` }} under the cabinets
+    </button>
+    <div class="row">
+      <label class="field grow"
+        >Cove along
+        <select v-model="wall" class="plain">
+          <option value="" disabled>a wall</option>
+          <option v-for="one in walls" :key="one.id" :value="one.id">{{ one.name }}, {{ show(one.lengthIn) }}</option>
+        </select></label
+      >
+      <button class="plain-button" :disabled="!store.canEdit || !wall" @click="cove">Place the cove</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.walls {
+  border: 1px solid var(--rule);
+  border-radius: 4px;
+  padding: 8px 10px;
+}
+</style>
