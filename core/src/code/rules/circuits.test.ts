@@ -564,6 +564,7 @@ testRule(cordLoad, {
         .circuit('A', 20)
         .receptacle('den', 'c1', 40, { circuit: 'A' })
         .load('portable-heater', 'den', 'c0', 30, 'A'),
+      'Portable heater draws 12.5 A at a 15 A receptacle; 12 A is the most for one plug there. On its 20 A circuit a 20 A receptacle may feed 16 A.',
     ],
     [
       '25 A of one plug on 30 A with another outlet',

@@ -20,8 +20,10 @@ export const cordLoad = defineRule({
       '2023': entry('210.23(B)(1)'),
     },
     messages: {
-      over: ({ load, amps, allowed, circuit }: { load: string; amps: number; allowed: number; circuit: string }) =>
+      over: ({ load, amps, allowed, circuit }: Data) =>
         `${load} draws ${amps.toFixed(1)} A on ${circuit}; ${allowed} A is the most for one plug-in load there.`,
+      receptacle: ({ load, amps, allowed, rating }: Data & { rating: number }) =>
+        `${load} draws ${amps.toFixed(1)} A at a ${rating} A receptacle; ${allowed} A is the most for one plug there. On its 20 A circuit a 20 A receptacle may feed 16 A.`,
       within: ({ load, amps, allowed }: { load: string; amps: number; allowed: number }) =>
         `${load} draws ${amps.toFixed(1)} A of ${allowed} A allowed.`,
     },
@@ -42,11 +44,20 @@ export const cordLoad = defineRule({
         measured: () => `${amps.toFixed(1)} A`,
         required: () => `${allowed} A at most`,
       };
+      const where = { circuit: circuit.id, box: box.id };
+      if (amps <= allowed + 1e-9) return [report.pass('within', data, where, detail)];
       return [
-        amps > allowed + 1e-9
-          ? report.fail('over', data, { circuit: circuit.id, box: box.id }, detail)
-          : report.pass('within', data, { circuit: circuit.id, box: box.id }, detail),
+        receptacleA === 15 && circuit.ratingA === 20
+          ? report.fail('receptacle', { ...data, rating: receptacleA }, where, detail)
+          : report.fail('over', data, where, detail),
       ];
     });
   },
 });
+
+interface Data {
+  readonly load: string;
+  readonly amps: number;
+  readonly allowed: number;
+  readonly circuit: string;
+}
