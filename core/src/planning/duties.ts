@@ -3,6 +3,7 @@ import { YOKE_VA } from '../circuits/circuit-load';
 import { servesCounter } from '../place/receptacles';
 import { viewRoom } from '../plan/room-view';
 import { BATHROOMS, FOOD_ROOMS, isFoodReceptacle } from '../code/circuit-facts';
+import { isInLaundryArea } from '../code/laundry-area';
 import { OUTDOOR_KINDS } from '../code/protection/gfci';
 import type { Circuit, House, Planning } from '../house/schema';
 import { planningOf } from './schools';
@@ -66,7 +67,7 @@ const BETTER_ALONE = new Set(['sump-pump', 'server-rack', 'freezer']);
 const DISHES = new Set(['dishwasher', 'disposer']);
 
 /** Why a load has a circuit of its own, where it must or had better. */
-function whyAlone(outlet: Outlet, planning: Planning): Duty | undefined {
+function whyAlone(house: House, outlet: Outlet, planning: Planning): Duty | undefined {
   const { load, device, room } = outlet;
   if (!load) {
     if (voltsAt(outlet) === 240) return alone(outlet, 'a 240 V outlet, whose load nobody has said', '210.6');
@@ -83,7 +84,7 @@ function whyAlone(outlet: Outlet, planning: Planning): Duty | undefined {
   if (BETTER_ALONE.has(load.kind) && !FOOD_ROOMS.has(room.kind) && room.kind !== 'garage')
     return alone(outlet, 'what must not stop shares with nothing', 'common practice');
   const amps = load.va / 120;
-  const laundry = room.kind === 'laundry' && /washer|dryer|iron/.test(load.kind);
+  const laundry = isInLaundryArea(house, outlet);
   if (!load.fastened && amps > 12 && !laundry && !isFoodReceptacle(outlet))
     return alone(outlet, `${amps.toFixed(1)} A by one cord is over 80 % of a 15 A circuit`, '210.23');
   if (load.fastened && amps > 7.5)
@@ -97,7 +98,7 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
   const planning = planningOf(house);
   const { device, room, load } = outlet;
   if (device.kind === 'switch') return undefined;
-  const lone = whyAlone(outlet, planning);
+  const lone = whyAlone(house, outlet, planning);
   if (lone) return lone;
   const pool = (
     key: string,
@@ -138,6 +139,8 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
         ...pool('food', 'Counter', SABC_A, 'small-appliance', 'small-appliance circuits', '210.52(B), 210.11(C)(1)'),
         counter: room.kind === 'kitchen' && servesCounter(viewRoom(house, room.id), outlet.box),
       };
+    if (isInLaundryArea(house, outlet))
+      return pool('laundry', 'Laundry', 20, 'laundry', 'laundry receptacles and nothing else', '210.11(C)(2)');
     if (BATHROOMS.has(room.kind))
       return pool(
         planning.baths === 'each' ? `bath ${room.id}` : 'bath',
@@ -147,8 +150,6 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
         'bathroom receptacles and nothing else',
         '210.11(C)(3)',
       );
-    if (room.kind === 'laundry' || /^(washer|gas-dryer)$/.test(load?.kind ?? ''))
-      return pool('laundry', 'Laundry', 20, 'laundry', 'laundry receptacles and nothing else', '210.11(C)(2)');
     if (room.kind === 'garage' && load?.kind !== 'garage-door-opener')
       return pool('garage', 'Garage', 20, 'garage', 'garage receptacles', '210.11(C)(4)');
     if (OUTDOOR_KINDS.has(room.kind))

@@ -39,6 +39,15 @@ const SIMILAR: readonly RoomKind[] = [
   'basement-finished',
 ];
 
+/** Places that no edition lists, whatever stands in them. */
+const NEVER: ReadonlySet<RoomKind> = new Set<RoomKind>([
+  'bathroom',
+  'half-bath',
+  'garage',
+  'accessory-building',
+  'basement-unfinished',
+]);
+
 const areas = new Map<RoomKind, Basis>([
   ...NAMED.map((kind) => [kind, fromMemory('high')] as const),
   ...SIMILAR.map((kind) => [kind, fromMemory('medium')] as const),
@@ -63,6 +72,12 @@ export function decideAfci(house: House, outlet: Outlet, edition: Edition): Deci
       reason: `Nobody has said what ${room.name} is used for. Name its kind.`,
     };
   const basis = areas.get(room.kind) ?? (isInLaundryArea(house, outlet) ? fromMemory('medium') : undefined);
+  if (!areas.has(room.kind) && basis && NEVER.has(room.kind))
+    return {
+      kind: 'cannot-tell',
+      section: AFCI_SECTION[edition],
+      reason: `Laundry areas are listed, ${room.name} is not. Whether laundry equipment there makes one is read both ways: ask the authority.`,
+    };
   if (!basis) return { kind: 'not-required', reason: `${room.name} is not a listed area.` };
   return {
     kind: 'required',

@@ -563,7 +563,7 @@ testRule(cordLoad, {
       den()
         .circuit('A', 20)
         .receptacle('den', 'c1', 40, { circuit: 'A' })
-        .load('portable-heater', 'den', 'c0', 30, 'A'),
+        .load('portable-heater', 'den', 'c0', 30, 'A', { source: 'nameplate' }),
       'Portable heater draws 12.5 A at a 15 A receptacle; 12 A is the most for one plug there. On its 20 A circuit a 20 A receptacle may feed 16 A.',
     ],
     [
@@ -572,6 +572,13 @@ testRule(cordLoad, {
         .circuit('A', 30, { poles: 2 })
         .load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 6000, ratingA: 30 })
         .load('other', 'den', 'c1', 30, 'A', { volts: 240, va: 2400, ratingA: 30 }),
+    ],
+  ],
+  cannotTell: [
+    [
+      'a kettle of typically 1,500 W on the counter, its plate not read',
+      kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('kettle', 'kit', 'c0', 70, 'SA1', { heightIn: 43 }),
+      'Kettle typically draws 12.5 A; at its 15 A receptacle 12 A is the most for one plug. Read its plate, or set a larger receptacle.',
     ],
   ],
 });

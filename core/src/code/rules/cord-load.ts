@@ -24,6 +24,8 @@ export const cordLoad = defineRule({
         `${load} draws ${amps.toFixed(1)} A on ${circuit}; ${allowed} A is the most for one plug-in load there.`,
       receptacle: ({ load, amps, allowed, rating }: Data & { rating: number }) =>
         `${load} draws ${amps.toFixed(1)} A at a ${rating} A receptacle; ${allowed} A is the most for one plug there. On its 20 A circuit a 20 A receptacle may feed 16 A.`,
+      plate: ({ load, amps, allowed, rating }: Data & { rating: number }) =>
+        `${load} typically draws ${amps.toFixed(1)} A; at its ${rating} A receptacle ${allowed} A is the most for one plug. Read its plate, or set a larger receptacle.`,
       within: ({ load, amps, allowed }: { load: string; amps: number; allowed: number }) =>
         `${load} draws ${amps.toFixed(1)} A of ${allowed} A allowed.`,
     },
@@ -46,6 +48,8 @@ export const cordLoad = defineRule({
       };
       const where = { circuit: circuit.id, box: box.id };
       if (amps <= allowed + 1e-9) return [report.pass('within', data, where, detail)];
+      if (receptacleA < circuit.ratingA && amps <= circuit.ratingA * limits.share && load.source === 'typical')
+        return [report.cannotTell('plate', { ...data, rating: receptacleA }, where, detail)];
       return [
         receptacleA === 15 && circuit.ratingA === 20
           ? report.fail('receptacle', { ...data, rating: receptacleA }, where, detail)
