@@ -47,6 +47,8 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
       return void selection.call(behaviour.transform, next);
     const [started, lasting] = [performance.now(), 260];
     const frame = (now: number) => {
+      // The sheet may be gone before the flight is over: whoever goes to another stop does not wait for it.
+      if (!element.value?.isConnected) return;
       const t = Math.min(1, (now - started) / lasting);
       const eased = t * (2 - t);
       const between = (a: number, b: number) => a + (b - a) * eased;
@@ -54,7 +56,7 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
         behaviour!.transform,
         zoomIdentity.translate(between(from.x, next.x), between(from.y, next.y)).scale(between(from.k, next.k)),
       );
-      if (t < 1 && element.value) requestAnimationFrame(frame);
+      if (t < 1) requestAnimationFrame(frame);
     };
     requestAnimationFrame(frame);
   }
