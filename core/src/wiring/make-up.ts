@@ -5,7 +5,7 @@ import { makeUpSchema } from '../house/schema';
 import type { Problem } from '../units/result';
 import { cablesOf, conductorFeet, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from './chain';
-import { feedTree, schemeTrees, storedCables, type FeedTree } from './feed-tree';
+import { feedTree, schemeTree, schemeTrees, storedCables, type FeedTree } from './feed-tree';
 import { planSignals, type SignalPlan, type TerminalName } from './signals';
 import { wiringUnits, type WiringUnit } from './unit';
 
@@ -84,6 +84,11 @@ export function wireUnit(house: House, unit: WiringUnit, tree: FeedTree): UnitWi
 
 /** A tree of another scheme is taken when it saves so many conductor-feet: less is within the error of the lengths. */
 const WORTH_IT_FT = 1;
+/**
+ * Circuits of more boxes keep power to the switches first: on them the other schemes double runs (seen on every large circuit that
+ * was tried), and wiring each three times would cost every check dear.
+ */
+const CHOSEN_UP_TO = 16;
 const doubled = ({ runs }: UnitWiring): number => runs.filter((run) => run.cables.length > 1).length;
 /** Cables at the fullest box: what decides whether a box can hold them. */
 const mostCables = ({ runs }: UnitWiring): number => Math.max(0, ...[...runsAt(runs).values()].map((at) => at.length));
@@ -95,6 +100,7 @@ const mostCables = ({ runs }: UnitWiring): number => Math.max(0, ...[...runsAt(r
  */
 export function wireByChoice(house: House, unit: WiringUnit): UnitWiring {
   if (storedCables(house, unit).length > 0) return wireUnit(house, unit, feedTree(house, unit));
+  if (unit.outlets.length > CHOSEN_UP_TO) return wireUnit(house, unit, schemeTree(house, unit, 'switch-first'));
   const [first, ...others] = schemeTrees(house, unit).map((tree) => wireUnit(house, unit, tree));
   return others.reduce((best, one) => {
     const isWorse = doubled(one) > doubled(best) || mostCables(one) > Math.max(3, mostCables(best));

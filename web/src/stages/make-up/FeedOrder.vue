@@ -204,7 +204,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       {{
         wiring.tree.stored
           ? 'Drawn by hand: it stays as it is.'
-          : `By the tool: ${names[wiring.tree.scheme ?? 'switch-first'].toLowerCase()}, the least wire of the schemes. It follows the boxes until somebody changes it.`
+          : `By the tool: ${names[wiring.tree.scheme ?? 'switch-first'].toLowerCase()}. It follows the boxes until somebody changes it.`
       }}
       Lengths are estimates until the route is known.
     </p>
