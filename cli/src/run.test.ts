@@ -60,7 +60,7 @@ describe('winculum', () => {
   });
 
   it.each([
-    ['check bad.json', 'bad.json: rooms.living.kind: Invalid option'],
+    ['check bad.json', 'bad.json: rooms.living.kind: Kind: one of kitchen, dining'],
     ['check half.json', 'half.json: (file): The file is not JSON'],
     ['check gone.json', 'gone.json cannot be read'],
     ['check', 'check needs a house file'],

@@ -60,7 +60,7 @@ describe('readHouseFile', () => {
       ]),
       'rooms.bed.corners',
     ],
-    ['an unknown field', set('rooms.bed.colour', 'red'), 'rooms.bed: Unrecognized key'],
+    ['an unknown field', set('rooms.bed.colour', 'red'), 'rooms.bed: "colour" is no field of this format'],
     [
       'a key that is not the id',
       set('rooms.other', structuredClone(house().rooms['bed'])),

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Problem, Result } from '../units/result';
+import { sentenceOf } from './field-words';
 import { checkIntegrity } from './integrity';
 import { houseSchema, type House } from './schema';
 
@@ -8,7 +9,7 @@ export function problemsOf(error: z.ZodError, prefix = ''): Problem[] {
   return error.issues.map((issue) => ({
     code: 'schema',
     path: [prefix, ...issue.path.map(String)].filter(Boolean).join('.'),
-    message: issue.message,
+    message: sentenceOf(issue),
   }));
 }
 
