@@ -3,7 +3,7 @@ import type { Box } from '../house/schema';
 import { wallLoop } from '../plan/wall-loop';
 import type { RoomView, SeenOpening } from '../plan/room-view';
 import { openingBreak } from '../plan/wall-spaces';
-import { STRIP_VA_PER_FT } from '../loads/parse-power';
+import { stripVa } from '../loads/parse-power';
 
 /** A light on a wall that is proposed: where its box goes and what hangs there. */
 export interface WallLight {
@@ -25,7 +25,7 @@ const stripOf = (lengthIn: number, driver?: 'cabinet') => (id: string) =>
   newDevice('luminaire', id, {
     style: 'strip',
     lengthIn,
-    va: Math.round((lengthIn / 12) * STRIP_VA_PER_FT * 10) / 10,
+    va: stripVa(lengthIn),
     ...(driver ? { driver } : {}),
   });
 

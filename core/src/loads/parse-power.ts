@@ -10,7 +10,10 @@ export interface Power {
 /** Watts a foot of usual baseboard at 240 V: *common practice*, *from memory*. */
 const BASEBOARD_W_PER_FT = 250;
 /** VA a foot of usual light strip: *common practice*, *from memory*. */
-export const STRIP_VA_PER_FT = 4;
+const STRIP_VA_PER_FT = 4;
+
+/** Volt-amperes of a strip so many inches long, until somebody reads its plate. */
+export const stripVa = (lengthIn: number): number => Math.round((lengthIn / 12) * STRIP_VA_PER_FT * 10) / 10;
 
 const fraction = (text: string): number => {
   const parts = text.trim().split(/[ -]/);

@@ -14,12 +14,14 @@ interface Hookup {
   readonly ratingA?: 15 | 20 | 30 | 40 | 50;
   /** What it is called instead when it burns fuel. */
   readonly gas?: LoadKind | null;
+  /** In the cabinet beside it, never behind it: a dishwasher's plug is its disconnect, NEC 422.16(B)(2). */
+  readonly beside?: true;
 }
 const HOOKUPS: Readonly<Partial<Record<FeatureKind, Hookup>>> = {
   range: { kind: 'range', heightIn: 6, ratingA: 50, gas: 'gas-range' },
   cooktop: { kind: 'cooktop', heightIn: 20, gas: 'gas-range' },
   refrigerator: { kind: 'refrigerator', heightIn: 48 },
-  dishwasher: { kind: 'dishwasher', heightIn: 18 },
+  dishwasher: { kind: 'dishwasher', heightIn: 18, beside: true },
   washer: { kind: 'washer', heightIn: 44 },
   dryer: { kind: 'dryer', heightIn: 36, ratingA: 30, gas: 'gas-dryer' },
   kiln: { kind: 'kiln', heightIn: 24, ratingA: 50 },
@@ -82,6 +84,28 @@ function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
   return { kind: 'floor', x: mean(outline.map((one) => one.x)), y: mean(outline.map((one) => one.y)) };
 }
 
+/** From the side of the appliance into the cabinet beside it, inches: *common practice*. */
+const ASIDE_IN = 6;
+
+/** In the space beside the appliance: on the side of the sink where there is one, and where the wall goes on. */
+function placeBeside(house: House, feature: Feature, heightIn: number): BoxPlace {
+  const { at } = feature;
+  if (at.kind !== 'wall') return placeFor(house, feature, heightIn);
+  const { lengthIn } = findWall(wallLoop(house.rooms[feature.room]!), at.wall)!;
+  const sinks = Object.values(house.features).flatMap((one) =>
+    one.room === feature.room && one.kind === 'sink' && one.at.kind === 'wall' && one.at.wall === at.wall
+      ? [one.at.alongIn + one.at.widthIn / 2]
+      : [],
+  );
+  const toSink = (alongIn: number) => Math.min(Infinity, ...sinks.map((sink) => Math.abs(sink - alongIn)));
+  const [best] = [at.alongIn - ASIDE_IN, at.alongIn + at.widthIn + ASIDE_IN]
+    .filter((alongIn) => alongIn >= ASIDE_IN / 2 && alongIn <= lengthIn - ASIDE_IN / 2)
+    .sort((a, b) => toSink(a) - toSink(b));
+  return best === undefined
+    ? placeFor(house, feature, heightIn)
+    : { kind: 'wall', wall: at.wall, alongIn: best, heightIn };
+}
+
 /** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere. */
 export function connectAppliances(house: House, newId: NewId): Result<Edited> {
   const open = unconnectedAppliances(house);
@@ -101,7 +125,8 @@ export function connectAppliances(house: House, newId: NewId): Result<Edited> {
         id: ids.box,
         room: feature.room,
         tag: nextTag(draft as House, draft.rooms[feature.room]!),
-        at: placeFor(house, feature, hookup.heightIn),
+        at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
+        ...(hookup.beside ? { inCabinet: true } : {}),
         gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
         origin: 'wish',
         devices: { [ids.device]: device },

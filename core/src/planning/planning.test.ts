@@ -5,6 +5,7 @@ import {
   acceptCircuitPlan,
   applyEdit,
   changeEntity,
+  checkHouse,
   connectAppliances,
   edit,
   EDITIONS,
@@ -220,6 +221,24 @@ describe('a circuit is split', () => {
 });
 
 describe('appliances that are drawn', () => {
+  it.each([
+    ['the sink on its right', 100, 30, 60],
+    ['the sink on its left', 10, 60, 54],
+    ['in a corner', 200, 0, 30],
+  ])('a dishwasher is plugged in beside it, never behind it: %s', (_, sinkAt, alongIn, expected) => {
+    const house = aHouse()
+      .room('k', 'kitchen', [0, 0, 300, 120])
+      .feature('k', 'sink', ['c0', sinkAt, 30, 20])
+      .feature('k', 'dishwasher', ['c0', alongIn, 24, 24], { heightIn: 34 })
+      .build();
+    let n = 0;
+    const done = connectAppliances(house, (prefix) => `${prefix}${++n}`);
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    const [box] = Object.values(done.value.house.boxes);
+    expect(box).toMatchObject({ inCabinet: true, at: { kind: 'wall', alongIn: expected } });
+    const check = checkHouse(done.value.house);
+    expect(check.findings.map((one) => one.ruleId)).not.toContain('dishwasher-receptacle');
+  });
   const kitchen = () =>
     aHouse()
       .room('kit', 'kitchen', [0, 0, 240, 144])

@@ -153,6 +153,9 @@ function below(tree: FeedTree, box: string): ReadonlySet<string> {
   return found;
 }
 
+/** How many runs take more than one cable. */
+export const doubledRuns = (runs: readonly CableRunOf[]): number => runs.filter((run) => run.cables.length > 1).length;
+
 /** Feet of insulated and bare conductor in runs of cable: what choosing between feed orders comes down to. */
 export const conductorFeet = (runs: readonly CableRunOf[]): number =>
   runs.reduce((sum, run) => sum + (run.lengthIn / 12) * run.cables.reduce((n, one) => n + one.conductors.length, 0), 0);

@@ -2,7 +2,7 @@ import type { House } from '../house/schema';
 import { edit, type Edited } from '../house/edit';
 import type { Result } from '../units/result';
 import { boxFill } from './box-fill';
-import { conductorFeet } from './cables';
+import { conductorFeet, doubledRuns } from './cables';
 import { feedTree, schemeTree, storedCables, SCHEMES, type FeedTree, type Scheme } from './feed-tree';
 import { makeUpBox, wireUnit, type UnitWiring } from './make-up';
 import type { WiringUnit } from './unit';
@@ -34,7 +34,7 @@ function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree:
     cableFt: Object.values(byKind).reduce((sum, one) => sum + one, 0),
     byKind,
     conductorFt: conductorFeet(wiring.runs),
-    doubled: wiring.runs.filter((run) => run.cables.length > 1).length,
+    doubled: doubledRuns(wiring.runs),
     overfull,
   };
 }

@@ -2,7 +2,7 @@ import { edit, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
 import type { OnProgress, Result } from '../units/result';
 import { boxFill } from './box-fill';
-import { conductorFeet } from './cables';
+import { conductorFeet, doubledRuns } from './cables';
 import { writeFeed } from './compare-feeds';
 import { boxesOf, lengthsOf, parentsBy, SCHEMES, treeOf, type Lengths, type Parents } from './feed-tree';
 import { makeUpBox, wireByChoice, wireHouse, wireUnit, type UnitWiring } from './make-up';
@@ -28,8 +28,6 @@ interface Worth {
   readonly feet: number;
 }
 const isBetter = (a: Worth, b: Worth) => (a.trouble !== b.trouble ? a.trouble < b.trouble : a.feet < b.feet - 1e-6);
-
-const doubled = ({ runs }: UnitWiring) => runs.filter((run) => run.cables.length > 1).length;
 
 /** Boxes that no box of the catalogue holds, or that were chosen and are too small. */
 const overfull = (house: House, wiring: UnitWiring): number =>
@@ -61,13 +59,13 @@ class Search {
   }
 
   worth(wiring: UnitWiring): Worth {
-    return { trouble: doubled(wiring) + overfull(this.house, wiring), feet: conductorFeet(wiring.runs) };
+    return { trouble: doubledRuns(wiring.runs) + overfull(this.house, wiring), feet: conductorFeet(wiring.runs) };
   }
 
   /** Whether a tree with this change would beat the best, asked in the order of what is dear to find out. */
   tries(parents: Parents, best: Worth): { worth: Worth; parents: Parents } | undefined {
     const wiring = this.wire(parents);
-    const light = { trouble: doubled(wiring), feet: conductorFeet(wiring.runs) };
+    const light = { trouble: doubledRuns(wiring.runs), feet: conductorFeet(wiring.runs) };
     if (!isBetter(light, best)) return undefined;
     const worth = this.worth(wiring);
     return isBetter(worth, best) ? { worth, parents } : undefined;

@@ -3,7 +3,7 @@ import { sameParts } from '../house/remember';
 import type { Box, House, MakeUp } from '../house/schema';
 import { makeUpSchema } from '../house/schema';
 import type { Problem } from '../units/result';
-import { cablesOf, conductorFeet, type CableRunOf, type Conductor, type WiredCable } from './cables';
+import { cablesOf, conductorFeet, doubledRuns, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from './chain';
 import { feedTree, schemeTree, schemeTrees, storedCables, type FeedTree } from './feed-tree';
 import { planSignals, type SignalPlan, type TerminalName } from './signals';
@@ -89,7 +89,6 @@ const WORTH_IT_FT = 1;
  * was tried), and wiring each three times would cost every check dear.
  */
 const CHOSEN_UP_TO = 16;
-const doubled = ({ runs }: UnitWiring): number => runs.filter((run) => run.cables.length > 1).length;
 /** Cables at the fullest box: what decides whether a box can hold them. */
 const mostCables = ({ runs }: UnitWiring): number => Math.max(0, ...[...runsAt(runs).values()].map((at) => at.length));
 
@@ -103,7 +102,7 @@ export function wireByChoice(house: House, unit: WiringUnit): UnitWiring {
   if (unit.outlets.length > CHOSEN_UP_TO) return wireUnit(house, unit, schemeTree(house, unit, 'switch-first'));
   const [first, ...others] = schemeTrees(house, unit).map((tree) => wireUnit(house, unit, tree));
   return others.reduce((best, one) => {
-    const isWorse = doubled(one) > doubled(best) || mostCables(one) > Math.max(3, mostCables(best));
+    const isWorse = doubledRuns(one.runs) > doubledRuns(best.runs) || mostCables(one) > Math.max(3, mostCables(best));
     return !isWorse && conductorFeet(best.runs) - conductorFeet(one.runs) > WORTH_IT_FT ? one : best;
   }, first!);
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { changeDevice, formatLength, parseLength, STRIP_VA_PER_FT, type Box, type Device } from '@winculum/core';
+import { changeDevice, formatLength, parseLength, stripVa, type Box, type Device } from '@winculum/core';
 import { useHouse } from '../stores/house';
 
 /** What can be said of a device in a box, by its kind. */
@@ -31,7 +31,7 @@ function setLength(
 
 // A strip's power follows its length: typical watts a foot, until somebody reads its plate.
 const ofStrip = (lengthIn: number | undefined) =>
-  lengthIn === undefined ? { lengthIn } : { lengthIn, va: Math.round((lengthIn / 12) * STRIP_VA_PER_FT * 10) / 10 };
+  lengthIn === undefined ? { lengthIn } : { lengthIn, va: stripVa(lengthIn) };
 </script>
 
 <template>

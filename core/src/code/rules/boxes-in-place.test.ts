@@ -144,12 +144,12 @@ testRule(tubZoneReceptacles, {
     [
       '2014: the pump of a hydromassage tub under its rim',
       bath('2014').load('tub-pump', 'b', 'c3', 50, null, { heightIn: 6, cord: true }),
-      'Receptacle R1-1 is that of a tub\u2019s pump, under its rim: within sight and 12 in of the access opening.',
+      'Receptacle R1-1 is that of a tub\u2019s pump, under its rim: see that it is in sight, within 12 in of the access opening.',
     ],
     [
       '2023: the single receptacle of a bidet seat',
       bath().load('bidet-seat', 'b', 'c0', 44, null, { style: 'single' }),
-      'Receptacle R1-1 is the single one of a bidet seat, by exception: readily accessible, and not between toilet and tub.',
+      'Receptacle R1-1 is the single one of a bidet seat, by exception: see that it is readily accessible, and not between toilet and tub.',
     ],
     [
       '2020: a bathroom of 5 by 6 ft has no other place',

@@ -45,9 +45,9 @@ export const tubZoneReceptacles = defineRule({
       small: ({ tag }: { tag: string }) =>
         `Receptacle ${tag} is in the zone of the tub or shower, by the exception for a small bathroom: no place near the basin lies outside it.`,
       pump: ({ tag }: { tag: string }) =>
-        `Receptacle ${tag} is that of a tub\u2019s pump, under its rim: within sight and 12 in of the access opening.`,
+        `Receptacle ${tag} is that of a tub\u2019s pump, under its rim: see that it is in sight, within 12 in of the access opening.`,
       bidet: ({ tag }: { tag: string }) =>
-        `Receptacle ${tag} is the single one of a bidet seat, by exception: readily accessible, and not between toilet and tub.`,
+        `Receptacle ${tag} is the single one of a bidet seat, by exception: see that it is readily accessible, and not between toilet and tub.`,
       clear: ({ room }: { room: string }) => `The receptacles of ${room} are clear of its tub or shower.`,
     },
   },
