@@ -62,3 +62,28 @@ test('boxes are nudged by inch and by stud, and set down in groups', async ({ ow
   await page.getByRole('tab', { name: /Docket/ }).click();
   await expect(page.getByText('ST-1 is held until tile: after the bench.')).toBeVisible();
 });
+
+test('lights on the walls by a button, what a device is, switches that see all', async ({ owner: page }) => {
+  await openDemo(page, 'Boxes');
+  await page.getByRole('button', { name: /^ST-2,/ }).click();
+  await page.getByLabel('Rating of the receptacle').selectOption('20');
+  await page.getByLabel('weather-resistant').check();
+  await expect(page.getByText('duplex receptacle, 120 V 20 A')).toBeVisible();
+  await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
+  await page.getByRole('button', { name: 'Two sconces at the door to Back hall' }).click();
+  await expect(page.getByRole('button', { name: /^ST-10,.*5'-6" high/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
+  await page.getByLabel('Cove along').selectOption({ index: 1 });
+  await page.getByRole('button', { name: 'Place the cove' }).click();
+  await page.getByRole('button', { name: /^ST-11,/ }).click();
+  await expect(page.getByLabel('Where its driver lives')).toHaveValue('');
+
+  await page.getByRole('link', { name: 'Switching' }).first().click();
+  await page.getByRole('button', { name: /Back hall light/ }).click();
+  const sees = page.getByLabel(/each switch sees the whole of the lit area/);
+  await sees.check();
+  await expect(sees).toBeChecked();
+  await page.reload();
+  await page.getByRole('button', { name: /Back hall light/ }).click();
+  await expect(page.getByLabel(/each switch sees the whole of the lit area/)).toBeChecked();
+});
