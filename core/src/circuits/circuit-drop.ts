@@ -1,7 +1,7 @@
 import type { Awg, Box, Circuit, House } from '../house/schema';
 import { DROP_BRANCH, sizeForDrop, voltageDrop } from '../electrical/voltage-drop';
 import { ampsOf } from '../loads/library';
-import { estimateRun, type CableRun, type TreeNode } from './cable-run';
+import { estimateRun, type CableRun } from './cable-run';
 import { isGeneralReceptacle } from './circuit-load';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
@@ -45,42 +45,41 @@ export function measureDrop(house: House, circuit: Circuit): CircuitDrop | undef
 
 function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const outlets = outletsOn(house, circuit);
-  const at = new Map<Box, { amps: number; plugged: boolean }>();
+  const order = new Map<Box, number>();
+  for (let i = 0; i < run.nodes.length; i++) order.set(run.nodes[i]!.box, i);
+  const through = new Float64Array(run.nodes.length);
+  const isPlugged = new Uint8Array(run.nodes.length);
   for (const outlet of outlets) {
-    const here = at.get(outlet.box) ?? { amps: 0, plugged: false };
-    at.set(outlet.box, {
-      amps: here.amps + knownAmps(outlet),
-      plugged: here.plugged || isGeneralReceptacle(outlet),
-    });
+    const i = order.get(outlet.box);
+    if (i === undefined) continue;
+    through[i]! += knownAmps(outlet);
+    if (isGeneralReceptacle(outlet)) isPlugged[i] = 1;
   }
-  const through = new Map<TreeNode, number>();
-  for (const node of [...run.nodes].reverse()) {
-    const amps = (through.get(node) ?? 0) + (at.get(node.box)?.amps ?? 0);
-    through.set(node, amps);
-    if (node.parent) through.set(node.parent, (through.get(node.parent) ?? 0) + amps);
-  }
+  const parents = run.nodes.map(({ parent }) => (parent ? order.get(parent.box)! : -1));
+  // Parents stand before their children, so from the end each is complete before it is added to the box that feeds it.
+  for (let i = run.nodes.length - 1; i > 0; i--) through[parents[i]!]! += through[i]!;
   const stretch = circuit.lengthFt === undefined ? 1 : circuit.lengthFt / run.farthestFt;
-  const ampFeet = new Map<TreeNode, number>();
-  let worst: { node: TreeNode; product: number; amps: number } | undefined;
-  for (const node of run.nodes) {
-    const before = node.parent ? ampFeet.get(node.parent)! : 0;
-    const here = before + (through.get(node)! * node.edgeIn * stretch) / 12;
-    ampFeet.set(node, here);
-    const plugged = at.get(node.box)?.plugged ? Math.min(PLUGGED_A, circuit.ratingA * 0.8) : 0;
-    const product = here + (plugged * node.pathIn * stretch) / 12;
-    if (!worst || product > worst.product) worst = { node, product, amps: through.get(node)! + plugged };
+  const ampFeet = new Float64Array(run.nodes.length);
+  let worst = { i: 0, product: -Infinity, amps: 0 };
+  for (let i = 0; i < run.nodes.length; i++) {
+    const { edgeIn, pathIn } = run.nodes[i]!;
+    ampFeet[i] = (ampFeet[parents[i]!] ?? 0) + (through[i]! * edgeIn * stretch) / 12;
+    const plugged = isPlugged[i] ? Math.min(PLUGGED_A, circuit.ratingA * 0.8) : 0;
+    const product = ampFeet[i]! + (plugged * pathIn * stretch) / 12;
+    if (product > worst.product) worst = { i, product, amps: through[i]! + plugged };
   }
+  const farthest = run.nodes[worst.i]!;
   const volts = circuitVolts(circuit);
   const metal = circuit.metal ?? 'copper';
-  const drop = voltageDrop(1, worst!.product, volts, circuit.awg, metal);
+  const drop = voltageDrop(1, worst.product, volts, circuit.awg, metal);
   const cure =
-    drop.share > DROP_BRANCH ? sizeForDrop(1, worst!.product, volts, circuit.awg, DROP_BRANCH, metal) : undefined;
+    drop.share > DROP_BRANCH ? sizeForDrop(1, worst.product, volts, circuit.awg, DROP_BRANCH, metal) : undefined;
   return {
     ...drop,
-    at: worst!.node.box,
-    feet: (worst!.node.pathIn * stretch) / 12,
+    at: farthest.box,
+    feet: (farthest.pathIn * stretch) / 12,
     measured: circuit.lengthFt !== undefined,
-    amps: worst!.amps,
+    amps: worst.amps,
     cure,
   };
 }

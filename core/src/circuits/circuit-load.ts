@@ -83,7 +83,7 @@ function addUp(outlets: readonly Outlet[], school: School): LoadLine[] {
     if (!line) continue;
     const key = outlet.load ? `load ${outlet.load.id}` : `${line.what} ${line.eachVa}`;
     const known = lines.get(key);
-    if (!known) lines.set(key, { ...line, count: 1, va: line.eachVa });
+    if (!known) lines.set(key, Object.assign(line, { count: 1, va: line.eachVa }));
     else {
       known.count++;
       known.va += line.eachVa;

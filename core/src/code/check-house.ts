@@ -1,24 +1,10 @@
-import { EDITIONS, type Amendment, type Circuit, type Edition, type House } from '../house/schema';
-import { groupBy } from '../units/group-by';
+import { EDITIONS, type Amendment, type Edition, type House } from '../house/schema';
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
-import { wireHouse, type BoxMakeUp, type UnitWiring } from '../wiring/make-up';
-import { sameParts } from '../house/remember';
-import { viewRoom, type RoomView } from '../plan/room-view';
-import type {
-  Basis,
-  EditionEntry,
-  Facts,
-  Messages,
-  ReadsBoxes,
-  Report,
-  Rule,
-  Severity,
-  Stage,
-  Verdict,
-  VerdictKind,
-  Where,
-} from './rule';
+import { viewRoom } from '../plan/room-view';
+import { forcesOf, type InForce } from './in-force';
+import { gather, Memories, rememberedBy, type Verdicts } from './memories';
+import type { Basis, Facts, Messages, Report, Rule, Severity, Stage, Verdict, VerdictKind, Where } from './rule';
 import type { Remedy } from './remedies';
 import { rules } from './rules/index';
 
@@ -64,154 +50,7 @@ const verdict =
   (messageId, data, where, detail = NO_DETAIL) => ({ kind, messageId, data, where, detail });
 const report: Report<Messages> = { pass: verdict('pass'), fail: verdict('fail'), cannotTell: verdict('cannot-tell') };
 
-interface InForce {
-  readonly rule: Rule;
-  readonly edition: Edition;
-  readonly entry: EditionEntry;
-  readonly off: Amendment | undefined;
-  readonly changed: Amendment | undefined;
-}
-
-/** The edition's entry of a rule with the house's amendments applied. */
-function findForce(rule: Rule, edition: Edition, amendments: readonly Amendment[]): InForce | undefined {
-  const entry = rule.meta.editions[edition] as EditionEntry | undefined;
-  if (!entry) return undefined;
-  const limits: Record<string, number> = { ...entry.limits };
-  let changed: Amendment | undefined;
-  for (const one of amendments)
-    if (one.change.kind === 'limit' && one.change.limit in limits) {
-      limits[one.change.limit] = one.change.value;
-      changed = one;
-    }
-  return {
-    rule,
-    edition,
-    entry: changed ? { ...entry, limits } : entry,
-    off: amendments.find((one) => one.change.kind === 'off'),
-    changed,
-  };
-}
-
-type Forces = ReadonlyMap<Rule, InForce | undefined>;
-const forcesByAmendments = new WeakMap<House['amendments'], Map<Edition, Forces>>();
-
-/** How each rule is in force; the same objects as long as the amendments are, so that verdicts are remembered by them. */
-function forcesOf({ amendments }: House, edition: Edition, list: readonly Rule[]): Forces {
-  let byEdition = forcesByAmendments.get(amendments);
-  if (!byEdition) forcesByAmendments.set(amendments, (byEdition = new Map()));
-  let forces = byEdition.get(edition);
-  if (!forces || list.some((rule) => !forces!.has(rule))) {
-    const byRule = groupBy(Object.values(amendments), (one) => one.rule);
-    forces = new Map([
-      ...(forces ?? []),
-      ...list.map((rule) => [rule, findForce(rule, edition, byRule.get(rule.id) ?? [])] as const),
-    ]);
-    byEdition.set(edition, forces);
-  }
-  return forces;
-}
-
-/** Verdicts of a rule about one thing; null where it does not apply to it. */
-type Verdicts = readonly Verdict[] | null;
-type Memory = Map<InForce, Verdicts>;
-
-const roomMemory = new WeakMap<RoomView, Memory>();
-
-function memoryOfRoom(view: RoomView): Memory {
-  let memory = roomMemory.get(view);
-  if (!memory) roomMemory.set(view, (memory = new Map()));
-  return memory;
-}
-
-/** The parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
-function groundOf(house: House): object {
-  const { rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job } = house;
-  const parts = [rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job];
-  const known = grounds.get(rooms);
-  if (known && sameParts(known, parts)) return known;
-  grounds.set(rooms, parts);
-  return parts;
-}
-const grounds = new WeakMap<House['rooms'], readonly object[]>();
-
-interface Grounded {
-  readonly ground: object;
-  readonly memory: Memory;
-}
-const groundedMemory = new WeakMap<object, Grounded>();
-
-/** What is remembered of a thing as long as it stands on the same ground. */
-function memoryOn(ground: object, thing: object): Memory {
-  let known = groundedMemory.get(thing);
-  if (known?.ground !== ground) groundedMemory.set(thing, (known = { ground, memory: new Map() }));
-  return known.memory;
-}
-
-/** Things that rules are about one by one, and what is remembered of each. */
-interface Remembered<T> {
-  readonly things: readonly T[];
-  readonly memories: readonly Memory[];
-}
-
-/** What is remembered of a house, looked up once for all rules; its wiring when the first rule asks for it. */
-class Memories {
-  readonly ground: object;
-  readonly rooms: Remembered<RoomView>;
-  readonly circuits: Remembered<Circuit>;
-  #units: Remembered<UnitWiring> | undefined;
-  #makeUps: Remembered<BoxMakeUp> | undefined;
-
-  constructor(readonly facts: Facts) {
-    const { house, views, circuits, outlets } = facts;
-    this.ground = groundOf(house);
-    this.rooms = { things: views, memories: views.map(memoryOfRoom) };
-    // The list of a circuit's outlets is the same object as long as circuit and outlets are.
-    this.circuits = {
-      things: circuits,
-      memories: circuits.map((circuit) => memoryOn(this.ground, outlets.byCircuit.get(circuit.id)!)),
-    };
-  }
-
-  #on<T extends object>(things: readonly T[]): Remembered<T> {
-    return { things, memories: things.map((one) => memoryOn(this.ground, one)) };
-  }
-
-  get units(): Remembered<UnitWiring> {
-    return (this.#units ??= this.#on(wireHouse(this.facts.house).units));
-  }
-
-  get makeUps(): Remembered<BoxMakeUp> {
-    return (this.#makeUps ??= this.#on([...wireHouse(this.facts.house).boxes.values()]));
-  }
-}
-
 const asList = (said: Verdict | readonly Verdict[]): readonly Verdict[] => ('kind' in said ? [said] : said);
-
-/** The verdicts about each thing in turn, remembered, or null where the rule applies to none. */
-function gather<T>(force: InForce, { things, memories }: Remembered<T>, find: (thing: T) => Verdicts): Verdicts {
-  let all: Verdict[] | null = null;
-  for (let i = 0; i < things.length; i++) {
-    const memory = memories[i]!;
-    let verdicts = memory.get(force);
-    if (verdicts === undefined) memory.set(force, (verdicts = find(things[i]!)));
-    if (verdicts) for (const one of verdicts) (all ??= []).push(one);
-  }
-  return all;
-}
-
-const boxesRead = ({ outlets }: Facts, reads: ReadsBoxes): object | undefined =>
-  reads === 'none' ? undefined : outlets[reads];
-
-const houseMemory = new WeakMap<InForce, { ground: object; boxes: object | undefined; verdicts: Verdicts }>();
-
-/** The verdicts about the house by a rule that says what it reads; kept for the house that was checked last. */
-function rememberedBy(force: InForce, ground: object, boxes: object | undefined, find: () => Verdicts): Verdicts {
-  const known = houseMemory.get(force);
-  if (known && known.ground === ground && known.boxes === boxes) return known.verdicts;
-  const verdicts = find();
-  houseMemory.set(force, { ground, boxes, verdicts });
-  return verdicts;
-}
 
 /** The verdicts of one rule, or null where it applies to nothing. A rule that throws cannot tell, and says why. */
 function runRule(force: InForce, facts: Facts, memories: Memories): Verdicts {
@@ -220,7 +59,7 @@ function runRule(force: InForce, facts: Facts, memories: Memories): Verdicts {
   try {
     if (rule.scope === 'house') {
       const find = () => (rule.appliesTo(facts) ? rule.check(facts, limits, report) : null);
-      return rule.reads ? rememberedBy(force, memories.ground, boxesRead(facts, rule.reads), find) : find();
+      return rule.reads ? rememberedBy(force, memories, rule.reads, find) : find();
     }
     if (rule.scope === 'room')
       return gather(force, memories.rooms, (view) =>

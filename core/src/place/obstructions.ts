@@ -92,6 +92,8 @@ export const shadowsOf = perShell((view: RoomView): readonly Shadow[] => {
   return shadows;
 });
 
+const isWithin = ({ fromIn, toIn }: Shadow, atIn: number): boolean => atIn > fromIn && atIn < toIn;
+
 /** What stands in the way of using a box on a wall. */
 export function shadowsOver(view: RoomView, box: Box): readonly Shadow[] {
   if (box.at.kind !== 'wall') return [];
@@ -101,7 +103,7 @@ export function shadowsOver(view: RoomView, box: Box): readonly Shadow[] {
   const receptacle = receptaclesOf(box).length > 0;
   const inJamb = Object.values(box.devices).some((one) => one.kind === 'switch' && one.style === 'door-jamb');
   return shadowsOf(view).filter((one) => {
-    const inside = [atIn, atIn + loop.lengthIn, atIn - loop.lengthIn].some((at) => at > one.fromIn && at < one.toIn);
+    const inside = isWithin(one, atIn) || isWithin(one, atIn + loop.lengthIn) || isWithin(one, atIn - loop.lengthIn);
     // An open door hides a switch from whoever comes in, but for the one in its jamb, which feels it; a receptacle behind it is
     // still wall space and can be used.
     if (!one.barred && one.cause === 'the open door' && (receptacle || inJamb)) return false;

@@ -1,6 +1,6 @@
 import type { Corner } from '../house/schema';
 import { openingBreak } from './wall-spaces';
-import { perShell, type RoomView } from './room-view';
+import { perShell, type RoomView, type SeenOpening } from './room-view';
 import { toLoop, wallLoop, type LoopWall } from './wall-loop';
 import type { Interval } from './intervals';
 
@@ -28,57 +28,73 @@ const cornerOf = (view: RoomView, wall: LoopWall): Corner => view.room.corners.f
 const isFramed = (view: RoomView, wall: LoopWall): boolean =>
   wall.boundary === 'solid' && cornerOf(view, wall).covering?.kind !== 'masonry';
 
-/** Places of the layout along a wall: on the spacing from the corner that it is pulled from. */
-function layoutOf(view: RoomView, wall: LoopWall): number[] {
-  const framing = cornerOf(view, wall).framing;
-  const spacing = framing?.spacingIn ?? view.level.studSpacingIn;
-  const places: number[] = [];
-  for (let atIn = spacing; atIn < wall.lengthIn; atIn += spacing)
-    places.push(framing?.layoutFrom === 'end' ? wall.lengthIn - atIn : atIn);
-  return places;
-}
-
 /**
  * Studs on the wall's spacing from its layout corner, one at each end, posts where partitions meet it, jack and king at each
  * side of an opening, cripples below windows. Where the true layout is not known this is the usual one: *common practice*.
  */
 export const layStuds = perShell((view: RoomView): readonly Stud[] => {
-  const loop = wallLoop(view.room);
-  return loop.walls.flatMap((wall) => {
-    if (!isFramed(view, wall)) return [];
-    const gaps = view.openings.filter((seen) => seen.wall === wall.id);
-    const gapAt = (atIn: number) => gaps.find((gap) => atIn >= gap.alongIn && atIn <= gap.alongIn + gap.widthIn);
-    const pockets = pocketStretches(view, wall);
-    const pocketAt = (atIn: number) => pockets.some((one) => atIn > one.fromIn && atIn < one.toIn);
-    const spots: Stud[] = [];
-    const add = (alongIn: number, kind: StudKind) => {
-      if (alongIn < 0 || alongIn > wall.lengthIn || pocketAt(alongIn)) return;
-      const gap = gapAt(alongIn);
-      if (gap && gap.opening.kind !== 'window') return;
-      const atIn = wall.startIn + alongIn;
-      if (spots.some((stud) => Math.abs(stud.atIn - atIn) < STUD_WIDTH_IN - 0.01)) return;
-      spots.push(
-        gap?.opening.kind === 'window' ? { atIn, kind: 'cripple', topIn: gap.opening.sillIn } : { atIn, kind },
-      );
-    };
-    for (const gap of gaps)
-      for (const [edge, out] of [
-        [gap.alongIn, -1],
-        [gap.alongIn + gap.widthIn, 1],
-      ] as const) {
-        add(edge + (out * STUD_WIDTH_IN) / 2, 'jack');
-        add(edge + out * STUD_WIDTH_IN * 1.5, 'king');
-      }
-    add(STUD_WIDTH_IN / 2, 'end');
-    add(wall.lengthIn - STUD_WIDTH_IN / 2, 'end');
-    for (const meeting of view.partitions.filter((one) => one.wall === wall.id)) {
-      add(meeting.alongIn - STUD_WIDTH_IN * 1.5, 'partition');
-      add(meeting.alongIn + STUD_WIDTH_IN * 1.5, 'partition');
-    }
-    for (const atIn of layoutOf(view, wall)) add(atIn, 'common');
-    return spots.sort((a, b) => a.atIn - b.atIn);
-  });
+  const studs: Stud[] = [];
+  for (const wall of wallLoop(view.room).walls)
+    if (isFramed(view, wall)) studs.push(...new WallFraming(view, wall).lay());
+  return studs;
 });
+
+/** The studs of one wall as they are set: whoever comes first keeps the place, a later one is left out where one stands. */
+class WallFraming {
+  readonly #gaps: readonly SeenOpening[];
+  readonly #pockets: readonly Interval[];
+  readonly #studs: Stud[] = [];
+
+  constructor(
+    readonly view: RoomView,
+    readonly wall: LoopWall,
+  ) {
+    this.#gaps = view.openings.filter((seen) => seen.wall === wall.id);
+    this.#pockets = pocketStretches(view, wall);
+  }
+
+  lay(): readonly Stud[] {
+    const { lengthIn, id } = this.wall;
+    for (const { alongIn, widthIn } of this.#gaps) {
+      this.#add(alongIn - STUD_WIDTH_IN / 2, 'jack');
+      this.#add(alongIn - STUD_WIDTH_IN * 1.5, 'king');
+      this.#add(alongIn + widthIn + STUD_WIDTH_IN / 2, 'jack');
+      this.#add(alongIn + widthIn + STUD_WIDTH_IN * 1.5, 'king');
+    }
+    this.#add(STUD_WIDTH_IN / 2, 'end');
+    this.#add(lengthIn - STUD_WIDTH_IN / 2, 'end');
+    for (const meeting of this.view.partitions) {
+      if (meeting.wall !== id) continue;
+      this.#add(meeting.alongIn - STUD_WIDTH_IN * 1.5, 'partition');
+      this.#add(meeting.alongIn + STUD_WIDTH_IN * 1.5, 'partition');
+    }
+    const framing = cornerOf(this.view, this.wall).framing;
+    const spacing = framing?.spacingIn ?? this.view.level.studSpacingIn;
+    const fromEnd = framing?.layoutFrom === 'end';
+    for (let atIn = spacing; atIn < lengthIn; atIn += spacing) this.#add(fromEnd ? lengthIn - atIn : atIn, 'common');
+    return this.#studs;
+  }
+
+  /** Sets a stud in its place of the row; none in a doorway or a pocket, a cripple below a window. */
+  #add(alongIn: number, kind: StudKind): void {
+    if (alongIn < 0 || alongIn > this.wall.lengthIn) return;
+    for (const one of this.#pockets) if (alongIn > one.fromIn && alongIn < one.toIn) return;
+    const gap = this.#gapAt(alongIn);
+    if (gap && gap.opening.kind !== 'window') return;
+    const atIn = this.wall.startIn + alongIn;
+    const studs = this.#studs;
+    const i = firstFrom(studs, atIn);
+    if (i > 0 && atIn - studs[i - 1]!.atIn < STUD_WIDTH_IN - 0.01) return;
+    if (i < studs.length && studs[i]!.atIn - atIn < STUD_WIDTH_IN - 0.01) return;
+    const sillIn = gap?.opening.kind === 'window' ? gap.opening.sillIn : undefined;
+    studs.splice(i, 0, sillIn === undefined ? { atIn, kind } : { atIn, kind: 'cripple', topIn: sillIn });
+  }
+
+  #gapAt(alongIn: number): SeenOpening | undefined {
+    for (const gap of this.#gaps) if (alongIn >= gap.alongIn && alongIn <= gap.alongIn + gap.widthIn) return gap;
+    return undefined;
+  }
+}
 
 /** Stretches of a wall that a pocket door slides into, inches along the wall. */
 function pocketStretches(view: RoomView, wall: LoopWall): Interval[] {
@@ -180,10 +196,9 @@ function isBarredAt(view: RoomView, atIn: number, heightIn: number, half: number
     const fromIn = toLoop(loop, seen.wall, seen.alongIn);
     if (atIn > fromIn - clear && atIn < fromIn + seen.widthIn + clear) return true;
   }
-  return barredByFraming(view).some(
-    (one) =>
-      heightIn > one.bottomIn - 2 && heightIn < one.topIn + 2 && atIn > one.fromIn - half && atIn < one.toIn + half,
-  );
+  for (const { bottomIn, topIn, fromIn, toIn } of barredByFraming(view))
+    if (heightIn > bottomIn - 2 && heightIn < topIn + 2 && atIn > fromIn - half && atIn < toIn + half) return true;
+  return false;
 }
 
 const reaches = (stud: Stud, heightIn: number): boolean =>
@@ -209,6 +224,8 @@ function firstFrom(studs: readonly Stud[], fromIn: number): number {
   return low;
 }
 
+const SIDES = ['left', 'right'] as const;
+
 function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: number): StudFace[] {
   const loop = wallLoop(view.room);
   const half = halfBoxWidthIn(gangs);
@@ -220,13 +237,16 @@ function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: num
     const stud = studs[i]!;
     if (!reaches(stud, heightIn)) continue;
     const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
-    for (const side of ['left', 'right'] as const) {
+    for (const side of SIDES) {
       const atIn = stud.atIn + (side === 'left' ? -offset : offset);
       if (atIn < wall.startIn + half + 0.5 || atIn > wall.startIn + wall.lengthIn - half - 0.5) continue;
       if (isBarredAt(view, atIn, heightIn, half)) continue;
-      const neighbours = [neighbour(studs, i, -1, heightIn), neighbour(studs, i, 1, heightIn)];
-      if (neighbours.every((other) => !other || Math.abs(other.atIn - atIn) >= half + STUD_WIDTH_IN / 2 - 0.05))
-        faces.push({ studIn: stud.atIn, side, atIn });
+      const clear = half + STUD_WIDTH_IN / 2 - 0.05;
+      const before = neighbour(studs, i, -1, heightIn);
+      const after = neighbour(studs, i, 1, heightIn);
+      if (before && Math.abs(before.atIn - atIn) < clear) continue;
+      if (after && Math.abs(after.atIn - atIn) < clear) continue;
+      faces.push({ studIn: stud.atIn, side, atIn });
     }
   }
   return faces;

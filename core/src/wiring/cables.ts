@@ -1,6 +1,6 @@
 import type { Awg, Box, Circuit, House } from '../house/schema';
 import type { Problem } from '../units/result';
-import { storedCables, type FeedTree } from './feed-tree';
+import { storedCables, type FeedNode, type FeedTree } from './feed-tree';
 import type { Signal, SignalPlan } from './signals';
 import type { WiringUnit } from './unit';
 
@@ -78,14 +78,15 @@ function onWhite(kind: Kind, signals: readonly Signal[]): Signal | undefined {
 
 function toCable(id: string, kind: Kind, signals: readonly Signal[], ground: Signal): WiredCable {
   const white = onWhite(kind, signals);
+  const conductors: Conductor[] = [];
   // The others take the colours in the order in which they come.
   let next = 0;
-  const conductors = COLOURS[kind].map((colour): Conductor => {
+  for (const colour of COLOURS[kind]) {
     if (colour !== 'white' && signals[next] === white && white) next++;
     const signal = colour === 'white' ? white : signals[next++];
     const remarked = colour === 'white' && signal !== undefined && signal.kind !== 'neutral';
-    return { id: `${id}.${colour}`, colour, signal, remarked };
-  });
+    conductors.push({ id: `${id}.${colour}`, colour, signal, remarked });
+  }
   conductors.push({ id: `${id}.bare`, colour: 'bare', signal: ground, remarked: false });
   return { id, kind, conductors };
 }
@@ -95,56 +96,62 @@ const wireOf = (circuits: readonly Circuit[]): Circuit => circuits[0]!;
 
 /** The cables of a unit with what each of their conductors carries. */
 export function cablesOf(house: House, unit: WiringUnit, tree: FeedTree, plan: SignalPlan): readonly CableRunOf[] {
-  const stored = new Map(storedCables(house, unit).map((one) => [one.id, one]));
-  const circuit = wireOf(unit.circuits);
-  return tree.nodes.map((node): CableRunOf => {
-    const crossing = plan.crossing.get(node.box.id)!;
-    const ground = crossing.find((one) => one.kind === 'ground')!;
-    let insulated = crossing.filter((one) => one.kind !== 'ground');
-    const pulled = stored.get(node.run)?.kind;
-    const problems: Problem[] = [];
-    const from = node.parent?.box.tag ?? 'the panel';
-    const say = (code: string, message: string) => problems.push({ code, path: `boxes.${node.box.id}`, message });
-    let groups = share(insulated);
-    if (pulled && (groups.length > 1 || insulated.length > Number(pulled[1]))) {
-      // A neutral that only waits for later is the first to be left out of a cable that is already in the wall.
-      const used = new Set(
-        plan.needs.filter((one) => below(tree, node.box.id).has(one.outlet.box.id)).map((one) => one.signal.key),
-      );
-      insulated = insulated.filter((one) => one.kind !== 'neutral' || used.has(one.key));
-      groups = share(insulated);
-      if (groups.length > 1 || insulated.length > Number(pulled[1]))
-        say(
-          'too-few-conductors',
-          `The ${pulled} cable from ${from} to ${node.box.tag} has ${pulled[1]} insulated conductors; ${insulated.length} have to cross: ${insulated.map((one) => one.words).join(', ')}. Pull a larger one, or change the feed order.`,
-        );
-    }
-    if (groups.length > 1)
-      say(
-        'two-cables',
-        `${insulated.length} conductors cross from ${from} to ${node.box.tag}: ${groups.length} cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.`,
-      );
-    const cables = groups.map((signals, i) =>
-      toCable(
-        i === 0 ? node.run : `${node.run}.${i + 1}`,
-        groups.length === 1 && pulled && Number(pulled[1]) >= signals.length ? pulled : KINDS[signals.length]!,
-        signals,
-        ground,
-      ),
-    );
-    return {
-      id: node.run,
-      unit,
-      from: node.parent?.box,
-      to: node.box,
-      lengthIn: node.lengthIn,
-      awg: circuit.awg,
-      metal: circuit.metal ?? 'copper',
-      cables,
-      problems,
-    };
-  });
+  const pulled = new Map(storedCables(house, unit).map((one) => [one.id, one.kind]));
+  return tree.nodes.map((node) => runTo(node, unit, tree, plan, pulled.get(node.run)));
 }
+
+/** The run to a box, in the cable that is already in the wall where there is one. */
+function runTo(
+  node: FeedNode,
+  unit: WiringUnit,
+  tree: FeedTree,
+  plan: SignalPlan,
+  pulled: Kind | undefined,
+): CableRunOf {
+  const { awg, metal = 'copper' } = wireOf(unit.circuits);
+  const crossing = plan.crossing.get(node.box.id)!;
+  const ground = crossing.find(isGround)!;
+  let insulated = crossing.filter(isInsulated);
+  let groups = share(insulated);
+  let problems = NO_PROBLEMS;
+  if (pulled && (groups.length > 1 || insulated.length > Number(pulled[1]))) {
+    insulated = withoutSpareNeutral(insulated, node, tree, plan);
+    groups = share(insulated);
+    if (groups.length > 1 || insulated.length > Number(pulled[1]))
+      problems = [tooFewConductors(node, pulled, insulated)];
+  }
+  if (groups.length > 1) problems = [...problems, twoCables(node, insulated, groups.length)];
+  const own = groups.length === 1 && pulled && Number(pulled[1]) >= insulated.length ? pulled : undefined;
+  const cables = groups.map((signals, i) =>
+    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, own ?? KINDS[signals.length]!, signals, ground),
+  );
+  const { box: to, parent, lengthIn, run: id } = node;
+  return { id, unit, from: parent?.box, to, lengthIn, awg, metal, cables, problems };
+}
+
+const NO_PROBLEMS: readonly Problem[] = [];
+const isGround = ({ kind }: Signal): boolean => kind === 'ground';
+const isInsulated = ({ kind }: Signal): boolean => kind !== 'ground';
+const sourceOf = ({ parent }: FeedNode): string => parent?.box.tag ?? 'the panel';
+
+/** A neutral that only waits for later is the first to be left out of a cable that is already in the wall. */
+function withoutSpareNeutral(insulated: readonly Signal[], node: FeedNode, tree: FeedTree, plan: SignalPlan): Signal[] {
+  const fed = below(tree, node.box.id);
+  const used = new Set(plan.needs.filter((one) => fed.has(one.outlet.box.id)).map((one) => one.signal.key));
+  return insulated.filter((one) => one.kind !== 'neutral' || used.has(one.key));
+}
+
+const tooFewConductors = (node: FeedNode, pulled: Kind, insulated: readonly Signal[]): Problem => ({
+  code: 'too-few-conductors',
+  path: `boxes.${node.box.id}`,
+  message: `The ${pulled} cable from ${sourceOf(node)} to ${node.box.tag} has ${pulled[1]} insulated conductors; ${insulated.length} have to cross: ${insulated.map((one) => one.words).join(', ')}. Pull a larger one, or change the feed order.`,
+});
+
+const twoCables = (node: FeedNode, insulated: readonly Signal[], cables: number): Problem => ({
+  code: 'two-cables',
+  path: `boxes.${node.box.id}`,
+  message: `${insulated.length} conductors cross from ${sourceOf(node)} to ${node.box.tag}: ${cables} cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.`,
+});
 
 /** Boxes that a box feeds, itself included. */
 function below(tree: FeedTree, box: string): ReadonlySet<string> {

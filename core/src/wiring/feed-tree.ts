@@ -73,32 +73,33 @@ export class Growth {
   /** All of a set of boxes, the nearest each time (Prim), from the boxes given and from those that have come since. */
   spread(boxes: readonly Box[], from: readonly Box[]): void {
     const sources = [...from];
-    const left = new Map<Box, { from: Box | undefined; cost: number }>();
-    const look = (box: Box) => {
-      let best: { from: Box | undefined; cost: number } = { from: undefined, cost: Infinity };
-      if (sources.length === 0) best.cost = this.lengths(null, box.id);
+    const left = boxes.filter((box) => !this.has(box));
+    const wants: (Box | undefined)[] = left.map(() => undefined);
+    const costs = left.map(() => Infinity);
+    const look = (i: number) => {
+      const box = left[i]!;
+      wants[i] = undefined;
+      costs[i] = sources.length === 0 ? this.lengths(null, box.id) : Infinity;
       for (const source of sources) {
         const cost = this.#costOf(source, box);
-        if (cost < best.cost) best = { from: source, cost };
+        if (cost < costs[i]!) [wants[i], costs[i]] = [source, cost];
       }
-      left.set(box, best);
     };
-    for (const box of boxes) if (!this.has(box)) look(box);
-    while (left.size > 0) {
-      let box!: Box;
-      let best: { from: Box | undefined; cost: number } | undefined;
-      for (const [one, known] of left) if (!best || known.cost < best.cost) [box, best] = [one, known];
-      if (!best) break;
-      left.delete(box);
-      this.attach(box, best.from);
+    for (let i = 0; i < left.length; i++) look(i);
+    while (left.length > 0) {
+      let next = 0;
+      for (let i = 1; i < left.length; i++) if (costs[i]! < costs[next]!) next = i;
+      const [box, source] = [left[next]!, wants[next]];
+      for (const list of [left, wants, costs]) list.splice(next, 1);
+      this.attach(box, source);
       sources.push(box);
-      const full = best.from !== undefined && this.#isFull(best.from) ? best.from : undefined;
-      for (const [other, known] of left) {
+      const full = source !== undefined && this.#isFull(source) ? source : undefined;
+      for (let i = 0; i < left.length; i++) {
         // Who wanted the box that is full now, or had only the panel to come from, looks again.
-        if (known.from === undefined || known.from === full) look(other);
+        if (wants[i] === undefined || wants[i] === full) look(i);
         else {
-          const cost = this.#costOf(box, other);
-          if (cost < known.cost) left.set(other, { from: box, cost });
+          const cost = this.#costOf(box, left[i]!);
+          if (cost < costs[i]!) [wants[i], costs[i]] = [box, cost];
         }
       }
     }

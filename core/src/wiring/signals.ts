@@ -122,6 +122,27 @@ class Nets {
     return this.#once(`neutral/${id}/${side}`, 'neutral', id, () => `neutral${this.#after(side)}`);
   }
 
+  leg({ group }: Chain): Signal {
+    const { id } = group.group;
+    return this.#once(`leg/${id}`, 'leg', id, () => `switched ${group.letter}`);
+  }
+
+  traveler({ group }: Chain, span: number, which: 1 | 2): Signal {
+    const { id } = group.group;
+    return this.#once(`traveler/${id}/${span}/${which}`, 'traveler', id, () => `traveler ${which} ${group.letter}`);
+  }
+
+  /** What a companion sends to the smart switch. */
+  word({ group }: Chain): Signal {
+    const { id } = group.group;
+    return this.#once(`signal/${id}`, 'signal', id, () => `companion wire ${group.letter}`);
+  }
+
+  interconnect(): Signal {
+    const { id } = this.unit;
+    return this.#once(`join/${id}`, 'interconnect', id, () => 'alarms joined');
+  }
+
   ground(): Signal {
     const { id } = this.unit;
     return (this.#ground ??= { key: `ground/${id}`, kind: 'ground', of: id, words: 'grounds' });
@@ -137,25 +158,6 @@ class Nets {
   }
 }
 
-const leg = ({ group }: Chain): Signal => ({
-  key: `leg/${group.group.id}`,
-  kind: 'leg',
-  of: group.group.id,
-  words: `switched ${group.letter}`,
-});
-const traveler = ({ group }: Chain, span: number, which: 1 | 2): Signal => ({
-  key: `traveler/${group.group.id}/${span}/${which}`,
-  kind: 'traveler',
-  of: group.group.id,
-  words: `traveler ${which} ${group.letter}`,
-});
-const wordTo = ({ group }: Chain): Signal => ({
-  key: `signal/${group.group.id}`,
-  kind: 'signal',
-  of: group.group.id,
-  words: `companion wire ${group.letter}`,
-});
-
 function needsOfChain(nets: Nets, chain: Chain): void {
   const { group, order } = chain;
   const side = nets.sideOf([...order, ...group.controls].map((one) => one.box.id));
@@ -166,16 +168,16 @@ function needsOfChain(nets: Nets, chain: Chain): void {
     nets.add(one, 'ground', nets.ground());
     if (hardware === 'single-pole' || hardware === 'smart') {
       nets.add(one, 'line', hot);
-      nets.add(one, 'load', leg(chain));
+      nets.add(one, 'load', nets.leg(chain));
     }
     if (hardware === 'companion') nets.add(one, 'line', hot);
     if ((hardware === 'smart' && order.some(isCompanion)) || hardware === 'companion')
-      nets.add(one, 'signal', wordTo(chain));
+      nets.add(one, 'signal', nets.word(chain));
     if (hardware === 'three-way') {
-      nets.add(one, 'common', i === 0 ? hot : leg(chain));
+      nets.add(one, 'common', i === 0 ? hot : nets.leg(chain));
       const span = i === 0 ? 0 : last - 1;
-      nets.add(one, 't1', traveler(chain, span, 1));
-      nets.add(one, 't2', traveler(chain, span, 2));
+      nets.add(one, 't1', nets.traveler(chain, span, 1));
+      nets.add(one, 't2', nets.traveler(chain, span, 2));
     }
     if (hardware === 'four-way')
       for (const [terminal, span, which] of [
@@ -184,13 +186,13 @@ function needsOfChain(nets: Nets, chain: Chain): void {
         ['b1', i, 1],
         ['b2', i, 2],
       ] as const)
-        nets.add(one, terminal, traveler(chain, span, which));
+        nets.add(one, terminal, nets.traveler(chain, span, which));
     if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|companion)$/.test(one.device.style))
       nets.add(one, 'neutral', nets.neutral(side));
   });
   for (const to of group.controls) {
     const half = to.device.kind === 'receptacle' && to.device.switched === 'half';
-    nets.add(to, half ? 'switched' : 'hot', leg(chain));
+    nets.add(to, half ? 'switched' : 'hot', nets.leg(chain));
     if (half) nets.add(to, 'hot', nets.hot(group.circuit, side));
     nets.add(to, 'neutral', nets.neutral(side));
     if (to.device.kind !== 'alarm') nets.add(to, 'ground', nets.ground());
@@ -215,8 +217,7 @@ function needsOfOutlet(nets: Nets, outlet: Outlet, joinsAlarms: boolean): void {
   const at240 = (device.kind === 'receptacle' || device.kind === 'connection') && device.volts === 240;
   if (at240) nets.add(outlet, 'hot-2', nets.hot(circuit, side, true));
   if (!at240 || wantsNeutral(outlet)) nets.add(outlet, gfci ? 'line-neutral' : 'neutral', nets.neutral(side));
-  if (device.kind === 'alarm' && !device.wireless && joinsAlarms)
-    nets.add(outlet, 'join', { key: `join/${unit.id}`, kind: 'interconnect', of: unit.id, words: 'alarms joined' });
+  if (device.kind === 'alarm' && !device.wireless && joinsAlarms) nets.add(outlet, 'join', nets.interconnect());
 }
 
 /** Runs between a box and the panel. */
@@ -289,28 +290,31 @@ function crossings(
   spare: ReadonlyMap<string, Signal>,
 ): ReadonlyMap<string, readonly Signal[]> {
   const { nodes } = tree;
-  const at = new Map(nodes.map((node, i) => [node.box.id, i]));
+  const at = new Map<string, number>();
+  for (let i = 0; i < nodes.length; i++) at.set(nodes[i]!.box.id, i);
   const parents = nodes.map((node) => (node.parent ? at.get(node.parent.box.id)! : -1));
-  /** How many boxes at and below each node need a signal: first itself alone. */
-  const needed = new Map<string, { signal: Signal; counts: Uint16Array; total: number }>();
+  /** Which nodes need a signal; one may stand there twice. */
+  const needed = new Map<Signal, number[]>();
   const add = (signal: Signal, box: string) => {
-    let one = needed.get(signal.key);
-    if (!one) needed.set(signal.key, (one = { signal, counts: new Uint16Array(nodes.length), total: 0 }));
     const i = at.get(box);
-    if (i === undefined || one.counts[i] === 1) return;
-    one.counts[i] = 1;
-    one.total++;
+    if (i === undefined || signal.kind === 'ground') return;
+    const list = needed.get(signal);
+    if (list) list.push(i);
+    else needed.set(signal, [i]);
   };
   for (const { signal, outlet } of nets.needs) add(signal, outlet.box.id);
   for (const [box, signal] of spare) add(signal, box);
-  for (const node of nodes) add(nets.ground(), node.box.id);
   const crossing = nodes.map((): Signal[] => []);
-  const ordered = [...needed.values()].sort(
-    ({ signal: a }, { signal: b }) => RANK[a.kind] - RANK[b.kind] || (a.key < b.key ? -1 : 1),
-  );
-  for (const { signal, counts, total } of ordered) {
-    const fromPanel = signal.kind === 'ground' || /^(hot|neutral)\/.*\/line/.test(signal.key);
-    const all = total + (fromPanel ? 1 : 0);
+  const ordered = [...needed.keys()].sort((a, b) => RANK[a.kind] - RANK[b.kind] || (a.key < b.key ? -1 : 1));
+  /** How many boxes at and below each node need the signal. */
+  const counts = new Uint16Array(nodes.length);
+  for (const signal of ordered) {
+    counts.fill(0);
+    let all = /^(hot|neutral)\/.*\/line/.test(signal.key) ? 1 : 0;
+    for (const i of needed.get(signal)!) {
+      if (counts[i] === 0) all++;
+      counts[i] = 1;
+    }
     // Children stand behind their parents, so from the end each is done before the box that feeds it.
     for (let i = nodes.length - 1; i >= 0; i--) {
       const count = counts[i]!;
@@ -319,5 +323,7 @@ function crossings(
       if (count > 0 && count < all) crossing[i]!.push(signal);
     }
   }
+  // The ground comes from the panel and goes to every box.
+  for (const list of crossing) list.push(nets.ground());
   return new Map(nodes.map((node, i) => [node.box.id, crossing[i]!]));
 }

@@ -8,7 +8,7 @@ import {
   type Point,
 } from '../../house/geometry';
 import type { Box, House, Room } from '../../house/schema';
-import { boxPoint, featureOutline } from '../../plan/points';
+import { boxPoint, distanceToFeature, featureOutline } from '../../plan/points';
 import { roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
 import { openingBreak } from '../../plan/wall-spaces';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
@@ -70,25 +70,21 @@ export function pathInRoom(view: RoomView, from: Point, to: Point): number {
 
 /** The features of some kinds that are near enough as the crow flies to be worth a path. */
 function pathsWithin(view: RoomView, start: Point, kinds: ReadonlySet<string>, used: number, nearIn: number): number[] {
-  return view.features.flatMap((feature) => {
-    if (!kinds.has(feature.kind)) return [];
+  const paths: number[] = [];
+  for (const feature of view.features) {
+    if (!kinds.has(feature.kind)) continue;
     const outline = featureOutline(view.room, feature);
-    const targets = outline
-      .map((corner, i) => nearestOnSegment(start, corner, outline[(i + 1) % outline.length]!))
-      .filter((target) => used + distance(start, target) < nearIn);
-    return targets.map((target) => used + pathInRoom(view, start, target));
-  });
+    for (let i = 0; i < outline.length; i++) {
+      const target = nearestOnSegment(start, outline[i]!, outline[(i + 1) % outline.length]!);
+      if (used + distance(start, target) < nearIn) paths.push(used + pathInRoom(view, start, target));
+    }
+  }
+  return paths;
 }
 
 /** Whether a feature of some kinds is near as the crow flies, which no cord is shorter than. */
 const isAnyWithin = (view: RoomView, from: Point, kinds: ReadonlySet<string>, nearIn: number): boolean =>
-  view.features.some((feature) => {
-    if (!kinds.has(feature.kind)) return false;
-    const outline = featureOutline(view.room, feature);
-    return outline.some(
-      (corner, i) => distance(from, nearestOnSegment(from, corner, outline[(i + 1) % outline.length]!)) < nearIn,
-    );
-  });
+  view.features.some((feature) => kinds.has(feature.kind) && distanceToFeature(view.room, feature, from) < nearIn);
 
 /** Places across a doorway at which a cord is tried, besides its first jamb. */
 const CROSSINGS = 16;
@@ -133,6 +129,10 @@ export function cordPathTo(
 
 function nearestPointInside(view: RoomView, point: Point): Point {
   const { corners } = view.room;
-  const onEdges = corners.map((corner, i) => nearestOnSegment(point, corner, corners[(i + 1) % corners.length]!));
-  return onEdges.reduce((best, one) => (distance(point, one) < distance(point, best) ? one : best));
+  let best: Point = corners[0]!;
+  for (let i = 0; i < corners.length; i++) {
+    const onEdge = nearestOnSegment(point, corners[i]!, corners[(i + 1) % corners.length]!);
+    if (distance(point, onEdge) < distance(point, best)) best = onEdge;
+  }
+  return best;
 }

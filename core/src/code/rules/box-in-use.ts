@@ -17,11 +17,11 @@ export const boxInUse = defineRule({
   scope: 'room',
   appliesTo: (view) => view.boxes.some((box) => box.at.kind === 'wall'),
   check: (view, _limits, report) => {
-    const found = view.boxes.flatMap((box) =>
-      shadowsOver(view, box)
-        .slice(0, 1)
-        .map(({ cause }) => report.fail('covered', { tag: box.tag, cause }, { room: view.room.id, box: box.id })),
-    );
+    const found = view.boxes.flatMap((box) => {
+      const [first] = shadowsOver(view, box);
+      if (!first) return [];
+      return report.fail('covered', { tag: box.tag, cause: first.cause }, { room: view.room.id, box: box.id });
+    });
     return found.length > 0 ? found : [report.pass('free', { room: view.room.name }, { room: view.room.id })];
   },
 });

@@ -1,4 +1,4 @@
-import { defineRule, everyEdition, fromMemory } from '../rule';
+import { defineRule, everyEdition, fromMemory, type Verdict } from '../rule';
 
 export const conductorsTogether = defineRule({
   id: 'conductors-together',
@@ -15,13 +15,11 @@ export const conductorsTogether = defineRule({
   },
   scope: 'unit',
   check: (_facts, { unit, runs }, _limits, report) => {
-    const apart = runs.flatMap((run) =>
-      run.problems
-        .filter((one) => one.code === 'two-cables')
-        .map((one) =>
-          report.fail('apart', { problem: one.message }, { room: run.to.room, box: run.to.id, circuit: unit.id }),
-        ),
-    );
+    const apart: Verdict[] = [];
+    for (const { problems, to } of runs)
+      for (const { code, message } of problems)
+        if (code === 'two-cables')
+          apart.push(report.fail('apart', { problem: message }, { room: to.room, box: to.id, circuit: unit.id }));
     return apart.length > 0 || runs.length === 0
       ? apart
       : report.pass('together', { name: unit.circuits[0]!.name }, { circuit: unit.id });

@@ -26,15 +26,14 @@ export const neutralAtSwitch = defineRule({
   },
   scope: 'unit',
   check: ({ edition }, { plan, unit, runs }, _limits, report) => {
-    const brought = new Set(
-      runs.flatMap((run) =>
-        run.cables.some((cable) =>
-          cable.conductors.some(({ signal }) => signal?.kind === 'neutral' && signal.of === unit.id),
-        )
-          ? [run.to.id, ...(run.from ? [run.from.id] : [])]
-          : [],
-      ),
-    );
+    const brought = new Set<string>();
+    for (const { to, from, cables } of runs)
+      for (const { conductors } of cables)
+        for (const { signal } of conductors)
+          if (signal?.kind === 'neutral' && signal.of === unit.id) {
+            brought.add(to.id);
+            if (from) brought.add(from.id);
+          }
     return plan.chains.flatMap(({ group, order }) =>
       order.map((one) => {
         const where = { room: one.room.id, box: one.box.id };
