@@ -15,6 +15,3 @@ export function nearestCorner(view: RoomView, stretch: Interval): string {
     ? `from the start of the ${wall.name} wall`
     : `from ${formatLength(alongIn)} along the ${wall.name} wall`;
 }
-
-/** "1 receptacle", "3 receptacles". */
-export const count = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`;

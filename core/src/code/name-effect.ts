@@ -1,3 +1,4 @@
+import { count } from '../units/count';
 import { edit } from '../house/edit';
 import type { House, RoomKind } from '../house/schema';
 import { indexOutlets } from '../circuits/outlets';
@@ -35,7 +36,7 @@ export function effectOfKind(house: House, roomId: string, kind: RoomKind): Kind
     ['AFCI', decideAfci],
   ] as const) {
     const more = needing(renamed.value.house, roomId, decide) - needing(house, roomId, decide);
-    if (more > 0) adds.push(`${more} outlet${more === 1 ? '' : 's'} more would need ${name}.`);
+    if (more > 0) adds.push(`${count(more, 'outlet')} more would need ${name}.`);
     if (more < 0) drops.push(`${-more} outlet${more === -1 ? '' : 's'} fewer would need ${name}.`);
   }
   return { adds, drops };

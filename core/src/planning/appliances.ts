@@ -1,3 +1,4 @@
+import { count } from '../units/count';
 import { featureOutline } from '../plan/points';
 import { wallLoop, findWall } from '../plan/wall-loop';
 import { edit, type Edited } from '../house/edit';
@@ -110,7 +111,7 @@ function placeBeside(house: House, feature: Feature, heightIn: number): BoxPlace
 export function connectAppliances(house: House, newId: NewId): Result<Edited> {
   const open = unconnectedAppliances(house);
   if (open.length === 0) return refuse('nothing', 'features', 'Every appliance that is drawn is connected.');
-  return edit(house, `Connect ${open.length} appliance${open.length === 1 ? '' : 's'}`, (draft) => {
+  return edit(house, `Connect ${count(open.length, 'appliance')}`, (draft) => {
     for (const feature of open) {
       const { kind, hookup } = loadOf(feature)!;
       const typical = LOAD_LIBRARY[kind];

@@ -1,2 +1,3 @@
+export * from './count';
 export * from './length';
 export * from './result';

@@ -1,3 +1,4 @@
+import { wordFor } from '../units/count';
 import type { Awg, Box, BoxType, Edition, House } from '../house/schema';
 import { boxTypes, suitableType, typeOf } from '../place/box-catalogue';
 import { groundOf } from './cables';
@@ -82,7 +83,7 @@ const SECTIONS: Readonly<Record<FillShare['of'], string>> = {
 function toLine(share: FillShare): FillLine {
   const { count, awg, of, items, name } = share;
   const words: Record<FillShare['of'], () => string> = {
-    conductors: () => `conductor${items === 1 ? '' : 's'} of ${awg}`,
+    conductors: () => `${wordFor(items, 'conductor')} of ${awg}`,
     yokes: () => `${items === 1 ? name : `${items} devices`} on ${awg}`,
     idle: () => `${items === 1 ? 'device' : `${items} devices`} not wired yet`,
     grounds: () => `grounds, ${items} of them`,

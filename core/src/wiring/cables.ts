@@ -42,13 +42,15 @@ const COLOURS = {
 } as const;
 const KINDS = ['/2', '/2', '/2', '/3', '/4'] as const;
 type Kind = WiredCable['kind'];
+/** Conductors of the cable for so many signals, its ground with them. */
+export const conductorsOf = (insulated: number): number => COLOURS[KINDS[insulated]!].length + 1;
 
 /** Ground conductor of a nonmetallic cable: 14, 12 and 10 as the rest, 10 for 8 and 6 (*common practice*). */
 export const groundOf = (awg: Awg): Awg =>
   awg === '14' || awg === '12' || awg === '10' ? awg : ['8', '6'].includes(awg) ? '10' : '8';
 
 /** Shares what crosses among cables of at most four insulated conductors, each neutral in a cable of its own. */
-function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
+export function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
   const neutrals = insulated.filter((one) => one.kind === 'neutral');
   if (insulated.length <= 4 && neutrals.length <= 1) return [insulated];
   const rest = insulated.filter((one) => one.kind !== 'neutral');

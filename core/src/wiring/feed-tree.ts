@@ -271,18 +271,22 @@ export function schemeTree(house: House, unit: WiringUnit, scheme: Scheme): Feed
   return treeOf(boxes, parentsBy(scheme, unit, lengths), lengths, unit, scheme);
 }
 
-/** The trees that the schemes give a unit, each once: on many circuits all of them agree. */
-export function schemeTrees(house: House, unit: WiringUnit): readonly FeedTree[] {
-  const boxes = boxesOf(unit);
-  const lengths = lengthsOf(house, unit, boxes);
-  const different: { readonly scheme: Scheme; readonly parents: Parents }[] = [];
+/** The tree that a scheme gives. */
+export interface SchemeParents {
+  readonly scheme: Scheme;
+  readonly parents: Parents;
+}
+
+/** What the schemes give a unit, each tree once: on many circuits all of them agree. */
+export function schemeParents(unit: WiringUnit, lengths: Lengths): readonly SchemeParents[] {
+  const different: SchemeParents[] = [];
   // Without switches there is nothing to go first.
   for (const scheme of unit.groups.length > 0 ? SCHEMES : (['switch-first'] as const)) {
     const parents = parentsBy(scheme, unit, lengths);
     const isKnown = different.some((one) => [...parents].every(([box, from]) => one.parents.get(box) === from));
     if (!isKnown) different.push({ scheme, parents });
   }
-  return different.map(({ scheme, parents }) => treeOf(boxes, parents, lengths, unit, scheme));
+  return different;
 }
 
 const NONE: ReadonlySet<string> = new Set();

@@ -2,9 +2,10 @@ import { edit, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
 import type { OnProgress, Result } from '../units/result';
 import { boxFill } from './box-fill';
-import { conductorFeet, doubledRuns } from './cables';
+import { conductorFeet } from './cables';
 import { writeFeed } from './compare-feeds';
-import { boxesOf, lengthsOf, parentsBy, SCHEMES, treeOf, type Lengths, type Parents } from './feed-tree';
+import { PANEL, WireCounter, type ParentNumbers } from './count-wire';
+import { parentsBy, SCHEMES, treeOf, type Parents } from './feed-tree';
 import { makeUpBox, wireByChoice, wireHouse, wireUnit, type UnitWiring } from './make-up';
 import type { WiringUnit } from './unit';
 
@@ -29,83 +30,126 @@ interface Worth {
 }
 const isBetter = (a: Worth, b: Worth) => (a.trouble !== b.trouble ? a.trouble < b.trouble : a.feet < b.feet - 1e-6);
 
-/** Boxes that no box of the catalogue holds, or that were chosen and are too small. */
-const overfull = (house: House, wiring: UnitWiring): number =>
-  wiring.tree.nodes.filter((node) => boxFill(house, makeUpBox(house, node.box, [wiring])).fits === false).length;
+/** A tree with its worth. */
+interface Judged {
+  readonly worth: Worth;
+  readonly parents: ParentNumbers;
+}
 
 class Search {
-  readonly #boxes;
-  readonly #lengths: Lengths;
+  readonly counter: WireCounter;
   /** The boxes nearest to each box, and the panel. */
-  readonly #near: ReadonlyMap<string, readonly (string | null)[]>;
+  readonly #near: readonly (readonly number[])[];
+  /** Whether each box holds what comes in, by {@link WireCounter.fillKey}. */
+  readonly #fits: readonly Map<number, boolean>[];
 
   constructor(
     readonly house: House,
     readonly unit: WiringUnit,
   ) {
-    this.#boxes = boxesOf(unit);
-    this.#lengths = lengthsOf(house, unit, this.#boxes);
-    const ids = this.#boxes.map((box) => box.id);
-    const near = (id: string) =>
-      ids
-        .filter((one) => one !== id)
-        .sort((a, b) => this.#lengths(a, id) - this.#lengths(b, id))
-        .slice(0, NEIGHBOURS);
-    this.#near = new Map(ids.map((id) => [id, [...near(id), null]]));
+    this.counter = new WireCounter(house, unit);
+    this.#fits = this.counter.boxes.map(() => new Map());
+    const all = this.counter.boxes.map((_, i) => i);
+    this.#near = all.map((to) => {
+      const others = all.filter((one) => one !== to);
+      others.sort((a, b) => this.counter.inches(a, to) - this.counter.inches(b, to));
+      return [...others.slice(0, NEIGHBOURS), PANEL];
+    });
   }
 
-  wire(parents: Parents): UnitWiring {
-    return wireUnit(this.house, this.unit, treeOf(this.#boxes, parents, this.#lengths, this.unit));
-  }
-
-  worth(wiring: UnitWiring): Worth {
-    return { trouble: doubledRuns(wiring.runs) + overfull(this.house, wiring), feet: conductorFeet(wiring.runs) };
-  }
-
-  /** Whether a tree with this change would beat the best, asked in the order of what is dear to find out. */
-  tries(parents: Parents, best: Worth): { worth: Worth; parents: Parents } | undefined {
-    const wiring = this.wire(parents);
-    const light = { trouble: doubledRuns(wiring.runs), feet: conductorFeet(wiring.runs) };
-    if (!isBetter(light, best)) return undefined;
-    const worth = this.worth(wiring);
-    return isBetter(worth, best) ? { worth, parents } : undefined;
-  }
-
-  /** Where a box may hang instead: nowhere below itself; and what a GFCI receptacle protects stays behind it. */
-  *moves(parents: Parents, id: string): Generator<Parents> {
-    const first = this.unit.gfci?.box.id;
-    if (id === first || !parents.has(id)) return;
-    const below = new Set([id]);
-    for (let grown = true; grown;) {
-      grown = false;
-      for (const [box, from] of parents)
-        if (from !== null && below.has(from) && !below.has(box)) grown = !!below.add(box);
-    }
-    // The branch is cut off and hung up again by any of its boxes: what led to that box then leads away from it.
-    const turned = new Map(parents);
-    const root = parents.get(id)!;
-    for (const by of below) {
-      for (const [box, from] of parents) turned.set(box, from);
-      let last: string | null = null;
-      for (let at: string | null = by; at !== root;) {
-        const next: string | null = parents.get(at!)!;
-        turned.set(at!, last);
-        last = at;
-        at = next;
+  /** Boxes that no box of the catalogue holds, or that were chosen and are too small, in the tree that was counted last. */
+  #overfull(parents: ParentNumbers): number {
+    const { boxes } = this.counter;
+    let wiring: UnitWiring | undefined;
+    let overfull = 0;
+    for (let i = 0; i < boxes.length; i++) {
+      const key = this.counter.fillKey(i);
+      let fits = this.#fits[i]!.get(key);
+      if (fits === undefined) {
+        wiring ??= this.#wire(parents);
+        fits = boxFill(this.house, makeUpBox(this.house, boxes[i]!, [wiring])).fits !== false;
+        this.#fits[i]!.set(key, fits);
       }
-      for (const home of this.#near.get(by)!) {
-        if (home === null ? first !== undefined : below.has(home)) continue;
-        if (by !== id || home !== root) yield new Map([...turned, [by, home] as const]);
+      if (!fits) overfull++;
+    }
+    return overfull;
+  }
+
+  #wire(parents: ParentNumbers): UnitWiring {
+    const { boxes, lengths } = this.counter;
+    const tree = treeOf(boxes, this.counter.parentsOf(parents), lengths, this.unit);
+    return wireUnit(this.house, this.unit, tree);
+  }
+
+  judge(parents: ParentNumbers): Judged {
+    const { doubled, feet } = this.counter.count(parents);
+    return { worth: { trouble: doubled + this.#overfull(parents), feet }, parents };
+  }
+
+  /** A tree that is better than the best, or undefined. What is dear to find out is asked last. */
+  #beats(best: Worth, parents: ParentNumbers): Judged | undefined {
+    const { doubled, feet } = this.counter.count(parents);
+    if (!isBetter({ trouble: doubled, feet }, best)) return undefined;
+    const worth = { trouble: doubled + this.#overfull(parents), feet };
+    return isBetter(worth, best) ? { worth, parents: parents.slice() } : undefined;
+  }
+
+  /** Hangs one box after the other where it saves most, round and round until none of them can be hung better. */
+  descend(start: ParentNumbers, onRound: (worth: Worth) => void): Judged {
+    let here = this.judge(start);
+    const n = start.length;
+    for (let at = 0, idle = 0; idle < n; at = (at + 1) % n) {
+      onRound(here.worth);
+      let best = here;
+      this.#tryMoves(here.parents, at, (parents) => {
+        best = this.#beats(best.worth, parents) ?? best;
+      });
+      idle = best === here ? idle + 1 : 0;
+      here = best;
+    }
+    return here;
+  }
+
+  /** Where a box may hang instead: nowhere below itself; and what a GFCI receptacle protects stays behind it. The tree given is written over. */
+  #tryMoves(parents: ParentNumbers, id: number, tryOne: (parents: ParentNumbers) => void): void {
+    const first = this.unit.gfci ? this.counter.boxes.indexOf(this.unit.gfci.box) : undefined;
+    if (id === first) return;
+    const below = this.#below(parents, id);
+    const turned = parents.slice();
+    const root = parents[id]!;
+    // The branch is cut off and hung up again by any of its boxes: what led to that box then leads away from it.
+    for (const by of below) {
+      turned.set(parents);
+      for (let box = by, last = PANEL; box !== root;) {
+        turned[box] = last;
+        last = box;
+        box = parents[box]!;
+      }
+      for (const home of this.#near[by]!) {
+        if (home === PANEL ? first !== undefined : below.has(home)) continue;
+        if (by === id && home === root) continue;
+        turned[by] = home;
+        tryOne(turned);
       }
     }
     // In between: the box with its branch takes the place on the way from a box to one that it feeds.
-    for (const [next, from] of parents)
-      if (next !== id && !below.has(next) && next !== first && this.#near.get(next)!.includes(id))
-        yield new Map([...parents, [id, from] as const, [next, id] as const]);
+    for (let next = 0; next < parents.length; next++) {
+      if (next === id || next === first || below.has(next) || !this.#near[next]!.includes(id)) continue;
+      turned.set(parents);
+      turned[id] = parents[next]!;
+      turned[next] = id;
+      tryOne(turned);
+    }
   }
 
-  get ids(): readonly string[] {
-    return this.#boxes.map((box) => box.id);
+  /** A box and all that it feeds. */
+  #below(parents: ParentNumbers, id: number): ReadonlySet<number> {
+    const below = new Set([id]);
+    for (let size = 0; size < below.size;) {
+      size = below.size;
+      for (let i = 0; i < parents.length; i++) if (below.has(parents[i]!)) below.add(i);
+    }
+    return below;
   }
 }
 
@@ -116,34 +160,25 @@ class Search {
  */
 export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress = () => undefined): FeedPlan {
   const search = new Search(house, unit);
-  const boxes = boxesOf(unit);
-  const lengths = lengthsOf(house, unit, boxes);
+  const { counter } = search;
   const nowWired = wireByChoice(house, unit);
   const now = nowWired.tree;
   const standing: Parents = new Map(now.nodes.map((node) => [node.box.id, node.parent?.box.id ?? null]));
-  const known = new Set(boxes.map((box) => box.id));
+  const known = new Set(counter.boxes.map((box) => box.id));
   const isWhole = now.unfed.length === 0 && now.nodes.every((node) => known.has(node.box.id));
-  const starts = [...(isWhole ? [standing] : []), ...SCHEMES.map((scheme) => parentsBy(scheme, unit, lengths))];
-  const standingFt = conductorFeet(nowWired.runs);
-  let best: { worth: Worth; parents: Parents } | undefined;
+  const starts = [...(isWhole ? [standing] : []), ...SCHEMES.map((one) => parentsBy(one, unit, counter.lengths))];
+  let best: Judged | undefined;
   starts.forEach((start, i) => {
-    let here = { worth: search.worth(search.wire(start)), parents: start };
-    // Round and round over the boxes until none of them can be hung better.
-    for (let at = 0, idle = 0; idle < search.ids.length; at = (at + 1) % search.ids.length) {
-      onProgress((i + 0.5) / starts.length, `${unit.circuits[0]!.name}, ${Math.round(here.worth.feet)} conductor-feet`);
-      let bestMove = here;
-      for (const parents of search.moves(here.parents, search.ids[at]!))
-        bestMove = search.tries(parents, bestMove.worth) ?? bestMove;
-      idle = bestMove === here ? idle + 1 : 0;
-      here = bestMove;
-    }
-    if (!best || isBetter(here.worth, best.worth)) best = here;
+    const found = search.descend(counter.numbersOf(start), ({ feet }) =>
+      onProgress((i + 0.5) / starts.length, `${unit.circuits[0]!.name}, ${Math.round(feet)} conductor-feet`),
+    );
+    if (!best || isBetter(found.worth, best.worth)) best = found;
   });
   return {
     unit: unit.id,
     name: unit.circuits.map((one) => one.name).join(' and '),
-    parents: [...best!.parents],
-    beforeFt: standingFt,
+    parents: [...counter.parentsOf(best!.parents)],
+    beforeFt: conductorFeet(nowWired.runs),
     afterFt: best!.worth.feet,
   };
 }

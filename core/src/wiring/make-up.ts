@@ -3,9 +3,19 @@ import { sameParts } from '../house/remember';
 import type { Box, House, MakeUp } from '../house/schema';
 import { makeUpSchema } from '../house/schema';
 import type { Problem } from '../units/result';
-import { cablesOf, conductorFeet, doubledRuns, type CableRunOf, type Conductor, type WiredCable } from './cables';
+import { cablesOf, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from './chain';
-import { feedTree, schemeTree, schemeTrees, storedCables, type FeedTree } from './feed-tree';
+import { WireCounter } from './count-wire';
+import {
+  boxesOf,
+  feedTree,
+  lengthsOf,
+  schemeParents,
+  storedCables,
+  treeOf,
+  type FeedTree,
+  type SchemeParents,
+} from './feed-tree';
 import { planSignals, type SignalPlan, type TerminalName } from './signals';
 import { wiringUnits, type WiringUnit } from './unit';
 
@@ -84,13 +94,8 @@ export function wireUnit(house: House, unit: WiringUnit, tree: FeedTree): UnitWi
 
 /** A tree of another scheme is taken when it saves so many conductor-feet: less is within the error of the lengths. */
 const WORTH_IT_FT = 1;
-/**
- * Circuits of more boxes keep power to the switches first: on them the other schemes double runs (seen on every large circuit that
- * was tried), and wiring each three times would cost every check dear.
- */
-const CHOSEN_UP_TO = 16;
-/** Cables at the fullest box: what decides whether a box can hold them. */
-const mostCables = ({ runs }: UnitWiring): number => Math.max(0, ...[...runsAt(runs).values()].map((at) => at.length));
+/** Cables that a box may come to by another scheme, if it has fewer by the first. */
+const MANY_CABLES = 3;
 
 /**
  * Wires a unit along the cables of the file; where there are none, by the scheme that takes the fewest conductor-feet, as long as
@@ -99,12 +104,22 @@ const mostCables = ({ runs }: UnitWiring): number => Math.max(0, ...[...runsAt(r
  */
 export function wireByChoice(house: House, unit: WiringUnit): UnitWiring {
   if (storedCables(house, unit).length > 0) return wireUnit(house, unit, feedTree(house, unit));
-  if (unit.outlets.length > CHOSEN_UP_TO) return wireUnit(house, unit, schemeTree(house, unit, 'switch-first'));
-  const [first, ...others] = schemeTrees(house, unit).map((tree) => wireUnit(house, unit, tree));
-  return others.reduce((best, one) => {
-    const isWorse = doubledRuns(one.runs) > doubledRuns(best.runs) || mostCables(one) > Math.max(3, mostCables(best));
-    return !isWorse && conductorFeet(best.runs) - conductorFeet(one.runs) > WORTH_IT_FT ? one : best;
-  }, first!);
+  const boxes = boxesOf(unit);
+  const lengths = lengthsOf(house, unit, boxes);
+  const ways = schemeParents(unit, lengths);
+  const { scheme, parents } = ways.length > 1 ? leastOf(ways, new WireCounter(house, unit, boxes, lengths)) : ways[0]!;
+  return wireUnit(house, unit, treeOf(boxes, parents, lengths, unit, scheme));
+}
+
+function leastOf(ways: readonly SchemeParents[], counter: WireCounter): SchemeParents {
+  let best = ways[0]!;
+  let least = counter.count(counter.numbersOf(best.parents));
+  for (const way of ways.slice(1)) {
+    const count = counter.count(counter.numbersOf(way.parents));
+    const isWorse = count.doubled > least.doubled || count.mostCables > Math.max(MANY_CABLES, least.mostCables);
+    if (!isWorse && least.feet - count.feet > WORTH_IT_FT) [best, least] = [way, count];
+  }
+  return best;
 }
 
 interface Remembered {

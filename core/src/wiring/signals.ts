@@ -51,8 +51,8 @@ export interface SignalPlan {
   readonly hardware: ReadonlyMap<string, SwitchHardware>;
   /** Signals on the run to each box from the one before it, by box id; the neutral that is there for later last. */
   readonly crossing: ReadonlyMap<string, readonly Signal[]>;
-  /** Boxes where a neutral waits that nothing uses yet. */
-  readonly spareNeutrals: ReadonlySet<string>;
+  /** Neutrals that wait in a box with nothing that uses them yet, by box id. */
+  readonly spare: ReadonlyMap<string, Signal>;
 }
 
 /** Appliances that take 120 V as well: three conductors and ground, *common practice*. */
@@ -269,7 +269,7 @@ export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chai
     chains,
     hardware,
     crossing: crossings(nets, tree, spare),
-    spareNeutrals: new Set(spare.keys()),
+    spare,
   };
 }
 
@@ -282,6 +282,13 @@ const RANK: Readonly<Record<Signal['kind'], number>> = {
   neutral: 5,
   ground: 6,
 };
+
+/** The order in which signals are counted and take the colours of a cable. */
+export const inCableOrder = (a: Signal, b: Signal): number => RANK[a.kind] - RANK[b.kind] || (a.key < b.key ? -1 : 1);
+
+/** Whether the panel gives it, so that it crosses the runs from there too. */
+export const isFromPanel = ({ kind, key }: Signal): boolean =>
+  kind === 'ground' || /^(hot|neutral)\/.*\/line/.test(key);
 
 /** A signal crosses a run when somebody on either side of it needs it; the panel gives what is on the line side. */
 function crossings(
@@ -305,12 +312,12 @@ function crossings(
   for (const { signal, outlet } of nets.needs) add(signal, outlet.box.id);
   for (const [box, signal] of spare) add(signal, box);
   const crossing = nodes.map((): Signal[] => []);
-  const ordered = [...needed.keys()].sort((a, b) => RANK[a.kind] - RANK[b.kind] || (a.key < b.key ? -1 : 1));
+  const ordered = [...needed.keys()].sort(inCableOrder);
   /** How many boxes at and below each node need the signal. */
   const counts = new Uint16Array(nodes.length);
   for (const signal of ordered) {
     counts.fill(0);
-    let all = /^(hot|neutral)\/.*\/line/.test(signal.key) ? 1 : 0;
+    let all = isFromPanel(signal) ? 1 : 0;
     for (const i of needed.get(signal)!) {
       if (counts[i] === 0) all++;
       counts[i] = 1;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { count } from '@winculum/core';
 import { computed } from 'vue';
 import { useHouse } from '../stores/house';
 import type { Stop } from '../stops';
@@ -47,7 +48,9 @@ function describe(id: Stop): string {
   if (id === 'day') return 'a day in the house: which breaker opens';
   if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};
-  return violations + others === 0 ? 'nothing open' : `${violations} violations, ${others} questions and notes`;
+  return violations + others === 0
+    ? 'nothing open'
+    : `${count(violations, 'violation')}, ${count(others, 'question or note', 'questions and notes')}`;
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useTheme } from 'vuetify';
-import { changeEntity, edit, EDITIONS, writeHouseFile, type Edition } from '@winculum/core';
+import { changeEntity, count, edit, EDITIONS, writeHouseFile, type Edition } from '@winculum/core';
 import { storeTheme } from '../style/vuetify';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
@@ -18,7 +18,7 @@ const levels = computed(() => Object.values(store.house!.levels).sort((a, b) => 
 
 const saved = computed(() => {
   const state = store.syncState;
-  const edits = (n: number) => `${n} edit${n === 1 ? '' : 's'} waiting`;
+  const edits = (n: number) => `${count(n, 'edit')} waiting`;
   if (state.kind === 'saved') return 'Saved';
   if (state.kind === 'saving') return 'Saving';
   if (state.kind === 'offline') return `Offline, ${edits(state.waiting)}`;

@@ -1,4 +1,4 @@
-import { count } from '../describe-place';
+import { count } from '../../units/count';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const alarmInterconnection = defineRule({

@@ -1,3 +1,4 @@
+import { count } from '../../units/count';
 import { BATHROOMS, deviceIds, listOutlets, outletsOf, outletsProper } from '../circuit-facts';
 import type { Outlet } from '../../circuits/outlets';
 import { distanceToFeature, placeOf } from '../../plan/points';
@@ -82,7 +83,7 @@ export const bathroomCircuit = defineRule({
         { circuit: circuit.name, outlets: listOutlets(others) },
         { ...where, box: others[0]!.box.id },
         {
-          measured: () => `${rooms.size} rooms, ${others.length} other outlets`,
+          measured: () => `${count(rooms.size, 'room')}, ${count(others.length, 'other outlet')}`,
           required: () => 'receptacles of bathrooms only, or one bathroom only',
           remedies: [takeOffRemedy(deviceIds(others), others.length === 1 ? 'it' : 'them')],
         },

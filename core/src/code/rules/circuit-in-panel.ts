@@ -1,4 +1,4 @@
-import { count } from '../describe-place';
+import { count } from '../../units/count';
 import { circuitsOf } from '../circuit-facts';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 

@@ -1,5 +1,5 @@
 import { isFreeBox } from '../circuit-facts';
-import { count } from '../describe-place';
+import { count } from '../../units/count';
 import { mayHaveNoPower } from '../detached';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { boxHeightIn, whyNotCounted } from '../../place/receptacles';

@@ -5,7 +5,7 @@ import { featureOutline } from '../../plan/points';
 import type { RoomView } from '../../plan/room-view';
 import { fromOuterEnd, peninsulaLengthIn } from '../../plan/islands';
 import { FOOD_ROOMS } from '../circuit-facts';
-import { count } from '../describe-place';
+import { count } from '../../units/count';
 import { defineRule, fromMemory } from '../rule';
 import { receptaclesOf, whyNotCounted } from '../../place/receptacles';
 

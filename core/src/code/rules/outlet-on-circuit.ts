@@ -1,4 +1,4 @@
-import { count } from '../describe-place';
+import { count } from '../../units/count';
 import { deviceIds } from '../circuit-facts';
 import { newCircuitRemedy } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';

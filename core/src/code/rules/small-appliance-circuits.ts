@@ -1,5 +1,5 @@
 import { circuitsOf, isCounterReceptacle, outletsOf } from '../circuit-facts';
-import { count } from '../describe-place';
+import { count } from '../../units/count';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const smallApplianceCircuits = defineRule({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { boundsOf, SPACED_ROOMS } from '@winculum/core';
+import { boundsOf, SPACED_ROOMS, wordFor } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
@@ -149,10 +149,9 @@ const layers = ref({ reach: true, tags: true });
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
     <template v-if="view.proposal.boxes.length">
-      <b class="num">{{ view.proposal.boxes.length }}</b> receptacle{{
-        view.proposal.boxes.length === 1 ? '' : 's'
-      }}
-      proposed, the fewest that reach everything: {{ inProposal }}
+      <b class="num">{{ view.proposal.boxes.length }}</b>
+      {{ wordFor(view.proposal.boxes.length, 'receptacle') }} proposed, the fewest that reach everything:
+      {{ inProposal }}
       <template v-if="view.proposal.unreachable.length"
         >; {{ view.proposal.unreachable.length }} stretches of glass want a floor receptacle</template
       >

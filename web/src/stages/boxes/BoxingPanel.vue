@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { acceptPlan, findWall, formatLength, wallLoop, type BoxingPlan } from '@winculum/core';
+import { acceptPlan, count, findWall, formatLength, wallLoop, type BoxingPlan } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** A proposal of boxes, room by room with a reason for each; all, some or none of it is taken. */
@@ -60,8 +60,7 @@ function accept(): void {
       <template v-if="plan.boxes.length || plan.provisions.length">
         <b class="num count">{{ chosen.size }}</b>
         <span
-          >of {{ plan.boxes.length }} boxes, {{ plan.groups.length }} switch group{{
-            plan.groups.length === 1 ? '' : 's'
+          >of {{ count(plan.boxes.length, 'box', 'boxes') }}, {{ count(plan.groups.length, 'switch group')
           }}<template v-if="plan.provisions.length">, a provision for the island</template></span
         >
       </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { measureCircuitLoad, outletsOn, protectionOf, type Circuit } from '@winculum/core';
+import { count, measureCircuitLoad, outletsOn, protectionOf, type Circuit } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 const props = defineProps<{
@@ -35,13 +35,13 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
           <circle r="1.75" :stroke-dasharray="ring" /></svg
         ><b class="num number" :style="{ color: ink }">{{ number }}</b
         ><span class="name">{{ circuit.name }}</span
-        ><span v-if="findings" class="bad num" :title="`${findings} violations`">▨ {{ findings }}</span></span
+        ><span v-if="findings" class="bad num" :title="count(findings, 'violation')">▨ {{ findings }}</span></span
       >
       <span class="middle"
         ><b class="num rating">{{ circuit.ratingA }} A<template v-if="circuit.poles === 2"> 2p</template></b
         ><span>No. {{ circuit.awg }}</span
         ><span>{{ words[protection.fitted] }}</span
-        ><span class="muted">{{ outlets }} outlet{{ outlets === 1 ? '' : 's' }}</span></span
+        ><span class="muted">{{ count(outlets, 'outlet') }}</span></span
       >
       <span
         class="bar"

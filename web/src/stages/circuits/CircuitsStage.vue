@@ -5,6 +5,7 @@ import {
   assignToCircuit,
   circuitForDevices,
   connectAppliances,
+  count,
   indexOutlets,
   unconnectedAppliances,
   type Box,
@@ -203,7 +204,7 @@ function selectUnassigned(): void {
       title="A box with the usual connection and load, where each stands"
       @click="store.apply(connectAppliances(store.house!, newId))"
     >
-      Connect {{ appliances }} appliance{{ appliances === 1 ? '' : 's' }}
+      Connect {{ count(appliances, 'appliance') }}
     </button>
     <button class="plain-button" :disabled="!!planning.progress.value" @click="planAll">Plan the circuits</button>
     <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">

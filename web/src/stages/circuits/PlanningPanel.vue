@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { acceptCircuitPlan, planningOf, type CircuitPlan, type House, type LockConflict } from '@winculum/core';
+import { acceptCircuitPlan, count, planningOf, type CircuitPlan, type House, type LockConflict } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** A circuit plan beside today's: in numbers, circuit by circuit; taken whole or refused. */
@@ -50,10 +50,7 @@ function accept(): void {
   <section class="planned" aria-label="Proposed circuits">
     <header class="row">
       <span class="grow"
-        ><b class="num count">{{ plan.after.circuits }}</b> circuits, {{ moved }} outlet{{
-          moved === 1 ? '' : 's'
-        }}
-        moved</span
+        ><b class="num count">{{ plan.after.circuits }}</b> circuits, {{ count(moved, 'outlet') }} moved</span
       >
       <button class="plain-button" @click="emit('close')">Refuse</button>
       <button v-if="store.canEdit" class="plain-button main" @click="accept">Accept</button>
@@ -113,7 +110,7 @@ function accept(): void {
           <b v-else-if="one.moved" class="num moved">+{{ one.moved }}</b>
         </summary>
         <p class="small">
-          {{ one.devices.length }} outlets on No. {{ one.circuit.awg }}: {{ one.why }}
+          {{ count(one.devices.length, 'outlet') }} on No. {{ one.circuit.awg }}: {{ one.why }}
           <span class="muted num">{{ one.section }}</span>
         </p>
       </details>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { deathsOn, nuisancesOn, protectionWays, type Circuit, type ProtectionWay } from '@winculum/core';
+import { count, deathsOn, nuisancesOn, protectionWays, type Circuit, type ProtectionWay } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** How a circuit may be protected, what that costs, and what goes when it opens. */
@@ -45,8 +45,8 @@ const isChosen = (one: ProtectionWay) => (one.first?.device.id ?? null) === prop
     <summary>If it opens</summary>
     <p v-for="(one, i) in deaths" :key="i" class="way">
       <b>{{ one.by.kind === 'breaker' ? 'The breaker' : `The GFCI at ${one.by.outlet.box.tag}` }}:</b>
-      {{ one.outlets.length }} outlets<template v-if="one.dark.length"
-        >; dark: {{ one.dark.map((room) => room.name).join(', ') }}</template
+      {{ count(one.outlets.length, 'outlet')
+      }}<template v-if="one.dark.length">; dark: {{ one.dark.map((room) => room.name).join(', ') }}</template
       ><template v-if="one.thaws.length">; thaws: {{ one.thaws.map((o) => o.load!.name).join(', ') }}</template
       ><template v-if="one.stops.length"
         >; stops: {{ one.stops.map((o) => o.load?.name ?? `alarm ${o.box.tag}`).join(', ') }}</template

@@ -7,6 +7,7 @@ import {
   LOAD_KINDS,
   LOAD_LIBRARY,
   typicalDay,
+  wordFor,
   type CircuitDay,
   type CurveName,
   type DayItem,
@@ -134,10 +135,8 @@ const after = (seconds: number) =>
     <span v-if="day" role="status"
       ><b class="num big">{{ day.peakA.toFixed(0) }} A</b> at most<template v-if="mode === 'day'">
         at {{ clock(day.peakAtS) }}, {{ day.kiloWattHours.toFixed(0) }} kWh</template
-      >; <b class="num big" :class="{ 'is-violation': trips.length }">{{ trips.length }}</b> breaker{{
-        trips.length === 1 ? '' : 's'
-      }}
-      open{{ trips.length === 1 ? 's' : '' }}</span
+      >; <b class="num big" :class="{ 'is-violation': trips.length }">{{ trips.length }}</b>
+      {{ wordFor(trips.length, 'breaker') }} open{{ trips.length === 1 ? 's' : '' }}</span
     >
   </div>
   <div class="split">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { areaFt2, changeEntity } from '@winculum/core';
+import { areaFt2, changeEntity, count } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import LengthField from './LengthField.vue';
@@ -24,7 +24,8 @@ const change = (changes: object) => store.apply(changeEntity(store.house!, 'leve
   <section v-if="level" class="stack">
     <h2 class="title num">{{ level.name }}</h2>
     <p class="muted">
-      {{ rooms.length }} rooms, {{ rooms.reduce((sum, room) => sum + areaFt2(room.corners), 0).toFixed(0) }} ft² inside
+      {{ count(rooms.length, 'room') }},
+      {{ rooms.reduce((sum, room) => sum + areaFt2(room.corners), 0).toFixed(0) }} ft² inside
     </p>
     <LengthField label="Ceiling" :value="level.ceilingIn" @change="change({ ceilingIn: $event })" />
     <LengthField label="Studs o.c." :value="level.studSpacingIn" @change="change({ studSpacingIn: $event })" />

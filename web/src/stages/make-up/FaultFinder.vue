@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, toRaw, watch } from 'vue';
-import { positionsOf, wireHouse, type Sight } from '@winculum/core';
+import { count, positionsOf, wireHouse, type Sight } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import ProgressBar from '../../work/ProgressBar.vue';
 import { useLongWork } from '../../work/long-work';
@@ -63,9 +63,7 @@ const at = (list: readonly number[]) =>
         >Group that misbehaves
         <select v-model="chosen" class="plain">
           <option v-for="one in chains" :key="one.group.group.id" :value="one.group.group.id">
-            {{ one.group.letter }} · {{ one.group.group.name }}, {{ one.order.length }} place{{
-              one.order.length === 1 ? '' : 's'
-            }}
+            {{ one.group.letter }} · {{ one.group.group.name }}, {{ count(one.order.length, 'place') }}
           </option>
         </select></label
       >

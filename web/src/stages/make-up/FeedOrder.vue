@@ -2,6 +2,7 @@
 import { computed, onScopeDispose, ref, toRaw, watch } from 'vue';
 import {
   compareFeeds,
+  count,
   feedFrom,
   freeFeed,
   keepFeed,
@@ -46,7 +47,7 @@ const kinds = (one: FeedOption) =>
     .join(', ');
 const trouble = (one: FeedOption) =>
   [
-    one.doubled ? `${one.doubled} run${one.doubled === 1 ? '' : 's'} of two cables` : '',
+    one.doubled ? `${count(one.doubled, 'run')} of two cables` : '',
     one.overfull.length ? `too full: ${one.overfull.slice(0, 4).join(', ')}${one.overfull.length > 4 ? ' …' : ''}` : '',
   ]
     .filter(Boolean)
@@ -188,9 +189,8 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       <template v-else>
         <p>
           <b class="num big">{{ sum(saving, (one) => one.afterFt) }}</b> conductor-feet instead of
-          <b class="num">{{ sum(saving, (one) => one.beforeFt) }}</b>, in {{ saving.length }} circuit{{
-            saving.length === 1 ? '' : 's'
-          }}. No box gets too full by it.
+          <b class="num">{{ sum(saving, (one) => one.beforeFt) }}</b>, in {{ count(saving.length, 'circuit') }}. No box
+          gets too full by it.
           <button class="plain-button main" :disabled="!store.canEdit" @click="take(saving)">Take all of it</button>
           <button class="plain-button" @click="found = undefined">Leave it</button>
         </p>

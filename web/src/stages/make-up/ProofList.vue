@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { netlistOf, toSpice, wireHouse, type Proof } from '@winculum/core';
+import { count, netlistOf, toSpice, wireHouse, type Proof } from '@winculum/core';
 import { download } from '../../frame/download';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -42,9 +42,8 @@ const pick = (id: string) => view.select([{ kind: 'circuit', id }]);
       <p v-for="group in row.proof.groups" :key="group.group.id" class="group">
         <b>{{ group.flaws.length === 0 ? '✓' : '✗' }}</b> {{ group.group.name }}:
         <template v-if="group.flaws.length === 0"
-          >{{ group.positions }} of {{ group.positions }} positions of {{ group.group.switches.length }} switch{{
-            group.group.switches.length === 1 ? '' : 'es'
-          }}</template
+          >{{ group.positions }} of {{ group.positions }} positions of
+          {{ count(group.group.switches.length, 'switch', 'switches') }}</template
         >
         <template v-else>
           <span v-for="flaw in group.flaws" :key="flaw.message" class="flaw is-violation"

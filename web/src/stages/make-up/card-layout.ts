@@ -1,3 +1,4 @@
+import { count } from '@winculum/core';
 import { cableLabel, deviceTitle, joinsOf, type BoxMakeUp, type CableLabel, type Join } from '@winculum/core';
 
 /** Everything of a card's drawing, in its own units; the box is drawn as one looks into it. */
@@ -98,7 +99,7 @@ function describe(join: Join): string {
   if (join.via === 'device') return `${words}: through the device`;
   if (join.via === 'jumper') return `${words}: jumper`;
   if (join.via === 'open') return `${words}: nothing comes`;
-  return tails === 0 ? `${words}: ${wires}` : `${words}: ${wires} + ${tails} pigtail${tails === 1 ? '' : 's'}`;
+  return tails === 0 ? `${words}: ${wires}` : `${words}: ${wires} + ${count(tails, 'pigtail')}`;
 }
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { circuitVolts, type PanelSchedule, type ScheduleRow } from '@winculum/core';
+import { circuitVolts, count, type PanelSchedule, type ScheduleRow } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -106,9 +106,10 @@ const legs = computed(() =>
         </template>
       </p>
       <p>
-        {{ violations }} violations and {{ questions }} open questions stand in the docket. Sizes and protection are
-        recalled from memory of the code and checked against it only by the people who build from this. Turn off and
-        test before opening. The adopted code, the authority having jurisdiction and a licensed electrician decide.
+        {{ count(violations, 'violation') }} and {{ count(questions, 'open question') }} stand in the docket. Sizes and
+        protection are recalled from memory of the code and checked against it only by the people who build from this.
+        Turn off and test before opening. The adopted code, the authority having jurisdiction and a licensed electrician
+        decide.
       </p>
     </footer>
   </section>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
-import { cureNightFlaw, type House, type NightFlaw, type NightWalk, type NightWalks } from '@winculum/core';
+import { count, cureNightFlaw, type House, type NightFlaw, type NightWalk, type NightWalks } from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import ProgressBar from '../../work/ProgressBar.vue';
@@ -124,7 +124,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       >
         <button class="open" @click="choose(flaw)">
           <b>{{ heads[flaw.kind] }}</b> {{ flaw.message }}
-          <span class="muted">{{ flaw.walks.length }} walk{{ flaw.walks.length === 1 ? '' : 's' }}</span>
+          <span class="muted">{{ count(flaw.walks.length, 'walk') }}</span>
         </button>
         <button
           v-if="store.canEdit && flaw.group && flaw.kind !== 'behind-door'"

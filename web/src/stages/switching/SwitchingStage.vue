@@ -6,6 +6,7 @@ import {
   groupLetters,
   indexOutlets,
   joinSwitch,
+  wordFor,
   type Box,
   type BoxingPlan,
   type House,
@@ -173,7 +174,7 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
     </button>
     <span class="grow" />
     <span v-if="idle.length" class="is-caution"
-      ><b class="num">{{ idle.length }}</b> switch{{ idle.length === 1 ? '' : 'es' }} without a group</span
+      ><b class="num">{{ idle.length }}</b> {{ wordFor(idle.length, 'switch', 'switches') }} without a group</span
     >
     <button class="plain-button" :aria-pressed="comparing" @click="comparing = !comparing">
       Compare with the schools
@@ -186,7 +187,8 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
   <SchoolPanel v-if="comparing" @close="comparing = false" />
   <p v-if="proposal" class="proposal" role="status">
     <template v-if="proposal.plan.boxes.length">
-      <b class="num">{{ proposal.plan.boxes.length }}</b> switch box{{ proposal.plan.boxes.length === 1 ? '' : 'es' }}
+      <b class="num">{{ proposal.plan.boxes.length }}</b>
+      {{ wordFor(proposal.plan.boxes.length, 'switch box', 'switch boxes') }}
       at the latch side of the ways in, for rooms whose light has no switch yet.
       <button class="plain-button main" @click="accept">Take them</button>
     </template>

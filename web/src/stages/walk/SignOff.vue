@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { SIGNERS, type Revision, type Signer } from '@winculum/contract';
-import { changesSince, validateHouse, type House } from '@winculum/core';
+import { changesSince, validateHouse, wordFor, type House } from '@winculum/core';
 import { api, ApiError } from '../../api';
 import { useHouse } from '../../stores/house';
 import SignaturePad from './SignaturePad.vue';
@@ -84,7 +84,7 @@ const reopen = (revision: Revision) =>
     <p v-if="problem" class="is-violation" role="alert">{{ problem }}</p>
     <div v-if="lastSigned" class="since" :class="{ changed: changes.length }">
       <h2>
-        <b class="num">{{ changes.length }}</b> change{{ changes.length === 1 ? '' : 's' }} since revision
+        <b class="num">{{ changes.length }}</b> {{ wordFor(changes.length, 'change') }} since revision
         {{ lastSigned.number }} was signed
       </h2>
       <table v-if="changes.length">
