@@ -35,6 +35,7 @@ import { garageCircuit } from './garage-circuit';
 import { garageReceptacle } from './garage-receptacle';
 import { generalCircuits } from './general-circuits';
 import { gfciProtection } from './gfci-protection';
+import { groupAcrossFloors } from './group-across-floors';
 import { hallwayReceptacle } from './hallway-receptacle';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
 import { idleSwitch } from './idle-switch';
@@ -150,6 +151,7 @@ export const rules: readonly Rule[] = [
   stairLightCircuit,
   stairSwitches,
   switchGroups,
+  groupAcrossFloors,
   switchHeight,
   switchInTub,
   switchNearEntrance,

@@ -1,0 +1,51 @@
+import { passagesOf, shortest } from '../../control/passages';
+import type { Outlet } from '../../circuits/outlets';
+import { commonPractice, defineRule, everyEdition, type Facts } from '../rule';
+
+/** Reached over a hatch, which is no way of the plan. */
+const OVER_HATCH = /^(attic|crawl-space)$/;
+
+export const groupAcrossFloors = defineRule({
+  id: 'group-across-floors',
+  meta: {
+    summary: 'Switches of one group on different floors are joined by a stair',
+    stage: 'switching',
+    severity: 'caution',
+    why: 'Three-ways on two floors serve a stair. Without one on the plan either the group is a slip of the hand, or the plan lacks the stair and with it the way that the travelers take.',
+    editions: everyEdition({ section: 'common practice', limits: {}, basis: commonPractice }),
+    messages: {
+      apart: ({ name, a, b }: Data) =>
+        `The switches of ${name} stand in ${a} and in ${b}, on different floors, and no way on the plan leads from one to the other: nobody goes from switch to switch, and how far the travelers run is a guess. Draw the stair on both floors, or take one of the switches out of the group.`,
+      joined: ({ name }: { name: string }) => `One gets from switch to switch of ${name} over the stair.`,
+    },
+  },
+  scope: 'house',
+  reads: 'lights',
+  appliesTo: (facts) => acrossFloors(facts).length > 0,
+  check: (facts, _limits, report) => {
+    const passages = passagesOf(facts.house);
+    return acrossFloors(facts).map(({ name, switches }) => {
+      const first = switches[0]!;
+      const reached = shortest(passages, first.room.id);
+      const lost = switches.find((one) => !reached.has(one.room.id));
+      if (!lost) return report.pass('joined', { name }, { room: first.room.id, box: first.box.id });
+      const data = { name, a: first.room.name, b: lost.room.name };
+      return report.fail('apart', data, { room: lost.room.id, box: lost.box.id });
+    });
+  },
+});
+
+/** Groups whose switches stand on more than one floor. */
+function acrossFloors({ house, outlets }: Facts): { readonly name: string; readonly switches: readonly Outlet[] }[] {
+  return Object.values(house.switchGroups).flatMap(({ name, switches: ids }) => {
+    const all = ids.flatMap((id) => outlets.byDevice.get(id) ?? []);
+    const switches = all.filter((one) => !OVER_HATCH.test(one.room.kind));
+    return switches.some((one) => one.room.level !== switches[0]!.room.level) ? [{ name, switches }] : [];
+  });
+}
+
+interface Data {
+  readonly name: string;
+  readonly a: string;
+  readonly b: string;
+}
