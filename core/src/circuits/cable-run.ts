@@ -1,7 +1,19 @@
 import { innerPoint, type Point } from '../house/geometry';
-import type { Box, Circuit, House, Level, Panel, Room } from '../house/schema';
+import type { Box, Circuit, House, Level, Panel } from '../house/schema';
+import { drillableStretches } from '../plan/drillable';
+import type { Interval } from '../plan/intervals';
 import { boxPoint, featureOutline } from '../plan/points';
+import { viewRoom } from '../plan/room-view';
+import { toLoop, wallLoop } from '../plan/wall-loop';
 import { indexOutlets, outletsOn, type Outlet } from './outlets';
+
+/** Where a box is along a stretch of wall that cable may be drilled through. */
+interface InWall {
+  readonly stretch: Interval;
+  readonly atIn: number;
+  /** Of a stretch without an end, the length of the way around. */
+  readonly aroundIn: number | undefined;
+}
 
 /** A place in the house: on the plan, above the lowest zero of the levels, and where its wall ends above. Inches. */
 export interface Spot extends Point {
@@ -9,16 +21,17 @@ export interface Spot extends Point {
   readonly level: string;
   /** Top plate of its storey, inches above the same zero. */
   readonly plateZ: number;
-  /** Room and wall, for cable that goes straight through the studs. */
-  readonly wall: string | undefined;
+  readonly inWall: InWall | undefined;
 }
 
 /** Cable left in a box at each end, inches: 6 in free by NEC 300.14 and as much to get there, *common practice*. */
 const MAKE_UP_IN = 12;
 /** Middle of a panel above the floor, inches: *common practice*. */
 const PANEL_HEIGHT_IN = 60;
+/** Boxes on walls so near on the plan, inches, share a bay or stand in two beside each other, be it back to back: the cable goes straight through. */
+const SAME_BAY_IN = 16;
 
-function spotAt(house: House, roomId: string, at: Point, heightIn: number, wall?: string): Spot {
+function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWall?: InWall): Spot {
   const level = house.levels[house.rooms[roomId]!.level]!;
   return {
     x: at.x,
@@ -26,28 +39,38 @@ function spotAt(house: House, roomId: string, at: Point, heightIn: number, wall?
     z: level.elevationIn + heightIn,
     level: level.id,
     plateZ: level.elevationIn + level.ceilingIn,
-    wall,
+    inWall,
   };
 }
 
-const spots = new WeakMap<Box, { room: Room; level: Level; spot: Spot }>();
+const spots = new WeakMap<Box, { level: Level; stretches: readonly Interval[]; spot: Spot }>();
 
-/** Where a box is, remembered as long as its room and storey are the same. */
+/** Where a box is, remembered as long as its storey and the walls of its room are the same. */
 export function spotOfBox(house: House, box: Box): Spot {
-  const room = house.rooms[box.room]!;
-  const level = house.levels[room.level]!;
+  const view = viewRoom(house, box.room);
+  const { level } = view;
+  const stretches = drillableStretches(view);
   const known = spots.get(box);
-  if (known && known.room === room && known.level === level) return known.spot;
-  const spot = findSpot(house, box, level);
-  spots.set(box, { room, level, spot });
+  if (known && known.stretches === stretches && known.level === level) return known.spot;
+  const spot = findSpot(house, box, level, stretches);
+  spots.set(box, { level, stretches, spot });
   return spot;
 }
 
-function findSpot(house: House, box: Box, level: Level): Spot {
+function findSpot(house: House, box: Box, level: Level, stretches: readonly Interval[]): Spot {
   const { at } = box;
   const heightIn = at.kind === 'ceiling' ? level.ceilingIn : at.kind === 'floor' ? 0 : at.heightIn;
-  const wall = at.kind === 'wall' ? `${box.room} ${at.wall}` : undefined;
-  return spotAt(house, box.room, boxPoint(house, box), heightIn, wall);
+  if (at.kind !== 'wall') return spotAt(house, box.room, boxPoint(house, box), heightIn);
+  const loop = wallLoop(house.rooms[box.room]!);
+  const place = toLoop(loop, at.wall, at.alongIn);
+  for (const stretch of stretches) {
+    const atIn = place < stretch.fromIn ? place + loop.lengthIn : place;
+    if (atIn > stretch.toIn) continue;
+    const isEndless = stretches.length === 1 && stretch.toIn - stretch.fromIn >= loop.lengthIn;
+    const inWall = { stretch, atIn, aroundIn: isEndless ? loop.lengthIn : undefined };
+    return spotAt(house, box.room, boxPoint(house, box), heightIn, inWall);
+  }
+  return spotAt(house, box.room, boxPoint(house, box), heightIn);
 }
 
 export function spotOfPanel(house: House, panel: Panel): Spot {
@@ -63,18 +86,25 @@ export function spotOfPanel(house: House, panel: Panel): Spot {
 }
 
 /**
- * Cable between two places, inches, as it is usually run: square to the house, up to the plate and down again; straight
- * through the studs within one wall; from storey to storey the difference in height. *Common practice*; the real route
- * decides when it is known.
+ * Cable between two places, inches, as it is usually run: square to the house, up to the plate and down again; from stud to stud
+ * where one stretch of wall, corners included, holds both and that is shorter; straight through to a box in the same bay; from
+ * storey to storey the difference in height. *Common practice*; the real route decides when it is known.
  */
 export function cableBetween(a: Spot, b: Spot): number {
   const across = Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
   const rise = Math.abs(a.z - b.z);
   const ends = 2 * MAKE_UP_IN;
   if (a.level !== b.level) return across + rise + ends;
-  const overPlate = a.plateZ - a.z + (b.plateZ - b.z);
-  if (a.wall !== undefined && a.wall === b.wall) return across + Math.min(rise, overPlate) + ends;
-  return across + overPlate + ends;
+  const overPlate = across + (a.plateZ - a.z) + (b.plateZ - b.z);
+  if (!a.inWall || !b.inWall) return overPlate + ends;
+  if (across <= SAME_BAY_IN) return across + rise + ends;
+  if (a.inWall.stretch !== b.inWall.stretch) return overPlate + ends;
+  return Math.min(overPlate, throughStuds(a.inWall, b.inWall) + rise) + ends;
+}
+
+function throughStuds(a: InWall, b: InWall): number {
+  const apart = Math.abs(a.atIn - b.atIn);
+  return a.aroundIn === undefined ? apart : Math.min(apart, a.aroundIn - apart);
 }
 
 export interface TreeNode {
@@ -139,6 +169,7 @@ export function estimateRun(house: House, circuit: Circuit): CableRun | undefine
     last &&
     last.panels === house.panels &&
     last.rooms === house.rooms &&
+    last.openings === house.openings &&
     last.levels === house.levels &&
     last.features === house.features;
   if (known && same) return known.run;

@@ -140,6 +140,7 @@ function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
     ...storedCables(house, unit).flatMap(({ from, to }) => [house.boxes[from ?? ''], house.boxes[to ?? '']]),
     house.cables,
     house.rooms,
+    house.openings,
     house.levels,
     house.features,
     house.panels,

@@ -1,0 +1,26 @@
+import { cutLoop, type Interval } from './intervals';
+import { perShell, type RoomView } from './room-view';
+import { isFramedAt } from './studs';
+import { stretchBefore, toLoop, wallLoop } from './wall-loop';
+
+/** An opening whose sill is lower than this leaves no studs to run a cable through below it, inches: *common practice*. */
+const LEAST_SILL_IN = 12;
+
+/**
+ * Stretches of a room's walls, inches along its loop, that a cable may be run through from stud to stud, around corners too: they end
+ * at openings that come down to the floor, at fireplaces, and where a wall is not framed. A stretch over the loop's start runs past
+ * its length. *Common practice*.
+ */
+export const drillableStretches = perShell((view: RoomView): readonly Interval[] => {
+  const loop = wallLoop(view.room);
+  const openings = view.openings.filter(({ opening }) => opening.kind !== 'window' || opening.sillIn < LEAST_SILL_IN);
+  const cuts: Interval[] = openings.map(({ wall, alongIn, widthIn }) => {
+    const fromIn = toLoop(loop, wall, alongIn);
+    return { fromIn, toIn: fromIn + widthIn };
+  });
+  for (const wall of loop.walls)
+    if (!isFramedAt(view, wall.id)) cuts.push({ fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn });
+  for (const { kind, at } of view.features)
+    if (kind === 'fireplace' && at.kind === 'wall') cuts.push(stretchBefore(loop, at));
+  return cutLoop(loop.lengthIn, cuts);
+});
