@@ -232,6 +232,7 @@ export const planningSchema = z.strictObject({
   baths: z.enum(['shared', 'each']).default('shared'),
   outside: z.enum(['apart', 'with-garage']).default('apart'),
   dishwasher: z.enum(['apart', 'together']).default('together'),
+  refrigerator: z.enum(['apart', 'with-counter']).default('apart'),
   alarms: z.enum(['with-lighting', 'alone']).default('with-lighting'),
   /** Panel spaces that stay free for later. */
   spareSpaces: z.number().int().min(0).max(20).default(4),

@@ -1,5 +1,7 @@
 import { count } from '../units/count';
 import { featureOutline } from '../plan/points';
+import { viewRoom, wallOf } from '../plan/room-view';
+import { isFramedAt, studFaces } from '../plan/studs';
 import { wallLoop, findWall } from '../plan/wall-loop';
 import { edit, type Edited } from '../house/edit';
 import type { BoxPlace, Feature, FeatureKind, House } from '../house/schema';
@@ -85,6 +87,28 @@ function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
   return { kind: 'floor', x: mean(outline.map((one) => one.x)), y: mean(outline.map((one) => one.y)) };
 }
 
+/** How far from the middle of its place a box may move for the sake of a stud, inches. */
+const TO_STUD_IN = 8;
+
+/**
+ * Moves a place on a wall to the nearest stud's side: behind the appliance, or beside it where it belongs there. Where none is near,
+ * a bracket carries the box.
+ */
+function onStud(house: House, feature: Feature, at: BoxPlace, gangs: number): { at: BoxPlace; bracket?: true } {
+  if (at.kind !== 'wall' || feature.at.kind !== 'wall') return { at };
+  const view = viewRoom(house, feature.room);
+  const { startIn, lengthIn } = wallOf(view, at.wall);
+  const { alongIn: fromIn, widthIn } = feature.at;
+  const isBehind = (alongIn: number) => alongIn > fromIn && alongIn < fromIn + widthIn;
+  const near = studFaces(view, at.heightIn, gangs)
+    .map((face) => face.atIn - startIn)
+    .filter((alongIn) => alongIn > 0 && alongIn < lengthIn && Math.abs(alongIn - at.alongIn) <= TO_STUD_IN)
+    .filter((alongIn) => isBehind(alongIn) === isBehind(at.alongIn))
+    .sort((a, b) => Math.abs(a - at.alongIn) - Math.abs(b - at.alongIn));
+  if (near[0] !== undefined) return { at: { ...at, alongIn: near[0] } };
+  return isFramedAt(view, at.wall) ? { at, bracket: true } : { at };
+}
+
 /** From the side of the appliance into the cabinet beside it, inches: *common practice*. */
 const ASIDE_IN = 6;
 
@@ -122,13 +146,14 @@ export function connectAppliances(house: House, newId: NewId): Result<Edited> {
             ...(typical.volts === 240 ? { style: 'single', ratingA: hookup.ratingA ?? 30, tr: false } : {}),
           })
         : newDevice('connection', ids.device, { volts: typical.volts });
+      const gangs = device.kind === 'receptacle' && device.volts === 240 ? 2 : 1;
       draft.boxes[ids.box] = {
         id: ids.box,
         room: feature.room,
         tag: nextTag(draft as House, draft.rooms[feature.room]!),
-        at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
+        ...onStud(house, feature, (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn), gangs),
         ...(hookup.beside ? { inCabinet: true } : {}),
-        gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
+        gangs,
         origin: 'wish',
         devices: { [ids.device]: device },
       };

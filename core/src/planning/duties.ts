@@ -81,6 +81,8 @@ function whyAlone(house: House, outlet: Outlet, planning: Planning): Duty | unde
   if (load.volts === 240) return undefined;
   if (DISHES.has(load.kind) && room.kind === 'kitchen')
     return planning.dishwasher === 'apart' ? alone(outlet, 'the firm keeps it apart', 'school of the firm') : undefined;
+  if (load.kind === 'refrigerator' && planning.refrigerator === 'apart' && FOOD_ROOMS.has(room.kind))
+    return alone(outlet, 'nothing on the counter can stop it', '210.52(B)(1), exception for refrigeration');
   if (BETTER_ALONE.has(load.kind) && !FOOD_ROOMS.has(room.kind) && room.kind !== 'garage')
     return alone(outlet, 'what must not stop shares with nothing', 'common practice');
   const amps = load.va / 120;

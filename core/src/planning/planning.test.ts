@@ -14,6 +14,7 @@ import {
   mergeCircuits,
   outletsOn,
   planCircuits,
+  planningOf,
   planningSchema,
   readHouseFile,
   SCHOOLS,
@@ -222,10 +223,10 @@ describe('a circuit is split', () => {
 
 describe('appliances that are drawn', () => {
   it.each([
-    ['the sink on its right', 100, 30, 60],
-    ['the sink on its left', 10, 60, 54],
-    ['in a corner', 200, 0, 30],
-  ])('a dishwasher is plugged in beside it, never behind it: %s', (_, sinkAt, alongIn, expected) => {
+    ['the sink on its right', 100, 30, 'right'],
+    ['the sink on its left', 10, 60, 'left'],
+    ['in a corner', 200, 0, 'right'],
+  ])('a dishwasher is plugged in beside it, on a stud, never behind it: %s', (_, sinkAt, alongIn, side) => {
     const house = aHouse()
       .room('k', 'kitchen', [0, 0, 300, 120])
       .feature('k', 'sink', ['c0', sinkAt, 30, 20])
@@ -235,9 +236,16 @@ describe('appliances that are drawn', () => {
     const done = connectAppliances(house, (prefix) => `${prefix}${++n}`);
     if (!done.ok) throw new Error(done.problems[0]!.message);
     const [box] = Object.values(done.value.house.boxes);
-    expect(box).toMatchObject({ inCabinet: true, at: { kind: 'wall', alongIn: expected } });
+    expect(box).toMatchObject({ inCabinet: true, at: { kind: 'wall' } });
+    const at = box!.at.kind === 'wall' ? box!.at.alongIn : NaN;
+    // Past its side, and no farther than into the cabinet next to it.
+    const past = side === 'right' ? at - (alongIn + 24) : alongIn - at;
+    expect(past).toBeGreaterThan(0);
+    expect(past).toBeLessThanOrEqual(14);
     const check = checkHouse(done.value.house);
-    expect(check.findings.map((one) => one.ruleId)).not.toContain('dishwasher-receptacle');
+    const found = check.findings.map((one) => one.ruleId);
+    expect(found).not.toContain('dishwasher-receptacle');
+    expect(found).not.toContain('box-on-stud');
   });
   const kitchen = () =>
     aHouse()
@@ -271,6 +279,7 @@ describe('appliances that are drawn', () => {
       ['kiln', 'floor', 'typical'],
     ]);
     expect(unconnectedAppliances(done.value.house)).toEqual([]);
+    expect(checkHouse(done.value.house).findings.map((one) => one.ruleId)).not.toContain('box-on-stud');
     const again = connectAppliances(done.value.house, newId);
     expect(again.ok ? '' : again.problems[0]!.message).toContain('Every appliance');
     expect(plan(done.value.house).objections.filter((one) => one.ruleId !== 'general-circuits')).toEqual([]);
@@ -285,6 +294,23 @@ describe('appliances that are drawn', () => {
       .feature('r', feature, ['c0', 20, 30, 26], { fuel: true });
     const done = connectAppliances(house.build(), newId);
     expect(done.ok && Object.values(done.value.house.loads).map((one) => one.kind)).toEqual([kind]);
+  });
+
+  it.each([
+    ['apart', [['refrigerator']]],
+    ['with-counter', []],
+  ] as const)('a refrigerator %s, as the firm has it', (refrigerator, own) => {
+    const schooled = edit(kitchen().build(), 'School', (draft) => {
+      draft.standards.planning = { ...planningOf(draft as House), refrigerator };
+    });
+    const done = schooled.ok ? connectAppliances(schooled.value.house, newId) : schooled;
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    const { planned, house } = plan(done.value.house);
+    const kindsOf = (devices: readonly string[]) =>
+      Object.values(house.loads).flatMap((load) => (devices.includes(load.device) ? [load.kind] : []));
+    const apart = planned.filter((one) => one.circuit.purpose === 'individual').map((one) => kindsOf(one.devices));
+    expect(apart.filter((kinds) => kinds.includes('refrigerator'))).toEqual(own);
+    expect(checkHouse(house).findings.map((one) => one.ruleId)).not.toContain('cold-behind-gfci');
   });
 
   it('of the demo house are all connected', () => expect(unconnectedAppliances(demo)).toEqual([]));

@@ -54,6 +54,18 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
+    field: 'refrigerator',
+    question: 'Refrigerator',
+    answers: [
+      {
+        value: 'apart',
+        word: 'on a circuit of its own',
+        why: 'No kettle can stop it: 210.52(B)(1) Exception 2 allows an individual circuit of 15 A or more.',
+      },
+      { value: 'with-counter', word: 'with the counter', why: 'A small-appliance circuit feeds it: 210.52(B)(1).' },
+    ],
+  },
+  {
     field: 'alarms',
     question: 'Alarms',
     answers: [
