@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import {
+  acceptCircuitPlan,
+  acceptPlan,
+  boxFill,
+  checkHouse,
+  connectAppliances,
+  EDITIONS,
+  netlistOf,
+  planBoxes,
+  planCircuits,
+  prove,
+  wireHouse,
+  type Edition,
+  type House,
+  type Result,
+} from '../index';
+import { ranchHouse } from '../test/ranch-house';
+
+const must = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problems[0]!.message);
+  return result.value;
+};
+
+/** From a drawing to a wired house by the tool alone, as somebody would who takes every proposal. */
+function byTheTool(edition: Edition): House {
+  let n = 0;
+  const newId = (prefix: string) => `${prefix}-n${++n}`;
+  let house = must(connectAppliances(ranchHouse(edition), newId)).house;
+  const plan = planBoxes(house, Object.keys(house.rooms), newId);
+  house = must(acceptPlan(house, plan, new Set(plan.boxes.map((one) => one.box.id)))).house;
+  return must(acceptCircuitPlan(house, must(planCircuits(house, newId)), house)).house;
+}
+
+describe.each(EDITIONS)('a house that nobody tuned, by the tool alone, under NEC %s', (edition) => {
+  const house = byTheTool(edition);
+  const { findings } = checkHouse(house);
+
+  it('has no violation, no open question, and of cautions only voltage drop', () => {
+    const said = findings.filter((one) => one.ruleId !== 'voltage-drop').map((one) => `${one.ruleId}: ${one.message}`);
+    expect(said).toEqual([]);
+    expect(Object.keys(house.boxes).length).toBeGreaterThan(50);
+    expect(Object.keys(house.circuits).length).toBeGreaterThan(10);
+  });
+
+  it('is proved in every position, and every box holds what comes in', () => {
+    const { units, boxes } = wireHouse(house);
+    for (const unit of units) {
+      const proof = prove(netlistOf(unit, boxes));
+      expect([...proof.flaws, ...proof.groups.flatMap((one) => one.flaws)].map((one) => one.message)).toEqual([]);
+    }
+    const full = [...boxes.values()].filter((one) => boxFill(house, one).fits === false).map((one) => one.box.tag);
+    expect(full).toEqual([]);
+  });
+});

@@ -1,0 +1,51 @@
+import type { Edition, House } from '../index';
+import { aHouse } from './house-builder';
+
+/**
+ * A plain house on one floor, drawn and nothing more: living room, kitchen, laundry, garage for two, hall, three bedrooms, a bath,
+ * a porch in front and a deck behind. Unlike the demo house nobody has tuned it.
+ */
+export const ranchHouse = (edition: Edition): House =>
+  aHouse(edition)
+    .room('living', 'living', [0, 0, 200, 168])
+    .room('kitchen', 'kitchen', [204.5, 0, 168, 168])
+    .room('laundry', 'laundry', [377, 0, 96, 168])
+    .room('garage', 'garage', [480, 0, 240, 264], { bays: 2 })
+    .room('hall', 'hallway', [0, 172.5, 473, 42])
+    .room('bed1', 'bedroom', [0, 219, 140, 144])
+    .room('bath', 'bathroom', [144.5, 219, 64.5, 144])
+    .room('bed2', 'bedroom', [213.5, 219, 127, 144])
+    .room('bed3', 'bedroom', [345, 219, 128, 144])
+    .room('porch', 'porch', [0, -76, 200, 70], { side: 'front' })
+    .room('deck', 'deck', [204.5, -126, 168, 120], { side: 'back' })
+    .opening('living', 'c2', 'cased', 70, 60)
+    .opening('kitchen', 'c3', 'cased', 50, 60)
+    .opening('laundry', 'c2', 'door', 30, 32)
+    .opening('bed1', 'c0', 'door', 50, 32)
+    .opening('bath', 'c0', 'door', 16, 30)
+    .opening('bed2', 'c0', 'door', 50, 32)
+    .opening('bed3', 'c0', 'door', 50, 32)
+    .opening('living', 'c0', 'door', 130, 36)
+    .opening('kitchen', 'c0', 'door', 100, 36)
+    .opening('garage', 'c3', 'door', 180, 32)
+    .opening('garage', 'c0', 'vehicle', 20, 96)
+    .opening('garage', 'c0', 'vehicle', 130, 96)
+    .opening('living', 'c3', 'window', 60, 60, { sillIn: 24 })
+    .opening('bed1', 'c2', 'window', 40, 48)
+    .opening('bed2', 'c2', 'window', 40, 48)
+    .opening('bed3', 'c2', 'window', 40, 48)
+    .feature('kitchen', 'counter', ['c1', 6, 150, 25], { heightIn: 36 })
+    .feature('kitchen', 'sink', ['c1', 60, 33, 22])
+    .feature('kitchen', 'dishwasher', ['c1', 96, 24, 24], { heightIn: 34 })
+    .feature('kitchen', 'range', ['c2', 30, 30, 26], { heightIn: 36 })
+    .feature('kitchen', 'counter', ['c2', 62, 60, 25], { heightIn: 36 })
+    .feature('kitchen', 'refrigerator', ['c2', 125, 36, 30], { heightIn: 70 })
+    .feature('bath', 'tub', ['c2', 2, 60, 30])
+    .feature('bath', 'basin', ['c1', 40, 30, 20], { heightIn: 34 })
+    .feature('bath', 'toilet', ['c1', 80, 24, 28])
+    .feature('laundry', 'washer', ['c1', 10, 27, 30])
+    .feature('laundry', 'dryer', ['c1', 40, 27, 30])
+    .feature('laundry', 'water-heater', ['c1', 120, 24, 24])
+    .feature('garage', 'panel', ['c3', 40, 16, 4], { id: 'panel', heightIn: 72 })
+    .panel('P', 'garage', 40, 'panel')
+    .build();
