@@ -168,38 +168,57 @@ function joinUp(costs: Costs): number[][] {
 
 type Pair = readonly [number[], number[]];
 
-/** The best way to divide the places of two clusters between two, or into one. */
-function redividePair(costs: Costs, [one, two]: Pair, mayJoin: boolean, keepMarked: boolean): Pair {
-  const { problem } = costs;
-  const places = [...one, ...two];
-  let best: Pair = [one, two];
-  let least = costs.of(one) + costs.of(two);
-  const offer = (a: number[], b: number[]) => {
+/** Takes offers of how to divide the places of two clusters, and keeps the best that is allowed. */
+class PairOffers {
+  best: Pair;
+  sum: number;
+
+  constructor(
+    readonly costs: Costs,
+    readonly pair: Pair,
+    readonly keepMarked: boolean,
+  ) {
+    this.best = pair;
+    this.sum = costs.of(pair[0]) + costs.of(pair[1]);
+  }
+
+  offer(a: number[], b: number[]): void {
+    const { problem } = this.costs;
+    const [one, two] = this.pair;
     if (!fits(problem, a) || !fits(problem, b)) return;
-    if (keepMarked && isMarked(problem, one) && isMarked(problem, two))
+    if (this.keepMarked && isMarked(problem, one) && isMarked(problem, two))
       if (!isMarked(problem, a) || !isMarked(problem, b)) return;
-    const sum = costs.of(a) + costs.of(b);
-    if (sum < least - HAIR) [best, least] = [[a, b], sum];
-  };
-  if (places.length <= PAIR_UP_TO) {
-    for (let mask = mayJoin ? 0 : 1; mask < 1 << (places.length - 1); mask++) {
-      const a: number[] = [];
-      const b: number[] = [];
-      places.forEach((place, i) => (i > 0 && mask & (1 << (i - 1)) ? b : a).push(place));
-      offer(a, b);
-    }
-    return best;
+    const sum = this.costs.of(a) + this.costs.of(b);
+    if (sum < this.sum - HAIR) [this.best, this.sum] = [[a, b], sum];
   }
-  for (let better = true; better;) {
-    const before = least;
-    const [a, b] = best;
-    if (mayJoin) offer([...a, ...b], []);
-    for (const i of a) offer(without(a, i), [...b, i]);
-    for (const j of b) offer([...a, j], without(b, j));
-    for (const i of a) for (const j of b) offer([...without(a, i), j], [...without(b, j), i]);
-    better = least < before - HAIR;
+}
+
+/** The best way to divide the places of two clusters between two, or into one. */
+function redividePair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: boolean): Pair {
+  const places = pair.flat();
+  if (places.length > PAIR_UP_TO) return shiftPair(costs, pair, mayJoin, keepMarked);
+  const offers = new PairOffers(costs, pair, keepMarked);
+  for (let mask = mayJoin ? 0 : 1; mask < 1 << (places.length - 1); mask++) {
+    const a: number[] = [];
+    const b: number[] = [];
+    places.forEach((place, i) => (i > 0 && mask & (1 << (i - 1)) ? b : a).push(place));
+    offers.offer(a, b);
   }
-  return best;
+  return offers.best;
+}
+
+/** The same by joining, and by moving and exchanging single places, until nothing betters. */
+function shiftPair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: boolean): Pair {
+  const offers = new PairOffers(costs, pair, keepMarked);
+  for (let before = Infinity; offers.sum < before - HAIR;) {
+    before = offers.sum;
+    const [a, b] = offers.best;
+    if (mayJoin) offers.offer([...a, ...b], []);
+    for (const i of a) offers.offer(without(a, i), [...b, i]);
+    for (const j of b) offers.offer([...a, j], without(b, j));
+    for (const i of a) for (const j of b) offers.offer([...without(a, i), j], [...without(b, j), i]);
+  }
+  return offers.best;
 }
 const without = (list: readonly number[], one: number): number[] => list.filter((other) => other !== one);
 
@@ -257,8 +276,55 @@ function better(costs: Costs, start: number[][], onProgress: (share: number) => 
 }
 
 /**
- * Divides places into circuits at the least cost of cable and fees: outright up to eleven of them, beyond by joining up and
- * dividing pairs anew. The same answer every time.
+ * Gives the places of one cluster to the others, where they have room, and shifts single places between them: where demands just
+ * fill a number of circuits, joining alone ends with one circuit too many that no pair can take in.
+ */
+function dissolveOne(costs: Costs, clusters: readonly number[][]): number[][] | undefined {
+  const { problem } = costs;
+  const now = total(costs, clusters);
+  for (let k = 0; k < clusters.length; k++) {
+    let others = clusters.filter((_, i) => i !== k).map((one) => [...one]);
+    const homeless = [...clusters[k]!].sort((a, b) => problem.demand[b]! - problem.demand[a]! || a - b);
+    const isHoused = homeless.every((place) => {
+      const homes = others.filter((one) => fits(problem, [...one, place]));
+      if (homes.length === 0) return false;
+      const added = (one: number[]) => costs.of([...one, place]) - costs.of(one);
+      homes.reduce((best, one) => (added(one) < added(best) - HAIR ? one : best)).push(place);
+      return true;
+    });
+    if (!isHoused || others.filter((one) => isMarked(problem, one)).length < leastOf(problem)) continue;
+    others = shiftSingles(costs, others);
+    if (total(costs, others) < now - HAIR) return others;
+  }
+  return undefined;
+}
+
+/** Moves and exchanges single places between all pairs until nothing betters. */
+function shiftSingles(costs: Costs, start: number[][]): number[][] {
+  const clusters = [...start];
+  const least = leastOf(costs.problem);
+  for (let before = Infinity; total(costs, clusters) < before - HAIR;) {
+    before = total(costs, clusters);
+    for (let a = 0; a < clusters.length; a++)
+      for (let b = a + 1; b < clusters.length; b++) {
+        const markedCount = clusters.filter((one) => isMarked(costs.problem, one)).length;
+        [clusters[a], clusters[b]] = shiftPair(costs, [clusters[a]!, clusters[b]!], false, markedCount <= least);
+      }
+  }
+  return clusters;
+}
+
+/** Joined up, divided anew and dissolved, until nothing betters. */
+function search(costs: Costs, start: number[][], onProgress: (share: number) => void): number[][] {
+  let clusters = better(costs, start, onProgress);
+  for (let fewer = dissolveOne(costs, clusters); fewer; fewer = dissolveOne(costs, clusters))
+    clusters = better(costs, fewer, onProgress);
+  return clusters;
+}
+
+/**
+ * Divides places into circuits at the least cost of cable and fees: outright up to eleven of them, beyond by joining up,
+ * dividing pairs anew and dissolving what can be spared. The same answer every time.
  */
 export function divide(problem: ClusterProblem, onProgress: (share: number) => void = () => undefined): Clusters {
   const costs = new Costs(problem);
@@ -272,7 +338,7 @@ export function divide(problem: ClusterProblem, onProgress: (share: number) => v
             problem.root.map((_, i) => i),
             leastOf(problem),
           )
-        : better(costs, joinUp(costs), onProgress);
+        : search(costs, joinUp(costs), onProgress);
   const ordered = clusters.map((one) => [...one].sort((a, b) => a - b)).sort((a, b) => a[0]! - b[0]!);
   return { clusters: ordered, cost: total(costs, ordered) };
 }

@@ -4,7 +4,7 @@ import { suggestCircuit } from '../circuits/suggest';
 import { switchesFor } from '../control/room-light';
 import type { Box, Circuit, House, Panel } from '../house/schema';
 import type { OnProgress } from '../units/result';
-import { divide } from './cluster';
+import { divide, type ClusterProblem } from './cluster';
 import { dutyOf, type Duty } from './duties';
 import { planningOf } from './schools';
 
@@ -59,14 +59,13 @@ function poolsOf(house: House, outlets: readonly Outlet[]): Pool[] {
   });
 }
 
-function divideDuty(house: House, pool: Pool, panel: Panel | undefined, least: number): Place[][] {
-  const { places, duty } = pool;
-  if (duty.pool.startsWith('alone') || duty.pool === 'dishes') return [[...places]];
+/** The question that dividing a pool into circuits comes down to. */
+function problemOf(house: House, { places, duty }: Pool, panel: Panel | undefined, least: number): ClusterProblem {
   const spots = places.map((place) => spotOfBox(house, place.box));
   const from = panel && spotOfPanel(house, panel);
   const lengths = spots.map((a) => spots.map((b) => cableBetween(a, b)));
   const rooms = [...new Set(places.map((place) => place.box.room))];
-  const { clusters } = divide({
+  return {
     root: spots.map((spot) => (from ? cableBetween(from, spot) : 0)),
     between: (i, j) => lengths[i]![j]!,
     demand: places.map((place) => place.demand),
@@ -75,9 +74,25 @@ function divideDuty(house: House, pool: Pool, panel: Panel | undefined, least: n
     clusterFee: CIRCUIT_FEE_IN,
     least,
     ...(duty.pool === 'food' ? { marked: places.map((place) => place.counter) } : {}),
-  });
-  return clusters.map((one) => one.map((i) => places[i]!));
+  };
 }
+
+function divideDuty(house: House, pool: Pool, panel: Panel | undefined, least: number): Place[][] {
+  const { places, duty } = pool;
+  if (duty.pool.startsWith('alone') || duty.pool === 'dishes') return [[...places]];
+  return divide(problemOf(house, pool, panel, least)).clusters.map((one) => one.map((i) => places[i]!));
+}
+
+/** The questions that planning a house asks, by the name of the pool: for comparing the answers with another solver's. */
+export const clusterProblems = (house: House): ReadonlyMap<string, ClusterProblem> =>
+  new Map(
+    poolsOf(house, indexOutlets(house).all)
+      .filter(({ duty }) => !duty.pool.startsWith('alone') && duty.pool !== 'dishes')
+      .map((pool) => [
+        pool.duty.pool,
+        problemOf(house, pool, Object.values(house.panels)[0], LEAST[pool.duty.pool] ?? 0),
+      ]),
+  );
 
 const byNumber = (a: readonly [string, number], b: readonly [string, number]) =>
   b[1] - a[1] || a[0].localeCompare(b[0]);
