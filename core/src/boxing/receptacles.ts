@@ -1,10 +1,11 @@
-import { areaFt2, distance, distanceToSegment } from '../house/geometry';
+import { areaFt2, distance, distanceToSegment, type Point } from '../house/geometry';
 import type { Feature, FeatureKind } from '../house/schema';
 import { boxesOfProposal, proposeForRoom } from '../place/propose';
 import { boxHeightIn, countedOnLoop, receptaclesOf, usualHeightIn, whyNotCounted } from '../place/receptacles';
 import { placesIn } from '../place/reach';
 import { cutIntervals, lengthOf } from '../plan/intervals';
 import { boxPoint, distanceToFeature, featureOutline, placeOf } from '../plan/points';
+import { vehicleBays } from '../plan/vehicle-bays';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../plan/wall-spaces';
 import { limitInForce } from '../code/check-house';
@@ -102,12 +103,20 @@ function atBasins(boxing: Boxing, room: string): void {
 function inGarage(boxing: Boxing, room: string): void {
   const { bays } = boxing.view(room).room;
   if (bays === undefined) return boxing.leaveOpen(room, 'Say how many vehicles it holds: one receptacle a bay is due.');
-  for (let n = isOrdinary(boxing, room).length; n < bays; n++) {
+  const lanes = vehicleBays(boxing.view(room), bays);
+  const fill = (isIn: (point: Point) => boolean): boolean => {
     const view = boxing.view(room);
     const taken = view.boxes.filter((box) => receptaclesOf(box).length > 0).map((box) => placeOf(view, box));
-    const away = (point: { x: number; y: number }) => Math.min(600, ...taken.map((one) => distance(one, point)));
-    if (!drop(boxing, room, { cost: ({ point }) => -away(point) }, 'one for each vehicle bay', '210.52(G)(1)')) return;
+    const away = (point: Point) => Math.min(600, ...taken.map((one) => distance(one, point)));
+    const cost = ({ point }: { point: Point }) => (isIn(point) ? -away(point) : undefined);
+    return drop(boxing, room, { cost }, 'one for each vehicle bay', '210.52(G)(1)');
+  };
+  for (let bay = 0; lanes && bay < bays; bay++) {
+    const view = boxing.view(room);
+    const isServed = isOrdinary(boxing, room).some((box) => lanes.bayOf(placeOf(view, box)) === bay);
+    if (!isServed) fill((point) => lanes.bayOf(point) === bay);
   }
+  for (let n = isOrdinary(boxing, room).length; n < bays; n++) if (!fill(() => true)) return;
 }
 
 function inHall(boxing: Boxing, room: string): void {

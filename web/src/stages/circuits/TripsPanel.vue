@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { deathsIn, type Death } from '@winculum/core';
+import { count, deathsIn, type Death } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import { numberOf } from './circuit-colors';
@@ -32,7 +32,7 @@ function show(one: Death): void {
           <span class="grow">{{
             one.by.kind === 'breaker' ? one.circuit.name : `GFCI ${one.by.outlet.box.tag}, ${one.circuit.name}`
           }}</span>
-          <span class="num">{{ one.outlets.length }}</span>
+          <span class="muted dead">{{ count(one.outlets.length, 'outlet') }}</span>
         </button>
         <p v-if="one.dark.length">dark: {{ names(one.dark) }}</p>
         <p v-if="one.waysDark.length" class="is-caution">a way without light: {{ names(one.waysDark) }}</p>
@@ -63,7 +63,7 @@ ol {
 li {
   border-top: 1px solid var(--rule);
   border-left: 5px solid var(--rule);
-  padding: 2px 12px 6px;
+  padding: 2px 12px;
 }
 li.grave {
   border-left-color: var(--caution);
@@ -72,14 +72,20 @@ li.grave {
   width: 100%;
   display: flex;
   gap: 8px;
-  align-items: baseline;
+  align-items: center;
   border: 0;
   background: none;
   color: var(--ink);
   font-size: 14.5px;
   font-weight: 600;
   text-align: left;
-  min-height: 38px;
+  min-height: 44px;
   cursor: pointer;
+}
+.dead {
+  font-weight: 400;
+}
+li p {
+  margin: 0 0 6px;
 }
 </style>

@@ -331,6 +331,7 @@ table {
   margin-top: 10px;
 }
 th {
+  padding-right: 8px;
   text-align: left;
   font: 600 12px var(--numbers);
   letter-spacing: 0.06em;
