@@ -5,7 +5,7 @@ import { indexOutlets } from '../circuits/outlets';
 import { distanceToFeature } from '../plan/points';
 import { roomBehind, wallOf, type RoomView, type SeenOpening } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
-import { OUTDOOR_KINDS } from '../code/protection/gfci';
+import { OUTDOOR_KINDS } from '../place/outdoors';
 import type { Boxing } from './plan';
 import { bestSpot, ceilingPoints } from './spots';
 

@@ -10,7 +10,7 @@ import { toLoop, wallLoop } from '../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../plan/wall-spaces';
 import { limitInForce } from '../code/check-house';
 import { placementLimits } from '../code/apply-remedy';
-import { OUTDOOR_KINDS } from '../code/protection/gfci';
+import { isMoist, OUTDOOR_KINDS } from '../place/outdoors';
 import { hallLengthIn } from '../code/rules/hallway-receptacle';
 import { islandNeed } from '../code/rules/island-receptacle';
 import { outerEnd } from '../plan/islands';
@@ -33,12 +33,11 @@ function drop(
   const view = boxing.view(room);
   const heightIn = wish.heightIn ?? usualHeightIn(view.room, boxing.house.standards);
   const spot = bestSpot(view, { behindDoors: true, ...wish, heightIn });
-  const outdoors = OUTDOOR_KINDS.has(view.room.kind);
   if (!spot) {
     boxing.leaveOpen(room, `No place on a wall of ${view.room.name} for a receptacle: ${reason}.`);
     return false;
   }
-  const devices = [boxing.device('receptacle', { wr: outdoors })];
+  const devices = [boxing.device('receptacle', { wr: isMoist(view.room) })];
   return boxing.place(room, spot.at, devices, { reason, section }, spot.bracket);
 }
 

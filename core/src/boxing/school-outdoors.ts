@@ -1,5 +1,5 @@
 import type { Outlet } from '../circuits/outlets';
-import { OUTDOOR_KINDS } from '../code/protection/gfci';
+import { OUTDOOR_KINDS } from '../place/outdoors';
 import { inTurn } from '../house/circuit-verbs';
 import { edit } from '../house/edit';
 import type { House, Switching } from '../house/schema';

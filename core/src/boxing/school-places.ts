@@ -1,4 +1,4 @@
-import { OUTDOOR_KINDS } from '../code/protection/gfci';
+import { OUTDOOR_KINDS } from '../place/outdoors';
 import { inTurn } from '../house/circuit-verbs';
 import { edit } from '../house/edit';
 import { distance, nearestOnSegment, type Point } from '../house/geometry';

@@ -5,7 +5,7 @@ import { latchAlongIn } from '../plan/latch';
 import { openingBreak } from '../plan/wall-spaces';
 import { roomBehind, wallOf, type RoomView, type SeenOpening } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
-import { OUTDOOR_KINDS } from '../code/protection/gfci';
+import { OUTDOOR_KINDS } from '../place/outdoors';
 import { waysOut } from './lights';
 import type { Boxing } from './plan';
 import { bestSpot } from './spots';

@@ -1,7 +1,7 @@
 import type { House, Room } from '../house/schema';
 import { openingBreak } from '../plan/wall-spaces';
 import { roomBehind, type RoomView } from '../plan/room-view';
-import { OUTDOOR_KINDS } from './protection/gfci';
+import { OUTDOOR_KINDS } from '../place/outdoors';
 import type { Facts } from './rule';
 
 /** Whether a room has an alarm that senses smoke, or carbon monoxide. */

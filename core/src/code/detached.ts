@@ -1,7 +1,7 @@
 import { boundsOf } from '../house/geometry';
 import type { RoomKind } from '../house/schema';
 import type { RoomView } from '../plan/room-view';
-import { OUTDOOR_KINDS } from './protection/gfci';
+import { OUTDOOR_KINDS } from '../place/outdoors';
 
 /** Two rooms farther apart than any wall is thick share none, inches. *Common practice*. */
 const NO_SHARED_WALL_IN = 24;

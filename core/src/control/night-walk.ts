@@ -1,3 +1,4 @@
+import { OUTDOOR_KINDS } from '../place/outdoors';
 import type { Outlet } from '../circuits/outlets';
 import { distance, distanceToSegment, innerPoint, type Point } from '../house/geometry';
 import type { House, Room, SwitchGroup } from '../house/schema';
@@ -41,7 +42,6 @@ export interface NightWalks {
   readonly score: number;
 }
 
-const OUTSIDE: ReadonlySet<string> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
 const GOALS = /^(bedroom|bathroom|half-bath|kitchen|garage|deck|laundry)$/;
 class Walker {
   readonly flaws = new Map<string, NightFlaw & { walks: string[] }>();
@@ -117,7 +117,7 @@ class Walker {
             `${found.outlet.box.tag} is on the hinge side, behind the open door, when one comes into ${to.name} from ${from.name}.`,
           );
         }
-      } else if (!OUTSIDE.has(to.kind) || groups.length > 0) {
+      } else if (!OUTDOOR_KINDS.has(to.kind) || groups.length > 0) {
         flaw = groups.length > 0 ? 'dark' : 'no-light';
         says = groups.length > 0 ? `no switch for ${to.name} ${doorway}` : `${to.name} has no switched light`;
         this.#flaw(
@@ -206,8 +206,8 @@ export function walkAtNight(house: House): NightWalks {
   const rooms = Object.values(house.rooms);
   const entries = rooms.filter(
     (room) =>
-      (OUTSIDE.has(room.kind) || room.kind === 'garage') &&
-      passages.some((one) => one.from === room.id && !OUTSIDE.has(house.rooms[one.to]!.kind)),
+      (OUTDOOR_KINDS.has(room.kind) || room.kind === 'garage') &&
+      passages.some((one) => one.from === room.id && !OUTDOOR_KINDS.has(house.rooms[one.to]!.kind)),
   );
   const goals = rooms.filter((room) => GOALS.test(room.kind));
   const walks: NightWalk[] = [];
@@ -217,7 +217,7 @@ export function walkAtNight(house: House): NightWalks {
   };
   for (const entry of entries)
     for (const goal of goals) {
-      if (entry === goal || OUTSIDE.has(goal.kind)) continue;
+      if (entry === goal || OUTDOOR_KINDS.has(goal.kind)) continue;
       add(entry, goal);
       add(goal, entry);
     }

@@ -129,6 +129,8 @@ export const roomSchema = z.strictObject({
   bays: z.number().int().min(1).max(8).optional(),
   /** Which side of the house an outdoor room or yard strip is on. */
   side: z.enum(['front', 'back', 'side']).optional(),
+  /** An indoor place that is damp or wet: a greenhouse, the room of a spa, a floor that is hosed down. */
+  damp: z.boolean().optional(),
 });
 export type Room = z.infer<typeof roomSchema>;
 

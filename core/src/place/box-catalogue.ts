@@ -1,3 +1,4 @@
+import { OUTDOOR_KINDS } from './outdoors';
 import type { Box, BoxType, Covering, House } from '../house/schema';
 import { HABITABLE_ROOMS } from './habitable';
 import { viewRoom } from '../plan/room-view';
@@ -139,8 +140,6 @@ export function boxTypes({ standards }: Pick<House, 'standards'>): readonly BoxT
 export const findBoxType = (house: Pick<House, 'standards'>, id: string | undefined): BoxType | undefined =>
   id === undefined ? undefined : boxTypes(house).find((one) => one.id === id);
 
-const OUTDOORS: ReadonlySet<string> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
-
 /** What covers the wall behind a box, or the usual covering; undefined for one that is in no wall. */
 export function coveringAt(house: House, box: Box): Covering | undefined {
   const { at } = box;
@@ -165,7 +164,7 @@ export function suitableType(house: House, box: Box): BoxType {
     if (heavy || isFanPlace(house, box)) return pick('fan-brace');
     return pick(oldWork ? 'round-old-work' : 'round-ceiling');
   }
-  if (OUTDOORS.has(house.rooms[box.room]!.kind)) return pick(box.gangs > 1 ? 'weatherproof-2' : 'weatherproof-1');
+  if (OUTDOOR_KINDS.has(house.rooms[box.room]!.kind)) return pick(box.gangs > 1 ? 'weatherproof-2' : 'weatherproof-1');
   const covering = coveringAt(house, box);
   const onWall = devices.some((one) => one.kind === 'luminaire' || one.kind === 'alarm');
   if (onWall) return pick('octagon-4');

@@ -5,3 +5,4 @@ export * from './obstructions';
 export * from './propose';
 export * from './reach';
 export * from './receptacles';
+export * from './outdoors';

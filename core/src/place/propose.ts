@@ -1,3 +1,4 @@
+import { isMoist } from './outdoors';
 import type { House } from '../house/schema';
 import { newDevice } from '../house/schema-equipment';
 import type { NewBox, NewId } from '../house/verbs';
@@ -171,7 +172,7 @@ export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId):
       room: box.room,
       origin: 'code',
       at: { kind: 'wall', wall: wall.id, alongIn: Math.round(alongIn * 16) / 16, heightIn: box.heightIn },
-      devices: [newDevice('receptacle', newId('device'))],
+      devices: [newDevice('receptacle', newId('device'), { wr: isMoist(house.rooms[box.room]!) })],
     };
   });
 }

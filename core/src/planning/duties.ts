@@ -4,7 +4,7 @@ import { servesCounter } from '../place/receptacles';
 import { viewRoom } from '../plan/room-view';
 import { BATHROOMS, FOOD_ROOMS, isFoodReceptacle } from '../code/circuit-facts';
 import { isInLaundryArea } from '../code/laundry-area';
-import { OUTDOOR_KINDS } from '../code/protection/gfci';
+import { OUTDOOR_KINDS } from '../place/outdoors';
 import type { Circuit, House, Planning } from '../house/schema';
 import { planningOf } from './schools';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { wallLoop, type House, type Point, type Room } from '@winculum/core';
+import { OUTDOOR_KINDS, wallLoop, type House, type Point } from '@winculum/core';
 import { drawFeature, drawOpening, toPath } from './plan-shapes';
 
 /** Rooms, walls, openings and features of a level: what lies still while boxes are moved. */
@@ -35,7 +35,6 @@ const wallsOf = (isSolid: boolean) =>
     .join('');
 const solidWalls = computed(() => wallsOf(true));
 const railings = computed(() => wallsOf(false));
-const OUTDOORS = new Set<Room['kind']>(['porch', 'deck', 'balcony', 'outdoors']);
 
 function middleOf(path: string): Point {
   const points = [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map((match) => ({
@@ -55,7 +54,7 @@ function middleOf(path: string): Point {
       :key="room.id"
       :d="toPath(room.corners)"
       class="room"
-      :class="{ outdoors: OUTDOORS.has(room.kind), selected: selected.has(room.id) }"
+      :class="{ outdoors: OUTDOOR_KINDS.has(room.kind), selected: selected.has(room.id) }"
       data-hit="room"
       :data-id="room.id"
     />

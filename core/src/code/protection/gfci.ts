@@ -2,6 +2,7 @@ import type { Box, Edition, House, RoomKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
 import type { Outlet } from '../../circuits/outlets';
 import { voltsAt } from '../../circuits/outlets';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { servesCounter } from '../../place/receptacles';
 import { viewRoom } from '../../plan/room-view';
 import { fromMemory } from '../rule';
@@ -17,7 +18,6 @@ import { staysAsItIs, type Decision } from './decision';
 const NEAR_WATER_IN = 72;
 const SINKS: ReadonlySet<string> = new Set(['sink', 'basin']);
 const TUBS: ReadonlySet<string> = new Set(['tub', 'shower']);
-export const OUTDOOR_KINDS: ReadonlySet<RoomKind> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
 const HVAC: ReadonlySet<LoadKind> = new Set(['air-conditioner', 'heat-pump', 'mini-split']);
 /** 210.8(F) Exception 2 of 2023 lets listed HVAC equipment go without until this day. *From memory*, high. */
 const HVAC_EXEMPT_BEFORE = '2026-09-01';
@@ -50,6 +50,9 @@ const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, str
 };
 /** Laundry areas, wherever they are. */
 const LAUNDRY_ITEM = { '2014': '(10)', '2017': '(10)', '2020': '(10)', '2023': '(11)' } as const;
+
+/** Indoor damp and wet places, from 2020 on. */
+const DAMP_ITEM: Readonly<Partial<Record<Edition, string>>> = { '2020': '(11)', '2023': '(12)' };
 
 const SINK_ITEM = { '2014': '(7)', '2017': '(7)', '2020': '(7)', '2023': '(8)' } as const;
 const TUB_ITEM = { '2014': '(9)', '2017': '(9)', '2020': '(9)', '2023': '(10)' } as const;
@@ -242,6 +245,8 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Deci
   const whole = WHOLE_ROOMS[room.kind];
   const item = whole?.[edition];
   if (whole && item) return required(`210.8(A)${item}`, `A receptacle ${whole.what}.`);
+  const dampItem = room.damp === true ? DAMP_ITEM[edition] : undefined;
+  if (dampItem) return required(`210.8(A)${dampItem}`, 'A receptacle in an indoor place that is damp or wet.');
   if (isInLaundryArea(house, outlet))
     return required(
       `210.8(A)${LAUNDRY_ITEM[edition]}`,

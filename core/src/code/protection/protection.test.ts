@@ -47,6 +47,12 @@ describe('GFCI 210.8 by place and edition', () => {
     ['crawl space', inRoom('crawl-space'), 'yyyy'],
     ['unfinished basement', inRoom('basement-unfinished'), 'yyyy'],
     ['finished basement: from 2020', inRoom('basement-finished'), 'nnyy'],
+    ['a sunroom', inRoom('sunroom'), 'nnnn'],
+    [
+      'a sunroom with plants that are sprayed, an indoor damp place: from 2020',
+      (edition: Edition) => inRoom('sunroom')(edition).with((house) => (house.rooms['r']!.damp = true)),
+      'nnyy',
+    ],
     ['laundry', inRoom('laundry'), 'yyyy'],
     ['electric dryer in a laundry: from 2020', inRoom('laundry', big), 'nnyy'],
     ['bedroom', inRoom('bedroom'), 'nnnn'],

@@ -309,6 +309,12 @@ testRule(weatherResistant, {
     ],
   ],
   fails: [
+    [
+      'a plain one in a damp sunroom',
+      room('sunroom')
+        .receptacle('r', 'c0', 20)
+        .with((house) => (house.rooms['r']!.damp = true)),
+    ],
     ['a plain one on a deck', room('deck').receptacle('r', 'c0', 20), 'Receptacle R1-1 in r is not weather-resistant.'],
   ],
 });

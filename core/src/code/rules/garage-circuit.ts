@@ -1,7 +1,7 @@
 import type { Outlet } from '../../circuits/outlets';
 import { deviceIds, listOutlets } from '../circuit-facts';
 import { serveArea } from '../exclusive-circuit';
-import { OUTDOOR_KINDS } from '../protection/gfci';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
 import { HIGHEST_REQUIRED_IN, boxHeightIn } from '../../place/receptacles';

@@ -1,5 +1,5 @@
 import type { RoomKind } from '../../house/schema';
-import { OUTDOOR_KINDS } from '../protection/gfci';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { isGrouped, lightOf } from '../../control/room-light';
 import { roomBehind } from '../../plan/room-view';
 import { mayHaveNoPower } from '../detached';

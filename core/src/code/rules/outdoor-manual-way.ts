@@ -1,5 +1,5 @@
 import type { Outlet } from '../../circuits/outlets';
-import { OUTDOOR_KINDS } from '../protection/gfci';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
 const isSensed = ({ device }: Outlet) => device.kind === 'luminaire' && device.sensor === 'dusk';

@@ -1,5 +1,5 @@
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
-import { OUTDOOR_KINDS } from '../protection/gfci';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
 
 const sides = ['front', 'back'] as const;

@@ -1,5 +1,5 @@
 import type { RoomKind } from '../../house/schema';
-import { OUTDOOR_KINDS } from '../protection/gfci';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { hasAlarm, outsideBedrooms } from '../alarm-places';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 

@@ -1,6 +1,6 @@
 import { lightOf } from '../../control/room-light';
 import { outletsOf } from '../circuit-facts';
-import { OUTDOOR_KINDS } from '../protection/gfci';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
 export const stairLightCircuit = defineRule({

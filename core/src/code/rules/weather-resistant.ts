@@ -1,4 +1,4 @@
-import { OUTDOOR_KINDS } from '../protection/gfci';
+import { isMoist } from '../../place/outdoors';
 import { receptaclesOf } from '../../place/receptacles';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -16,7 +16,7 @@ export const weatherResistant = defineRule({
     },
   },
   scope: 'room',
-  appliesTo: (view) => OUTDOOR_KINDS.has(view.room.kind) && view.boxes.some((box) => receptaclesOf(box).length > 0),
+  appliesTo: (view) => isMoist(view.room) && view.boxes.some((box) => receptaclesOf(box).length > 0),
   check: (view, _limits, report) => {
     const plain = view.boxes.filter((box) => receptaclesOf(box).some((one) => !one.wr && one.ratingA <= 20));
     if (plain.length === 0) return [report.pass('fine', { room: view.room.name }, { room: view.room.id })];

@@ -5,6 +5,7 @@ import {
   changeEntity,
   copyRoom,
   moveCorners,
+  OUTDOOR_KINDS,
   removeEntities,
   ROOM_KINDS,
   roomSpan,
@@ -22,8 +23,8 @@ const props = defineProps<{ room: Room }>();
 const store = useHouse();
 const view = useView();
 const span = computed(() => roomSpan(props.room));
-const OUTDOORS = ['porch', 'deck', 'balcony', 'outdoors'];
 const value = (event: Event) => (event.target as HTMLInputElement).value;
+const checked = (event: Event) => (event.target as HTMLInputElement).checked;
 const change = (changes: Partial<Room>) => store.apply(changeEntity(store.house!, 'rooms', props.room.id, changes));
 
 /** Moves every corner on the far side, so that the room gets a typed width or depth. */
@@ -106,7 +107,7 @@ function remove(): void {
         :value="room.bays"
         @change="change({ bays: Number(value($event)) })"
     /></label>
-    <label v-if="OUTDOORS.includes(room.kind)" class="field"
+    <label v-if="OUTDOOR_KINDS.has(room.kind)" class="field"
       >Side of house
       <select
         class="plain"
@@ -118,6 +119,15 @@ function remove(): void {
         <option>back</option>
         <option>side</option>
       </select></label
+    >
+    <label v-else class="row"
+      ><input
+        type="checkbox"
+        :checked="room.damp ?? false"
+        :disabled="!store.canEdit"
+        @change="change({ damp: checked($event) || undefined })"
+      />
+      damp or wet indoors</label
     >
     <WallForms :room="room" />
     <NameEffect :room="room" />
