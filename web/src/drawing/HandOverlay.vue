@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { formatLength, innerPoint, wallLoop, type House, type Room } from '@winculum/core';
+import { formatLength, wallLoop, type House, type Room } from '@winculum/core';
 import { toPath } from './plan-shapes';
 import type { ToolState } from './tools/machine';
 import { findSnapLines } from './tools/snap';
@@ -38,13 +38,15 @@ const size = computed(() => 12 / props.scale);
 const dimensions = computed(() => {
   const room = props.room;
   if (!room) return [];
-  const middle = innerPoint(room.corners);
   return wallLoop(room).walls.map((wall) => {
     // A short wall keeps its handle, but its number would run into the next one's.
     const isLegible = wall.lengthIn * props.scale > 52;
     const [mx, my] = [(wall.from.x + wall.to.x) / 2, (wall.from.y + wall.to.y) / 2];
     const [ix, iy] = [-(wall.to.y - wall.from.y) / wall.lengthIn, (wall.to.x - wall.from.x) / wall.lengthIn];
-    return { wall, mx, my, x: mx + ix * size.value * 3, y: my + iy * size.value * 1.6, middle, isLegible };
+    const [x, y] = [mx + ix * size.value * 1.6, my + iy * size.value * 1.6];
+    // Beside a wall that runs north and south the number is turned, so that it keeps out of the middle of a small room.
+    const turn = Math.abs(iy) > Math.abs(ix) ? undefined : `rotate(-90 ${x} ${y})`;
+    return { wall, mx, my, x, y, turn, isLegible };
   });
 });
 </script>
@@ -83,10 +85,11 @@ const dimensions = computed(() => {
     </template>
     <template v-if="room">
       <text
-        v-for="{ wall, x, y } in dimensions.filter((one) => one.isLegible)"
+        v-for="{ wall, x, y, turn } in dimensions.filter((one) => one.isLegible)"
         :key="`d-${wall.id}`"
         :x="x"
         :y="y"
+        :transform="turn"
         :font-size="size"
         class="dimension"
         >{{ show(wall.lengthIn) }}</text

@@ -3,7 +3,18 @@ import { computed } from 'vue';
 import { formatLength, innerPoint, roomSpan, type House, type Room } from '@winculum/core';
 
 /** Names and sizes of the rooms of a level, where there is room for them. */
-const props = defineProps<{ house: House; level: string; scale: number; textSize: number; showBoxes: boolean }>();
+const props = defineProps<{
+  house: House;
+  level: string;
+  scale: number;
+  textSize: number;
+  showBoxes: boolean;
+  selected: ReadonlySet<string>;
+}>();
+/** A room narrower than this on the screen, in pixels, has no place for its name beside the dimensions that it shows when selected. */
+const BESIDE_DIMENSIONS_PX = 150;
+const showsDimensions = (room: Room) =>
+  !props.showBoxes && props.selected.has(room.id) && roomSpan(room).widthIn * props.scale < BESIDE_DIMENSIONS_PX;
 
 const fits = (room: Room, text: string) =>
   roomSpan(room).widthIn * props.scale > text.length * props.textSize * props.scale * 0.5 &&
@@ -15,7 +26,7 @@ const sizeOf = (room: Room) => {
 };
 const labels = computed(() =>
   Object.values(props.house.rooms)
-    .filter((room) => room.level === props.level && fits(room, room.name))
+    .filter((room) => room.level === props.level && fits(room, room.name) && !showsDimensions(room))
     .map((room) => {
       const middle = innerPoint(room.corners);
       // Where there is room for it the name stands above the middle, which is where luminaires hang.

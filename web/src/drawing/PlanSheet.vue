@@ -122,7 +122,14 @@ defineExpose({ fit });
     <g :transform="`translate(${transform.x} ${transform.y}) scale(${transform.k})`">
       <rect v-if="scale > 0.6" x="-2400" y="-2400" width="6000" height="6000" fill="url(#grid)" pointer-events="none" />
       <PlanGround :house="ground" :level="level" :scale="scale" :text-size="textSize" :selected="selected" />
-      <PlanLabels :house="ground" :level="level" :scale="scale" :text-size="textSize" :show-boxes="showBoxes" />
+      <PlanLabels
+        :house="ground"
+        :level="level"
+        :scale="scale"
+        :text-size="textSize"
+        :show-boxes="showBoxes"
+        :selected="selected"
+      />
       <slot :scale="scale" />
       <RoomBoxes
         v-for="view in views"
