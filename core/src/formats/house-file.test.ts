@@ -60,6 +60,28 @@ describe('readHouseFile', () => {
       ]),
       'rooms.bed.corners',
     ],
+    ...(
+      [
+        ['a room of 900 ft', 10_800, 'more than 300\'-0" from end to end. Type less'],
+        [
+          'a room of a foot in inches typed as feet',
+          11,
+          'is smaller than 1 ft². Make it larger; a number alone counts as inches',
+        ],
+      ] as const
+    ).map(
+      ([what, side, says]) =>
+        [
+          what,
+          set('rooms.bed.corners', [
+            { id: 'c0', x: 0, y: 0 },
+            { id: 'c1', x: side, y: 0 },
+            { id: 'c2', x: side, y: side },
+            { id: 'c3', x: 0, y: side },
+          ]),
+          says,
+        ] as [string, string, string],
+    ),
     ['an unknown field', set('rooms.bed.colour', 'red'), 'rooms.bed: "colour" is no field of this format'],
     [
       'a key that is not the id',

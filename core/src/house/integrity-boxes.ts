@@ -59,7 +59,7 @@ function checkPlace(house: House, box: Box, report: Report): void {
     report(
       'above-ceiling',
       `${path}.at.heightIn`,
-      `${describeBox(box)} at ${formatLength(at.heightIn)} is above the ceiling (${formatLength(level.ceilingIn)}).`,
+      `${describeBox(box)} at ${formatLength(at.heightIn)} is above the ceiling (${formatLength(level.ceilingIn)}). Type a lower height.`,
     );
 }
 

@@ -1,5 +1,6 @@
+import { formatLength } from '../units/length';
 import type { Problem } from '../units/result';
-import { areaFt2, crossesItself, distance, isClockwise, polygonsOverlap } from './geometry';
+import { areaFt2, boundsOf, crossesItself, distance, isClockwise, polygonsOverlap } from './geometry';
 import { findBadBoxes } from './integrity-boxes';
 import { findDangling } from './integrity-references';
 import { checkOnWall } from './on-wall';
@@ -23,6 +24,13 @@ const COLLECTIONS = [
 export type Collection = (typeof COLLECTIONS)[number];
 export const collections: readonly Collection[] = COLLECTIONS;
 
+/** No room of a house is longer, inches: what is has been typed wrong. */
+const LARGEST_ROOM_IN = 300 * 12;
+function isTooLarge({ corners }: Room): boolean {
+  const { minX, maxX, minY, maxY } = boundsOf(corners);
+  return Math.max(maxX - minX, maxY - minY) > LARGEST_ROOM_IN;
+}
+
 function checkRoom(room: Room, report: Report): void {
   const at = `rooms.${room.id}.corners`;
   if (new Set(room.corners.map((corner) => corner.id)).size < room.corners.length)
@@ -31,7 +39,18 @@ function checkRoom(room: Room, report: Report): void {
     report('wall-short', at, `${room.name} has a wall shorter than 1". Move its corners apart.`);
   else if (crossesItself(room.corners))
     report('room-crossed', at, `The walls of ${room.name} cross each other. Move the corner back.`);
-  else if (areaFt2(room.corners) < 1) report('room-small', at, `${room.name} is smaller than 1 ft². Make it larger.`);
+  else if (areaFt2(room.corners) < 1)
+    report(
+      'room-small',
+      at,
+      `${room.name} is smaller than 1 ft². Make it larger; a number alone counts as inches, 12' as feet.`,
+    );
+  else if (isTooLarge(room))
+    report(
+      'room-large',
+      at,
+      `${room.name} is more than ${formatLength(LARGEST_ROOM_IN)} from end to end. Type less; a number alone counts as inches, 12' as feet.`,
+    );
   else if (!isClockwise(room.corners))
     report('room-turned', at, `The corners of ${room.name} run counter-clockwise; list them clockwise.`);
 }

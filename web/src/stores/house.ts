@@ -120,6 +120,13 @@ export const useHouse = defineStore('house', () => {
     sync.push(edited.house, edited.edit);
   }
 
+  /** Why something was refused, for a field that says it itself: it is not shown a second time. */
+  function takeProblem(): string {
+    const said = problem.value;
+    problem.value = '';
+    return said;
+  }
+
   /** Does what a verb of the core made, or shows why it was refused. */
   function apply(result: Result<Edited>): boolean {
     if (!canEdit.value) problem.value = 'Your role here is viewer: you can look, not change.';
@@ -166,6 +173,7 @@ export const useHouse = defineStore('house', () => {
     check,
     syncState,
     problem,
+    takeProblem,
     canEdit,
     undoStack,
     redoStack,

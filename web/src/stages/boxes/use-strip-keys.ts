@@ -57,7 +57,7 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
     const read = readTapeLine(store.house!, room.value, view.cursorIn, text);
     if (!read.ok) return read.problems[0]!.message;
     view.cursorIn = read.value.atLoopIn;
-    if (read.value.tool && !drop(read.value.tool)) return store.problem;
+    if (read.value.tool && !drop(read.value.tool)) return store.takeProblem();
     return null;
   }
 

@@ -51,7 +51,7 @@ const words = (kind: string) => kind.replaceAll('-', ' ');
 function typed(text: string): string | null {
   const result = addTypedRoom(store.house!, view.level, text, view.only('room'));
   if (!result.ok) return result.problems[0]!.message;
-  if (!store.apply(result.value.edited)) return store.problem;
+  if (!store.apply(result.value.edited)) return store.takeProblem();
   view.select([{ kind: 'room', id: result.value.roomId }]);
   requestAnimationFrame(() => sheet.value?.fit());
   return null;
