@@ -23,6 +23,9 @@ export interface FeedPlan {
 /** A cable comes from one of so many nearest boxes, or from the panel: farther ones hardly ever save wire. */
 const NEIGHBOURS = 8;
 
+/** Circuits of so many boxes: every tree is tried, 18,750 of them for six. */
+const OUTRIGHT_UP_TO = 6;
+
 /** What a tree is judged by: trouble first, then feet. */
 interface Worth {
   readonly trouble: number;
@@ -110,7 +113,10 @@ class Search {
     return here;
   }
 
-  /** Where a box may hang instead: nowhere below itself; and what a GFCI receptacle protects stays behind it. The tree given is written over. */
+  /**
+   * Where a box may hang instead: nowhere below itself; what a GFCI receptacle protects stays behind it; and from the panel only what
+   * hangs there already, since a breaker takes one conductor (NEC 110.14(A)). The tree that is tried is written over by the next.
+   */
   #tryMoves(parents: ParentNumbers, id: number, tryOne: (parents: ParentNumbers) => void): void {
     const first = this.unit.gfci ? this.counter.boxes.indexOf(this.unit.gfci.box) : undefined;
     if (id === first) return;
@@ -118,20 +124,35 @@ class Search {
     const turned = parents.slice();
     const root = parents[id]!;
     // The branch is cut off and hung up again by any of its boxes: what led to that box then leads away from it.
-    for (const by of below) {
+    const turnTo = (by: number) => {
       turned.set(parents);
       for (let box = by, last = PANEL; box !== root;) {
         turned[box] = last;
         last = box;
         box = parents[box]!;
       }
+    };
+    for (const by of below) {
+      turnTo(by);
       for (const home of this.#near[by]!) {
-        if (home === PANEL ? first !== undefined : below.has(home)) continue;
+        if (home === PANEL ? root !== PANEL || first !== undefined : below.has(home)) continue;
         if (by === id && home === root) continue;
         turned[by] = home;
         tryOne(turned);
       }
     }
+    // It comes first: the panel feeds one of its boxes, and another feeds what stood before.
+    const top = parents.indexOf(PANEL);
+    if (first === undefined && !below.has(top))
+      for (const by of below) {
+        turnTo(by);
+        turned[by] = PANEL;
+        for (const home of this.#near[top]!) {
+          if (home === PANEL || !below.has(home)) continue;
+          turned[top] = home;
+          tryOne(turned);
+        }
+      }
     // In between: the box with its branch takes the place on the way from a box to one that it feeds.
     for (let next = 0; next < parents.length; next++) {
       if (next === id || next === first || below.has(next) || !this.#near[next]!.includes(id)) continue;
@@ -140,6 +161,39 @@ class Search {
       turned[next] = id;
       tryOne(turned);
     }
+  }
+
+  /** The best of all trees with one home run, each tried. */
+  outright(): Judged {
+    const n = this.counter.boxes.length;
+    const parents = new Int16Array(n);
+    const gfci = this.unit.gfci ? this.counter.boxes.indexOf(this.unit.gfci.box) : undefined;
+    let best: Judged | undefined;
+    const isTree = (root: number) => {
+      for (let i = 0; i < n; i++) {
+        let at = i;
+        for (let steps = 0; at !== root; at = parents[at]!) if (++steps > n) return false;
+      }
+      return true;
+    };
+    const choose = (i: number, root: number): void => {
+      if (i === root) return choose(i + 1, root);
+      if (i >= n) {
+        if (isTree(root)) best = best ? (this.#beats(best.worth, parents) ?? best) : this.judge(parents.slice());
+        return;
+      }
+      for (let from = 0; from < n; from++) {
+        if (from === i) continue;
+        parents[i] = from;
+        choose(i + 1, root);
+      }
+    };
+    for (let root = 0; root < n; root++) {
+      if (gfci !== undefined && root !== gfci) continue;
+      parents[root] = PANEL;
+      choose(0, root);
+    }
+    return best!;
   }
 
   /** A box and all that it feeds. */
@@ -154,9 +208,9 @@ class Search {
 }
 
 /**
- * Looks for the feed order of a circuit with the fewest conductor-feet: from the tree as it stands and from each scheme,
- * one branch at a time is hung elsewhere as long as it saves wire, doubles no run and overfills no box. A local search: what it
- * finds is good, not proved the best; on circuits small enough to try every tree it is checked against all of them.
+ * Looks for the feed order of a circuit with the fewest conductor-feet that doubles no run, overfills no box and has one home run.
+ * Up to six boxes every tree is tried, so it is the best. Beyond, from the tree as it stands and from each scheme, one branch at a
+ * time is hung elsewhere as long as that saves wire: what that finds is good, not proved the best.
  */
 export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress = () => undefined): FeedPlan {
   const search = new Search(house, unit);
@@ -166,6 +220,7 @@ export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress
   const standing: Parents = new Map(now.nodes.map((node) => [node.box.id, node.parent?.box.id ?? null]));
   const known = new Set(counter.boxes.map((box) => box.id));
   const isWhole = now.unfed.length === 0 && now.nodes.every((node) => known.has(node.box.id));
+  if (counter.boxes.length <= OUTRIGHT_UP_TO) return planOf(search.outright());
   const starts = [...(isWhole ? [standing] : []), ...SCHEMES.map((one) => parentsBy(one, unit, counter.lengths))];
   let best: Judged | undefined;
   starts.forEach((start, i) => {
@@ -174,13 +229,17 @@ export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress
     );
     if (!best || isBetter(found.worth, best.worth)) best = found;
   });
-  return {
-    unit: unit.id,
-    name: unit.circuits.map((one) => one.name).join(' and '),
-    parents: [...counter.parentsOf(best!.parents)],
-    beforeFt: conductorFeet(nowWired.runs),
-    afterFt: best!.worth.feet,
-  };
+  return planOf(best!);
+
+  function planOf({ parents, worth }: Judged): FeedPlan {
+    return {
+      unit: unit.id,
+      name: unit.circuits.map((one) => one.name).join(' and '),
+      parents: [...counter.parentsOf(parents)],
+      beforeFt: conductorFeet(nowWired.runs),
+      afterFt: worth.feet,
+    };
+  }
 }
 
 /** The same for every circuit that the tool feeds; what somebody has drawn by hand stays. Only what saves wire is kept. */

@@ -37,6 +37,7 @@ import { generalCircuits } from './general-circuits';
 import { gfciProtection } from './gfci-protection';
 import { groupAcrossFloors } from './group-across-floors';
 import { hallwayReceptacle } from './hallway-receptacle';
+import { homeRun } from './home-run';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
 import { idleSwitch } from './idle-switch';
 import { individualCircuit } from './individual-circuit';
@@ -113,6 +114,7 @@ export const rules: readonly Rule[] = [
   extendedCircuit,
   fastenedHalf,
   feedOrder,
+  homeRun,
   foyerReceptacle,
   garageCircuit,
   garageReceptacle,

@@ -10,6 +10,7 @@ import { idleSwitch } from './idle-switch';
 import { neutralAtSwitch } from './neutral-at-switch';
 import { outdoorManualWay } from './outdoor-manual-way';
 import { stairDimmer } from './stair-dimmer';
+import { homeRun } from './home-run';
 import { switchGroups } from './switch-groups';
 
 const set = (change: (house: House) => void, edition: Edition = '2023', spec: Partial<Spec> = {}) =>
@@ -276,6 +277,17 @@ testRule(feedOrder, {
     ],
   ],
   notApplicable: [['no circuit', wiringBuilder({ boxes: {}, change: (house) => (house.circuits = {}) })]],
+});
+
+testRule(homeRun, {
+  passes: [['one cable from the panel', wiringBuilder(chainOf(3)), 'Q has one home run.']],
+  fails: [
+    [
+      'two receptacles, each from the panel',
+      wiringBuilder({ boxes: { A: [null, 'receptacle'], B: [null, 'receptacle'], C: ['B', 'receptacle'] } }),
+      '2 cables of Q start at the panel, and its breaker takes one conductor unless it is marked for more. Feed the others from a box, or splice them to one in the panel where there is room (312.8).',
+    ],
+  ],
 });
 
 testRule(conductorsTogether, {
