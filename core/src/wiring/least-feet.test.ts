@@ -121,3 +121,27 @@ test('what the GFCI receptacle protects stays behind it', () => {
   const parents = new Map(leastFeet(house, unit).parents);
   expect([...parents].filter(([, from]) => from === null)).toEqual([['B4', null]]);
 });
+
+test('a circuit of no box has nothing to find', () => {
+  const house = wiringHouse({ boxes: {} });
+  expect(leastFeet(house, wireHouse(house).units[0]!.unit)).toMatchObject({ parents: [], afterFt: 0 });
+});
+
+test.each([3, 8])('of %i receptacles drawn with a home run each, one home run is left, in new cable', (n) => {
+  const boxes = Object.fromEntries(Array.from({ length: n }, (_, i) => [`B${i}`, [null, 'receptacle'] as const]));
+  const drawn = wiringHouse({
+    boxes,
+    change: (house) => {
+      // What hangs there now is larger than what is needed, and does not count.
+      for (const cable of Object.values(house.cables)) cable.kind = '/3';
+      Object.values(house.boxes).forEach((box, i) => (box.at = { kind: 'ceiling', x: 600 + 90 * i, y: 300 }));
+    },
+  });
+  const plan = leastFeet(drawn, wireHouse(drawn).units[0]!.unit);
+  expect(plan.parents.filter(([, from]) => from === null)).toHaveLength(1);
+  const kept = keepFeeds(drawn, [plan]);
+  if (!kept.ok) throw new Error(kept.problems[0]!.message);
+  const { runs } = wireHouse(kept.value.house).units[0]!;
+  expect(conductorFeet(runs)).toBeCloseTo(plan.afterFt, 6);
+  expect(runs.every((run) => run.cables[0]!.kind === '/2')).toBe(true);
+});

@@ -46,11 +46,15 @@ class Search {
   /** Whether each box holds what comes in, by {@link WireCounter.fillKey}. */
   readonly #fits: readonly Map<number, boolean>[];
 
+  /** Without the cables as they stand: what is found is new cable, whatever kind hangs there now. */
+  readonly house: House;
+
   constructor(
-    readonly house: House,
+    house: House,
     readonly unit: WiringUnit,
   ) {
-    this.counter = new WireCounter(house, unit);
+    this.house = { ...house, cables: {} };
+    this.counter = new WireCounter(this.house, unit);
     this.#fits = this.counter.boxes.map(() => new Map());
     const all = this.counter.boxes.map((_, i) => i);
     this.#near = all.map((to) => {
@@ -219,7 +223,9 @@ export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress
   const now = nowWired.tree;
   const standing: Parents = new Map(now.nodes.map((node) => [node.box.id, node.parent?.box.id ?? null]));
   const known = new Set(counter.boxes.map((box) => box.id));
-  const isWhole = now.unfed.length === 0 && now.nodes.every((node) => known.has(node.box.id));
+  const homeRuns = now.nodes.filter((node) => node.parent === undefined).length;
+  const isWhole = homeRuns === 1 && now.unfed.length === 0 && now.nodes.every((node) => known.has(node.box.id));
+  if (counter.boxes.length === 0) return planOf(search.judge(new Int16Array(0)));
   if (counter.boxes.length <= OUTRIGHT_UP_TO) return planOf(search.outright());
   const starts = [...(isWhole ? [standing] : []), ...SCHEMES.map((one) => parentsBy(one, unit, counter.lengths))];
   let best: Judged | undefined;
