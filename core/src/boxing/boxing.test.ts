@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -9,7 +8,6 @@ import {
   faceUnder,
   isFramedAt,
   planBoxes,
-  readHouseFile,
   removeEntities,
   toLoop,
   viewRoom,
@@ -18,10 +16,7 @@ import {
   type House,
 } from '../index';
 import { aHouse, bedroom } from '../test/house-builder';
-
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo = read.value;
+import { demo } from '../test/demo-house';
 
 const newId = () => {
   let n = 0;

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import {
   acceptPlan,
@@ -9,7 +8,6 @@ import {
   netlistOf,
   planBoxes,
   prove,
-  readHouseFile,
   SWITCHING_SCHOOLS,
   switchingOf,
   wireHouse,
@@ -17,10 +15,8 @@ import {
   type Switching,
 } from '../index';
 import { aHouse } from '../test/house-builder';
+import { demo } from '../test/demo-house';
 
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo = read.value;
 let n = 0;
 const newId = (prefix: string) => `${prefix}-s${++n}`;
 

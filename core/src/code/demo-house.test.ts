@@ -1,10 +1,7 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { applyRemedy, checkHouse, EDITIONS, moveBox, readHouseFile, type Finding, type House } from '../index';
+import { applyRemedy, checkHouse, EDITIONS, moveBox, type Finding, type House } from '../index';
+import { demo } from '../test/demo-house';
 
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo: House = read.value;
 const violations = (house: House) =>
   checkHouse(house).findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
 

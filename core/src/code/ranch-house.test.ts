@@ -13,14 +13,9 @@ import {
   wireHouse,
   type Edition,
   type House,
-  type Result,
 } from '../index';
+import { must } from '../test/demo-house';
 import { ranchHouse } from '../test/ranch-house';
-
-const must = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(result.problems[0]!.message);
-  return result.value;
-};
 
 /** From a drawing to a wired house by the tool alone, as somebody would who takes every proposal. */
 function byTheTool(edition: Edition): House {

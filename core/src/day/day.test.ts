@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -6,7 +5,6 @@ import {
   clock,
   CURVES,
   opensAfter,
-  readHouseFile,
   simulateDay,
   typicalDay,
   warmthAfter,
@@ -14,10 +12,7 @@ import {
   type DayItem,
 } from '../index';
 import { aHouse } from '../test/house-builder';
-
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo = read.value;
+import { demo } from '../test/demo-house';
 
 describe('a breaker', () => {
   /** Typical curves of 15 to 30 A breakers from cold, recalled: multiple, soonest, usual, latest, seconds. */

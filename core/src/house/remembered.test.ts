@@ -1,10 +1,7 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
-import { checkIntegrity, readHouseFile, type House } from '../index';
-
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-const demo: House = read.ok ? read.value : (undefined as never);
+import { checkIntegrity, type House } from '../index';
+import { demo } from '../test/demo-house';
 
 const pick = <T>(items: readonly T[], at: number): T => items[at % items.length]!;
 const without = <T>(records: Readonly<Record<string, T>>, id: string): Record<string, T> =>

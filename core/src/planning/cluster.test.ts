@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { divide, readHouseFile, type ClusterProblem } from '../index';
+import { divide, type ClusterProblem } from '../index';
 import { byMilp } from '../test/cluster-milp';
 import { clusterProblems } from './drafts';
+import { demo } from '../test/demo-house';
 
 interface Points {
   readonly points: readonly (readonly [number, number])[];
@@ -22,10 +22,6 @@ const toProblem = ({ points, demand, clusterFee, groupFee, least }: Points): Clu
   groupFee,
   ...(least === undefined ? {} : { least }),
 });
-
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo = read.value;
 
 const someHouse = (from: number, to: number) =>
   fc

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -16,7 +15,6 @@ import {
   planCircuits,
   planningOf,
   planningSchema,
-  readHouseFile,
   SCHOOLS,
   shareNeutral,
   splitCircuit,
@@ -30,10 +28,7 @@ import {
   type Planning,
 } from '../index';
 import { aHouse } from '../test/house-builder';
-
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo = read.value;
+import { demo } from '../test/demo-house';
 
 const changed = (house: House, change: (draft: House) => void): House => {
   const done = edit(house, 'x', (draft) => change(draft as House));

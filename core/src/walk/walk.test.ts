@@ -1,21 +1,17 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
   changeEntity,
   changesSince,
   markedHeight,
   moveBox,
-  readHouseFile,
   removeEntities,
   walkingOrder,
   walkSheets,
   type House,
 } from '../index';
 import { aHouse, bedroom } from '../test/house-builder';
+import { demo } from '../test/demo-house';
 
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo = read.value;
 const done = (result: { ok: boolean; value?: { house: House } }) => result.value!.house;
 
 describe('walk sheets', () => {

@@ -12,20 +12,9 @@ import {
   wireHouse,
   wireUnit,
   makeUpBox,
-  type House,
-  type Result,
 } from '../index';
-import { readFileSync } from 'node:fs';
-import { readHouseFile } from '../index';
 import { chainOf, wiringHouse } from '../test/wiring-house';
-
-const must = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(result.problems[0]!.message);
-  return result.value;
-};
-const demo: House = must(
-  readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8')),
-);
+import { demo, must } from '../test/demo-house';
 
 describe('the demo house, wired', () => {
   test.each(SCHEMES)('every circuit proves when it is fed %s', (scheme) => {
@@ -77,6 +66,20 @@ describe('feed orders compared and kept', () => {
     expect([...clean].sort((a, b) => a - b)).toEqual(clean);
     for (const one of options)
       expect(one.cableFt).toBeCloseTo(Object.values(one.byKind).reduce((sum, ft) => sum + ft, 0));
+  });
+
+  test('two cables from the panel are trouble, however little wire they take', () => {
+    const drawn = wiringHouse({
+      boxes: { A: [null, 'receptacle'], B: [null, 'receptacle'] },
+      change: (one) =>
+        Object.values(one.boxes).forEach((box, i) => (box.at = { kind: 'ceiling', x: 300 + 600 * i, y: 600 })),
+    });
+    const options = compareFeeds(drawn, wireHouse(drawn).units[0]!.unit);
+    const byHand = options.find((one) => one.name === 'as drawn')!;
+    expect(byHand.homeRuns).toBe(2);
+    expect(options.at(-1)).toBe(byHand);
+    expect(options[0]!.homeRuns).toBe(1);
+    expect(byHand.conductorFt).toBeLessThan(options[0]!.conductorFt);
   });
 
   test('a scheme that is taken stays, a hand changes one feed, a loop is refused, and the tool takes over again', () => {

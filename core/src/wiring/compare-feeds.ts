@@ -18,6 +18,8 @@ export interface FeedOption {
   /** Runs that take more than one cable, and boxes that no box of the catalogue holds. */
   readonly doubled: number;
   readonly overfull: readonly string[];
+  /** Cables from the panel: a breaker takes one conductor, NEC 110.14(A). */
+  readonly homeRuns: number;
 }
 
 function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree: FeedTree): FeedOption {
@@ -36,14 +38,15 @@ function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree:
     conductorFt: conductorFeet(wiring.runs),
     doubled: doubledRuns(wiring.runs),
     overfull,
+    homeRuns: wiring.runs.filter((run) => run.from === undefined).length,
   };
 }
 
-/** The feed order as it stands beside the three schemes: wire, double runs, full boxes. The fewest conductor-feet first. */
+/** The feed order as it stands beside the three schemes: wire, double runs, full boxes, several home runs. The fewest conductor-feet first. */
 export function compareFeeds(house: House, unit: WiringUnit): readonly FeedOption[] {
   const options = SCHEMES.map((scheme) => measure(house, scheme, unit, schemeTree(house, unit, scheme)));
   if (storedCables(house, unit).length > 0) options.push(measure(house, 'as drawn', unit, feedTree(house, unit)));
-  const trouble = (one: FeedOption) => one.doubled + one.overfull.length;
+  const trouble = (one: FeedOption) => one.doubled + one.overfull.length + Math.max(0, one.homeRuns - 1);
   return [...options].sort((a, b) => Math.sign(trouble(a)) - Math.sign(trouble(b)) || a.conductorFt - b.conductorFt);
 }
 

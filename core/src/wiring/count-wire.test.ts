@@ -1,13 +1,10 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { boxFill, conductorFeet, readHouseFile, treeOf, wireHouse, wireUnit, makeUpBox, type House } from '../index';
+import { boxFill, conductorFeet, treeOf, wireHouse, wireUnit, makeUpBox, type House } from '../index';
 import { wiringHouse } from '../test/wiring-house';
 import { doubledRuns } from './cables';
 import { PANEL, WireCounter, type ParentNumbers } from './count-wire';
-
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
+import { demo } from '../test/demo-house';
 
 /** A GFCI receptacle first, four three- and four-ways that see all, a fan and a light apart, a half that is switched. */
 const guarded = wiringHouse({
@@ -75,7 +72,7 @@ function holds(house: House, runs: number): void {
 }
 
 test('counting a tree says what wiring it says, for any tree of any circuit of the demo house', () =>
-  holds({ ...read.value, cables: {} }, 12));
+  holds({ ...demo, cables: {} }, 12));
 
 test('behind a GFCI receptacle, with one neutral for several switches', () => holds(guarded, 200));
 

@@ -1,10 +1,7 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
-import { boxFill, edit, feedFrom, moveBox, readHouseFile, wireHouse, type House } from '../index';
-
-const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));
-const demo: House = read.ok ? read.value : (undefined as never);
+import { boxFill, edit, feedFrom, moveBox, wireHouse, type House } from '../index';
+import { demo } from '../test/demo-house';
 
 /** Everything that follows from the wiring of a house, as text: runs with their conductors, and what each box holds. */
 function allOf(house: House): unknown {

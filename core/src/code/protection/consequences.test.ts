@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
   compareEditions,
@@ -10,13 +9,9 @@ import {
   indexOutlets,
   nuisancesOn,
   protectionWays,
-  readHouseFile,
 } from '../../index';
 import { aHouse } from '../../test/house-builder';
-
-const read = readHouseFile(readFileSync(new URL('../../../../demo/studio-house.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problems[0]!.message);
-const demo = read.value;
+import { demo } from '../../test/demo-house';
 
 const garage = () =>
   aHouse()

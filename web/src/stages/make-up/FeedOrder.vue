@@ -47,6 +47,7 @@ const kinds = (one: FeedOption) =>
     .join(', ');
 const trouble = (one: FeedOption) =>
   [
+    one.homeRuns > 1 ? count(one.homeRuns, 'home run') : '',
     one.doubled ? `${count(one.doubled, 'run')} of two cables` : '',
     one.overfull.length ? `too full: ${one.overfull.slice(0, 4).join(', ')}${one.overfull.length > 4 ? ' …' : ''}` : '',
   ]
