@@ -2,8 +2,17 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, goTo, openDemo, test } from './harness';
 
-async function expectAccessible(page: Page, what: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
+/** All rules in the one theme, and those of colour in the other, where nothing else differs. */
+const RULES = {
+  light: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa'] },
+  dark: { type: 'rule', values: ['color-contrast', 'link-in-text-block'] },
+} as const;
+
+async function expectAccessible(page: Page, what: string, theme: keyof typeof RULES): Promise<void> {
+  const { type, values } = RULES[theme];
+  // One script in one frame: without it axe gathers the answers of frames, which we have none of, in a second page each time.
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ runOnly: { type, values: [...values] } });
+  const { violations } = await axe.analyze();
   expect(
     violations.map((one) => `${what}: ${one.id} ${one.nodes[0]?.target.join(' ')} ${one.nodes[0]?.failureSummary}`),
   ).toEqual([]);
@@ -12,14 +21,15 @@ async function expectAccessible(page: Page, what: string): Promise<void> {
 for (const theme of ['light', 'dark'] as const) {
   test(`every stop is accessible, ${theme}`, async ({ owner: page }) => {
     test.setTimeout(300_000);
+    const accessible = (what: string) => expectAccessible(page, what, theme);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
     await page.reload();
-    await expectAccessible(page, 'houses');
+    await accessible('houses');
     await openDemo(page);
     for (const stop of ['House', 'Boxes', 'Switching', 'Walk', 'Circuits', 'Panel', 'Day', 'Make-up'] as const) {
       await goTo(page, stop);
       await page.waitForTimeout(350);
-      await expectAccessible(page, stop);
+      await accessible(stop);
     }
     await goTo(page, 'Boxes');
     await page.getByText('Box it').click();
@@ -28,15 +38,15 @@ for (const theme of ['light', 'dark'] as const) {
       .getByRole('button', { name: 'house' })
       .click();
     await page.getByRole('button', { name: 'Refuse the proposal' }).waitFor();
-    await expectAccessible(page, 'a proposal');
+    await accessible('a proposal');
     await page.getByRole('button', { name: 'Refuse the proposal' }).click();
     await page.getByRole('button', { name: 'Ceiling' }).click();
-    await expectAccessible(page, 'the ceiling grid');
+    await accessible('the ceiling grid');
     await page.getByRole('button', { name: 'Close the ceiling grid' }).click();
     await goTo(page, 'Circuits');
     await page.getByRole('button', { name: 'Plan the circuits' }).click();
     await page.getByRole('region', { name: 'Proposed circuits' }).waitFor();
-    await expectAccessible(page, 'a circuit plan');
+    await accessible('a circuit plan');
     await page.getByRole('button', { name: 'Refuse' }).click();
     await page.getByRole('button', { name: /Kiln/ }).click();
     await page.getByText('How its cable lies').click();
@@ -44,31 +54,31 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByLabel('Which breaker is this on?').press('Enter');
     for (const tab of ['Ask', 'Trips', 'Editions']) {
       await page.getByRole('tab', { name: tab }).click();
-      await expectAccessible(page, tab);
+      await accessible(tab);
     }
     await goTo(page, 'Switching');
     await page.getByRole('button', { name: /Kitchen light/ }).click();
-    await expectAccessible(page, 'a group');
+    await accessible('a group');
     await page.getByRole('tab', { name: 'Night walk' }).click();
     await page.getByText('walks in the dark').waitFor();
-    await expectAccessible(page, 'the night walk');
+    await accessible('the night walk');
     await goTo(page, 'Make-up');
     for (const part of ['Labels', 'Feed order', 'Proof', 'Fault finder']) {
       await page.getByRole('button', { name: part }).click();
-      await expectAccessible(page, part);
+      await accessible(part);
     }
     await goTo(page, 'Walk');
     await page.getByRole('button', { name: 'Sign-off' }).click();
-    await expectAccessible(page, 'sign-off');
+    await accessible('sign-off');
     await page.getByRole('tab', { name: /Docket/ }).click();
-    await expectAccessible(page, 'docket');
+    await accessible('docket');
     await page.getByRole('button', { name: 'Job' }).click();
-    await expectAccessible(page, 'job');
+    await accessible('job');
     await page.goto(new URL('/bench', page.url()).href);
     await page.getByText('The bench').waitFor();
-    await expectAccessible(page, 'the bench');
+    await accessible('the bench');
     await page.getByRole('button', { name: 'A board of your own' }).click();
     await page.getByRole('region', { name: 'Set up the board' }).waitFor();
-    await expectAccessible(page, 'a board of one\u2019s own');
+    await accessible('a board of one\u2019s own');
   });
 }

@@ -62,15 +62,24 @@ export interface Diagnosis {
 
 const key = (sights: readonly (readonly Sight[])[]) => sights.map((one) => one.join()).join('|');
 
-/** Which single faults produce exactly what was seen; those that no look at the lamps can tell apart stay together. */
-export function findFaults(net: Netlist, group: string, seen: Observation): Diagnosis {
+/** Every single fault of a group's wiring with what its lamps would show. */
+export const trySingleFaults = (net: Netlist, group: string): readonly Suspect[] =>
+  singleFaults(net, group).map((fault) => ({ fault, sights: sightsOf(fault.net, group) }));
+
+/**
+ * Which single faults produce exactly what was seen; those that no look at the lamps can tell apart stay together.
+ * @param tried What was tried before, where several sights of one group are asked about: trying is what takes the time.
+ */
+export function findFaults(
+  net: Netlist,
+  group: string,
+  seen: Observation,
+  tried: readonly Suspect[] = trySingleFaults(net, group),
+): Diagnosis {
   const matches = (sights: readonly (readonly Sight[])[]) =>
     sights.every((lamps, p) => lamps.every((sight, i) => seen[p]?.[i] === undefined || seen[p][i] === sight));
   const good = sightsOf(net, group);
-  const suspects = singleFaults(net, group)
-    .map((fault): Suspect => ({ fault, sights: sightsOf(fault.net, group) }))
-    // A fault that nobody sees is no answer to a complaint.
-    .filter(({ sights }) => matches(sights));
+  const suspects = tried.filter(({ sights }) => matches(sights));
   const { switches } = net.groups.find((one) => one.id === group)!;
   let next: Diagnosis['next'];
   let largest = suspects.length;
