@@ -1,4 +1,5 @@
 import { distance, innerPoint, polygonsOverlap, type Point } from '../house/geometry';
+import { remembering } from '../house/remember';
 import type { House, Room } from '../house/schema';
 import { latchAlongIn } from '../plan/latch';
 import { roomBehind, viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
@@ -23,8 +24,10 @@ export interface Passage {
   readonly latch: Point | undefined;
 }
 
-/** Every passage of the house, each way once. */
-export function passagesOf(house: House): readonly Passage[] {
+/** Every passage of the house, each way once. The same list as long as rooms and openings are the same. */
+export const passagesOf = remembering(findPassages, ({ openings, rooms }) => [openings, rooms]);
+
+function findPassages(house: House): readonly Passage[] {
   const passages: Passage[] = [];
   const rooms = Object.values(house.rooms).filter((room) => !NOT_WALKED.test(room.kind));
   for (const room of rooms) {
@@ -68,8 +71,20 @@ function latchInside(house: House, room: Room, from: SeenOpening): Point | undef
   return pointOnWall(wall, latchAlongIn(seen, wall.lengthIn).alongIn);
 }
 
-/** Shortest ways over passages (Dijkstra); of equal ones the first. */
-export function shortest(passages: readonly Passage[], start: string): ReadonlyMap<string, readonly Passage[]> {
+export type Ways = ReadonlyMap<string, readonly Passage[]>;
+const waysOver = new WeakMap<readonly Passage[], Map<string, Ways>>();
+
+/** Shortest ways over passages, by the room that they lead to; of equal ones the first. Remembered by passages and start. */
+export function shortest(passages: readonly Passage[], start: string): Ways {
+  let byStart = waysOver.get(passages);
+  if (!byStart) waysOver.set(passages, (byStart = new Map()));
+  let ways = byStart.get(start);
+  if (!ways) byStart.set(start, (ways = findWays(passages, start)));
+  return ways;
+}
+
+/** Dijkstra's search. */
+function findWays(passages: readonly Passage[], start: string): Ways {
   const leaving = new Map<string, Passage[]>();
   for (const one of passages) leaving.set(one.from, [...(leaving.get(one.from) ?? []), one]);
   const best = new Map<string, { cost: number; path: readonly Passage[] }>([[start, { cost: 0, path: [] }]]);

@@ -4,13 +4,16 @@ import type { House } from './schema';
 export type Report = (code: string, path: string, message: string) => void;
 export type Find = (house: House) => readonly Problem[];
 
-interface Remembered {
+interface Remembered<T> {
   readonly parts: readonly unknown[];
-  readonly problems: readonly Problem[];
+  readonly value: T;
 }
 
-export const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a.length === b.length && a.every((part, i) => part === b[i]);
+export function sameParts(a: readonly unknown[], b: readonly unknown[]): boolean {
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
+}
 
 /** The problems that a search reports. */
 export function collect(search: (report: Report) => void): readonly Problem[] {
@@ -19,21 +22,27 @@ export function collect(search: (report: Report) => void): readonly Problem[] {
   return problems;
 }
 
-/** Problems of some parts of the house, found again only when one of the parts is another object than last time. */
-export function rememberBy(
-  find: (house: House, report: Report) => void,
+/** What follows from some parts of the house, found again only when one of the parts is another object than last time. */
+export function remembering<T>(
+  find: (house: House) => T,
   partsOf: (house: House) => readonly object[],
-): Find {
-  const memory = new WeakMap<object, Remembered>();
+): (house: House) => T {
+  const memory = new WeakMap<object, Remembered<T>>();
   return (house) => {
     const parts = partsOf(house);
     const known = memory.get(parts[0]!);
-    if (known && sameParts(known.parts, parts)) return known.problems;
-    const problems = collect((report) => find(house, report));
-    memory.set(parts[0]!, { parts, problems });
-    return problems;
+    if (known && sameParts(known.parts, parts)) return known.value;
+    const value = find(house);
+    memory.set(parts[0]!, { parts, value });
+    return value;
   };
 }
+
+/** Problems of some parts of the house. */
+export const rememberBy = (
+  find: (house: House, report: Report) => void,
+  partsOf: (house: House) => readonly object[],
+): Find => remembering((house) => collect((report) => find(house, report)), partsOf);
 
 /** The same entity by entity: most edits touch one of many. What an entity is asked about must be itself and the parts. */
 export function rememberEach<T extends object>(
@@ -41,15 +50,15 @@ export function rememberEach<T extends object>(
   find: (house: House, entity: T, report: Report) => void,
   partsOf: (house: House) => readonly object[],
 ): Find {
-  const memory = new WeakMap<T, Remembered>();
+  const memory = new WeakMap<T, Remembered<readonly Problem[]>>();
   return (house) => {
     const parts = partsOf(house);
     const all: Problem[] = [];
     for (const entity of Object.values(entitiesOf(house))) {
       let known = memory.get(entity);
       if (!known || !sameParts(known.parts, parts))
-        memory.set(entity, (known = { parts, problems: collect((report) => find(house, entity, report)) }));
-      if (known.problems.length > 0) all.push(...known.problems);
+        memory.set(entity, (known = { parts, value: collect((report) => find(house, entity, report)) }));
+      if (known.value.length > 0) all.push(...known.value);
     }
     return all;
   };
