@@ -1,7 +1,7 @@
 import type { Awg, Box, Circuit, House } from '../house/schema';
 import { DROP_BRANCH, sizeForDrop, voltageDrop } from '../electrical/voltage-drop';
 import { ampsOf } from '../loads/library';
-import { estimateRun, type CableRun } from './cable-run';
+import type { CableRun } from './cable-run';
 import { isGeneralReceptacle } from './circuit-load';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
@@ -30,18 +30,20 @@ const knownAmps = (outlet: Outlet): number => {
 const memory = new WeakMap<CableRun, { circuit: Circuit; drop: CircuitDrop }>();
 
 /**
- * Voltage drop to the worst place of a circuit: the known loads where they are, and 12 A plugged in at one general receptacle.
- * Length by the person, else by the usual run. Undefined without a panel. NEC 210.19 informational note: advisory.
+ * Voltage drop to the worst place of a circuit along a run of its cable: the known loads where they are, and 12 A plugged in at one
+ * general receptacle. The length of a person's measuring goes before that of the run. What a lamp's current goes astray to its switch
+ * and back is left out: it is an ampere or two. NEC 210.19 informational note: advisory.
  */
-export function measureDrop(house: House, circuit: Circuit): CircuitDrop | undefined {
-  const run = estimateRun(house, circuit);
-  if (!run) return undefined;
+export function measureDrop(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const known = memory.get(run);
   if (known?.circuit === circuit) return known.drop;
   const drop = dropOf(house, circuit, run);
   memory.set(run, { circuit, drop });
   return drop;
 }
+
+/** Where a home run comes from. */
+const PANEL = -1;
 
 function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const outlets = outletsOn(house, circuit);
@@ -55,9 +57,9 @@ function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
     through[i]! += knownAmps(outlet);
     if (isGeneralReceptacle(outlet)) isPlugged[i] = 1;
   }
-  const parents = run.nodes.map(({ parent }) => (parent ? order.get(parent.box)! : -1));
+  const parents = run.nodes.map(({ parent }) => (parent ? order.get(parent.box)! : PANEL));
   // Parents stand before their children, so from the end each is complete before it is added to the box that feeds it.
-  for (let i = run.nodes.length - 1; i > 0; i--) through[parents[i]!]! += through[i]!;
+  for (let i = run.nodes.length - 1; i > 0; i--) if (parents[i] !== PANEL) through[parents[i]!]! += through[i]!;
   const stretch = circuit.lengthFt === undefined ? 1 : circuit.lengthFt / run.farthestFt;
   const ampFeet = new Float64Array(run.nodes.length);
   let worst = { i: 0, product: -Infinity, amps: 0 };

@@ -1,5 +1,6 @@
 import { cableAmpacity, largestBreakerFor, smallestNmFor, type Lying } from '../electrical/conductors';
 import type { Awg, Circuit, Edition, House } from '../house/schema';
+import type { CableRun } from './cable-run';
 import { measureDrop } from './circuit-drop';
 import { servesSeveralReceptacles } from './circuit-load';
 import { amperes as a, demandOf, type Demand, type OwnRules, type SumStep } from './demand';
@@ -128,17 +129,17 @@ export function sizeCircuit(house: House, circuit: Circuit): Sizing {
   return sizing;
 }
 
-/** The whole working of a circuit, the voltage drop of its run included. */
-export function showSum(house: House, circuit: Circuit): readonly SumStep[] {
+/** The whole working of a circuit, the voltage drop of its run included where there is one. */
+export function showSum(house: House, circuit: Circuit, run: CableRun | undefined): readonly SumStep[] {
   const { steps } = sizeCircuit(house, circuit);
-  const drop = measureDrop(house, circuit);
-  if (!drop) return steps;
+  if (!run) return steps;
+  const drop = measureDrop(house, circuit, run);
   const volts = circuitVolts(circuit);
   const cure = drop.cure ? `; No. ${drop.cure} keeps it under 3 %` : '';
   return [
     ...steps,
     {
-      what: `drop to ${drop.at.tag}, ${drop.feet.toFixed(0)} ft ${drop.measured ? 'measured' : 'as usually run'}`,
+      what: `drop to ${drop.at.tag}, ${drop.feet.toFixed(0)} ft ${drop.measured ? 'measured' : 'along its feed order'}`,
       sum: `${drop.volts.toFixed(1)} V of ${volts} V = ${(drop.share * 100).toFixed(1)} %${cure}`,
       section: '210.19, informational note; Chapter 9 Table 8',
     },

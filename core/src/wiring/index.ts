@@ -18,3 +18,4 @@ export * from './prove';
 export * from './signals';
 export * from './solve';
 export * from './unit';
+export * from './wired-run';

@@ -818,7 +818,7 @@ const away = (lengthFt?: number) =>
 testRule(voltageDrop, {
   passes: [
     ['12 A over 30 ft of 14', away(30), 'A loses 1.8 % at most.'],
-    ['as it is usually run across one room', away()],
+    ['along its feed order across one room', away()],
   ],
   fails: [['12 A over 100 ft of 14', away(100), 'A loses 6.1 % on the 100 ft to R1-1 with 12 A there.']],
   cannotTell: [

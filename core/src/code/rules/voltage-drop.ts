@@ -1,4 +1,5 @@
 import { measureDrop } from '../../circuits/circuit-drop';
+import { runAlong } from '../../wiring/wired-run';
 import { outletsOf } from '../circuit-facts';
 import { conductorRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -9,7 +10,7 @@ export const voltageDrop = defineRule({
     summary: 'Not more than 3 % of the voltage lost to the farthest outlet',
     stage: 'circuits',
     severity: 'caution',
-    why: 'Advice, not a rule: motors run hot and lamps dim on a long thin cable. With the feeder, 5 % in all. The length is that of the usual run until it is measured.',
+    why: 'Advice, not a rule: motors run hot and lamps dim on a long thin cable. With the feeder, 5 % in all. The length is that along the feed order until it is measured.',
     editions: everyEdition({
       section: '210.19 informational note',
       limits: { share: 0.03 },
@@ -23,27 +24,32 @@ export const voltageDrop = defineRule({
         `How far ${circuit} runs is not known: there is no panel yet. Set one down under House.`,
     },
   },
-  scope: 'circuit',
-  appliesTo: (facts, circuit) => outletsOf(facts, circuit).length > 0,
-  check: (facts, circuit, limits, report) => {
-    const drop = measureDrop(facts.house, circuit);
-    if (!drop) return report.cannotTell('noPanel', { circuit: circuit.name }, { circuit: circuit.id });
-    const where = { circuit: circuit.id, box: drop.at.id };
-    const data = {
-      circuit: circuit.name,
-      tag: drop.at.tag,
-      feet: drop.feet,
-      percent: drop.share * 100,
-      amps: drop.amps,
-    };
-    const detail = {
-      measured: () => `${(drop.share * 100).toFixed(1)} %, ${drop.volts.toFixed(1)} V`,
-      required: () => `${(limits.share * 100).toFixed(0)} % at most, as advice`,
-    };
-    if (drop.share <= limits.share + 1e-9) return report.pass('fine', data, where, detail);
-    const remedies = drop.cure ? [conductorRemedy(circuit.id, drop.cure)] : [];
-    return report.fail('long', data, where, { ...detail, remedies });
-  },
+  scope: 'unit',
+  check: (facts, wiring, limits, report) =>
+    wiring.unit.circuits.flatMap((circuit) => {
+      if (outletsOf(facts, circuit).length === 0) return [];
+      if (!wiring.unit.panel)
+        return [report.cannotTell('noPanel', { circuit: circuit.name }, { circuit: circuit.id })];
+      const run = runAlong(wiring);
+      // Drawn cables that reach no box: the feed order is what is wrong, and its rule says so.
+      if (!run) return [];
+      const drop = measureDrop(facts.house, circuit, run);
+      const where = { circuit: circuit.id, box: drop.at.id };
+      const data = {
+        circuit: circuit.name,
+        tag: drop.at.tag,
+        feet: drop.feet,
+        percent: drop.share * 100,
+        amps: drop.amps,
+      };
+      const detail = {
+        measured: () => `${(drop.share * 100).toFixed(1)} %, ${drop.volts.toFixed(1)} V`,
+        required: () => `${(limits.share * 100).toFixed(0)} % at most, as advice`,
+      };
+      if (drop.share <= limits.share + 1e-9) return [report.pass('fine', data, where, detail)];
+      const remedies = drop.cure ? [conductorRemedy(circuit.id, drop.cure)] : [];
+      return [report.fail('long', data, where, { ...detail, remedies })];
+    }),
 });
 
 interface Data {

@@ -7,7 +7,6 @@ import {
   inTurn,
   measureCircuitLoad,
   mergeCircuits,
-  estimateRun,
   shareNeutral,
   showSum,
   sizeCircuit,
@@ -17,6 +16,7 @@ import {
   outletsOn,
   protectionOf,
   removeEntities,
+  runOf,
   spacesOf,
   STANDARD_RATINGS_A,
   whyNotReadilyAccessible,
@@ -35,7 +35,7 @@ const circuit = computed(() => store.house!.circuits[view.only('circuit') ?? '']
 const load = computed(() => (circuit.value ? measureCircuitLoad(store.house!, circuit.value) : null));
 const house = computed(() => store.house!);
 const sizing = computed(() => (circuit.value ? sizeCircuit(house.value, circuit.value) : null));
-const run = computed(() => (circuit.value ? estimateRun(house.value, circuit.value) : undefined));
+const run = computed(() => (circuit.value ? runOf(house.value, circuit.value) : undefined));
 const school = computed(() => load.value?.generalReceptacles ?? 0);
 const protection = computed(() => (circuit.value ? protectionOf(store.house!, circuit.value.id) : null));
 const receptacles = computed(() =>
@@ -121,7 +121,7 @@ function remove(): void {
             </td>
             <td class="num">{{ house.standards.receptacleSchool === 'area' ? 0 : school * 180 }} VA</td>
           </tr>
-          <tr v-for="(step, i) in showSum(house, circuit)" :key="i" :class="{ 'is-violation': step.wrong }">
+          <tr v-for="(step, i) in showSum(house, circuit, run)" :key="i" :class="{ 'is-violation': step.wrong }">
             <td>
               {{ step.what }}<span class="muted source">{{ step.section }}</span>
             </td>
@@ -200,7 +200,7 @@ function remove(): void {
             min="1"
             max="1000"
             :value="circuit.lengthFt ?? ''"
-            :placeholder="run ? `${run.farthestFt.toFixed(0)} as usually run` : 'no panel yet'"
+            :placeholder="run ? `${run.farthestFt.toFixed(0)} along the feed order` : 'no panel yet'"
             @change="change({ lengthFt: Number(value($event)) || undefined })"
         /></label>
         <label v-if="circuit.poles === 2" class="row"
@@ -277,7 +277,7 @@ function remove(): void {
     >
     <p class="muted fine">
       Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}.<template v-if="run">
-        About {{ run.cableFt.toFixed(0) }} ft of cable as it is usually run.</template
+        About {{ run.cableFt.toFixed(0) }} ft of cable along its feed order.</template
       >
     </p>
     <ProtectionWays :circuit="circuit" @choose="protectFrom" />
