@@ -28,8 +28,7 @@ export const voltageDrop = defineRule({
   check: (facts, wiring, limits, report) =>
     wiring.unit.circuits.flatMap((circuit) => {
       if (outletsOf(facts, circuit).length === 0) return [];
-      if (!wiring.unit.panel)
-        return [report.cannotTell('noPanel', { circuit: circuit.name }, { circuit: circuit.id })];
+      if (!wiring.unit.panel) return [report.cannotTell('noPanel', { circuit: circuit.name }, { circuit: circuit.id })];
       const run = runAlong(wiring);
       // Drawn cables that reach no box: the feed order is what is wrong, and its rule says so.
       if (!run) return [];
