@@ -5,7 +5,6 @@ import type { Interval } from '../plan/intervals';
 import { boxPoint, featureOutline } from '../plan/points';
 import { viewRoom } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
-import { indexOutlets, outletsOn, type Outlet } from './outlets';
 
 /** Where a box is along a stretch of wall that cable may be drilled through. */
 interface InWall {
@@ -116,37 +115,9 @@ export interface TreeNode {
   readonly pathIn: number;
 }
 
-/**
- * One home run from a place to the nearest box, and the shortest tree of cables over the boxes (Prim); of equal ones the first
- * in the list, so it is always the same.
- */
-export function shortestTree(house: House, start: Spot, boxes: readonly Box[]): TreeNode[] {
-  interface Waiting {
-    readonly box: Box;
-    readonly spot: Spot;
-    edgeIn: number;
-    parent: TreeNode | undefined;
-  }
-  const left = boxes.map((box): Waiting => {
-    const spot = spotOfBox(house, box);
-    return { box, spot, edgeIn: cableBetween(start, spot), parent: undefined };
-  });
-  const nodes: TreeNode[] = [];
-  while (left.length > 0) {
-    let next = 0;
-    for (let i = 1; i < left.length; i++) if (left[i]!.edgeIn < left[next]!.edgeIn) next = i;
-    const [{ box, spot, edgeIn, parent }] = left.splice(next, 1) as [Waiting];
-    const node = { box, parent, edgeIn, pathIn: edgeIn + (parent?.pathIn ?? 0) };
-    nodes.push(node);
-    for (const other of left) {
-      const length = cableBetween(spot, other.spot);
-      if (nodes.length === 1 || length < other.edgeIn) [other.edgeIn, other.parent] = [length, node];
-    }
-  }
-  return nodes;
-}
-
+/** The cable of a circuit, from its panel over all of its boxes: see `runAlong`. */
 export interface CableRun {
+  /** Parents before their children. */
   readonly nodes: readonly TreeNode[];
   /** All cable of the circuit, and one way to its farthest box, feet. */
   readonly cableFt: number;
@@ -155,35 +126,5 @@ export interface CableRun {
   readonly from: Panel;
 }
 
-const runs = new WeakMap<readonly Outlet[], { house: House; run: CableRun | undefined }>();
-
 export const panelOf = (house: House, circuit: Circuit): Panel | undefined =>
   circuit.panel === null ? Object.values(house.panels)[0] : house.panels[circuit.panel];
-
-/** The run of a circuit as it would usually be roped, until its route is known; undefined without a panel or outlets. */
-export function estimateRun(house: House, circuit: Circuit): CableRun | undefined {
-  const outlets = indexOutlets(house).byCircuit.get(circuit.id) ?? outletsOn(house, circuit);
-  const known = runs.get(outlets);
-  const last = known?.house;
-  const same =
-    last &&
-    last.panels === house.panels &&
-    last.rooms === house.rooms &&
-    last.openings === house.openings &&
-    last.levels === house.levels &&
-    last.features === house.features;
-  if (known && same) return known.run;
-  const panel = panelOf(house, circuit);
-  let run: CableRun | undefined;
-  if (panel && outlets.length > 0) {
-    const nodes = shortestTree(house, spotOfPanel(house, panel), [...new Set(outlets.map((one) => one.box))]);
-    run = {
-      nodes,
-      cableFt: nodes.reduce((sum, one) => sum + one.edgeIn, 0) / 12,
-      farthestFt: Math.max(...nodes.map((one) => one.pathIn)) / 12,
-      from: panel,
-    };
-  }
-  runs.set(outlets, { house, run });
-  return run;
-}

@@ -189,6 +189,7 @@ export function acceptCircuitPlan(house: House, plan: CircuitPlan, made: House):
     for (const id of Object.keys(house.circuits)) if (!then.circuits[id]) delete draft.circuits[id];
     for (const [id, circuit] of Object.entries(then.circuits))
       if (house.circuits[id] !== circuit) draft.circuits[id] = { ...circuit };
+    for (const id of Object.keys(house.cables)) if (!then.cables[id]) delete draft.cables[id];
     for (const [id, box] of Object.entries(then.boxes))
       for (const device of Object.values(box.devices))
         if (house.boxes[id]!.devices[device.id]!.circuit !== device.circuit)

@@ -1,4 +1,3 @@
-import { estimateRun } from '../circuits/cable-run';
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { indexOutlets, outletsOn } from '../circuits/outlets';
 import { checkHouse } from '../code/check-house';
@@ -7,6 +6,8 @@ import { rules } from '../code/rules/index';
 import type { House } from '../house/schema';
 import { circuitPrice } from '../panel/prices';
 import { buildSchedule } from '../panel/schedule';
+import { wireHouse } from '../wiring/make-up';
+import { runAlong } from '../wiring/wired-run';
 
 export interface PlanTotals {
   readonly circuits: number;
@@ -29,11 +30,13 @@ export const circuitRules = rules.filter((rule) => rule.meta.stage === 'circuits
 export function totalsOf(house: House): PlanTotals {
   const circuits = Object.values(house.circuits).filter((circuit) => outletsOn(house, circuit).length > 0);
   const breakers: Record<string, number> = {};
+  // By the first circuit of each unit: two that share a neutral share their cable.
+  const feetOf = new Map(wireHouse(house).units.map((one) => [one.unit.id, runAlong(one)?.cableFt ?? 0]));
   let [cableFt, cost] = [0, 0];
   const used: number[] = [];
   for (const circuit of circuits) {
     const kind = protectionOf(house, circuit.id).fitted;
-    const feet = estimateRun(house, circuit)?.cableFt ?? 0;
+    const feet = feetOf.get(circuit.id) ?? 0;
     breakers[kind] = (breakers[kind] ?? 0) + 1;
     cableFt += feet;
     cost += circuitPrice(circuit, kind, feet);

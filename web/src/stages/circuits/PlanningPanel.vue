@@ -86,7 +86,7 @@ function accept(): void {
         </tbody>
       </table>
       <p class="muted small">
-        Cable as it is usually run, not the real route. Prices are typical, for comparing only. Schools of the firm:
+        Cable along the feed orders, not the real route. Prices are typical, for comparing only. Schools of the firm:
         under Job.
       </p>
       <p v-if="free && free.waiting" class="is-violation">
