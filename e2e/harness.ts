@@ -2,7 +2,8 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { createServer, type AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
+import pg from 'pg';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const PASSWORD = 'demo house 4310';
@@ -24,7 +25,9 @@ export class App {
     readonly databaseUrl: string,
   ) {}
 
+  /** Does nothing where it runs already. */
   async start(): Promise<void> {
+    if (this.#child && this.#child.exitCode === null && this.#child.signalCode === null) return;
     this.#child = spawn('node', ['server/dist/main.js'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
@@ -52,48 +55,89 @@ export class App {
   /** Ends it at once, as a crash would. */
   async kill(): Promise<void> {
     const child = this.#child;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const gone = new Promise((resolve) => child.once('exit', resolve));
     child.kill('SIGKILL');
     await gone;
   }
 }
 
-async function createDatabase(): Promise<string> {
-  const url = process.env['TEST_DATABASE_URL'];
-  if (!url) throw new Error('TEST_DATABASE_URL is not set. Run the tests through ./test.');
-  const { default: pg } = await import('pg');
-  const client = new pg.Client({ connectionString: url });
+/** A client of a database of its own. */
+async function createDatabase(): Promise<{ url: string; client: pg.Client }> {
+  const server = process.env['TEST_DATABASE_URL'];
+  if (!server) throw new Error('TEST_DATABASE_URL is not set. Run the tests through ./test.');
+  const admin = new pg.Client({ connectionString: server });
   const name = `e2e_${randomUUID().replaceAll('-', '')}`;
+  await admin.connect();
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  const url = server.replace(/\/[^/]+$/, `/${name}`);
+  const client = new pg.Client({ connectionString: url });
   await client.connect();
-  await client.query(`create database ${name}`);
-  await client.end();
-  return url.replace(/\/[^/]+$/, `/${name}`);
+  return { url, client };
 }
 
-export const test = base.extend<{ app: App; owner: Page; faults: string[] }>({
-  // The fixture takes nothing, and the runner insists on a pattern to say so.
-  // eslint-disable-next-line no-empty-pattern
-  app: async ({}, use) => {
-    const port = await freePort();
-    const app = new App(`http://127.0.0.1:${port}`, port, await createDatabase());
-    await app.start();
-    await use(app);
-    await app.kill();
+/** A server for the tests of one worker, and the owner's cookies. */
+interface Served {
+  readonly app: App;
+  readonly cookies: Awaited<ReturnType<BrowserContext['storageState']>>;
+  /** As on the first day: the demo house alone, nothing learned on the bench, nobody locked out. It is another house, with an id of its own. */
+  startOver(): Promise<void>;
+}
+
+export const test = base.extend<{ app: App; owner: Page; faults: string[] }, { served: Served }>({
+  // Tests share a server and a sign-in, which cost more than most of them; what they do to the house they do not share.
+  served: [
+    async ({ browser }, use) => {
+      const port = await freePort();
+      const { url, client } = await createDatabase();
+      const app = new App(`http://127.0.0.1:${port}`, port, url);
+      await app.start();
+      await client.query(
+        'create table first_day as select firm_id, name, version, snapshot, snapshot_version from houses',
+      );
+      const context = await browser.newContext();
+      await signIn(await context.newPage(), app.url, 'owner@demo.example');
+      const cookies = await context.storageState();
+      await context.close();
+      await use({
+        app,
+        cookies,
+        startOver: async () => {
+          await client.query('delete from houses; delete from bench; delete from rate_limits');
+          await client.query(
+            'insert into houses (firm_id, name, version, snapshot, snapshot_version) select * from first_day',
+          );
+        },
+      });
+      await client.end();
+      await app.kill();
+    },
+    { scope: 'worker' },
+  ],
+  app: async ({ served }, use) => {
+    await served.app.start();
+    await served.startOver();
+    await use(served.app);
   },
   /** Errors of the page; a test that expects some empties the list. */
+  // The fixture takes nothing, and the runner insists on a pattern to say so.
   // eslint-disable-next-line no-empty-pattern
   faults: async ({}, use) => {
     await use([]);
   },
-  owner: async ({ app, page, faults }, use) => {
+  owner: async ({ app, served, browser, faults }, use) => {
+    const context = await browser.newContext({ storageState: served.cookies });
+    const page = await context.newPage();
     page.on('pageerror', (error) => faults.push(error.message));
     page.on('console', (message) => {
       if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text()))
         faults.push(message.text());
     });
-    await signIn(page, app.url, 'owner@demo.example');
+    await page.goto(app.url);
+    await expect(page.getByRole('heading', { name: 'Houses' })).toBeVisible();
     await use(page);
+    await context.close();
     expect(faults, 'errors on the page').toEqual([]);
   },
 });
