@@ -1,4 +1,4 @@
-import type { Awg, Box, Circuit, House } from '../house/schema';
+import { AWG_SIZES, type Awg, type Box, type Circuit, type House } from '../house/schema';
 import { DROP_BRANCH, sizeForDrop, voltageDrop } from '../electrical/voltage-drop';
 import { ampsOf } from '../loads/library';
 import type { CableRun } from './cable-run';
@@ -7,6 +7,12 @@ import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
 /** What may be plugged into the farthest receptacle: 12 A, the most of one cord on a 15 A receptacle, NEC 210.21(B)(2). */
 export const PLUGGED_A = 12;
+
+/** The largest wire that the screws of receptacles and switches of 15 and 20 A take: *common practice*, from memory, high. */
+const LARGEST_AT_DEVICE: Awg = '10';
+const isOverDevice = (awg: Awg): boolean => AWG_SIZES.indexOf(awg) > AWG_SIZES.indexOf(LARGEST_AT_DEVICE);
+const isSmallDevice = ({ device }: Outlet): boolean =>
+  device.kind === 'switch' || (device.kind === 'receptacle' && device.ratingA <= 20);
 
 export interface CircuitDrop {
   readonly volts: number;
@@ -17,7 +23,7 @@ export interface CircuitDrop {
   /** Whether the length was measured by a person rather than estimated. */
   readonly measured: boolean;
   readonly amps: number;
-  /** A larger size that keeps it within 3 %; undefined where it is within, or where none does. */
+  /** A larger size that keeps it within 3 % and goes under the screws of its devices; undefined where it is within, or where none does. */
   readonly cure: Awg | undefined;
 }
 
@@ -74,8 +80,9 @@ function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const volts = circuitVolts(circuit);
   const metal = circuit.metal ?? 'copper';
   const drop = voltageDrop(1, worst.product, volts, circuit.awg, metal);
-  const cure =
+  const larger =
     drop.share > DROP_BRANCH ? sizeForDrop(1, worst.product, volts, circuit.awg, DROP_BRANCH, metal) : undefined;
+  const cure = larger && isOverDevice(larger) && outlets.some(isSmallDevice) ? undefined : larger;
   return {
     ...drop,
     at: farthest.box,

@@ -1,4 +1,5 @@
 import { cableAmpacity, largestBreakerFor, smallestNmFor, type Lying } from '../electrical/conductors';
+import { DROP_BRANCH } from '../electrical/voltage-drop';
 import type { Awg, Circuit, Edition, House } from '../house/schema';
 import type { CableRun } from './cable-run';
 import { measureDrop } from './circuit-drop';
@@ -135,7 +136,11 @@ export function showSum(house: House, circuit: Circuit, run: CableRun | undefine
   if (!run) return steps;
   const drop = measureDrop(house, circuit, run);
   const volts = circuitVolts(circuit);
-  const cure = drop.cure ? `; No. ${drop.cure} keeps it under 3 %` : '';
+  const cure = drop.cure
+    ? `; No. ${drop.cure} keeps it under 3 %`
+    : drop.share > DROP_BRANCH
+      ? '; no size that its devices take keeps it under 3 %'
+      : '';
   return [
     ...steps,
     {

@@ -1,6 +1,6 @@
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { indexOutlets, outletsOn } from '../circuits/outlets';
-import { checkHouse } from '../code/check-house';
+import { checkHouse, type Finding } from '../code/check-house';
 import { protectionOf } from '../code/protection/circuit-protection';
 import { rules } from '../code/rules/index';
 import type { House } from '../house/schema';
@@ -21,10 +21,15 @@ export interface PlanTotals {
   readonly mostUsed: number;
   readonly legsApart: number;
   readonly violations: number;
+  /** Boxes that hold more than they may (314.16) along the feed orders. */
+  readonly tooFull: number;
 }
 
 /** The rules of the stop, which a plan is judged by. */
 export const circuitRules = rules.filter((rule) => rule.meta.stage === 'circuits');
+
+const boxFillRule = rules.filter((rule) => rule.id === 'box-fill');
+const isViolation = (one: Finding): boolean => one.kind === 'fail' && one.severity === 'violation';
 
 /** A plan in numbers, as it stands. */
 export function totalsOf(house: House): PlanTotals {
@@ -53,6 +58,7 @@ export function totalsOf(house: House): PlanTotals {
     meanUsed: used.reduce((sum, one) => sum + one, 0) / Math.max(1, used.length),
     mostUsed: Math.max(0, ...used),
     legsApart: panel ? buildSchedule(house, panel, () => 'plain').imbalance : 0,
-    violations: findings.filter((one) => one.kind === 'fail' && one.severity === 'violation').length,
+    violations: findings.filter(isViolation).length,
+    tooFull: checkHouse(house, { rules: boxFillRule }).findings.filter(isViolation).length,
   };
 }

@@ -25,6 +25,7 @@ import {
   type CircuitPlan,
   type Edition,
   type House,
+  type HouseCheck,
   type Planning,
 } from '../index';
 import { aHouse } from '../test/house-builder';
@@ -106,6 +107,14 @@ describe('a house that has a plan', () => {
     expect(made.before.violations).toBeGreaterThan(0);
     expect(made.after.violations).toBe(0);
     expect(made.after.cableFt).toBeLessThan(made.before.cableFt);
+    // The lights were fed by hand so that no box fills up; the plan moves some, so its feed orders are the tool's.
+    const full = ({ findings }: HouseCheck) =>
+      findings.filter((one) => one.ruleId === 'box-fill' && one.kind === 'fail');
+    for (const [totals, house] of [
+      [made.before, demo],
+      [made.after, made.house],
+    ] as const)
+      expect(totals.tooFull).toBe(full(checkHouse(house)).length);
     const kept = made.planned.filter((one) => one.before);
     expect(kept.length).toBeGreaterThan(15);
     for (const one of kept) expect(one.circuit.id).toBe(one.before!.id);

@@ -820,7 +820,14 @@ testRule(voltageDrop, {
     ['12 A over 30 ft of 14', away(30), 'A loses 1.8 % at most.'],
     ['along its feed order across one room', away()],
   ],
-  fails: [['12 A over 100 ft of 14', away(100), 'A loses 6.1 % on the 100 ft to R1-1 with 12 A there.']],
+  fails: [
+    ['12 A over 100 ft of 14', away(100), 'A loses 6.1 % on the 100 ft to R1-1 with 12 A there.'],
+    [
+      '12 A over 160 ft: No. 8 would do, and goes under no screw of a 15 A receptacle',
+      away(160),
+      'A loses 9.8 % on the 160 ft to R1-1 with 12 A there. No conductor that its devices take keeps it within; a shorter feed or a nearer panel would.',
+    ],
+  ],
   cannotTell: [
     [
       'no panel',

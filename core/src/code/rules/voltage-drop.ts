@@ -17,8 +17,8 @@ export const voltageDrop = defineRule({
       basis: fromMemory('high'),
     }),
     messages: {
-      long: ({ circuit, tag, feet, percent, amps }: Data) =>
-        `${circuit} loses ${percent.toFixed(1)} % on the ${feet.toFixed(0)} ft to ${tag} with ${amps.toFixed(0)} A there.`,
+      long: ({ circuit, tag, feet, percent, amps, isCurable }: Data) =>
+        `${circuit} loses ${percent.toFixed(1)} % on the ${feet.toFixed(0)} ft to ${tag} with ${amps.toFixed(0)} A there.${isCurable ? '' : ' No conductor that its devices take keeps it within; a shorter feed or a nearer panel would.'}`,
       fine: ({ circuit, percent }: Data) => `${circuit} loses ${percent.toFixed(1)} % at most.`,
       noPanel: ({ circuit }: { circuit: string }) =>
         `How far ${circuit} runs is not known: there is no panel yet. Set one down under House.`,
@@ -40,6 +40,7 @@ export const voltageDrop = defineRule({
         feet: drop.feet,
         percent: drop.share * 100,
         amps: drop.amps,
+        isCurable: drop.cure !== undefined,
       };
       const detail = {
         measured: () => `${(drop.share * 100).toFixed(1)} %, ${drop.volts.toFixed(1)} V`,
@@ -57,4 +58,5 @@ interface Data {
   readonly feet: number;
   readonly percent: number;
   readonly amps: number;
+  readonly isCurable: boolean;
 }

@@ -13,7 +13,9 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
 const whole = (n: number) => Math.round(n).toLocaleString('en-US');
 const rows = computed(() => {
   const { before, after } = props.plan;
-  const row = (what: string, was: string, is: string, better?: boolean) => ({ what, was, is, better });
+  const row = (what: string, was: string, is: string, better?: boolean, worse?: boolean) => {
+    return { what, was, is, better, worse };
+  };
   return [
     row('circuits', `${before.circuits}`, `${after.circuits}`, after.circuits < before.circuits),
     row('outlets on none', `${before.unassigned}`, `${after.unassigned}`, after.unassigned < before.unassigned),
@@ -26,6 +28,13 @@ const rows = computed(() => {
     row('used, most', percent(before.mostUsed), percent(after.mostUsed)),
     row('legs apart', percent(before.legsApart), percent(after.legsApart), after.legsApart < before.legsApart),
     row('violations', `${before.violations}`, `${after.violations}`, after.violations < before.violations),
+    row(
+      'boxes too full',
+      `${before.tooFull}`,
+      `${after.tooFull}`,
+      after.tooFull < before.tooFull,
+      after.tooFull > before.tooFull,
+    ),
   ];
 });
 const free = computed(() => {
@@ -81,13 +90,13 @@ function accept(): void {
           <tr v-for="one in rows" :key="one.what">
             <td>{{ one.what }}</td>
             <td class="num">{{ one.was }}</td>
-            <td class="num is" :class="{ better: one.better }">{{ one.is }}</td>
+            <td class="num is" :class="{ better: one.better, 'is-violation': one.worse }">{{ one.is }}</td>
           </tr>
         </tbody>
       </table>
       <p class="muted small">
-        Cable along the feed orders, not the real route. Prices are typical, for comparing only. Schools of the firm:
-        under Job.
+        Cable along the feed orders, not the real route. Boxes that are too full take another feed order or a larger
+        box, under Make-up. Prices are typical, for comparing only. Schools of the firm: under Job.
       </p>
       <p v-if="free && free.waiting" class="is-violation">
         The panel has no space for {{ free.waiting }} of the circuits: take a larger one, or a subpanel.
