@@ -67,7 +67,7 @@ class Server {
 }
 
 let ids = 0;
-function client(server: Server, stored?: Stored) {
+function client(server: Server, stored?: Stored, storing: () => void = () => undefined) {
   const seen: { state: SyncState; stored: Stored | undefined; later: (() => void)[] } = {
     state: { kind: 'saved' },
     stored,
@@ -76,7 +76,10 @@ function client(server: Server, stored?: Stored) {
   const sync = new HouseSync(
     {
       send: server.send,
-      store: async (next) => void (seen.stored = structuredClone(next)),
+      store: async (next) => {
+        seen.stored = structuredClone(next);
+        storing();
+      },
       newBatchId: () => `batch-${++ids}`,
       onChange: (_, state) => void (seen.state = state),
       later: (_, run) => (seen.later.push(run), () => undefined),
@@ -135,6 +138,26 @@ describe('HouseSync', () => {
     await settled();
     expect(server.batches).toHaveLength(1);
     expect([seen.state.kind, sync.version]).toEqual(['saved', 1]);
+  });
+
+  it('hears after a reload, while it stores, that its batch was applied before, and goes on sending', async () => {
+    const server = new Server();
+    server.connection = 'answer-lost';
+    const before = client(server);
+    server.listeners.length = 0;
+    before.edit(0, 20);
+    await settled();
+    before.sync.stop();
+    server.connection = 'up';
+    // The stream of announcements begins with what was missed, and may be quicker than the device's store.
+    const after = client(server, before.seen.stored, () => after.sync.hear(server.batches[0]!));
+    await after.sync.flush();
+    await settled();
+    expect([after.seen.state.kind, after.sync.version, after.seen.stored!.pending.length]).toEqual(['saved', 1, 0]);
+    after.edit(1, 30);
+    await settled();
+    expect([alongOf(server.house, 0), alongOf(server.house, 1)]).toEqual([20, 30]);
+    expect(after.seen.state.kind).toBe('saved');
   });
 
   it('takes in what others did elsewhere', async () => {

@@ -101,13 +101,18 @@ export class HouseSync {
 
   /** Sends what waits, unless something is on its way or a person has to choose first. */
   async flush(): Promise<void> {
-    if (this.#stopped || this.#inFlight || this.#pending.length === 0 || this.#state.kind === 'conflict') return;
+    if (this.#stopped || this.#inFlight || this.#pending.length === 0 || this.#isInConflict()) return;
     this.#inFlight = true;
     this.#callOff?.();
     // A batch that was on its way before keeps its id: the server applies it once, however often it comes.
-    this.#sending ??= { id: this.use.newBatchId(), count: Math.min(this.#pending.length, 200) };
+    const sending = (this.#sending ??= { id: this.use.newBatchId(), count: Math.min(this.#pending.length, 200) });
     await this.#store();
-    const { id, count } = this.#sending;
+    // After a reload the batch of before may be announced as applied, or a conflict found, while it is being stored.
+    if (this.#sending !== sending || this.#isInConflict()) {
+      this.#inFlight = false;
+      return this.flush();
+    }
+    const { id, count } = sending;
     const edits = this.#pending.slice(0, count);
     const result = await this.use.send({ id, base: this.#version, edits: edits.map(toSent) });
     this.#inFlight = false;
@@ -116,6 +121,10 @@ export class HouseSync {
     // The batch may have been announced as applied although its answer was lost.
     else if (this.#sending?.id !== id) this.#settle();
     else this.#failed(result.failure);
+  }
+
+  #isInConflict(): boolean {
+    return this.#state.kind === 'conflict';
   }
 
   #acknowledge(id: string, edits: readonly Edit[], answer: BatchAnswer): void {
