@@ -224,7 +224,14 @@ describe('HouseSync', () => {
         to: fc.constantFrom('up' as const, 'down' as const, 'answer-lost' as const),
       }),
       fc.constant({ kind: 'wait' as const }),
+      fc.record({ kind: fc.constant('reload' as const), who: fc.nat(1) }),
     );
+    /** The page anew, from what is on the device; it hears of everything again, as early as it can. */
+    const reloaded = (server: Server, before: ReturnType<typeof client>) => {
+      before.sync.stop();
+      const after = client(server, before.seen.stored, () => server.batches.forEach((one) => after.sync.hear(one)));
+      return after;
+    };
     await fc.assert(
       fc.asyncProperty(fc.array(action, { maxLength: 14 }), async (actions) => {
         const server = new Server();
@@ -233,6 +240,7 @@ describe('HouseSync', () => {
           // Each person keeps to their own boxes, so that nothing clashes.
           if (one.kind === 'edit') people[one.who]!.edit(one.who * 5 + one.box, one.to);
           else if (one.kind === 'connection') server.connection = one.to;
+          else if (one.kind === 'reload') people[one.who] = reloaded(server, people[one.who]!);
           else await settled();
         }
         server.connection = 'up';
