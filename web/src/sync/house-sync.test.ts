@@ -50,8 +50,18 @@ class Server {
       edits: structuredClone(batch.edits),
     };
     this.batches.push(applied);
-    for (const listener of this.listeners) listener(applied);
+    if (this.connection === 'up') this.announce([applied]);
     return applied.version;
+  }
+
+  announce(batches: readonly AppliedBatch[]): void {
+    for (const listener of this.listeners) batches.forEach(listener);
+  }
+
+  /** With the connection the stream of announcements is back, and begins with what was missed. */
+  reconnect(): void {
+    this.connection = 'up';
+    this.announce(this.batches);
   }
 
   send: SyncDependencies['send'] = async (batch) => {
@@ -226,10 +236,11 @@ describe('HouseSync', () => {
       fc.constant({ kind: 'wait' as const }),
       fc.record({ kind: fc.constant('reload' as const), who: fc.nat(1) }),
     );
-    /** The page anew, from what is on the device; it hears of everything again, as early as it can. */
+    /** The page anew, from what is on the device: it sends what waits, and hears of everything again as early as it can. */
     const reloaded = (server: Server, before: ReturnType<typeof client>) => {
       before.sync.stop();
       const after = client(server, before.seen.stored, () => server.batches.forEach((one) => after.sync.hear(one)));
+      void after.sync.flush();
       return after;
     };
     await fc.assert(
@@ -239,11 +250,12 @@ describe('HouseSync', () => {
         for (const one of actions) {
           // Each person keeps to their own boxes, so that nothing clashes.
           if (one.kind === 'edit') people[one.who]!.edit(one.who * 5 + one.box, one.to);
+          else if (one.kind === 'connection' && one.to === 'up') server.reconnect();
           else if (one.kind === 'connection') server.connection = one.to;
           else if (one.kind === 'reload') people[one.who] = reloaded(server, people[one.who]!);
           else await settled();
         }
-        server.connection = 'up';
+        server.reconnect();
         for (let round = 0; round < 6; round++) {
           for (const { sync } of people) await sync.flush();
           await settled();
