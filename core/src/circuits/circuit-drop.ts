@@ -55,19 +55,20 @@ function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const outlets = outletsOn(house, circuit);
   const order = new Map<Box, number>();
   for (let i = 0; i < run.nodes.length; i++) order.set(run.nodes[i]!.box, i);
-  const through = new Float64Array(run.nodes.length);
-  const isPlugged = new Uint8Array(run.nodes.length);
+  // Plain arrays: small typed ones cost more than what they hold.
+  const through = run.nodes.map(() => 0);
+  const isPlugged = run.nodes.map(() => false);
   for (const outlet of outlets) {
     const i = order.get(outlet.box);
     if (i === undefined) continue;
     through[i]! += knownAmps(outlet);
-    if (isGeneralReceptacle(outlet)) isPlugged[i] = 1;
+    if (isGeneralReceptacle(outlet)) isPlugged[i] = true;
   }
   const parents = run.nodes.map(({ parent }) => (parent ? order.get(parent.box)! : PANEL));
   // Parents stand before their children, so from the end each is complete before it is added to the box that feeds it.
   for (let i = run.nodes.length - 1; i > 0; i--) if (parents[i] !== PANEL) through[parents[i]!]! += through[i]!;
   const stretch = circuit.lengthFt === undefined ? 1 : circuit.lengthFt / run.farthestFt;
-  const ampFeet = new Float64Array(run.nodes.length);
+  const ampFeet: number[] = [];
   let worst = { i: 0, product: -Infinity, amps: 0 };
   for (let i = 0; i < run.nodes.length; i++) {
     const { edgeIn, pathIn } = run.nodes[i]!;

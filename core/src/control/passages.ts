@@ -51,7 +51,7 @@ function findPassages(house: House): readonly Passage[] {
   const stairs = rooms.filter((room) => room.kind === 'stair');
   for (const a of stairs)
     for (const b of stairs)
-      if (a.level !== b.level && polygonsOverlap(a.corners, b.corners))
+      if (isSameStair(a, b))
         passages.push({
           id: `stair ${a.id} ${b.id}`,
           from: a.id,
@@ -62,6 +62,10 @@ function findPassages(house: House): readonly Passage[] {
         });
   return passages;
 }
+
+/** Whether two rooms are the same stair on two floors. */
+export const isSameStair = (a: Room, b: Room): boolean =>
+  a.kind === 'stair' && b.kind === 'stair' && a.level !== b.level && polygonsOverlap(a.corners, b.corners);
 
 function latchInside(house: House, room: Room, from: SeenOpening): Point | undefined {
   const view = viewRoom(house, room.id);

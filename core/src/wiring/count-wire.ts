@@ -2,7 +2,7 @@ import type { Box, House } from '../house/schema';
 import { chainOrder, type Chain } from './chain';
 import { conductorsOf, share } from './cables';
 import { boxesOf, lengthsOf, treeOf, type Lengths, type Parents } from './feed-tree';
-import { inCableOrder, isFromPanel, planSignals, type Signal } from './signals';
+import { inCableOrder, isFromPanel, planNeeds, type Signal } from './signals';
 import type { WiringUnit } from './unit';
 
 /** What a tree takes. */
@@ -225,7 +225,7 @@ export class WireCounter {
     const inOrder = new Map(
       [...chains, ...single.map((group): Chain => ({ group, order: group.switches }))].map((one) => [one.group, one]),
     );
-    const plan = planSignals(
+    const plan = planNeeds(
       this.house,
       this.unit,
       tree,

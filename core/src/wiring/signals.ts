@@ -227,8 +227,36 @@ function depthOf(tree: FeedTree, box: string): number {
   return depth;
 }
 
+type Chains = readonly Chain[];
+
 /** What every terminal of a unit needs, and which signals cross each run of its tree. */
-export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chains: readonly Chain[]): SignalPlan {
+export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chains: Chains): SignalPlan {
+  const { nets, spare } = findNeeds(house, unit, tree, chains);
+  const hardware = new Map(
+    chains.flatMap((chain) => chain.order.map((one, i) => [one.device.id, hardwareAt(chain, i)] as const)),
+  );
+  return {
+    needs: nets.needs,
+    needsAt: nets.needsAt,
+    chains,
+    hardware,
+    crossing: crossings(nets, tree, spare),
+    spare,
+  };
+}
+
+/** The needs alone, where what crosses the runs is counted and not written down. */
+export function planNeeds(
+  house: House,
+  unit: WiringUnit,
+  tree: FeedTree,
+  chains: Chains,
+): Pick<SignalPlan, 'needs' | 'spare'> {
+  const { nets, spare } = findNeeds(house, unit, tree, chains);
+  return { needs: nets.needs, spare };
+}
+
+function findNeeds(house: House, unit: WiringUnit, tree: FeedTree, chains: Chains) {
   const nets = new Nets(unit, tree);
   const fed = new Set(tree.nodes.map((node) => node.box.id));
   const live = unit.outlets.filter((one) => fed.has(one.box.id));
@@ -238,9 +266,6 @@ export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chai
   const alarms = live.filter((one) => one.device.kind === 'alarm' && !one.device.wireless);
   for (const one of live)
     if (one.device.kind !== 'switch' && !governed.has(one.device.id)) needsOfOutlet(nets, one, alarms.length > 1);
-  const hardware = new Map(
-    chains.flatMap((chain) => chain.order.map((one, i) => [one.device.id, hardwareAt(chain, i)] as const)),
-  );
   const spare = new Map<string, Signal>();
   const uses = new Set(
     nets.needs.filter((one) => one.signal.kind === 'neutral').map((one) => `${one.outlet.box.id} ${one.signal.key}`),
@@ -263,14 +288,7 @@ export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chai
     const nearest = oneOf.sort(([a], [b]) => depth(a) - depth(b))[0];
     if (nearest && !served) spare.set(...nearest);
   }
-  return {
-    needs: nets.needs,
-    needsAt: nets.needsAt,
-    chains,
-    hardware,
-    crossing: crossings(nets, tree, spare),
-    spare,
-  };
+  return { nets, spare };
 }
 
 const RANK: Readonly<Record<Signal['kind'], number>> = {

@@ -9,7 +9,7 @@ import {
 } from '../../house/geometry';
 import type { Box, House, Room } from '../../house/schema';
 import { boxPoint, distanceToFeature, featureOutline } from '../../plan/points';
-import { roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
+import { perRoom, roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
 import { openingBreak } from '../../plan/wall-spaces';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
 
@@ -86,6 +86,17 @@ function pathsWithin(view: RoomView, start: Point, kinds: ReadonlySet<string>, u
 const isAnyWithin = (view: RoomView, from: Point, kinds: ReadonlySet<string>, nearIn: number): boolean =>
   view.features.some((feature) => kinds.has(feature.kind) && distanceToFeature(view.room, feature, from) < nearIn);
 
+/** The doorways of a room with their two edges, looked up once for all of its boxes. */
+const doorwaysOf = perRoom(({ room, openings }) =>
+  openings.flatMap((seen) => {
+    const gap = openingBreak(seen);
+    if (!gap) return [];
+    const wall = wallLoop(room).walls.find((one) => one.id === seen.wall)!;
+    const edges = [pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn)] as const;
+    return [{ seen, gap, wall, edges }];
+  }),
+);
+
 /** Places across a doorway at which a cord is tried, besides its first jamb. */
 const CROSSINGS = 16;
 
@@ -107,12 +118,8 @@ export function cordPathTo(
   const from = boxPoint(house, box);
   const paths = pathsWithin(view, from, kinds, 0, nearIn);
   if (throughDoorways)
-    for (const seen of view.openings) {
-      const gap = openingBreak(seen);
-      if (!gap) continue;
-      const wall = wallLoop(view.room).walls.find((one) => one.id === seen.wall)!;
-      const ends = [pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn)] as const;
-      if (distance(from, nearestOnSegment(from, ...ends)) >= nearIn) continue;
+    for (const { seen, gap, wall, edges } of doorwaysOf(view)) {
+      if (distance(from, nearestOnSegment(from, edges[0], edges[1])) >= nearIn) continue;
       const behind = roomBehind(house, view.room.id, seen);
       const other = behind && viewRoom(house, behind.id);
       if (!other || !isAnyWithin(other, from, kinds, nearIn)) continue;

@@ -1,5 +1,7 @@
-import { passagesOf, shortest } from '../../control/passages';
 import type { Outlet } from '../../circuits/outlets';
+import { isSameStair } from '../../control/passages';
+import type { Room } from '../../house/schema';
+import { roomsBeyond } from '../alarm-places';
 import { commonPractice, defineRule, everyEdition, type Facts } from '../rule';
 
 /** Reached over a hatch, which is no way of the plan. */
@@ -23,17 +25,29 @@ export const groupAcrossFloors = defineRule({
   reads: 'lights',
   appliesTo: (facts) => acrossFloors(facts).length > 0,
   check: (facts, _limits, report) => {
-    const passages = passagesOf(facts.house);
     return acrossFloors(facts).map(({ name, switches }) => {
       const first = switches[0]!;
-      const reached = shortest(passages, first.room.id);
-      const lost = switches.find((one) => !reached.has(one.room.id));
+      const reached = roomsReached(facts, first.room);
+      const lost = switches.find((one) => !reached.has(one.room));
       if (!lost) return report.pass('joined', { name }, { room: first.room.id, box: first.box.id });
       const data = { name, a: first.room.name, b: lost.room.name };
       return report.fail('apart', data, { room: lost.room.id, box: lost.box.id });
     });
   },
 });
+
+/** The rooms that one gets to from a room over doors and stairs. */
+function roomsReached(facts: Facts, from: Room): ReadonlySet<Room> {
+  const reached = new Set([from]);
+  const views = new Map(facts.views.map((view) => [view.room, view]));
+  const stairs = facts.views.filter(({ room }) => room.kind === 'stair');
+  // A set that grows while it is walked gives what is added as well.
+  for (const room of reached) {
+    for (const next of roomsBeyond(facts, views.get(room)!)) if (!OVER_HATCH.test(next.kind)) reached.add(next);
+    for (const stair of stairs) if (isSameStair(room, stair.room)) reached.add(stair.room);
+  }
+  return reached;
+}
 
 /** Groups whose switches stand on more than one floor. */
 function acrossFloors({ house, outlets }: Facts): { readonly name: string; readonly switches: readonly Outlet[] }[] {
