@@ -95,7 +95,7 @@ describe('voltage drop along the feed order', () => {
   });
 
   it('two cables side by side are two lengths of cable', () => {
-    // Four switches in one box and their lamps in the next: hot, four switched wires and a neutral, more than a cable has.
+    // Five switches in one box and their lamps in the next: five switched wires and a neutral, more than a cable has.
     const lamps = ['L-0', 'L-1', 'L-2', 'L-3', 'L-4'];
     const house = wiringHouse({
       boxes: { S: [null, ...lamps.map(() => 'switch')], L: ['S', ...lamps.map(() => 'luminaire')] },
