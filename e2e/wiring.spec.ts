@@ -82,7 +82,7 @@ test('make-up: a card, its labels, another feed order, the proof, and a netlist 
   await feed.getByRole('button', { name: 'Leave it to the tool' }).click();
   await expect(feed).toContainText('By the tool: shortest cable');
   await feed.getByRole('button', { name: 'Find less wire in all circuits' }).click();
-  await feed.getByRole('button', { name: 'Cancel' }).click();
+  await feed.getByRole('button', { name: 'Cancel: Looking for less wire' }).click();
   const least = feed.getByRole('row', { name: /Least wire that the tool finds/ });
   await expect(least).toContainText('2 less than the best above', { timeout: 20_000 });
   await least.getByRole('button', { name: 'Take this' }).click();

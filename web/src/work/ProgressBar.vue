@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Progress } from './long-work';
 
-/** How far long work has come, and the way to stop it. */
+/** How far long work has come, and the way to stop it; the title tells one piece of work from another beside it. */
 defineProps<{ progress: Progress; title: string }>();
 const emit = defineEmits<{ cancel: [] }>();
 </script>
@@ -11,7 +11,7 @@ const emit = defineEmits<{ cancel: [] }>();
     <b>{{ title }}</b>
     <progress :value="progress.share" max="1" :aria-label="title" />
     <span class="muted grow">{{ progress.what }}</span>
-    <button class="plain-button" @click="emit('cancel')">Cancel</button>
+    <button class="plain-button" :aria-label="`Cancel: ${title}`" @click="emit('cancel')">Cancel</button>
   </div>
 </template>
 

@@ -162,7 +162,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
             <td colspan="3" role="status">
               looking, {{ Math.round(quiet.progress.value.share * 100) }} % {{ quiet.progress.value.what }}
             </td>
-            <td><button class="plain-button" @click="quiet.cancel()">Cancel</button></td>
+            <td><button class="plain-button" @click="quiet.cancel()">Stop looking</button></td>
           </template>
           <template v-else>
             <td>{{ saves > 0.5 ? `${Math.round(saves)} less than the best above` : 'nothing less than above' }}</td>
