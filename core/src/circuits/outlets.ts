@@ -59,45 +59,49 @@ function toOutlet(box: Box, device: Device, room: Room, load: Load | undefined):
   return outlet;
 }
 
-function keepList(circuit: Circuit | Room, outlets: readonly Outlet[]): readonly Outlet[] {
-  const known = listMemory.get(circuit);
-  if (known && isSame(known, outlets)) return known;
-  listMemory.set(circuit, outlets);
-  return outlets;
+/** Puts the list of before in the place of each that holds the same. */
+function keepLists(owners: Readonly<Record<string, Circuit | Room>>, lists: Map<string, readonly Outlet[]>): void {
+  for (const [id, outlets] of lists) {
+    const owner = owners[id]!;
+    const known = listMemory.get(owner);
+    if (known && isSame(known, outlets)) lists.set(id, known);
+    else listMemory.set(owner, outlets);
+  }
 }
 
 /** All outlets of a house by circuit; remembered by the identity of the house. */
 export function indexOutlets(house: House): OutletIndex {
   const known = indices.get(house);
   if (known) return known;
-  const loads = new Map(Object.values(house.loads).map((load) => [load.device, load]));
+  const loads = new Map<string, Load>();
+  for (const load of Object.values(house.loads)) if (load.device !== null) loads.set(load.device, load);
   const all: Outlet[] = [];
+  const byDevice = new Map<string, Outlet>();
+  const unassigned: Outlet[] = [];
   const kinds = { alarms: [] as Outlet[], lights: [] as Outlet[], loads: [] as Outlet[] };
-  const rooms = new Map<string, Outlet[]>();
-  const lists = new Map<string, Outlet[]>(Object.keys(house.circuits).map((id) => [id, []]));
+  const byRoom = new Map<string, Outlet[]>();
+  const byCircuit = new Map<string, Outlet[]>();
+  for (const id of Object.keys(house.circuits)) byCircuit.set(id, []);
   for (const box of Object.values(house.boxes)) {
     const room = house.rooms[box.room]!;
     for (const device of Object.values(box.devices)) {
       if (device.kind === 'blank' || device.kind === 'low-voltage') continue;
       const outlet = toOutlet(box, device, room, loads.get(device.id));
       all.push(outlet);
+      byDevice.set(device.id, outlet);
       if (outlet.load) kinds.loads.push(outlet);
       if (device.kind === 'alarm') kinds.alarms.push(outlet);
       else if (isOfLight(device)) kinds.lights.push(outlet);
-      const here = rooms.get(room.id);
+      const here = byRoom.get(room.id);
       if (here) here.push(outlet);
-      else rooms.set(room.id, [outlet]);
-      if (device.circuit !== null) lists.get(device.circuit)?.push(outlet);
+      else byRoom.set(room.id, [outlet]);
+      if (device.circuit !== null) byCircuit.get(device.circuit)?.push(outlet);
+      else if (device.kind !== 'switch') unassigned.push(outlet);
     }
   }
-  const index: OutletIndex = {
-    all,
-    ...keepKinds(house, kinds),
-    byCircuit: new Map([...lists].map(([id, outlets]) => [id, keepList(house.circuits[id]!, outlets)])),
-    byRoom: new Map([...rooms].map(([id, outlets]) => [id, keepList(house.rooms[id]!, outlets)])),
-    byDevice: new Map(all.map((outlet) => [outlet.device.id, outlet])),
-    unassigned: all.filter((outlet) => outlet.device.circuit === null && outlet.device.kind !== 'switch'),
-  };
+  keepLists(house.circuits, byCircuit);
+  keepLists(house.rooms, byRoom);
+  const index: OutletIndex = { all, ...keepKinds(house, kinds), byCircuit, byRoom, byDevice, unassigned };
   indices.set(house, index);
   return index;
 }

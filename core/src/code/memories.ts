@@ -7,15 +7,6 @@ import type { Facts, ReadsBoxes, Verdict } from './rule';
 
 /** Verdicts of a rule about one thing; null where it does not apply to it. */
 export type Verdicts = readonly Verdict[] | null;
-type Memory = Map<InForce, Verdicts>;
-
-const roomMemory = new WeakMap<RoomView, Memory>();
-
-function memoryOfRoom(view: RoomView): Memory {
-  let memory = roomMemory.get(view);
-  if (!memory) roomMemory.set(view, (memory = new Map()));
-  return memory;
-}
 
 /** The parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
 function groundOf(house: House): object {
@@ -28,66 +19,92 @@ function groundOf(house: House): object {
 }
 const grounds = new WeakMap<House['rooms'], readonly object[]>();
 
-interface Grounded {
+/** Things that rules are about one by one: the same key stands for the same thing as long as the ground is the same. */
+class Scope<T> {
+  readonly #places = new Map<readonly object[], Int32Array | null>();
+
+  constructor(
+    readonly ground: object,
+    readonly things: readonly T[],
+    readonly keys: readonly object[],
+  ) {}
+
+  /** Where each thing stood in an earlier list, -1 for one that is new; null where the lists are the same. */
+  placesIn(before: readonly object[]): Int32Array | null {
+    let places = this.#places.get(before);
+    if (places === undefined) this.#places.set(before, (places = findPlaces(this.keys, before)));
+    return places;
+  }
+}
+
+function findPlaces(keys: readonly object[], before: readonly object[]): Int32Array | null {
+  if (sameParts(keys, before)) return null;
+  const known = new Map(before.map((key, i) => [key, i]));
+  return Int32Array.from(keys, (key) => known.get(key) ?? -1);
+}
+
+/** What a rule said last of the things of its scope, thing by thing, and in one list. */
+interface Said {
   readonly ground: object;
-  readonly memory: Memory;
+  readonly keys: readonly object[];
+  readonly each: readonly Verdicts[];
+  readonly all: Verdicts;
 }
-const groundedMemory = new WeakMap<object, Grounded>();
+const said = new WeakMap<InForce, Said>();
 
-/** What is remembered of a thing as long as it stands on the same ground. */
-function memoryOn(ground: object, thing: object): Memory {
-  let known = groundedMemory.get(thing);
-  if (known?.ground !== ground) groundedMemory.set(thing, (known = { ground, memory: new Map() }));
-  return known.memory;
-}
+/** Rooms stand on no ground: what is seen of one is another object when anything in it is. */
+const NO_GROUND = {};
 
-/** Things that rules are about one by one, and what is remembered of each. */
-interface Remembered<T> {
-  readonly things: readonly T[];
-  readonly memories: readonly Memory[];
-}
-
-/** What is remembered of a house, looked up once for all rules; its wiring when the first rule asks for it. */
+/** What rules look at in a house, thing by thing, found once for all of them; its wiring when the first rule asks for it. */
 export class Memories {
   readonly ground: object;
-  readonly rooms: Remembered<RoomView>;
-  readonly circuits: Remembered<Circuit>;
-  #units: Remembered<UnitWiring> | undefined;
-  #makeUps: Remembered<BoxMakeUp> | undefined;
+  readonly rooms: Scope<RoomView>;
+  readonly circuits: Scope<Circuit>;
+  #units: Scope<UnitWiring> | undefined;
+  #makeUps: Scope<BoxMakeUp> | undefined;
 
   constructor(readonly facts: Facts) {
     const { house, views, circuits, outlets } = facts;
     this.ground = groundOf(house);
-    this.rooms = { things: views, memories: views.map(memoryOfRoom) };
+    this.rooms = new Scope(NO_GROUND, views, views);
     // The list of a circuit's outlets is the same object as long as circuit and outlets are.
-    this.circuits = {
-      things: circuits,
-      memories: circuits.map((circuit) => memoryOn(this.ground, outlets.byCircuit.get(circuit.id)!)),
-    };
+    const lists = circuits.map((circuit) => outlets.byCircuit.get(circuit.id)!);
+    this.circuits = new Scope(this.ground, circuits, lists);
   }
 
-  #on<T extends object>(things: readonly T[]): Remembered<T> {
-    return { things, memories: things.map((one) => memoryOn(this.ground, one)) };
+  get units(): Scope<UnitWiring> {
+    if (!this.#units) {
+      const { units } = wireHouse(this.facts.house);
+      this.#units = new Scope(this.ground, units, units);
+    }
+    return this.#units;
   }
 
-  get units(): Remembered<UnitWiring> {
-    return (this.#units ??= this.#on(wireHouse(this.facts.house).units));
-  }
-
-  get makeUps(): Remembered<BoxMakeUp> {
-    return (this.#makeUps ??= this.#on([...wireHouse(this.facts.house).boxes.values()]));
+  get makeUps(): Scope<BoxMakeUp> {
+    if (!this.#makeUps) {
+      const makeUps = [...wireHouse(this.facts.house).boxes.values()];
+      this.#makeUps = new Scope(this.ground, makeUps, makeUps);
+    }
+    return this.#makeUps;
   }
 }
 
-/** The verdicts about each thing in turn, remembered, or null where the rule applies to none. */
-export function gather<T>(force: InForce, { things, memories }: Remembered<T>, find: (thing: T) => Verdicts): Verdicts {
+/** The verdicts about each thing in turn, those about things that were there before remembered; null where the rule applies to none. */
+export function gather<T>(force: InForce, scope: Scope<T>, find: (thing: T) => Verdicts): Verdicts {
+  const { ground, things, keys } = scope;
+  const last = said.get(force);
+  const before = last?.ground === ground ? last : undefined;
+  const places = before && scope.placesIn(before.keys);
+  if (before && places === null) return before.all;
+  const each: Verdicts[] = [];
   let all: Verdict[] | null = null;
   for (let i = 0; i < things.length; i++) {
-    const memory = memories[i]!;
-    let verdicts = memory.get(force);
-    if (verdicts === undefined) memory.set(force, (verdicts = find(things[i]!)));
+    const place = places ? places[i]! : -1;
+    const verdicts = place >= 0 ? before!.each[place]! : find(things[i]!);
+    each.push(verdicts);
     if (verdicts) for (const one of verdicts) (all ??= []).push(one);
   }
+  said.set(force, { ground, keys, each, all });
   return all;
 }
 

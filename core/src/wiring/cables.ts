@@ -1,7 +1,7 @@
 import type { Awg, Box, Circuit, House } from '../house/schema';
 import type { Problem } from '../units/result';
 import { storedCables, type FeedNode, type FeedTree } from './feed-tree';
-import type { Signal, SignalPlan } from './signals';
+import { boxesBehind, type Signal, type SignalPlan } from './signals';
 import type { WiringUnit } from './unit';
 
 export type Colour = 'black' | 'red' | 'blue' | 'white' | 'bare';
@@ -111,8 +111,8 @@ function runTo(
   pulled: Kind | undefined,
 ): CableRunOf {
   const { awg, metal = 'copper' } = wireOf(unit.circuits);
-  const crossing = plan.crossing.get(node.box.id)!;
-  const ground = crossing.find(isGround)!;
+  const crossing = plan.crossing[node.at]!;
+  const { ground } = plan;
   let insulated = crossing.filter(isInsulated);
   let groups = share(insulated);
   let problems = NO_PROBLEMS;
@@ -132,14 +132,13 @@ function runTo(
 }
 
 const NO_PROBLEMS: readonly Problem[] = [];
-const isGround = ({ kind }: Signal): boolean => kind === 'ground';
 const isInsulated = ({ kind }: Signal): boolean => kind !== 'ground';
 const sourceOf = ({ parent }: FeedNode): string => parent?.box.tag ?? 'the panel';
 
 /** A neutral that only waits for later is the first to be left out of a cable that is already in the wall. */
 function withoutSpareNeutral(insulated: readonly Signal[], node: FeedNode, tree: FeedTree, plan: SignalPlan): Signal[] {
-  const fed = below(tree, node.box.id);
-  const used = new Set(plan.needs.filter((one) => fed.has(one.outlet.box.id)).map((one) => one.signal.key));
+  const fed = boxesBehind(tree, node.box);
+  const used = new Set(plan.needs.filter((one) => fed.has(one.outlet.box)).map((one) => one.signal.key));
   return insulated.filter((one) => one.kind !== 'neutral' || used.has(one.key));
 }
 
@@ -154,13 +153,6 @@ const twoCables = (node: FeedNode, insulated: readonly Signal[], cables: number)
   path: `boxes.${node.box.id}`,
   message: `${insulated.length} conductors cross from ${sourceOf(node)} to ${node.box.tag}: ${cables} cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.`,
 });
-
-/** Boxes that a box feeds, itself included. */
-function below(tree: FeedTree, box: string): ReadonlySet<string> {
-  const found = new Set([box]);
-  for (const node of tree.nodes) if (node.parent && found.has(node.parent.box.id)) found.add(node.box.id);
-  return found;
-}
 
 /** How many runs take more than one cable. */
 export const doubledRuns = (runs: readonly CableRunOf[]): number => runs.filter((run) => run.cables.length > 1).length;

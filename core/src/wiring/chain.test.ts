@@ -50,9 +50,9 @@ describe('the order of switches', () => {
           const distance = treeDistances(feedTree(house, unit!));
           const [group] = unit!.groups;
           const wire = (order: readonly Outlet[]) =>
-            distance(order[0]!.box.id, null) +
-            2 * order.slice(1).reduce((sum, one, i) => sum + distance(order[i]!.box.id, one.box.id), 0) +
-            Math.min(...group!.controls.map((to) => distance(order.at(-1)!.box.id, to.box.id)));
+            distance(order[0]!.box, null) +
+            2 * order.slice(1).reduce((sum, one, i) => sum + distance(order[i]!.box, one.box), 0) +
+            Math.min(...group!.controls.map((to) => distance(order.at(-1)!.box, to.box)));
           const best = Math.min(...permutations(group!.switches).map(wire));
           expect(wire(chainOrder(group!, distance).order)).toBeCloseTo(best, 6);
         },

@@ -1,21 +1,23 @@
 import type { Outlet } from '../circuits/outlets';
+import type { Box } from '../house/schema';
 import type { FeedNode, FeedTree } from './feed-tree';
 import { isCompanion, isSmart, mayBeInTheMiddle, type WiredGroup } from './unit';
 
-/** Distances along the cables of a tree, inches. */
-export function treeDistances(tree: FeedTree): (a: string, b: string | null) => number {
-  const byBox = new Map(tree.nodes.map((node) => [node.box.id, node]));
-  const depth = new Map<FeedNode, number>();
-  for (const node of tree.nodes) depth.set(node, (node.parent ? depth.get(node.parent)! : 0) + node.lengthIn);
+/** Distances along the cables of a tree, from a box to a box or to the panel (null), inches. */
+export function treeDistances({ nodes }: Pick<FeedTree, 'nodes'>): (a: Box, b: Box | null) => number {
+  const byBox = new Map(nodes.map((node) => [node.box, node]));
+  const depth: number[] = [];
+  for (const { parent, lengthIn } of nodes) depth.push((parent ? depth[parent.at]! : 0) + lengthIn);
+  const depthOf = (node: FeedNode | undefined) => (node ? depth[node.at]! : 0);
   return (a, b) => {
-    const above = new Set<FeedNode>();
-    for (let node = byBox.get(a); node; node = node.parent) above.add(node);
-    const from = depth.get(byBox.get(a)!) ?? 0;
-    if (b === null) return from;
-    let meet = byBox.get(b);
-    while (meet && !above.has(meet)) meet = meet.parent;
-    const to = depth.get(byBox.get(b)!) ?? 0;
-    return from + to - 2 * (meet ? depth.get(meet)! : 0);
+    const [from, to] = [byBox.get(a), b === null ? undefined : byBox.get(b)];
+    let [x, y] = [from, to];
+    // Parents stand before their children, so the later of two is never above the other.
+    while (x !== y) {
+      if (x && (!y || x.at > y.at)) x = x.parent;
+      else y = y!.parent;
+    }
+    return depthOf(from) + depthOf(to) - 2 * depthOf(x);
   };
 }
 
@@ -48,14 +50,14 @@ export const switchesToBuy = (places: number): Readonly<Record<'single-pole' | '
  * to what it controls. Exact over all orders (dynamic programme over subsets, Held and Karp 1962). Electronic controls keep to
  * the ends.
  */
-export function chainOrder(group: WiredGroup, distance: (a: string, b: string | null) => number): Chain {
+export function chainOrder(group: WiredGroup, distance: (a: Box, b: Box | null) => number): Chain {
   const { switches, controls } = group;
   const n = switches.length;
   if (group.group.inThisOrder || n === 1 || switches.some((one) => isSmart(one) || isCompanion(one)))
     return { group, order: switches };
-  const nearest = (one: Outlet) => Math.min(...controls.map((to) => distance(one.box.id, to.box.id)));
-  const between = switches.map((a) => switches.map((b) => distance(a.box.id, b.box.id)));
-  const fed = switches.map((one) => distance(one.box.id, null));
+  const nearest = (one: Outlet) => Math.min(...controls.map((to) => distance(one.box, to.box)));
+  const between = switches.map((a) => switches.map((b) => distance(a.box, b.box)));
+  const fed = switches.map((one) => distance(one.box, null));
   const lamps = switches.map(nearest);
   const full = (1 << n) - 1;
   const cost = new Float64Array((full + 1) * n).fill(Infinity);

@@ -3,7 +3,8 @@ import { expect, test } from 'vitest';
 import { boxFill, conductorFeet, treeOf, wireHouse, wireUnit, makeUpBox, type House } from '../index';
 import { wiringHouse } from '../test/wiring-house';
 import { doubledRuns } from './cables';
-import { PANEL, WireCounter, type ParentNumbers } from './count-wire';
+import { WireCounter } from './count-wire';
+import { PANEL, type Parents } from './unit-lengths';
 import { demo } from '../test/demo-house';
 
 /** A GFCI receptacle first, four three- and four-ways that see all, a fan and a light apart, a half that is switched. */
@@ -33,7 +34,7 @@ const guarded = wiringHouse({
 });
 
 /** Every box fed from one that was set before it, or from the panel: any tree there is, in some order of setting. */
-function anyTree(n: number, dice: readonly number[], firstBox: number | undefined): ParentNumbers {
+function anyTree(n: number, dice: readonly number[], firstBox: number | undefined): Parents {
   const order = Array.from({ length: n }, (_, i) => i).sort((a, b) => dice[a % dice.length]! - dice[b % dice.length]!);
   if (firstBox !== undefined) order.unshift(...order.splice(order.indexOf(firstBox), 1));
   const parents = new Int16Array(n);
@@ -48,17 +49,20 @@ function holds(house: House, runs: number): void {
   for (const { unit } of wireHouse({ ...house, cables: {} }).units) {
     const counter = new WireCounter(house, unit);
     const used = new Map<string, number>();
-    const first = unit.gfci && counter.boxes.indexOf(unit.gfci.box);
+    const first = unit.gfci && counter.lengths.boxes.indexOf(unit.gfci.box);
     fc.assert(
       fc.property(fc.array(fc.nat(1e6), { minLength: 11, maxLength: 11 }), (dice) => {
-        const parents = anyTree(counter.boxes.length, dice, first);
+        const parents = anyTree(counter.lengths.boxes.length, dice, first);
         const counted = counter.count(parents);
-        const wiring = wireUnit(house, unit, treeOf(counter.boxes, counter.parentsOf(parents), counter.lengths, unit));
+        const wiring = wireUnit(house, unit, treeOf(counter.lengths, parents, unit));
+        // What the counter knows of the terminals is what wiring finds.
+        expect(counter.needsOf(parents).needs).toEqual(wiring.plan.needs);
+        expect([...counter.needsOf(parents).spare]).toEqual([...wiring.plan.spare]);
         expect(counted.feet).toBeCloseTo(conductorFeet(wiring.runs), 6);
         expect(counted.doubled).toBe(doubledRuns(wiring.runs));
-        const cablesAt = counter.boxes.map((box) => makeUpBox(house, box, [wiring]).cables.length);
+        const cablesAt = counter.lengths.boxes.map((box) => makeUpBox(house, box, [wiring]).cables.length);
         expect(counted.mostCables).toBe(Math.max(...cablesAt));
-        counter.boxes.forEach((box, i) => {
+        counter.lengths.boxes.forEach((box, i) => {
           // The same key, the same fill: in whatever tree it came up before.
           const key = `${box.id} ${counter.fillKey(i)}`;
           const { usedIn3 } = boxFill(house, makeUpBox(house, box, [wiring]));
@@ -82,8 +86,8 @@ test('without the receptacle in front, and with sides that differ from tree to t
   const counter = new WireCounter(house, unit);
   fc.assert(
     fc.property(fc.array(fc.nat(1e6), { minLength: 11, maxLength: 11 }), (dice) => {
-      const parents = anyTree(counter.boxes.length, dice, undefined);
-      const wiring = wireUnit(house, unit, treeOf(counter.boxes, counter.parentsOf(parents), counter.lengths, unit));
+      const parents = anyTree(counter.lengths.boxes.length, dice, undefined);
+      const wiring = wireUnit(house, unit, treeOf(counter.lengths, parents, unit));
       expect(counter.count(parents).feet).toBeCloseTo(conductorFeet(wiring.runs), 6);
       expect(counter.count(parents).doubled).toBe(doubledRuns(wiring.runs));
     }),
@@ -94,6 +98,6 @@ test('without the receptacle in front, and with sides that differ from tree to t
 test('a tree that goes in a ring is refused', () => {
   const { unit } = wireHouse(guarded).units[0]!;
   const counter = new WireCounter(guarded, unit);
-  const ring = counter.boxes.map((_, i) => (i + 1) % counter.boxes.length);
+  const ring = counter.lengths.boxes.map((_, i) => (i + 1) % counter.lengths.boxes.length);
   expect(() => counter.count(Int16Array.from(ring))).toThrow(/leaves out 7 boxes/);
 });

@@ -1,9 +1,10 @@
 import type { Box, House } from '../house/schema';
 import { chainOrder, type Chain } from './chain';
 import { conductorsOf, share } from './cables';
-import { boxesOf, lengthsOf, treeOf, type Lengths, type Parents } from './feed-tree';
-import { inCableOrder, isFromPanel, planNeeds, type Signal } from './signals';
+import { treeOf } from './feed-tree';
+import { findNeeds, inCableOrder, isFromPanel, type Needs, type Signal } from './signals';
 import type { WiringUnit } from './unit';
+import { PANEL, UnitLengths, type Parents } from './unit-lengths';
 
 /** What a tree takes. */
 export interface WireCount {
@@ -15,18 +16,18 @@ export interface WireCount {
   readonly mostCables: number;
 }
 
-/** The panel, among the numbers of boxes. */
-export const PANEL = -1;
-
-/** Who feeds each box by number: a box before it, or the panel. */
-export type ParentNumbers = Int16Array;
-
 /** A signal with the boxes that need it, by number. */
 interface Need {
   readonly signal: Signal;
-  readonly boxes: Int16Array;
+  readonly boxes: readonly number[];
   readonly isNeutral: boolean;
   readonly fromPanel: boolean;
+}
+
+/** What terminals need, in full and for counting. */
+interface Known {
+  readonly needs: Needs;
+  readonly counted: readonly Need[];
 }
 
 /**
@@ -35,10 +36,7 @@ interface Need {
  * the switch that the feed reaches first where one neutral will do. So it is found by wiring once for each of those, and the rest is counting.
  */
 export class WireCounter {
-  readonly #numbers: ReadonlyMap<string, number>;
-  /** Inches from a box, or from the panel (the last row), to a box. */
-  readonly #inches: Float64Array;
-  readonly #needs = new Map<string, readonly Need[]>();
+  readonly #known = new Map<string, Known>();
   readonly #chained;
   /** Boxes of switches of which the first one reached has the neutral. */
   readonly #firstOf: readonly Int16Array[];
@@ -58,20 +56,14 @@ export class WireCounter {
   constructor(
     readonly house: House,
     readonly unit: WiringUnit,
-    readonly boxes: readonly Box[] = boxesOf(unit),
-    readonly lengths: Lengths = lengthsOf(house, unit, boxes),
+    readonly lengths: UnitLengths = new UnitLengths(house, unit),
   ) {
-    const n = this.boxes.length;
-    this.#numbers = new Map(this.boxes.map((box, i) => [box.id, i]));
-    this.#inches = new Float64Array((n + 1) * n);
-    for (let from = 0; from <= n; from++)
-      for (let to = 0; to < n; to++)
-        if (from !== to) this.#inches[from * n + to] = this.lengths(this.boxes[from]?.id ?? null, this.boxes[to]!.id);
+    const n = lengths.boxes.length;
     this.#chained = unit.groups.filter((one) => one.switches.length > 1);
     this.#firstOf = this.#chained
       .filter(({ group }) => group.seesAll === true)
-      .map(({ switches }) => Int16Array.from(switches, (one) => this.#numbers.get(one.box.id)!));
-    this.#gfci = unit.gfci ? this.#numbers.get(unit.gfci.box.id)! : PANEL;
+      .map(({ switches }) => Int16Array.from(switches, (one) => lengths.numberOf(one.box)));
+    this.#gfci = unit.gfci ? lengths.numberOf(unit.gfci.box) : PANEL;
     this.#order = new Int16Array(n);
     this.#hops = new Int16Array(n);
     this.#depthIn = new Float64Array(n);
@@ -84,24 +76,10 @@ export class WireCounter {
     this.#insulated = new Uint16Array(n);
   }
 
-  /** Inches of cable from a box, or the panel, to a box. */
-  inches(from: number, to: number): number {
-    const n = this.boxes.length;
-    return this.#inches[(from === PANEL ? n : from) * n + to]!;
-  }
-
-  numbersOf(parents: Parents): ParentNumbers {
-    return Int16Array.from(this.boxes, ({ id }) => this.#numbers.get(parents.get(id) ?? '') ?? PANEL);
-  }
-
-  parentsOf(numbers: ParentNumbers): Parents {
-    return new Map(this.boxes.map(({ id }, i) => [id, this.boxes[numbers[i]!]?.id ?? null]));
-  }
-
   /** What a tree takes. Every box must be on a way from the panel. */
-  count(parents: ParentNumbers): WireCount {
+  count(parents: Parents): WireCount {
     this.#walk(parents);
-    const needs = this.#needsOf(parents);
+    const { counted: needs } = this.#findOut(parents);
     const n = parents.length;
     const [crossing, neutrals, cables, insulated] = [this.#crossing, this.#neutrals, this.#cables, this.#insulated];
     crossing.fill(0);
@@ -127,7 +105,7 @@ export class WireCounter {
       const pieces = groups?.length ?? 1;
       if (pieces > 1) doubled++;
       const from = parents[i]!;
-      inches += this.inches(from, i) * conductors;
+      inches += this.lengths.inches(from, i) * conductors;
       cables[i]! += pieces;
       insulated[i]! += conductors - pieces;
       if (from === PANEL) continue;
@@ -148,7 +126,7 @@ export class WireCounter {
   }
 
   /** Counts who needs a signal at and below each box; returns how many there are. It crosses the runs with some of them below, and not all. */
-  #countBelow({ boxes, fromPanel }: Need, parents: ParentNumbers): number {
+  #countBelow({ boxes, fromPanel }: Need, parents: Parents): number {
     const counts = this.#counts.fill(0);
     for (const i of boxes) counts[i] = 1;
     for (let at = parents.length - 1; at >= 0; at--) {
@@ -158,7 +136,7 @@ export class WireCounter {
     return boxes.length + (fromPanel ? 1 : 0);
   }
 
-  #signalsTo(box: number, needs: readonly Need[], parents: ParentNumbers): Signal[] {
+  #signalsTo(box: number, needs: readonly Need[], parents: Parents): Signal[] {
     return needs.flatMap((need) => {
       const all = this.#countBelow(need, parents);
       return this.#counts[box]! > 0 && this.#counts[box]! < all ? [need.signal] : [];
@@ -166,7 +144,7 @@ export class WireCounter {
   }
 
   /** Boxes in an order that has parents first, with their depths. @throws on a tree that leaves a box out. */
-  #walk(parents: ParentNumbers): void {
+  #walk(parents: Parents): void {
     const [order, hops, depth, heads, next] = [this.#order, this.#hops, this.#depthIn, this.#heads, this.#next];
     const n = parents.length;
     heads.fill(PANEL);
@@ -180,7 +158,7 @@ export class WireCounter {
       for (let i = heads[from === PANEL ? n : from]!; i !== PANEL; i = next[i]!) {
         order[done++] = i;
         hops[i] = from === PANEL ? 0 : hops[from]! + 1;
-        depth[i] = (from === PANEL ? 0 : depth[from]!) + this.inches(from, i);
+        depth[i] = (from === PANEL ? 0 : depth[from]!) + this.lengths.inches(from, i);
       }
     };
     take(PANEL);
@@ -189,7 +167,7 @@ export class WireCounter {
   }
 
   /** Inches along the cables from box to box, or to the panel. */
-  #alongTree(a: number, b: number, parents: ParentNumbers): number {
+  #alongTree(a: number, b: number, parents: Parents): number {
     const [hops, depth] = [this.#hops, this.#depthIn];
     let [x, y] = [a, b];
     while (x !== y) {
@@ -199,10 +177,15 @@ export class WireCounter {
     return depth[a]! + (b === PANEL ? 0 : depth[b]!) - 2 * (x === PANEL ? 0 : depth[x]!);
   }
 
-  #needsOf(parents: ParentNumbers): readonly Need[] {
-    const numbers = this.#numbers;
-    const distance = (a: string, b: string | null) =>
-      this.#alongTree(numbers.get(a)!, b === null ? PANEL : numbers.get(b)!, parents);
+  /** What the terminals of a tree need: as {@link findNeeds}, and found already where such a tree was counted. */
+  needsOf(parents: Parents): Needs {
+    this.#walk(parents);
+    return this.#findOut(parents).needs;
+  }
+
+  #findOut(parents: Parents): Known {
+    const distance = (a: Box, b: Box | null) =>
+      this.#alongTree(this.lengths.numberOf(a), b === null ? PANEL : this.lengths.numberOf(b), parents);
     const chains = this.#chained.map((group) => chainOrder(group, distance));
     let key = '';
     for (const { order } of chains) for (const { device } of order) key += `${device.id} `;
@@ -214,37 +197,35 @@ export class WireCounter {
       for (const i of this.#order) if (parents[i] !== PANEL && behind[parents[i]!] === 1) behind[i] = 1;
       key += ` behind ${behind.join('')}`;
     }
-    let needs = this.#needs.get(key);
-    if (!needs) this.#needs.set(key, (needs = this.#find(parents, chains)));
-    return needs;
+    let known = this.#known.get(key);
+    if (!known) this.#known.set(key, (known = this.#find(parents, chains)));
+    return known;
   }
 
-  #find(parents: ParentNumbers, chains: readonly Chain[]): readonly Need[] {
-    const tree = treeOf(this.boxes, this.parentsOf(parents), this.lengths, this.unit);
-    const single = this.unit.groups.filter((one) => one.switches.length <= 1);
-    const inOrder = new Map(
-      [...chains, ...single.map((group): Chain => ({ group, order: group.switches }))].map((one) => [one.group, one]),
+  #find(parents: Parents, chains: readonly Chain[]): Known {
+    const { unit, lengths } = this;
+    const inOrder = unit.groups.map(
+      (group): Chain => chains.find((one) => one.group === group) ?? { group, order: group.switches },
     );
-    const plan = planNeeds(
-      this.house,
-      this.unit,
-      tree,
-      this.unit.groups.map((one) => inOrder.get(one)!),
-    );
-    const boxes = new Map<Signal, Set<number>>();
-    const add = (signal: Signal, box: string) => {
+    const needs = findNeeds(this.house, unit, treeOf(lengths, parents, unit), inOrder);
+    const boxes = new Map<Signal, number[]>();
+    const add = (signal: Signal, i: number) => {
       if (signal.kind === 'ground') return;
       const known = boxes.get(signal);
-      if (known) known.add(this.#numbers.get(box)!);
-      else boxes.set(signal, new Set([this.#numbers.get(box)!]));
+      if (!known) boxes.set(signal, [i]);
+      else if (!known.includes(i)) known.push(i);
     };
-    for (const { signal, outlet } of plan.needs) add(signal, outlet.box.id);
-    for (const [box, signal] of plan.spare) add(signal, box);
-    return [...boxes.keys()].sort(inCableOrder).map((signal) => ({
+    lengths.boxes.forEach(({ id }, i) => {
+      for (const { signal } of needs.needsAt.get(id) ?? []) add(signal, i);
+      const waiting = needs.spare.get(id);
+      if (waiting) add(waiting, i);
+    });
+    const counted = [...boxes.keys()].sort(inCableOrder).map((signal) => ({
       signal,
-      boxes: Int16Array.from(boxes.get(signal)!),
+      boxes: boxes.get(signal)!,
       isNeutral: signal.kind === 'neutral',
       fromPanel: isFromPanel(signal),
     }));
+    return { needs, counted };
   }
 }

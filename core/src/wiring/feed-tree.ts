@@ -1,11 +1,14 @@
-import { cableBetween, spotOfBox, spotOfPanel, type Spot } from '../circuits/cable-run';
+import { cableBetween, spotOfBox } from '../circuits/cable-run';
 import type { Box, Cable, Circuit, House } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
 import { groupBy } from '../units/group-by';
 import { wiringUnits, type WiringUnit } from './unit';
+import { boxesOf, PANEL, startOf, UnitLengths, type Parents } from './unit-lengths';
 
 /** A box on the way of the power, with the run of cable that brings it. */
 export interface FeedNode {
+  /** Its place among the nodes of the tree. */
+  readonly at: number;
   readonly box: Box;
   /** The box before it; undefined at the panel. */
   readonly parent: FeedNode | undefined;
@@ -28,58 +31,53 @@ export interface FeedTree {
 /** Cables at a box beyond which another way is looked for, so that boxes do not fill up: *common practice*. */
 const MOST_CABLES = 3;
 
-/** Where each box is to take its power from: a box, or null for the panel. */
-export type Parents = ReadonlyMap<string, string | null>;
+/** Stands for the box that feeds a box, as long as none does. */
+const NOBODY = -2;
 
-export const boxesOf = (unit: WiringUnit): Box[] => [...new Set(unit.outlets.map((one) => one.box))];
-
-/** Place of the panel; of its first box where no panel is drawn. */
-export const startOf = (house: House, unit: WiringUnit, boxes: readonly Box[]): Spot =>
-  unit.panel ? spotOfPanel(house, unit.panel) : spotOfBox(house, boxes[0]!);
-
-/** Lengths between boxes, and from the panel (null), remembered while a tree is sought. Inches. */
-export function lengthsOf(house: House, unit: WiringUnit, boxes: readonly Box[]) {
-  const spots = new Map<string | null, Spot>(boxes.map((box) => [box.id, spotOfBox(house, box)]));
-  if (boxes.length > 0) spots.set(null, startOf(house, unit, boxes));
-  return (from: string | null, to: string): number => cableBetween(spots.get(from)!, spots.get(to)!);
-}
-export type Lengths = ReturnType<typeof lengthsOf>;
+const removeAt = (list: number[], at: number): void => {
+  list.copyWithin(at, at + 1);
+  list.pop();
+};
 
 /** A tree that grows box by box, each from the nearest box that may feed it, three cables a box where it can be. */
-export class Growth {
-  readonly parents = new Map<string, string | null>();
-  readonly #cables = new Map<string, number>();
+class Growth {
+  readonly parents: Parents;
+  readonly #cables: Uint8Array;
 
-  constructor(readonly lengths: Lengths) {}
-
-  has(box: Box): boolean {
-    return this.parents.has(box.id);
+  constructor(readonly lengths: UnitLengths) {
+    this.parents = new Int16Array(lengths.boxes.length).fill(NOBODY);
+    this.#cables = new Uint8Array(lengths.boxes.length);
   }
 
-  #costOf(from: Box, to: Box): number {
-    return this.lengths(from.id, to.id) + (this.#isFull(from) ? 1e6 : 0);
+  has(box: number): boolean {
+    return this.parents[box] !== NOBODY;
   }
 
-  attach(box: Box, from: Box | undefined): void {
-    this.parents.set(box.id, from?.id ?? null);
-    this.#cables.set(box.id, 1);
-    if (from) this.#cables.set(from.id, (this.#cables.get(from.id) ?? 0) + 1);
+  #costOf(from: number, to: number): number {
+    return this.lengths.inches(from, to) + (this.#isFull(from) ? 1e6 : 0);
   }
 
-  #isFull(box: Box): boolean {
-    return (this.#cables.get(box.id) ?? 0) >= MOST_CABLES;
+  attach(box: number, from: number): void {
+    this.parents[box] = from;
+    this.#cables[box]!++;
+    if (from !== PANEL) this.#cables[from]!++;
   }
 
-  /** All of a set of boxes, the nearest each time (Prim), from the boxes given and from those that have come since. */
-  spread(boxes: readonly Box[], from: readonly Box[]): void {
+  #isFull(box: number): boolean {
+    return box !== PANEL && this.#cables[box]! >= MOST_CABLES;
+  }
+
+  /** All of some boxes, the nearest each time (Prim), from the boxes given and from those that have come since; from the panel where none is given. */
+  spread(boxes: readonly number[], from: readonly number[]): void {
     const sources = [...from];
-    const left = boxes.filter((box) => !this.has(box));
-    const wants: (Box | undefined)[] = left.map(() => undefined);
+    const left: number[] = [];
+    for (const box of boxes) if (!this.has(box) && !left.includes(box)) left.push(box);
+    const wants = left.map(() => PANEL);
     const costs = left.map(() => Infinity);
     const look = (i: number) => {
       const box = left[i]!;
-      wants[i] = undefined;
-      costs[i] = sources.length === 0 ? this.lengths(null, box.id) : Infinity;
+      wants[i] = PANEL;
+      costs[i] = sources.length === 0 ? this.lengths.inches(PANEL, box) : Infinity;
       for (const source of sources) {
         const cost = this.#costOf(source, box);
         if (cost < costs[i]!) [wants[i], costs[i]] = [source, cost];
@@ -89,20 +87,30 @@ export class Growth {
     while (left.length > 0) {
       let next = 0;
       for (let i = 1; i < left.length; i++) if (costs[i]! < costs[next]!) next = i;
-      const [box, source] = [left[next]!, wants[next]];
-      for (const list of [left, wants, costs]) list.splice(next, 1);
+      const [box, source] = [left[next]!, wants[next]!];
+      removeAt(left, next);
+      removeAt(wants, next);
+      removeAt(costs, next);
       this.attach(box, source);
       sources.push(box);
-      const full = source !== undefined && this.#isFull(source) ? source : undefined;
+      const full = this.#isFull(source) ? source : undefined;
       for (let i = 0; i < left.length; i++) {
         // Who wanted the box that is full now, or had only the panel to come from, looks again.
-        if (wants[i] === undefined || wants[i] === full) look(i);
+        if (wants[i] === PANEL || wants[i] === full) look(i);
         else {
           const cost = this.#costOf(box, left[i]!);
           if (cost < costs[i]!) [wants[i], costs[i]] = [box, cost];
         }
       }
     }
+  }
+
+  /** What no scheme has a place for, as a switch that controls nothing yet, from the nearest box that has power. */
+  feedTheRest(): Parents {
+    const all = this.lengths.boxes.map((_, i) => i);
+    const fed = all.filter((box) => this.has(box));
+    if (fed.length < all.length) this.spread(all, fed);
+    return this.parents;
   }
 }
 
@@ -114,106 +122,113 @@ const nearest = <T>(list: readonly T[], cost: (one: T) => number): T =>
   list.reduce((best, one) => (cost(one) < cost(best) ? one : best));
 
 /** Boxes that need power whatever the switches do. */
-function liveBoxes(unit: WiringUnit): Box[] {
+function liveBoxes(unit: WiringUnit, lengths: UnitLengths): number[] {
   const governed = new Set(unit.groups.flatMap(({ controls }) => controls.map((one) => one.device.id)));
-  const live = unit.outlets.filter(
-    ({ device }) =>
-      device.kind !== 'switch' &&
-      (!governed.has(device.id) || (device.kind === 'receptacle' && device.switched === 'half')),
-  );
-  return [...new Set(live.filter((one) => !isJoined(one)).map((one) => one.box))];
+  const boxes: number[] = [];
+  for (const one of unit.outlets) {
+    const { device } = one;
+    if (device.kind === 'switch' || isJoined(one)) continue;
+    if (!governed.has(device.id) || (device.kind === 'receptacle' && device.switched === 'half'))
+      boxes.push(lengths.numberOf(one.box));
+  }
+  return boxes;
 }
 const isJoined = ({ device }: Outlet) => device.kind === 'alarm' && !device.wireless;
 
 /** Alarms hang together, so that the wire that joins them runs nowhere else. */
-function addAlarms(growth: Growth, unit: WiringUnit, backbone: readonly Box[]): void {
-  const alarms = [...new Set(unit.outlets.filter(isJoined).map((one) => one.box))];
-  const [first] = alarms;
-  if (!first) return;
+function addAlarms(growth: Growth, unit: WiringUnit, backbone: readonly number[]): void {
+  const { lengths } = growth;
+  const alarms = unit.outlets.filter(isJoined).map((one) => lengths.numberOf(one.box));
+  if (alarms.length === 0) return;
   const entry =
     backbone.length > 0
-      ? nearest(alarms, (box) => Math.min(...backbone.map((from) => growth.lengths(from.id, box.id))))
-      : nearest(alarms, (box) => growth.lengths(null, box.id));
+      ? nearest(alarms, (box) => Math.min(...backbone.map((from) => (from === box ? 0 : lengths.inches(from, box)))))
+      : nearest(alarms, (box) => lengths.inches(PANEL, box));
   growth.spread([entry], backbone);
   growth.spread(alarms, [entry]);
+}
+
+/** A tree with nothing on it but the GFCI receptacle that is to protect all the rest. */
+function begin(unit: WiringUnit, lengths: UnitLengths): { growth: Growth; first: readonly number[] } {
+  const growth = new Growth(lengths);
+  if (!unit.gfci) return { growth, first: [] };
+  const first = lengths.numberOf(unit.gfci.box);
+  growth.attach(first, PANEL);
+  return { growth, first: [first] };
 }
 
 /**
  * The way most houses are roped: power over receptacles to one switch of each group, from there to its other switches, and from
  * the last of them to the lights. *Common practice*. What a group needs crosses only its own runs.
  */
-function switchFirst(unit: WiringUnit, lengths: Lengths): Parents {
-  const growth = new Growth(lengths);
-  if (unit.gfci) growth.attach(unit.gfci.box, undefined);
-  const chains = unit.groups.map(({ switches, controls }) => {
-    const toLamps = (one: Outlet) => Math.min(...controls.map((to) => lengths(one.box.id, to.box.id)));
-    const last = nearest(switches, toLamps);
-    const rest = switches.filter((one) => one !== last);
-    const first = rest.length > 0 ? nearest(rest, (one) => lengths(null, one.box.id)) : last;
-    return { first, last, between: rest.filter((one) => one !== first), controls };
+function switchFirst(unit: WiringUnit, lengths: UnitLengths): Parents {
+  const { growth, first: gfci } = begin(unit, lengths);
+  const placesOf = (list: readonly Outlet[]) => list.map((one) => lengths.numberOf(one.box));
+  const chains = unit.groups.map((group) => {
+    const switches = placesOf(group.switches);
+    const controls = placesOf(group.controls);
+    const last = nearest(switches, (box) => Math.min(...controls.map((to) => lengths.inches(box, to))));
+    const rest = switches.filter((_, i) => i !== switches.indexOf(last));
+    const first = rest.length > 0 ? nearest(rest, (box) => lengths.inches(PANEL, box)) : last;
+    return { first, last, between: rest.filter((_, i) => i !== rest.indexOf(first)), controls };
   });
-  const backbone = [...new Set([...liveBoxes(unit), ...chains.map((one) => one.first.box)])];
-  growth.spread(backbone, unit.gfci ? [unit.gfci.box] : []);
-  addAlarms(growth, unit, [...new Set([...(unit.gfci ? [unit.gfci.box] : []), ...backbone])]);
+  const backbone = [...liveBoxes(unit, lengths), ...chains.map((one) => one.first)];
+  growth.spread(backbone, gfci);
+  addAlarms(growth, unit, [...gfci, ...backbone]);
   for (const { first, last, between, controls } of chains) {
     let at = first;
-    const left = new Set(between);
-    while (left.size > 0 || at !== last) {
-      const next = left.size > 0 ? nearest([...left], (one) => lengths(at.box.id, one.box.id)) : last;
-      left.delete(next);
-      if (!growth.has(next.box)) growth.attach(next.box, at.box);
+    while (between.length > 0 || at !== last) {
+      const next = between.length > 0 ? nearest(between, (box) => lengths.inches(at, box)) : last;
+      if (between.length > 0) removeAt(between, between.indexOf(next));
+      if (!growth.has(next)) growth.attach(next, at);
       at = next;
     }
-    growth.spread([...new Set(controls.map((one) => one.box))], [last.box]);
+    growth.spread(controls, [last]);
   }
-  return growth.parents;
+  return growth.feedTheRest();
 }
 
 /** Power over receptacles and lights; switches hang at the end of a cable from the nearest light of their group. */
-function lightFirst(unit: WiringUnit, lengths: Lengths): Parents {
-  const growth = new Growth(lengths);
-  if (unit.gfci) growth.attach(unit.gfci.box, undefined);
-  const lamps = unit.groups.flatMap(({ controls }) => controls.map((one) => one.box));
-  const backbone = [...new Set([...liveBoxes(unit), ...lamps])];
-  growth.spread(backbone, unit.gfci ? [unit.gfci.box] : []);
+function lightFirst(unit: WiringUnit, lengths: UnitLengths): Parents {
+  const { growth, first } = begin(unit, lengths);
+  const placesOf = (list: readonly Outlet[]) => list.map((one) => lengths.numberOf(one.box));
+  const backbone = [...liveBoxes(unit, lengths), ...unit.groups.flatMap(({ controls }) => placesOf(controls))];
+  growth.spread(backbone, first);
   addAlarms(growth, unit, backbone);
-  for (const { switches, controls } of unit.groups)
-    growth.spread([...new Set(switches.map((one) => one.box))], [...new Set(controls.map((one) => one.box))]);
-  return growth.parents;
+  for (const { switches, controls } of unit.groups) growth.spread(placesOf(switches), placesOf(controls));
+  return growth.feedTheRest();
 }
 
 /** The parents that a scheme gives every box of a unit. */
-export function parentsBy(scheme: Scheme, unit: WiringUnit, lengths: Lengths): Parents {
+export function parentsBy(scheme: Scheme, unit: WiringUnit, lengths: UnitLengths): Parents {
   if (scheme === 'switch-first') return switchFirst(unit, lengths);
   if (scheme === 'light-first') return lightFirst(unit, lengths);
-  const growth = new Growth(lengths);
-  if (unit.gfci) growth.attach(unit.gfci.box, undefined);
-  growth.spread(boxesOf(unit), unit.gfci ? [unit.gfci.box] : []);
+  const { growth, first } = begin(unit, lengths);
+  growth.spread(
+    lengths.boxes.map((_, i) => i),
+    first,
+  );
   return growth.parents;
 }
 
-/** The tree that a choice of parents makes. Boxes on no way from the panel are left out. */
+/** The tree that a choice of parents makes. */
 export function treeOf(
-  boxes: readonly Box[],
+  lengths: UnitLengths,
   parents: Parents,
-  lengths: Lengths,
   unit: Pick<WiringUnit, 'id'>,
   scheme?: Scheme,
 ): FeedTree {
-  const byId = new Map(boxes.map((box) => [box.id, box]));
-  const children = new Map<string | null, Box[]>();
-  for (const [id, parent] of parents) {
-    const list = children.get(parent) ?? [];
-    list.push(byId.get(id)!);
-    children.set(parent, list);
-  }
   const nodes: FeedNode[] = [];
-  const visit = (box: Box, parent: FeedNode | undefined) => {
-    const node = { box, parent, lengthIn: lengths(parent?.box.id ?? null, box.id), run: `${unit.id}-${box.id}` };
-    nodes.push(node);
-    for (const child of children.get(box.id) ?? []) visit(child, node);
+  const visit = (from: number, parent: FeedNode | undefined) => {
+    for (let i = 0; i < parents.length; i++) {
+      if (parents[i] !== from) continue;
+      const box = lengths.boxes[i]!;
+      const node = { at: nodes.length, box, parent, lengthIn: lengths.inches(from, i), run: `${unit.id}-${box.id}` };
+      nodes.push(node);
+      visit(i, node);
+    }
   };
-  for (const box of children.get(null) ?? []) visit(box, undefined);
+  visit(PANEL, undefined);
   return { nodes, unfed: [], stored: false, scheme };
 }
 
@@ -225,7 +240,8 @@ function storedTree(house: House, unit: WiringUnit, cables: readonly Cable[], bo
       ...cables.flatMap((one) => [one.from, one.to]).flatMap((id) => (id === null ? [] : (house.boxes[id] ?? []))),
     ]),
   ];
-  const lengths = lengthsOf(house, unit, all);
+  const start = all.length > 0 ? startOf(house, unit, all) : undefined;
+  const spotOf = (id: string | null) => (id === null ? start! : spotOfBox(house, house.boxes[id]!));
   const ends = new Map<string | null, Cable[]>();
   for (const cable of cables)
     for (const end of [cable.from, cable.to]) ends.set(end, [...(ends.get(end) ?? []), cable]);
@@ -236,7 +252,13 @@ function storedTree(house: House, unit: WiringUnit, cables: readonly Cable[], bo
       const next = cable.from === at ? cable.to : cable.from;
       if (next === null || seen.has(next)) continue;
       seen.add(next);
-      const node = { box: house.boxes[next]!, parent, lengthIn: lengths(at, next), run: cable.id };
+      const node = {
+        at: nodes.length,
+        box: house.boxes[next]!,
+        parent,
+        lengthIn: cableBetween(spotOf(at), spotOf(next)),
+        run: cable.id,
+      };
       nodes.push(node);
       visit(next, node);
     }
@@ -266,9 +288,8 @@ export function feedTree(house: House, unit: WiringUnit, scheme: Scheme = 'switc
 
 /** The feed order that a scheme gives, whatever stands in the file. */
 export function schemeTree(house: House, unit: WiringUnit, scheme: Scheme): FeedTree {
-  const boxes = boxesOf(unit);
-  const lengths = lengthsOf(house, unit, boxes);
-  return treeOf(boxes, parentsBy(scheme, unit, lengths), lengths, unit, scheme);
+  const lengths = new UnitLengths(house, unit);
+  return treeOf(lengths, parentsBy(scheme, unit, lengths), unit, scheme);
 }
 
 /** The tree that a scheme gives. */
@@ -278,12 +299,12 @@ export interface SchemeParents {
 }
 
 /** What the schemes give a unit, each tree once: on many circuits all of them agree. */
-export function schemeParents(unit: WiringUnit, lengths: Lengths): readonly SchemeParents[] {
+export function schemeParents(unit: WiringUnit, lengths: UnitLengths): readonly SchemeParents[] {
   const different: SchemeParents[] = [];
   // Without switches there is nothing to go first.
   for (const scheme of unit.groups.length > 0 ? SCHEMES : (['switch-first'] as const)) {
     const parents = parentsBy(scheme, unit, lengths);
-    const isKnown = different.some((one) => [...parents].every(([box, from]) => one.parents.get(box) === from));
+    const isKnown = different.some((one) => one.parents.every((from, box) => parents[box] === from));
     if (!isKnown) different.push({ scheme, parents });
   }
   return different;

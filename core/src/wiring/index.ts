@@ -18,4 +18,5 @@ export * from './prove';
 export * from './signals';
 export * from './solve';
 export * from './unit';
+export * from './unit-lengths';
 export * from './wired-run';

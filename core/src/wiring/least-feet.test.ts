@@ -1,14 +1,12 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import {
-  boxesOf,
   boxFill,
   conductorFeet,
   edit,
   feedTree,
   keepFeeds,
   leastFeet,
-  lengthsOf,
   makeUpBox,
   netlistOf,
   prove,
@@ -16,6 +14,8 @@ import {
   wireHouse,
   wireUnit,
   type House,
+  PANEL,
+  UnitLengths,
   type Parents,
 } from '../index';
 import { wiringHouse } from '../test/wiring-house';
@@ -34,39 +34,39 @@ function scattered(places: readonly { x: number; y: number }[]): House {
 }
 
 /** Every rooted tree over so many boxes: by Cayley (n + 1)^(n − 1) of them. */
-function everyTree(ids: readonly string[]): Parents[] {
+function everyTree(n: number): Parents[] {
   const all: Parents[] = [];
-  const choose = (i: number, parents: Map<string, string | null>) => {
-    if (i === ids.length) {
-      const rooted = ids.every((id) => {
-        const seen = new Set<string>();
-        for (let at: string | null = id; at !== null; at = parents.get(at)!) {
-          if (seen.has(at)) return false;
-          seen.add(at);
-        }
-        return true;
-      });
-      if (rooted) all.push(new Map(parents));
-      return;
+  const parents = new Int16Array(n);
+  const isTree = () =>
+    parents.every((_, box) => {
+      let at = box;
+      for (let steps = 0; at !== PANEL; at = parents[at]!) if (++steps > n) return false;
+      return true;
+    });
+  const choose = (i: number) => {
+    if (i === n) return void (isTree() && all.push(parents.slice()));
+    for (let from = PANEL; from < n; from++) {
+      if (from === i) continue;
+      parents[i] = from;
+      choose(i + 1);
     }
-    for (const from of [null, ...ids]) if (from !== ids[i]) choose(i + 1, new Map([...parents, [ids[i]!, from]]));
   };
-  choose(0, new Map());
+  choose(0);
   return all;
 }
 
 test('beside every tree there is, on circuits of four boxes: never more wire than the best that overfills and doubles nothing', () => {
   const place = fc.record({ x: fc.integer({ min: 20, max: 1180 }), y: fc.integer({ min: 20, max: 1180 }) });
   const ratios: number[] = [];
-  expect(everyTree(['a', 'b', 'c', 'd'])).toHaveLength(125);
+  expect(everyTree(4)).toHaveLength(125);
   fc.assert(
     fc.property(fc.array(place, { minLength: 4, maxLength: 4 }), (places) => {
       const house = scattered(places);
       const { unit } = wireHouse(house).units[0]!;
-      const boxes = boxesOf(unit);
-      const lengths = lengthsOf(house, unit, boxes);
-      const best = everyTree(boxes.map((box) => box.id))
-        .map((parents) => wireUnit(house, unit, treeOf(boxes, parents, lengths, unit)))
+      const lengths = new UnitLengths(house, unit);
+      const { boxes } = lengths;
+      const best = everyTree(boxes.length)
+        .map((parents) => wireUnit(house, unit, treeOf(lengths, parents, unit)))
         .filter(({ tree }) => tree.nodes.filter((node) => node.parent === undefined).length === 1)
         .filter(({ runs }) => runs.every((run) => run.cables.length === 1))
         .filter((one) => boxes.every((box) => boxFill(house, makeUpBox(house, box, [one])).fits !== false))

@@ -1,13 +1,14 @@
 import { edit, type Edited } from '../house/edit';
-import type { House } from '../house/schema';
+import type { Box, House } from '../house/schema';
 import type { OnProgress, Result } from '../units/result';
 import { boxFill } from './box-fill';
 import { conductorFeet } from './cables';
 import { writeFeed } from './compare-feeds';
-import { PANEL, WireCounter, type ParentNumbers } from './count-wire';
-import { parentsBy, SCHEMES, treeOf, type Parents } from './feed-tree';
+import { WireCounter } from './count-wire';
+import { parentsBy, SCHEMES, treeOf, type FeedTree } from './feed-tree';
 import { makeUpBox, wireByChoice, wireHouse, wireUnit, type UnitWiring } from './make-up';
 import type { WiringUnit } from './unit';
+import { PANEL, type Parents } from './unit-lengths';
 
 /** A feed order that was sought for one circuit, and what it saves. */
 export interface FeedPlan {
@@ -36,7 +37,7 @@ const isBetter = (a: Worth, b: Worth) => (a.trouble !== b.trouble ? a.trouble < 
 /** A tree with its worth. */
 interface Judged {
   readonly worth: Worth;
-  readonly parents: ParentNumbers;
+  readonly parents: Parents;
 }
 
 class Search {
@@ -55,18 +56,18 @@ class Search {
   ) {
     this.house = { ...house, cables: {} };
     this.counter = new WireCounter(this.house, unit);
-    this.#fits = this.counter.boxes.map(() => new Map());
-    const all = this.counter.boxes.map((_, i) => i);
+    this.#fits = this.counter.lengths.boxes.map(() => new Map());
+    const all = this.counter.lengths.boxes.map((_, i) => i);
     this.#near = all.map((to) => {
       const others = all.filter((one) => one !== to);
-      others.sort((a, b) => this.counter.inches(a, to) - this.counter.inches(b, to));
+      others.sort((a, b) => this.counter.lengths.inches(a, to) - this.counter.lengths.inches(b, to));
       return [...others.slice(0, NEIGHBOURS), PANEL];
     });
   }
 
   /** Boxes that no box of the catalogue holds, or that were chosen and are too small, in the tree that was counted last. */
-  #overfull(parents: ParentNumbers): number {
-    const { boxes } = this.counter;
+  #overfull(parents: Parents): number {
+    const { boxes } = this.counter.lengths;
     let wiring: UnitWiring | undefined;
     let overfull = 0;
     for (let i = 0; i < boxes.length; i++) {
@@ -82,19 +83,18 @@ class Search {
     return overfull;
   }
 
-  #wire(parents: ParentNumbers): UnitWiring {
-    const { boxes, lengths } = this.counter;
-    const tree = treeOf(boxes, this.counter.parentsOf(parents), lengths, this.unit);
-    return wireUnit(this.house, this.unit, tree);
+  #wire(parents: Parents): UnitWiring {
+    const tree = treeOf(this.counter.lengths, parents, this.unit);
+    return wireUnit(this.house, this.unit, tree, this.counter.needsOf(parents));
   }
 
-  judge(parents: ParentNumbers): Judged {
+  judge(parents: Parents): Judged {
     const { doubled, feet } = this.counter.count(parents);
     return { worth: { trouble: doubled + this.#overfull(parents), feet }, parents };
   }
 
   /** A tree that is better than the best, or undefined. What is dear to find out is asked last. */
-  #beats(best: Worth, parents: ParentNumbers): Judged | undefined {
+  #beats(best: Worth, parents: Parents): Judged | undefined {
     const { doubled, feet } = this.counter.count(parents);
     if (!isBetter({ trouble: doubled, feet }, best)) return undefined;
     const worth = { trouble: doubled + this.#overfull(parents), feet };
@@ -102,7 +102,7 @@ class Search {
   }
 
   /** Hangs one box after the other where it saves most, round and round until none of them can be hung better. */
-  descend(start: ParentNumbers, onRound: (worth: Worth) => void): Judged {
+  descend(start: Parents, onRound: (worth: Worth) => void): Judged {
     let here = this.judge(start);
     const n = start.length;
     for (let at = 0, idle = 0; idle < n; at = (at + 1) % n) {
@@ -121,8 +121,8 @@ class Search {
    * Where a box may hang instead: nowhere below itself; what a GFCI receptacle protects stays behind it; and from the panel only what
    * hangs there already, since a breaker takes one conductor (NEC 110.14(A)). The tree that is tried is written over by the next.
    */
-  #tryMoves(parents: ParentNumbers, id: number, tryOne: (parents: ParentNumbers) => void): void {
-    const first = this.unit.gfci ? this.counter.boxes.indexOf(this.unit.gfci.box) : undefined;
+  #tryMoves(parents: Parents, id: number, tryOne: (parents: Parents) => void): void {
+    const first = this.unit.gfci ? this.counter.lengths.boxes.indexOf(this.unit.gfci.box) : undefined;
     if (id === first) return;
     const below = this.#below(parents, id);
     const turned = parents.slice();
@@ -169,9 +169,9 @@ class Search {
 
   /** The best of all trees with one home run, each tried. */
   outright(): Judged {
-    const n = this.counter.boxes.length;
+    const n = this.counter.lengths.boxes.length;
     const parents = new Int16Array(n);
-    const gfci = this.unit.gfci ? this.counter.boxes.indexOf(this.unit.gfci.box) : undefined;
+    const gfci = this.unit.gfci ? this.counter.lengths.boxes.indexOf(this.unit.gfci.box) : undefined;
     let best: Judged | undefined;
     const isTree = (root: number) => {
       for (let i = 0; i < n; i++) {
@@ -201,7 +201,7 @@ class Search {
   }
 
   /** A box and all that it feeds. */
-  #below(parents: ParentNumbers, id: number): ReadonlySet<number> {
+  #below(parents: Parents, id: number): ReadonlySet<number> {
     const below = new Set([id]);
     for (let size = 0; size < below.size;) {
       size = below.size;
@@ -218,19 +218,16 @@ class Search {
  */
 export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress = () => undefined): FeedPlan {
   const search = new Search(house, unit);
-  const { counter } = search;
+  const { lengths } = search.counter;
+  const { boxes } = lengths;
   const nowWired = wireByChoice(house, unit);
-  const now = nowWired.tree;
-  const standing: Parents = new Map(now.nodes.map((node) => [node.box.id, node.parent?.box.id ?? null]));
-  const known = new Set(counter.boxes.map((box) => box.id));
-  const homeRuns = now.nodes.filter((node) => node.parent === undefined).length;
-  const isWhole = homeRuns === 1 && now.unfed.length === 0 && now.nodes.every((node) => known.has(node.box.id));
-  if (counter.boxes.length === 0) return planOf(search.judge(new Int16Array(0)));
-  if (counter.boxes.length <= OUTRIGHT_UP_TO) return planOf(search.outright());
-  const starts = [...(isWhole ? [standing] : []), ...SCHEMES.map((one) => parentsBy(one, unit, counter.lengths))];
+  if (boxes.length === 0) return planOf(search.judge(new Int16Array(0)));
+  if (boxes.length <= OUTRIGHT_UP_TO) return planOf(search.outright());
+  const standing = parentsIn(nowWired.tree, boxes);
+  const starts = [...(standing ? [standing] : []), ...SCHEMES.map((one) => parentsBy(one, unit, lengths))];
   let best: Judged | undefined;
   starts.forEach((start, i) => {
-    const found = search.descend(counter.numbersOf(start), ({ feet }) =>
+    const found = search.descend(start, ({ feet }) =>
       onProgress((i + 0.5) / starts.length, `${unit.circuits[0]!.name}, ${Math.round(feet)} conductor-feet`),
     );
     if (!best || isBetter(found.worth, best.worth)) best = found;
@@ -241,11 +238,24 @@ export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress
     return {
       unit: unit.id,
       name: unit.circuits.map((one) => one.name).join(' and '),
-      parents: [...counter.parentsOf(parents)],
+      parents: boxes.map(({ id }, i) => [id, boxes[parents[i]!]?.id ?? null]),
       beforeFt: conductorFeet(nowWired.runs),
       afterFt: worth.feet,
     };
   }
+}
+
+/** A tree by numbers, where it has one home run and these boxes, no more and no less. */
+function parentsIn({ nodes, unfed }: FeedTree, boxes: readonly Box[]): Parents | undefined {
+  const homeRuns = nodes.filter((node) => node.parent === undefined).length;
+  if (homeRuns !== 1 || unfed.length > 0 || nodes.length !== boxes.length) return undefined;
+  const parents = new Int16Array(boxes.length);
+  for (const { box, parent } of nodes) {
+    const at = boxes.indexOf(box);
+    if (at < 0) return undefined;
+    parents[at] = parent ? boxes.indexOf(parent.box) : PANEL;
+  }
+  return parents;
 }
 
 /** The same for every circuit that the tool feeds; what somebody has drawn by hand stays. Only what saves wire is kept. */

@@ -6,18 +6,10 @@ import type { Problem } from '../units/result';
 import { cablesOf, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from './chain';
 import { WireCounter } from './count-wire';
-import {
-  boxesOf,
-  feedTree,
-  lengthsOf,
-  schemeParents,
-  storedCables,
-  treeOf,
-  type FeedTree,
-  type SchemeParents,
-} from './feed-tree';
-import { planSignals, type SignalPlan, type TerminalName } from './signals';
+import { feedTree, schemeParents, storedCables, treeOf, type FeedTree, type SchemeParents } from './feed-tree';
+import { findNeeds, planSignals, type Needs, type SignalPlan, type TerminalName } from './signals';
 import { wiringUnits, type WiringUnit } from './unit';
+import { UnitLengths } from './unit-lengths';
 
 /** One unit with everything that follows from its feed order. */
 export interface UnitWiring {
@@ -78,11 +70,20 @@ export interface HouseWiring {
 const USUAL_MAKE_UP: MakeUp = makeUpSchema.parse({});
 export const makeUpOf = (house: Pick<House, 'standards'>): MakeUp => house.standards.makeUp ?? USUAL_MAKE_UP;
 
-/** Wires one unit along a tree. */
-export function wireUnit(house: House, unit: WiringUnit, tree: FeedTree): UnitWiring {
+function needsAlong(house: House, unit: WiringUnit, tree: FeedTree): Needs {
   const distance = treeDistances(tree);
   const chains = unit.groups.map((group): Chain => chainOrder(group, distance));
-  const plan = planSignals(house, unit, tree, chains);
+  return findNeeds(house, unit, tree, chains);
+}
+
+/** Wires one unit along a tree; what its terminals need may be known already. */
+export function wireUnit(
+  house: House,
+  unit: WiringUnit,
+  tree: FeedTree,
+  needs: Needs = needsAlong(house, unit, tree),
+): UnitWiring {
+  const plan = planSignals(tree, needs);
   const runs = cablesOf(house, unit, tree, plan);
   const unfed = tree.unfed.map((box): Problem => ({
     code: 'unfed',
@@ -104,18 +105,18 @@ const MANY_CABLES = 3;
  */
 export function wireByChoice(house: House, unit: WiringUnit): UnitWiring {
   if (storedCables(house, unit).length > 0) return wireUnit(house, unit, feedTree(house, unit));
-  const boxes = boxesOf(unit);
-  const lengths = lengthsOf(house, unit, boxes);
+  const lengths = new UnitLengths(house, unit);
   const ways = schemeParents(unit, lengths);
-  const { scheme, parents } = ways.length > 1 ? leastOf(ways, new WireCounter(house, unit, boxes, lengths)) : ways[0]!;
-  return wireUnit(house, unit, treeOf(boxes, parents, lengths, unit, scheme));
+  const counter = ways.length > 1 ? new WireCounter(house, unit, lengths) : undefined;
+  const { scheme, parents } = counter ? leastOf(ways, counter) : ways[0]!;
+  return wireUnit(house, unit, treeOf(lengths, parents, unit, scheme), counter?.needsOf(parents));
 }
 
 function leastOf(ways: readonly SchemeParents[], counter: WireCounter): SchemeParents {
   let best = ways[0]!;
-  let least = counter.count(counter.numbersOf(best.parents));
+  let least = counter.count(best.parents);
   for (const way of ways.slice(1)) {
-    const count = counter.count(counter.numbersOf(way.parents));
+    const count = counter.count(way.parents);
     const isWorse = count.doubled > least.doubled || count.mostCables > Math.max(MANY_CABLES, least.mostCables);
     if (!isWorse && least.feet - count.feet > WORTH_IT_FT) [best, least] = [way, count];
   }

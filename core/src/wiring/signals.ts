@@ -1,5 +1,5 @@
 import type { Outlet } from '../circuits/outlets';
-import type { House } from '../house/schema';
+import type { Box, House } from '../house/schema';
 import { hardwareAt, type Chain, type SwitchHardware } from './chain';
 import type { FeedTree } from './feed-tree';
 import { neutralAt } from './neutral-at-switch';
@@ -43,16 +43,21 @@ export type TerminalName =
   | 'signal'
   | 'join';
 
-export interface SignalPlan {
+/** What the terminals of a unit need. It follows from the order of the switches, and from what is behind what. */
+export interface Needs {
+  readonly chains: readonly Chain[];
   readonly needs: readonly TerminalNeed[];
   /** The same by the box they are in. */
   readonly needsAt: ReadonlyMap<string, readonly TerminalNeed[]>;
-  readonly chains: readonly Chain[];
-  readonly hardware: ReadonlyMap<string, SwitchHardware>;
-  /** Signals on the run to each box from the one before it, by box id; the neutral that is there for later last. */
-  readonly crossing: ReadonlyMap<string, readonly Signal[]>;
   /** Neutrals that wait in a box with nothing that uses them yet, by box id. */
   readonly spare: ReadonlyMap<string, Signal>;
+  readonly ground: Signal;
+}
+
+export interface SignalPlan extends Needs {
+  readonly hardware: ReadonlyMap<string, SwitchHardware>;
+  /** Signals on the run to each box of the tree from the one before it; the ground last. */
+  readonly crossing: readonly (readonly Signal[])[];
 }
 
 /** Appliances that take 120 V as well: three conductors and ground, *common practice*. */
@@ -75,11 +80,21 @@ export function wantsNeutral({ device, load }: Outlet): boolean {
 
 type Side = 'line' | 'load';
 
+const NO_BOXES: ReadonlySet<Box> = new Set();
+
+/** A box and all that it feeds. */
+export function boxesBehind({ nodes }: Pick<FeedTree, 'nodes'>, box: Box): ReadonlySet<Box> {
+  const behind = new Set([box]);
+  for (const node of nodes) if (node.parent && behind.has(node.parent.box)) behind.add(node.box);
+  return behind;
+}
+
 /** Builds the nets of one unit. */
 class Nets {
   readonly needs: TerminalNeed[] = [];
   readonly needsAt = new Map<string, TerminalNeed[]>();
-  readonly #below = new Set<string>();
+  /** Boxes behind the protecting receptacle, its own included: all on its load side. */
+  readonly #behind: ReadonlySet<Box>;
   /** Every signal once, by its key: a circuit has few, and its terminals and boxes ask for them again and again. */
   readonly #signals = new Map<string, Signal>();
 
@@ -87,16 +102,11 @@ class Nets {
     readonly unit: WiringUnit,
     tree: FeedTree,
   ) {
-    // Everything behind the protecting receptacle, its own box included, is on its load side.
-    const { gfci } = unit;
-    if (gfci)
-      for (const node of tree.nodes)
-        if (node.box.id === gfci.box.id || (node.parent && this.#below.has(node.parent.box.id)))
-          this.#below.add(node.box.id);
+    this.#behind = unit.gfci ? boxesBehind(tree, unit.gfci.box) : NO_BOXES;
   }
 
-  sideOf(boxes: readonly string[]): Side {
-    return boxes.every((box) => this.#below.has(box)) ? 'load' : 'line';
+  sideOf(outlets: readonly Outlet[]): Side {
+    return this.#behind.size > 0 && outlets.every((one) => this.#behind.has(one.box)) ? 'load' : 'line';
   }
 
   #after(side: Side): string {
@@ -158,9 +168,12 @@ class Nets {
   }
 }
 
+/** What is wired together in one group: its switches and what they control. */
+const membersOf = ({ group, order }: Chain): readonly Outlet[] => [...order, ...group.controls];
+
 function needsOfChain(nets: Nets, chain: Chain): void {
   const { group, order } = chain;
-  const side = nets.sideOf([...order, ...group.controls].map((one) => one.box.id));
+  const side = nets.sideOf(membersOf(chain));
   const hot = nets.hot(group.circuit, side);
   const last = order.length - 1;
   order.forEach((one, i) => {
@@ -203,7 +216,7 @@ function needsOfOutlet(nets: Nets, outlet: Outlet, joinsAlarms: boolean): void {
   const { device } = outlet;
   const { unit } = nets;
   const circuit = device.circuit!;
-  const side = nets.sideOf([outlet.box.id]);
+  const side = nets.sideOf([outlet]);
   if (device.kind !== 'alarm') nets.add(outlet, 'ground', nets.ground());
   if (unit.gfci?.device.id === device.id) {
     nets.add(outlet, 'line-hot', nets.hot(circuit, 'line'));
@@ -227,59 +240,35 @@ function depthOf(tree: FeedTree, box: string): number {
   return depth;
 }
 
-type Chains = readonly Chain[];
-
 /** What every terminal of a unit needs, and which signals cross each run of its tree. */
-export function planSignals(house: House, unit: WiringUnit, tree: FeedTree, chains: Chains): SignalPlan {
-  const { nets, spare } = findNeeds(house, unit, tree, chains);
-  const hardware = new Map(
-    chains.flatMap((chain) => chain.order.map((one, i) => [one.device.id, hardwareAt(chain, i)] as const)),
-  );
-  return {
-    needs: nets.needs,
-    needsAt: nets.needsAt,
-    chains,
-    hardware,
-    crossing: crossings(nets, tree, spare),
-    spare,
-  };
+export function planSignals(tree: FeedTree, needs: Needs): SignalPlan {
+  const hardware = new Map<string, SwitchHardware>();
+  for (const chain of needs.chains) chain.order.forEach((one, i) => hardware.set(one.device.id, hardwareAt(chain, i)));
+  return { ...needs, hardware, crossing: crossings(tree, needs) };
 }
 
-/** The needs alone, where what crosses the runs is counted and not written down. */
-export function planNeeds(
-  house: House,
-  unit: WiringUnit,
-  tree: FeedTree,
-  chains: Chains,
-): Pick<SignalPlan, 'needs' | 'spare'> {
-  const { nets, spare } = findNeeds(house, unit, tree, chains);
-  return { needs: nets.needs, spare };
-}
-
-function findNeeds(house: House, unit: WiringUnit, tree: FeedTree, chains: Chains) {
+/** What every terminal of a unit needs along a tree, the switches of each group being in this order. */
+export function findNeeds(house: House, unit: WiringUnit, tree: FeedTree, chains: readonly Chain[]): Needs {
   const nets = new Nets(unit, tree);
-  const fed = new Set(tree.nodes.map((node) => node.box.id));
-  const live = unit.outlets.filter((one) => fed.has(one.box.id));
-  const governed = new Set(chains.flatMap(({ group }) => group.controls.map((one) => one.device.id)));
-  for (const chain of chains)
-    if ([...chain.order, ...chain.group.controls].every((one) => fed.has(one.box.id))) needsOfChain(nets, chain);
+  const isFed = (one: Outlet) => !tree.unfed.includes(one.box);
+  const live = unit.outlets.filter(isFed);
+  const governed = new Set<string>();
+  for (const { group } of chains) for (const one of group.controls) governed.add(one.device.id);
+  for (const chain of chains) if (membersOf(chain).every(isFed)) needsOfChain(nets, chain);
   const alarms = live.filter((one) => one.device.kind === 'alarm' && !one.device.wireless);
   for (const one of live)
     if (one.device.kind !== 'switch' && !governed.has(one.device.id)) needsOfOutlet(nets, one, alarms.length > 1);
   const spare = new Map<string, Signal>();
-  const uses = new Set(
-    nets.needs.filter((one) => one.signal.kind === 'neutral').map((one) => `${one.outlet.box.id} ${one.signal.key}`),
-  );
   const depth = (box: string) => depthOf(tree, box);
-  for (const { group, order } of chains) {
+  for (const chain of chains) {
+    const { group, order } = chain;
+    const neutral = nets.neutral(nets.sideOf(membersOf(chain)));
     const oneOf: [string, Signal][] = [];
     let served = false;
     for (const one of order) {
-      const side = nets.sideOf([...order, ...group.controls].map((each) => each.box.id));
-      const neutral = nets.neutral(side);
-      if (!fed.has(one.box.id)) continue;
+      if (!isFed(one)) continue;
       const { needed } = neutralAt(group, one, house.job.edition);
-      const has = uses.has(`${one.box.id} ${neutral.key}`);
+      const has = nets.needsAt.get(one.box.id)?.some(({ signal }) => signal === neutral) ?? false;
       if (needed === 'one' && !has) oneOf.push([one.box.id, neutral]);
       else if (needed === 'one') served = true;
       else if (needed !== 'no' && !has) spare.set(one.box.id, neutral);
@@ -288,7 +277,7 @@ function findNeeds(house: House, unit: WiringUnit, tree: FeedTree, chains: Chain
     const nearest = oneOf.sort(([a], [b]) => depth(a) - depth(b))[0];
     if (nearest && !served) spare.set(...nearest);
   }
-  return { nets, spare };
+  return { chains, needs: nets.needs, needsAt: nets.needsAt, spare, ground: nets.ground() };
 }
 
 const RANK: Readonly<Record<Signal['kind'], number>> = {
@@ -309,31 +298,24 @@ export const isFromPanel = ({ kind, key }: Signal): boolean =>
   kind === 'ground' || /^(hot|neutral)\/.*\/line/.test(key);
 
 /** A signal crosses a run when somebody on either side of it needs it; the panel gives what is on the line side. */
-function crossings(
-  nets: Nets,
-  tree: FeedTree,
-  spare: ReadonlyMap<string, Signal>,
-): ReadonlyMap<string, readonly Signal[]> {
-  const { nodes } = tree;
-  const at = new Map<string, number>();
-  for (let i = 0; i < nodes.length; i++) at.set(nodes[i]!.box.id, i);
-  const parents = nodes.map((node) => (node.parent ? at.get(node.parent.box.id)! : -1));
+function crossings({ nodes }: FeedTree, { needsAt, spare, ground }: Needs): readonly (readonly Signal[])[] {
   /** Which nodes need a signal; one may stand there twice. */
   const needed = new Map<Signal, number[]>();
-  const add = (signal: Signal, box: string) => {
-    const i = at.get(box);
-    if (i === undefined || signal.kind === 'ground') return;
+  const add = (signal: Signal, node: number) => {
+    if (signal.kind === 'ground') return;
     const list = needed.get(signal);
-    if (list) list.push(i);
-    else needed.set(signal, [i]);
+    if (list) list.push(node);
+    else needed.set(signal, [node]);
   };
-  for (const { signal, outlet } of nets.needs) add(signal, outlet.box.id);
-  for (const [box, signal] of spare) add(signal, box);
+  for (const { at, box } of nodes) {
+    for (const { signal } of needsAt.get(box.id) ?? []) add(signal, at);
+    const waiting = spare.get(box.id);
+    if (waiting) add(waiting, at);
+  }
   const crossing = nodes.map((): Signal[] => []);
-  const ordered = [...needed.keys()].sort(inCableOrder);
   /** How many boxes at and below each node need the signal. */
   const counts = new Uint16Array(nodes.length);
-  for (const signal of ordered) {
+  for (const signal of [...needed.keys()].sort(inCableOrder)) {
     counts.fill(0);
     let all = isFromPanel(signal) ? 1 : 0;
     for (const i of needed.get(signal)!) {
@@ -343,12 +325,12 @@ function crossings(
     // Children stand behind their parents, so from the end each is done before the box that feeds it.
     for (let i = nodes.length - 1; i >= 0; i--) {
       const count = counts[i]!;
-      const parent = parents[i]!;
-      if (parent >= 0) counts[parent]! += count;
+      const parent = nodes[i]!.parent;
+      if (parent) counts[parent.at]! += count;
       if (count > 0 && count < all) crossing[i]!.push(signal);
     }
   }
   // The ground comes from the panel and goes to every box.
-  for (const list of crossing) list.push(nets.ground());
-  return new Map(nodes.map((node, i) => [node.box.id, crossing[i]!]));
+  for (const list of crossing) list.push(ground);
+  return crossing;
 }
