@@ -107,6 +107,8 @@ function throughStuds(a: InWall, b: InWall): number {
 }
 
 export interface TreeNode {
+  /** Its place among the nodes of the run. */
+  readonly at: number;
   readonly box: Box;
   /** The box before it; undefined at the panel. */
   readonly parent: TreeNode | undefined;

@@ -48,13 +48,10 @@ export function measureDrop(house: House, circuit: Circuit, run: CableRun): Circ
   return drop;
 }
 
-/** Where a home run comes from. */
-const PANEL = -1;
-
 function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const outlets = outletsOn(house, circuit);
   const order = new Map<Box, number>();
-  for (let i = 0; i < run.nodes.length; i++) order.set(run.nodes[i]!.box, i);
+  for (const { at, box } of run.nodes) order.set(box, at);
   // Plain arrays: small typed ones cost more than what they hold.
   const through = run.nodes.map(() => 0);
   const isPlugged = run.nodes.map(() => false);
@@ -64,32 +61,34 @@ function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
     through[i]! += knownAmps(outlet);
     if (isGeneralReceptacle(outlet)) isPlugged[i] = true;
   }
-  const parents = run.nodes.map(({ parent }) => (parent ? order.get(parent.box)! : PANEL));
   // Parents stand before their children, so from the end each is complete before it is added to the box that feeds it.
-  for (let i = run.nodes.length - 1; i > 0; i--) if (parents[i] !== PANEL) through[parents[i]!]! += through[i]!;
+  for (const { at, parent } of [...run.nodes].reverse()) if (parent) through[parent.at]! += through[at]!;
   const stretch = circuit.lengthFt === undefined ? 1 : circuit.lengthFt / run.farthestFt;
   const ampFeet: number[] = [];
-  let worst = { i: 0, product: -Infinity, amps: 0 };
-  for (let i = 0; i < run.nodes.length; i++) {
-    const { edgeIn, pathIn } = run.nodes[i]!;
-    ampFeet[i] = (ampFeet[parents[i]!] ?? 0) + (through[i]! * edgeIn * stretch) / 12;
-    const plugged = isPlugged[i] ? Math.min(PLUGGED_A, circuit.ratingA * 0.8) : 0;
-    const product = ampFeet[i]! + (plugged * pathIn * stretch) / 12;
-    if (product > worst.product) worst = { i, product, amps: through[i]! + plugged };
+  let farthest = run.nodes[0]!;
+  let most = -Infinity;
+  let amps = 0;
+  for (const node of run.nodes) {
+    const { at, parent, edgeIn, pathIn } = node;
+    ampFeet.push((parent ? ampFeet[parent.at]! : 0) + (through[at]! * edgeIn * stretch) / 12);
+    const plugged = isPlugged[at] ? Math.min(PLUGGED_A, circuit.ratingA * 0.8) : 0;
+    const product = ampFeet[at]! + (plugged * pathIn * stretch) / 12;
+    if (product <= most) continue;
+    farthest = node;
+    most = product;
+    amps = through[at]! + plugged;
   }
-  const farthest = run.nodes[worst.i]!;
   const volts = circuitVolts(circuit);
   const metal = circuit.metal ?? 'copper';
-  const drop = voltageDrop(1, worst.product, volts, circuit.awg, metal);
-  const larger =
-    drop.share > DROP_BRANCH ? sizeForDrop(1, worst.product, volts, circuit.awg, DROP_BRANCH, metal) : undefined;
+  const drop = voltageDrop(1, most, volts, circuit.awg, metal);
+  const larger = drop.share > DROP_BRANCH ? sizeForDrop(1, most, volts, circuit.awg, DROP_BRANCH, metal) : undefined;
   const cure = larger && isOverDevice(larger) && outlets.some(isSmallDevice) ? undefined : larger;
   return {
     ...drop,
     at: farthest.box,
     feet: (farthest.pathIn * stretch) / 12,
     measured: circuit.lengthFt !== undefined,
-    amps: worst.amps,
+    amps,
     cure,
   };
 }

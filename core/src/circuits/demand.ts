@@ -27,7 +27,8 @@ export interface Demand {
   readonly largestA: number | undefined;
   readonly ownRules: OwnRules | undefined;
   readonly plateUnread: boolean;
-  readonly steps: readonly SumStep[];
+  /** The working, written out when somebody asks. */
+  readonly steps: () => readonly SumStep[];
 }
 const PLAIN = { largestA: undefined, ownRules: undefined, plateUnread: false } as const;
 
@@ -66,10 +67,10 @@ function coolingDemand(load: Load): Demand | undefined {
   const { mcaA, mocpA, name } = load;
   const own = { breakerA: 0, ownRules: 'cooling' } as const;
   if (mcaA === undefined || mocpA === undefined) {
-    const steps = [{ what: name, sum: 'enter MCA and MOCP off its plate', section: '440.4(B)', wrong: true }];
+    const steps = () => [{ what: name, sum: 'enter MCA and MOCP off its plate', section: '440.4(B)', wrong: true }];
     return { ...own, conductorA: ampsOf(load), largestA: undefined, plateUnread: true, steps };
   }
-  const steps = [
+  const steps = () => [
     { what: 'conductor, by its plate', sum: `MCA ${a(mcaA)}`, section: '440.4(B)' },
     { what: 'largest breaker, by its plate', sum: `MOCP ${a(mocpA)}`, section: '440.22, 240.4(G)' },
   ];
@@ -81,7 +82,7 @@ function motorDemand(load: Load, volts: number): Demand | undefined {
   if (!load.motor || load.hp === undefined) return undefined;
   const flc = flcOf(load);
   const largest = nextStandardRating(flc * MOTOR_BREAKER_SHARE) ?? Infinity;
-  const steps = [
+  const steps = () => [
     { what: `${load.name}, ${load.hp} hp at ${volts} V`, sum: a(flc), section: 'Table 430.248' },
     { what: 'conductor', sum: `${a(flc)} × 1.25 = ${a(flc * 1.25)}`, section: '430.22' },
     {
@@ -99,7 +100,7 @@ function welderDemand(load: Load): Demand | undefined {
   const amps = ampsOf(load);
   const share = welderShare(load.dutyPercent);
   const largest = nextStandardRating(amps * WELDER_BREAKER_SHARE) ?? Infinity;
-  const steps = [
+  const steps = () => [
     {
       what: `${load.name}, duty ${load.dutyPercent} %`,
       sum: `${a(amps)} × ${share} = ${a(amps * share)}`,
@@ -117,7 +118,7 @@ function rangeDemand(outlets: readonly Outlet[], loads: readonly Load[], volts: 
   const plateVa = loads.reduce((sum, load) => sum + load.va, 0);
   const amps = cookingVa / volts;
   const leastA = plateVa >= RANGE_VA ? RANGE_LEAST_A : 0;
-  const steps: SumStep[] = [
+  const steps = (): SumStep[] => [
     {
       what: loads.map((load) => load.name).join(' and '),
       sum: `${Math.round(plateVa)} VA on the plate`,
@@ -130,14 +131,17 @@ function rangeDemand(outlets: readonly Outlet[], loads: readonly Load[], volts: 
           sum: `${Math.round(cookingVa)} VA ÷ ${volts} V = ${a(amps)}`,
           section: 'Table 220.55 column C, Note 1',
         },
+    ...(leastA > 0 ? [{ what: '8¾ kW or more', sum: 'not under 40 A', section: RANGE_LEAST[edition] }] : []),
+    ...(loads.length > 1
+      ? [
+          {
+            what: 'taps',
+            sum: 'not under 20 A, each for its load, no longer than servicing needs',
+            section: RANGE_LEAST[edition],
+          },
+        ]
+      : []),
   ];
-  if (leastA > 0) steps.push({ what: '8¾ kW or more', sum: 'not under 40 A', section: RANGE_LEAST[edition] });
-  if (loads.length > 1)
-    steps.push({
-      what: 'taps',
-      sum: 'not under 20 A, each for its load, no longer than servicing needs',
-      section: RANGE_LEAST[edition],
-    });
   return { ...PLAIN, conductorA: amps, breakerA: Math.max(amps, leastA), steps };
 }
 
@@ -146,28 +150,31 @@ function plainDemand(house: House, circuit: Circuit, loads: readonly Load[], vol
   const known = measureCircuitLoad(house, circuit, 'area');
   const motors = loads.filter((load) => load.motor && load.hp !== undefined);
   const largest = motors.reduce((most, load) => Math.max(most, flcOf(load)), 0);
-  const plain = known.va / volts;
   const sum = known.sizedAmps + largest * 0.25;
-  const steps: SumStep[] = [];
-  for (const line of known.lines.filter((one) => one.va > 0))
+  const steps = (): SumStep[] => {
+    const plain = known.va / volts;
+    const steps: SumStep[] = [];
+    for (const line of known.lines.filter((one) => one.va > 0))
+      steps.push({
+        what: line.count > 1 ? `${line.count} × ${line.what}` : line.what,
+        sum: `${Math.round(line.va)} VA ÷ ${volts} V = ${a(line.va / volts)}`,
+        section: line.source,
+      });
+    for (const load of loads.filter((one) => one.continuous))
+      steps.push({
+        what: `${load.name} at 125 %`,
+        sum: `${a(ampsOf(load))} × 1.25 = ${a(ampsOf(load) * 1.25)}`,
+        section: continuousSection(load.kind, house.job.edition),
+      });
+    if (motors.length > 0)
+      steps.push({ what: 'largest motor at 125 %', sum: `+ ${a(largest * 0.25)}`, section: '430.24' });
     steps.push({
-      what: line.count > 1 ? `${line.count} × ${line.what}` : line.what,
-      sum: `${Math.round(line.va)} VA ÷ ${volts} V = ${a(line.va / volts)}`,
-      section: line.source,
+      what: 'known load',
+      sum: Math.abs(sum - plain) > 0.005 ? `${a(plain)}, counted as ${a(sum)}` : a(plain),
+      section: '210.19(A), 210.20(A)',
     });
-  for (const load of loads.filter((one) => one.continuous))
-    steps.push({
-      what: `${load.name} at 125 %`,
-      sum: `${a(ampsOf(load))} × 1.25 = ${a(ampsOf(load) * 1.25)}`,
-      section: continuousSection(load.kind, house.job.edition),
-    });
-  if (motors.length > 0)
-    steps.push({ what: 'largest motor at 125 %', sum: `+ ${a(largest * 0.25)}`, section: '430.24' });
-  steps.push({
-    what: 'known load',
-    sum: Math.abs(sum - plain) > 0.005 ? `${a(plain)}, counted as ${a(sum)}` : a(plain),
-    section: '210.19(A), 210.20(A)',
-  });
+    return steps;
+  };
   return { ...PLAIN, conductorA: sum, breakerA: sum, steps };
 }
 

@@ -1,4 +1,10 @@
-import { cableAmpacity, largestBreakerFor, smallestNmFor, type Lying } from '../electrical/conductors';
+import {
+  cableAmpacity,
+  largestBreakerFor,
+  smallestNmFor,
+  type CableAmpacity,
+  type Lying,
+} from '../electrical/conductors';
 import { DROP_BRANCH } from '../electrical/voltage-drop';
 import type { Awg, Circuit, Edition, House } from '../house/schema';
 import type { CableRun } from './cable-run';
@@ -20,7 +26,8 @@ export interface Sizing {
   readonly largestBreakerA: number;
   /** The smallest cable that will do for this breaker and load; undefined when none of the table will. */
   readonly fitting: Awg | undefined;
-  readonly steps: readonly SumStep[];
+  /** The working, written out when somebody asks. */
+  readonly steps: () => readonly SumStep[];
 }
 
 /** Hottest attic air where nobody has said, °F: *common practice* for a vented attic in summer. */
@@ -40,39 +47,49 @@ const AMPACITY_TABLE: Readonly<Record<Edition, string>> = {
   '2020': 'Table 310.16',
   '2023': 'Table 310.16',
 };
-function cableSteps(
-  house: House,
-  circuit: Circuit,
-  demand: Demand,
-): { steps: SumStep[]; largestA: number; ampacityA: number } {
-  const { edition } = house.job;
+/** How a circuit's cable lies and what it carries so, with the largest breaker on it. */
+interface CableOf {
+  readonly lying: Lying;
+  readonly several: boolean;
+  readonly ampacity: CableAmpacity;
+  readonly largestA: number;
+}
+
+function cableOf(house: House, circuit: Circuit, demand: Demand): CableOf {
   const lying = lyingOf(house, circuit);
   const several = servesSeveralReceptacles(outletsOn(house, circuit));
-  const cable = cableAmpacity(circuit.awg, lying);
+  const ampacity = cableAmpacity(circuit.awg, lying);
+  const largestA = demand.largestA ?? largestBreakerFor(circuit.awg, several, lying);
+  return { lying, several, ampacity, largestA };
+}
+
+function cableSteps(house: House, circuit: Circuit, demand: Demand, cable: CableOf): SumStep[] {
+  const { edition } = house.job;
+  const { lying, several, largestA } = cable;
+  const { ambient, bundle, startA, capA, ampacityA } = cable.ampacity;
   const steps: SumStep[] = [];
-  const corrected = cable.ambient !== 1 || cable.bundle !== 1;
+  const corrected = ambient !== 1 || bundle !== 1;
   const name = `No. ${circuit.awg} ${lying.metal === 'aluminium' ? 'aluminium' : 'copper NM-B'}`;
-  if (cable.ambient !== 1)
+  if (ambient !== 1)
     steps.push({
       what: `attic at ${Math.round(house.standards.atticF ?? USUAL_ATTIC_F)} °F`,
-      sum: `factor ${cable.ambient}`,
+      sum: `factor ${ambient}`,
       section: edition === '2014' || edition === '2017' ? 'Table 310.15(B)(2)(a)' : 'Table 310.15(B)(1)',
     });
-  if (cable.bundle !== 1)
+  if (bundle !== 1)
     steps.push({
       what: `${lying.cables} cables through one sealed opening`,
-      sum: `${(lying.cables ?? 1) * 2} conductors: factor ${cable.bundle}`,
+      sum: `${(lying.cables ?? 1) * 2} conductors: factor ${bundle}`,
       section: edition === '2014' || edition === '2017' ? '334.80, 310.15(B)(3)(a)' : '334.80, 310.15(C)(1)',
     });
   steps.push({
     what: name,
     sum: corrected
-      ? `${a(cable.startA)} at 90 °C${cable.ambient === 1 ? '' : ` × ${cable.ambient}`}${cable.bundle === 1 ? '' : ` × ${cable.bundle}`} = ${a(cable.startA * cable.ambient * cable.bundle)}, not over ${a(cable.capA)} at 60 °C: ${a(cable.ampacityA)}`
-      : `carries ${a(cable.capA)} at 60 °C`,
+      ? `${a(startA)} at 90 °C${ambient === 1 ? '' : ` × ${ambient}`}${bundle === 1 ? '' : ` × ${bundle}`} = ${a(startA * ambient * bundle)}, not over ${a(capA)} at 60 °C: ${a(ampacityA)}`
+      : `carries ${a(capA)} at 60 °C`,
     section: `334.80, ${AMPACITY_TABLE[edition]}`,
-    wrong: cable.ampacityA < demand.conductorA - 1e-9,
+    wrong: ampacityA < demand.conductorA - 1e-9,
   });
-  const largestA = demand.largestA ?? largestBreakerFor(circuit.awg, several, lying);
   if (demand.largestA === undefined)
     steps.push({
       what: 'largest breaker on it',
@@ -89,7 +106,7 @@ function cableSteps(
     section: demand.ownRules ? '240.6' : '210.20(A), 240.6',
     wrong: circuit.ratingA > largestA || circuit.ratingA < demand.breakerA - 1e-9,
   });
-  return { steps, largestA, ampacityA: cable.ampacityA };
+  return steps;
 }
 
 interface Remembered {
@@ -109,22 +126,22 @@ export function sizeCircuit(house: House, circuit: Circuit): Sizing {
   if (known && known.circuit === circuit && known.standards === standards && known.edition === edition)
     return known.sizing;
   const demand = demandOf(house, circuit);
-  const cable = cableSteps(house, circuit, demand);
-  const lying = lyingOf(house, circuit);
+  const cable = cableOf(house, circuit, demand);
+  const { lying, several } = cable;
   // Under articles 430 and 440 the conductor has only to carry; its breaker is theirs.
   const fitting =
     demand.ownRules && !demand.plateUnread
       ? smallestNmFor(0, demand.conductorA, false, lying)
-      : smallestNmFor(circuit.ratingA, demand.conductorA, servesSeveralReceptacles(outlets), lying);
+      : smallestNmFor(circuit.ratingA, demand.conductorA, several, lying);
   const sizing = {
     ownRules: demand.ownRules,
     plateUnread: demand.plateUnread,
     conductorA: demand.conductorA,
-    ampacityA: cable.ampacityA,
+    ampacityA: cable.ampacity.ampacityA,
     leastBreakerA: demand.breakerA,
     largestBreakerA: cable.largestA,
     fitting,
-    steps: [...demand.steps, ...cable.steps],
+    steps: () => [...demand.steps(), ...cableSteps(house, circuit, demand, cable)],
   };
   memory.set(outlets, { circuit, standards, edition, sizing });
   return sizing;
@@ -132,7 +149,7 @@ export function sizeCircuit(house: House, circuit: Circuit): Sizing {
 
 /** The whole working of a circuit, the voltage drop of its run included where there is one. */
 export function showSum(house: House, circuit: Circuit, run: CableRun | undefined): readonly SumStep[] {
-  const { steps } = sizeCircuit(house, circuit);
+  const steps = sizeCircuit(house, circuit).steps();
   if (!run) return steps;
   const drop = measureDrop(house, circuit, run);
   const volts = circuitVolts(circuit);

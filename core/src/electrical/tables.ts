@@ -67,7 +67,7 @@ export const AMBIENT_FACTORS: readonly (readonly [upToC: number, f60: number, f7
 
 /** Factor of ambient temperature for the 90 °C column, from which NM-B is corrected; 0 beyond the table. */
 export const ambientFactor90 = (ambientC: number): number =>
-  AMBIENT_FACTORS.find(([upTo]) => Math.round(ambientC) <= upTo)?.[3] ?? 0;
+  AMBIENT_FACTORS.find((band) => Math.round(ambientC) <= band[0])?.[3] ?? 0;
 
 /** Adjustment for more than three current-carrying conductors together: Table 310.15(B)(3)(a), 310.15(C)(1) from 2020. */
 export function bundleFactor(conductors: number): number {

@@ -97,12 +97,14 @@ const isWithin = ({ fromIn, toIn }: Shadow, atIn: number): boolean => atIn > fro
 /** What stands in the way of using a box on a wall. */
 export function shadowsOver(view: RoomView, box: Box): readonly Shadow[] {
   if (box.at.kind !== 'wall') return [];
+  const shadows = shadowsOf(view);
+  if (shadows.length === 0) return shadows;
   const { heightIn } = box.at;
   const loop = wallLoop(view.room);
   const atIn = toLoop(loop, box.at.wall, box.at.alongIn);
   const receptacle = receptaclesOf(box).length > 0;
   const inJamb = Object.values(box.devices).some((one) => one.kind === 'switch' && one.style === 'door-jamb');
-  return shadowsOf(view).filter((one) => {
+  return shadows.filter((one) => {
     const inside = isWithin(one, atIn) || isWithin(one, atIn + loop.lengthIn) || isWithin(one, atIn - loop.lengthIn);
     // An open door hides a switch from whoever comes in, but for the one in its jamb, which feels it; a receptacle behind it is
     // still wall space and can be used.

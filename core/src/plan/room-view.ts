@@ -34,10 +34,13 @@ export interface Partition {
   readonly alongIn: number;
 }
 
+/** A wall of a neighbour behind one of the room's, and from where to where along it, inches; not clipped to its ends. */
 interface Overlap {
   readonly other: Room;
   readonly wall: LoopWall;
   readonly otherWall: LoopWall;
+  readonly fromIn: number;
+  readonly toIn: number;
 }
 
 /** Whether two walls run opposite ways, back to back, no further apart than a wall is thick. */
@@ -84,8 +87,9 @@ function facingWalls(room: Room, other: Room): Overlap[] {
   for (const wall of wallLoop(room).walls)
     for (const otherWall of wallLoop(other).walls) {
       if (!areBackToBack(wall, otherWall)) continue;
-      const [from, to] = projectOnto(wall, otherWall, 0, otherWall.lengthIn);
-      if (Math.min(to, wall.lengthIn) - Math.max(from, 0) > 0.5) found.push({ other, wall, otherWall });
+      const [fromIn, toIn] = projectOnto(wall, otherWall, 0, otherWall.lengthIn);
+      if (Math.min(toIn, wall.lengthIn) - Math.max(fromIn, 0) > 0.5)
+        found.push({ other, wall, otherWall, fromIn, toIn });
     }
   return found;
 }
@@ -177,11 +181,9 @@ export function roomBehind(house: House, roomId: string, seen: SeenOpening): Roo
   if (!seen.own) return house.rooms[seen.opening.room];
   const room = house.rooms[roomId]!;
   const middle = seen.alongIn + seen.widthIn / 2;
-  return facingOf(house, room).find(({ wall, otherWall }) => {
-    if (wall.id !== seen.wall) return false;
-    const [from, to] = projectOnto(wall, otherWall, 0, otherWall.lengthIn);
-    return from <= middle && middle <= to;
-  })?.other;
+  return facingOf(house, room).find(
+    ({ wall, fromIn, toIn }) => wall.id === seen.wall && fromIn <= middle && middle <= toIn,
+  )?.other;
 }
 
 const partitionsByRooms = new WeakMap<House['rooms'], Map<string, readonly Partition[]>>();
@@ -194,14 +196,13 @@ function partitionsOf(house: House, room: Room): readonly Partition[] {
   if (!found) {
     const facing = facingOf(house, room);
     found = wallLoop(room).walls.flatMap((wall) => {
-      const spans = facing
-        .filter((one) => one.wall.id === wall.id)
-        .map(({ otherWall }) => projectOnto(wall, otherWall, 0, otherWall.lengthIn))
-        .sort((a, b) => a[0] - b[0]);
-      return spans.flatMap(([, to], i) => {
-        const next = spans[i + 1];
-        const gap = next ? next[0] - to : Infinity;
-        return next && gap > 0.5 && gap <= THICKEST_WALL_IN ? [{ wall: wall.id, alongIn: (to + next[0]) / 2 }] : [];
+      const behind = facing.filter((one) => one.wall.id === wall.id);
+      if (behind.length < 2) return [];
+      behind.sort((a, b) => a.fromIn - b.fromIn);
+      return behind.slice(1).flatMap(({ fromIn }, i) => {
+        const { toIn } = behind[i]!;
+        const gap = fromIn - toIn;
+        return gap > 0.5 && gap <= THICKEST_WALL_IN ? [{ wall: wall.id, alongIn: (toIn + fromIn) / 2 }] : [];
       });
     });
     byRoom.set(room.id, found);

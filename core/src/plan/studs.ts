@@ -87,7 +87,10 @@ class WallFraming {
     if (i > 0 && atIn - studs[i - 1]!.atIn < STUD_WIDTH_IN - 0.01) return;
     if (i < studs.length && studs[i]!.atIn - atIn < STUD_WIDTH_IN - 0.01) return;
     const sillIn = gap?.opening.kind === 'window' ? gap.opening.sillIn : undefined;
-    studs.splice(i, 0, sillIn === undefined ? { atIn, kind } : { atIn, kind: 'cripple', topIn: sillIn });
+    const stud: Stud = sillIn === undefined ? { atIn, kind } : { atIn, kind: 'cripple', topIn: sillIn };
+    studs.push(stud);
+    studs.copyWithin(i + 1, i);
+    studs[i] = stud;
   }
 
   #gapAt(alongIn: number): SeenOpening | undefined {
@@ -184,20 +187,41 @@ export function studFaces(view: RoomView, heightIn: number, gangs = 1): readonly
 
 const facesByHeight = perShell(() => new Map<string, readonly StudFace[]>());
 
-/** Whether something bars a box's middle from a place on the loop at a height: an opening with its casing, a header, a pocket, a brace. */
-function isBarredAt(view: RoomView, atIn: number, heightIn: number, half: number): boolean {
+/** Beside what bars it, half a box keeps clear; above and below, the heights here are those of its middle. */
+interface Barrier extends Interval {
+  readonly bottomIn: number;
+  readonly topIn: number;
+}
+
+/** Casing beside an opening, inches: *common practice*. */
+const CASING_IN = 2.25;
+
+/** What keeps a box out: openings with their casings, headers, pockets, braces. */
+const barriers = perShell((view: RoomView): readonly Barrier[] => {
   const loop = wallLoop(view.room);
-  for (const seen of view.openings) {
+  const openings = view.openings.flatMap((seen): Barrier[] => {
     const { opening } = seen;
-    const isWindowThere = opening.kind === 'window' && opening.sillIn < heightIn + 4 && opening.headIn > heightIn - 4;
-    if (!isWindowThere && opening.kind !== 'fixed-glass' && openingBreak(seen) === undefined) continue;
-    // Casing takes about 2 1/4 in beside an opening: common practice.
-    const clear = half + (opening.kind === 'cased' || opening.kind === 'vehicle' ? 0 : 2.25);
-    const fromIn = toLoop(loop, seen.wall, seen.alongIn);
-    if (atIn > fromIn - clear && atIn < fromIn + seen.widthIn + clear) return true;
-  }
-  for (const { bottomIn, topIn, fromIn, toIn } of barredByFraming(view))
-    if (heightIn > bottomIn - 2 && heightIn < topIn + 2 && atIn > fromIn - half && atIn < toIn + half) return true;
+    if (opening.kind !== 'window' && opening.kind !== 'fixed-glass' && openingBreak(seen) === undefined) return [];
+    const casingIn = opening.kind === 'cased' || opening.kind === 'vehicle' ? 0 : CASING_IN;
+    const fromIn = toLoop(loop, seen.wall, seen.alongIn) - casingIn;
+    const isWindow = opening.kind === 'window';
+    return [
+      {
+        fromIn,
+        toIn: fromIn + seen.widthIn + 2 * casingIn,
+        bottomIn: isWindow ? opening.sillIn - 4 : -Infinity,
+        topIn: isWindow ? opening.headIn + 4 : Infinity,
+      },
+    ];
+  });
+  const framing = barredByFraming(view).map((one) => ({ ...one, bottomIn: one.bottomIn - 2, topIn: one.topIn + 2 }));
+  return [...openings, ...framing];
+});
+
+/** Whether something bars a box's middle from a place on the loop at a height. */
+function isBarredAt(view: RoomView, atIn: number, heightIn: number, half: number): boolean {
+  for (const { bottomIn, topIn, fromIn, toIn } of barriers(view))
+    if (heightIn > bottomIn && heightIn < topIn && atIn > fromIn - half && atIn < toIn + half) return true;
   return false;
 }
 

@@ -1,5 +1,6 @@
 import { wordFor } from '../units/count';
 import type { Awg, Box, BoxType, Edition, House } from '../house/schema';
+import type { Device } from '../house/schema-equipment';
 import { boxTypes, suitableType, typeOf } from '../place/box-catalogue';
 import { groundOf } from './cables';
 import { makeUpOf, wireHouse, type BoxMakeUp } from './make-up';
@@ -38,27 +39,28 @@ const round = (value: number) => Math.round(value * 1000) / 1000;
 /** Gangs that a yoke takes: a 30 or 50 A receptacle stands in two. *Common practice*. */
 const gangsOf = (ratingA: number) => (ratingA >= 30 ? 2 : 1);
 
-/** Yokes of a box by the wire of their own circuit, whatever else passes through; those that nothing is wired to yet apart. */
-function yokesOf({ box, units }: BoxMakeUp): { readonly wired: ReadonlyMap<string, Yoke>; readonly idle: number } {
-  const wired = new Map<string, Yoke>();
-  for (const { plan, unit } of units)
-    for (const { outlet } of plan.needsAt.get(box.id) ?? []) {
-      const { device } = outlet;
-      if (device.kind === 'receptacle')
-        wired.set(device.id, { gangs: gangsOf(device.ratingA), awg: unit.circuits[0]!.awg, name: device.kind });
-      else if (device.kind === 'switch')
-        wired.set(device.id, { gangs: 1, awg: unit.circuits[0]!.awg, name: device.kind });
-    }
-  let idle = 0;
-  for (const one of Object.values(box.devices))
-    if ((one.kind === 'switch' || one.kind === 'receptacle') && !wired.has(one.id)) idle++;
-  return { wired, idle };
+/** Devices on yokes with the wire of their own circuit, whatever else passes through the box. */
+interface Yokes {
+  readonly devices: readonly Device[];
+  readonly awgs: readonly Awg[];
+  /** How many have nothing wired to them yet. */
+  readonly idle: number;
 }
 
-interface Yoke {
-  readonly gangs: number;
-  readonly awg: Awg;
-  readonly name: string;
+const isYoke = ({ kind }: Device): boolean => kind === 'switch' || kind === 'receptacle';
+
+function yokesOf({ box, units }: BoxMakeUp): Yokes {
+  const devices: Device[] = [];
+  const awgs: Awg[] = [];
+  for (const { plan, unit } of units)
+    for (const { outlet } of plan.needsAt.get(box.id) ?? []) {
+      if (!isYoke(outlet.device) || devices.includes(outlet.device)) continue;
+      devices.push(outlet.device);
+      awgs.push(unit.circuits[0]!.awg);
+    }
+  let idle = 0;
+  for (const one of Object.values(box.devices)) if (isYoke(one) && !devices.includes(one)) idle++;
+  return { devices, awgs, idle };
 }
 
 /** An allowance before it is put into words. */
@@ -107,12 +109,18 @@ function sharesOf(makeUp: BoxMakeUp, edition: Edition): { readonly shares: FillS
     for (const { run, cable } of cables) if (run.awg === awg) items += cable.conductors.length - 1;
     if (items > 0) shares.push({ count: items, awg, of: 'conductors', items });
   }
-  const { wired, idle } = yokesOf(makeUp);
+  const { devices, awgs, idle } = yokesOf(makeUp);
   for (const awg of AWGS) {
-    let [gangs, items] = [0, 0];
+    let gangs = 0;
+    let items = 0;
     let name: string | undefined;
-    for (const one of wired.values())
-      if (one.awg === awg) [gangs, items, name] = [gangs + one.gangs, items + 1, one.name];
+    for (let i = 0; i < devices.length; i++) {
+      if (awgs[i] !== awg) continue;
+      const device = devices[i]!;
+      gangs += device.kind === 'receptacle' ? gangsOf(device.ratingA) : 1;
+      items++;
+      name = device.kind;
+    }
     if (gangs > 0) shares.push({ count: 2 * gangs, awg, of: 'yokes', items, name });
   }
   // Devices that nothing is wired to yet still take their room.
@@ -187,21 +195,23 @@ export function smallestFor(
     one.shape === suits.shape ||
     (suits.shape === 'round' && one.shape === 'octagon') ||
     (suits.shape === 'octagon' && one.shape === 'round');
-  return boxTypes(house)
-    .filter(
-      (one) =>
-        sameUse(one) &&
-        one.for === suits.for &&
-        one.gangs >= box.gangs &&
-        (!suits.fanRated || one.fanRated) &&
-        (one.masonry ?? false) === (suits.masonry ?? false) &&
-        (suits.adjustable ? one.adjustable === true : true) &&
-        room(one) + 1e-6 >= usedIn3,
+  const isLess = (a: BoxType, b: BoxType) =>
+    (a.gangs - b.gangs || Number(a.adjustable ?? false) - Number(b.adjustable ?? false) || a.volumeIn3 - b.volumeIn3) <
+    0;
+  let smallest: BoxType | undefined;
+  for (const one of boxTypes(house))
+    if (
+      sameUse(one) &&
+      one.for === suits.for &&
+      one.gangs >= box.gangs &&
+      (!suits.fanRated || one.fanRated) &&
+      (one.masonry ?? false) === (suits.masonry ?? false) &&
+      (suits.adjustable ? one.adjustable === true : true) &&
+      room(one) + 1e-6 >= usedIn3 &&
+      (!smallest || isLess(one, smallest))
     )
-    .sort(
-      (a, b) =>
-        a.gangs - b.gangs || Number(a.adjustable ?? false) - Number(b.adjustable ?? false) || a.volumeIn3 - b.volumeIn3,
-    )[0];
+      smallest = one;
+  return smallest;
 }
 
 const fillMemory = new WeakMap<

@@ -111,9 +111,7 @@ function runTo(
   pulled: Kind | undefined,
 ): CableRunOf {
   const { awg, metal = 'copper' } = wireOf(unit.circuits);
-  const crossing = plan.crossing[node.at]!;
-  const { ground } = plan;
-  let insulated = crossing.filter(isInsulated);
+  let insulated = plan.crossing[node.at]!;
   let groups = share(insulated);
   let problems = NO_PROBLEMS;
   if (pulled && (groups.length > 1 || insulated.length > Number(pulled[1]))) {
@@ -125,14 +123,13 @@ function runTo(
   if (groups.length > 1) problems = [...problems, twoCables(node, insulated, groups.length)];
   const own = groups.length === 1 && pulled && Number(pulled[1]) >= insulated.length ? pulled : undefined;
   const cables = groups.map((signals, i) =>
-    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, own ?? KINDS[signals.length]!, signals, ground),
+    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, own ?? KINDS[signals.length]!, signals, plan.ground),
   );
   const { box: to, parent, lengthIn, run: id } = node;
   return { id, unit, from: parent?.box, to, lengthIn, awg, metal, cables, problems };
 }
 
 const NO_PROBLEMS: readonly Problem[] = [];
-const isInsulated = ({ kind }: Signal): boolean => kind !== 'ground';
 const sourceOf = ({ parent }: FeedNode): string => parent?.box.tag ?? 'the panel';
 
 /** A neutral that only waits for later is the first to be left out of a cable that is already in the wall. */

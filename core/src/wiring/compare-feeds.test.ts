@@ -82,6 +82,24 @@ describe('feed orders compared and kept', () => {
     expect(byHand.conductorFt).toBeLessThan(options[0]!.conductorFt);
   });
 
+  test.each(SCHEMES)('a switch that controls nothing yet has its cable all the same, fed %s', (scheme) => {
+    const early = wiringHouse({
+      boxes: {
+        A: [null, 'receptacle'],
+        L: ['A', 'luminaire'],
+        S: ['A', 'switch'],
+        T: ['A', 'switch'],
+      },
+      groups: { a: { switches: ['S-0'], controls: ['L-0'] } },
+      change: (one) =>
+        Object.values(one.boxes).forEach((box, i) => (box.at = { kind: 'ceiling', x: 200 + 250 * i, y: 300 })),
+    });
+    const { unit: whole } = wireHouse(early).units[0]!;
+    const tree = schemeTree(early, whole, scheme);
+    expect(tree.nodes.map((one) => one.box.id).sort()).toEqual(['A', 'L', 'S', 'T']);
+    expect(tree.nodes.filter((one) => one.parent === undefined)).toHaveLength(1);
+  });
+
   test('a scheme that is taken stays, a hand changes one feed, a loop is refused, and the tool takes over again', () => {
     const [first] = compareFeeds(house, unit().unit);
     const kept = must(keepFeed(house, first!)).house;

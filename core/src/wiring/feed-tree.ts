@@ -74,20 +74,23 @@ class Growth {
     for (const box of boxes) if (!this.has(box) && !left.includes(box)) left.push(box);
     const wants = left.map(() => PANEL);
     const costs = left.map(() => Infinity);
+    const offer = (i: number, source: number) => {
+      const cost = this.#costOf(source, left[i]!);
+      if (cost >= costs[i]!) return;
+      wants[i] = source;
+      costs[i] = cost;
+    };
     const look = (i: number) => {
-      const box = left[i]!;
       wants[i] = PANEL;
-      costs[i] = sources.length === 0 ? this.lengths.inches(PANEL, box) : Infinity;
-      for (const source of sources) {
-        const cost = this.#costOf(source, box);
-        if (cost < costs[i]!) [wants[i], costs[i]] = [source, cost];
-      }
+      costs[i] = sources.length === 0 ? this.lengths.inches(PANEL, left[i]!) : Infinity;
+      for (const source of sources) offer(i, source);
     };
     for (let i = 0; i < left.length; i++) look(i);
     while (left.length > 0) {
       let next = 0;
       for (let i = 1; i < left.length; i++) if (costs[i]! < costs[next]!) next = i;
-      const [box, source] = [left[next]!, wants[next]!];
+      const box = left[next]!;
+      const source = wants[next]!;
       removeAt(left, next);
       removeAt(wants, next);
       removeAt(costs, next);
@@ -97,10 +100,7 @@ class Growth {
       for (let i = 0; i < left.length; i++) {
         // Who wanted the box that is full now, or had only the panel to come from, looks again.
         if (wants[i] === PANEL || wants[i] === full) look(i);
-        else {
-          const cost = this.#costOf(box, left[i]!);
-          if (cost < costs[i]!) [wants[i], costs[i]] = [box, cost];
-        }
+        else offer(i, box);
       }
     }
   }

@@ -56,7 +56,7 @@ export interface Needs {
 
 export interface SignalPlan extends Needs {
   readonly hardware: ReadonlyMap<string, SwitchHardware>;
-  /** Signals on the run to each box of the tree from the one before it; the ground last. */
+  /** Signals on the run to each box of the tree from the one before it; the ground goes along everywhere. */
   readonly crossing: readonly (readonly Signal[])[];
 }
 
@@ -298,7 +298,7 @@ export const isFromPanel = ({ kind, key }: Signal): boolean =>
   kind === 'ground' || /^(hot|neutral)\/.*\/line/.test(key);
 
 /** A signal crosses a run when somebody on either side of it needs it; the panel gives what is on the line side. */
-function crossings({ nodes }: FeedTree, { needsAt, spare, ground }: Needs): readonly (readonly Signal[])[] {
+function crossings({ nodes }: FeedTree, { needsAt, spare }: Needs): readonly (readonly Signal[])[] {
   /** Which nodes need a signal; one may stand there twice. */
   const needed = new Map<Signal, number[]>();
   const add = (signal: Signal, node: number) => {
@@ -330,7 +330,5 @@ function crossings({ nodes }: FeedTree, { needsAt, spare, ground }: Needs): read
       if (count > 0 && count < all) crossing[i]!.push(signal);
     }
   }
-  // The ground comes from the panel and goes to every box.
-  for (const list of crossing) list.push(ground);
   return crossing;
 }

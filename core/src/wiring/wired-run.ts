@@ -1,6 +1,5 @@
 import type { CableRun, TreeNode } from '../circuits/cable-run';
 import type { Circuit, House } from '../house/schema';
-import type { FeedNode } from './feed-tree';
 import { wireHouse, type UnitWiring } from './make-up';
 
 const runs = new WeakMap<UnitWiring, CableRun | undefined>();
@@ -13,14 +12,12 @@ export function runAlong(wiring: UnitWiring): CableRun | undefined {
 
 function findRun({ unit, tree, runs: cables }: UnitWiring): CableRun | undefined {
   if (!unit.panel || tree.nodes.length === 0) return undefined;
-  const known = new Map<FeedNode, TreeNode>();
-  const nodes = tree.nodes.map((node) => {
-    // Parents come before their children.
-    const parent = node.parent && known.get(node.parent);
-    const one = { box: node.box, parent, edgeIn: node.lengthIn, pathIn: node.lengthIn + (parent?.pathIn ?? 0) };
-    known.set(node, one);
-    return one;
-  });
+  const nodes: TreeNode[] = [];
+  // Parents come before their children.
+  for (const { at, box, parent: before, lengthIn } of tree.nodes) {
+    const parent = before && nodes[before.at];
+    nodes.push({ at, box, parent, edgeIn: lengthIn, pathIn: lengthIn + (parent?.pathIn ?? 0) });
+  }
   return {
     nodes,
     cableFt: cables.reduce((sum, one) => sum + one.lengthIn * one.cables.length, 0) / 12,

@@ -68,18 +68,25 @@ export function pathInRoom(view: RoomView, from: Point, to: Point): number {
   }
 }
 
-/** The features of some kinds that are near enough as the crow flies to be worth a path. */
-function pathsWithin(view: RoomView, start: Point, kinds: ReadonlySet<string>, used: number, nearIn: number): number[] {
-  const paths: number[] = [];
+/** The shortest way from a place to a feature of some kinds, inches already gone included; `best` where none is shorter. */
+function shortestWithin(
+  view: RoomView,
+  start: Point,
+  kinds: ReadonlySet<string>,
+  goneIn: number,
+  bestIn: number,
+): number {
+  let best = bestIn;
   for (const feature of view.features) {
     if (!kinds.has(feature.kind)) continue;
     const outline = featureOutline(view.room, feature);
     for (let i = 0; i < outline.length; i++) {
       const target = nearestOnSegment(start, outline[i]!, outline[(i + 1) % outline.length]!);
-      if (used + distance(start, target) < nearIn) paths.push(used + pathInRoom(view, start, target));
+      // As the crow flies first: no way is shorter.
+      if (goneIn + distance(start, target) < best) best = Math.min(best, goneIn + pathInRoom(view, start, target));
     }
   }
-  return paths;
+  return best;
 }
 
 /** Whether a feature of some kinds is near as the crow flies, which no cord is shorter than. */
@@ -116,30 +123,35 @@ export function cordPathTo(
 ): number {
   const view = viewRoom(house, box.room);
   const from = boxPoint(house, box);
-  const paths = pathsWithin(view, from, kinds, 0, nearIn);
+  let best = shortestWithin(view, from, kinds, 0, nearIn);
   if (throughDoorways)
     for (const { seen, gap, wall, edges } of doorwaysOf(view)) {
-      if (distance(from, nearestOnSegment(from, edges[0], edges[1])) >= nearIn) continue;
+      if (distance(from, nearestOnSegment(from, edges[0], edges[1])) >= best) continue;
       const behind = roomBehind(house, view.room.id, seen);
       const other = behind && viewRoom(house, behind.id);
-      if (!other || !isAnyWithin(other, from, kinds, nearIn)) continue;
+      if (!other || !isAnyWithin(other, from, kinds, best)) continue;
       // The shortest way need not pass the jamb that is nearest to the box, so the whole doorway is tried.
       for (let step = 0; step <= CROSSINGS; step++) {
         const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);
-        const used = pathInRoom(view, from, through);
+        if (distance(from, through) >= best) continue;
+        const gone = pathInRoom(view, from, through);
         const entry = nearestPointInside(other, through);
-        paths.push(...pathsWithin(other, entry, kinds, used + distance(through, entry), nearIn));
+        best = shortestWithin(other, entry, kinds, gone + distance(through, entry), best);
       }
     }
-  return Math.min(Infinity, ...paths);
+  return best < nearIn ? best : Infinity;
 }
 
 function nearestPointInside(view: RoomView, point: Point): Point {
   const { corners } = view.room;
   let best: Point = corners[0]!;
+  let nearIn = Infinity;
   for (let i = 0; i < corners.length; i++) {
     const onEdge = nearestOnSegment(point, corners[i]!, corners[(i + 1) % corners.length]!);
-    if (distance(point, onEdge) < distance(point, best)) best = onEdge;
+    const apart = distance(point, onEdge);
+    if (apart >= nearIn) continue;
+    best = onEdge;
+    nearIn = apart;
   }
   return best;
 }
