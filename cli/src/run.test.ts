@@ -1,4 +1,7 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { run } from './run';
 
@@ -90,4 +93,14 @@ describe('winculum', () => {
     expect(JSON.parse(call('schema').out)).toHaveProperty('properties.rooms');
     expect(call('--help').out).toContain('A plan is not permission');
   });
+
+  it('falls silent when the reader has seen enough', async () => {
+    const main = fileURLToPath(new URL('main.ts', import.meta.url));
+    const child = spawn(process.execPath, ['--import', 'tsx', main, 'schema'], { stdio: ['ignore', 'pipe', 'pipe'] });
+    child.stdout.destroy();
+    let said = '';
+    child.stderr.on('data', (text) => (said += String(text)));
+    const [code] = (await once(child, 'close')) as [number];
+    expect([code, said]).toEqual([0, '']);
+  }, 20_000);
 });
