@@ -42,6 +42,8 @@ export interface HouseCheck {
   /** What was found right, with its reason. */
   readonly passes: readonly Finding[];
   readonly statuses: readonly RuleStatus[];
+  /** Stops of the work at which a rule had anything to say: at the others nothing is there yet, which is not the same as right. */
+  readonly looked: ReadonlySet<Stage>;
 }
 
 const NO_DETAIL: Verdict['detail'] = {};
@@ -155,6 +157,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
   const findings: Finding[] = [];
   const said: { readonly force: InForce; readonly verdicts: readonly Verdict[] }[] = [];
   const statuses: RuleStatus[] = [];
+  const looked = new Set<Stage>();
   for (const rule of list) {
     const force = forces.get(rule);
     if (!force || force.off) {
@@ -165,6 +168,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
     statuses.push({ ruleId: rule.id, status: verdicts ? 'checked' : 'not applicable', amendment: force.changed });
     if (!verdicts) continue;
     said.push({ force, verdicts });
+    if (verdicts.length > 0) looked.add(rule.meta.stage);
     for (const one of verdicts) if (one.kind !== 'pass') findings.push(toFinding(one, force, house));
   }
   let passes: readonly Finding[] | undefined;
@@ -172,6 +176,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
     edition,
     findings: findings.sort((a, b) => gravity(a) - gravity(b)),
     statuses,
+    looked,
     // Hundreds of sentences that are read only when somebody asks why something is fine.
     get passes() {
       return (passes ??= said.flatMap(({ force, verdicts }) =>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyRemedy, checkHouse, EDITIONS, moveBox, type Finding, type House } from '../index';
+import { applyRemedy, checkHouse, createHouse, EDITIONS, moveBox, type Finding, type House } from '../index';
 import { demo } from '../test/demo-house';
 
 const violations = (house: House) =>
@@ -25,6 +25,18 @@ describe('the demo house', () => {
       house = mended.value.house;
     }
     expect(violations(house)).toEqual([]);
+  });
+
+  it('has every stop looked at, and an empty house none: what is not there yet is not called right', () => {
+    expect([...checkHouse(demo).looked].sort()).toEqual([
+      'boxes',
+      'circuits',
+      'house',
+      'make-up',
+      'panel',
+      'switching',
+    ]);
+    expect([...checkHouse(createHouse('Empty')).looked]).toEqual([]);
   });
 
   it('says the same after an edit whether checked afresh or from memory', () => {

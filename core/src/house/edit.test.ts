@@ -160,6 +160,17 @@ describe('edits', () => {
       alongIn: 100,
     });
   });
+
+  it.each([
+    ['Bedroom', 'Bedroom 2'],
+    ['Bedroom 1', 'Bedroom 2'],
+    ['Bedroom 2', 'Bedroom 3'],
+  ])('a copy of %s is %s', (name, expected) => {
+    const house = structuredClone(bedroom().build());
+    house.rooms['bed']!.name = name;
+    const result = copyRoom(house, 'bed', { mirror: 'none', dx: 200, dy: 0 }, (prefix) => `${prefix}-copy`);
+    expect(result.ok && result.value.house.rooms['room-copy']?.name).toBe(expected);
+  });
 });
 
 function mustApply(house: House, edit: Edit): House {

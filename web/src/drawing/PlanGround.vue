@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { OUTDOOR_KINDS, wallLoop, type House, type Point } from '@winculum/core';
+import { boundsOf, OUTDOOR_KINDS, wallLoop, type House, type Point } from '@winculum/core';
 import { drawFeature, drawOpening, toPath } from './plan-shapes';
 
 /** Rooms, walls, openings and features of a level: what lies still while boxes are moved. */
@@ -25,9 +25,12 @@ const features = computed(() =>
     .filter((one) => roomIds.value.has(one.room))
     .map((one) => {
       const path = drawFeature(props.house.rooms[one.room]!, one);
-      return { feature: one, path, at: middleOf(path) };
+      const label = one.name || one.kind.replaceAll('-', ' ');
+      return { feature: one, path, label, ...labelPlace(path, label.length * props.textSize * LABEL_SHARE * 0.5) };
     }),
 );
+/** Size of a feature's label beside that of a room. */
+const LABEL_SHARE = 0.72;
 const wallsOf = (isSolid: boolean) =>
   rooms.value
     .flatMap((room) => wallLoop(room).walls.filter((wall) => (wall.boundary === 'solid') === isSolid))
@@ -36,13 +39,17 @@ const wallsOf = (isSolid: boolean) =>
 const solidWalls = computed(() => wallsOf(true));
 const railings = computed(() => wallsOf(false));
 
-function middleOf(path: string): Point {
+/** Where a label so many inches long stands in a feature: along its longer side; undefined where it is longer than that. */
+function labelPlace(path: string, labelIn: number): { at: Point; turn: 0 | -90 | undefined } {
   const points = [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map((match) => ({
     x: Number(match[1]),
     y: Number(match[2]),
   }));
+  const { minX, maxX, minY, maxY } = boundsOf(points);
   const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
-  return { x: mean(points.map((one) => one.x)), y: mean(points.map((one) => one.y)) };
+  const at = { x: mean(points.map((one) => one.x)), y: mean(points.map((one) => one.y)) };
+  const turn = labelIn <= maxX - minX ? 0 : labelIn <= maxY - minY ? -90 : undefined;
+  return { at, turn };
 }
 </script>
 
@@ -72,7 +79,7 @@ function middleOf(path: string): Point {
       <path :d="shape.lines" class="lines" />
     </g>
     <g
-      v-for="{ feature, path, at } in features"
+      v-for="{ feature, path, label, at, turn } in features"
       :key="feature.id"
       class="feature"
       :class="[feature.kind, { selected: selected.has(feature.id) }]"
@@ -80,8 +87,12 @@ function middleOf(path: string): Point {
       :data-id="feature.id"
     >
       <path :d="path" />
-      <text v-if="scale > 1 && feature.kind !== 'counter'" :x="at.x" :y="at.y" :font-size="textSize * 0.72">
-        {{ feature.name || feature.kind.replaceAll('-', ' ') }}
+      <text
+        v-if="scale > 1 && turn !== undefined && feature.kind !== 'counter'"
+        :transform="`translate(${at.x} ${at.y}) rotate(${turn})`"
+        :font-size="textSize * LABEL_SHARE"
+      >
+        {{ label }}
       </text>
     </g>
   </g>

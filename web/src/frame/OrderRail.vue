@@ -44,8 +44,15 @@ const open = computed(() => {
   return counts;
 });
 
+/** Whether there is anything yet that could be right or wrong. */
+function isBegun(id: Stop): boolean {
+  if (id === 'day') return false;
+  return id === 'walk' ? Object.keys(store.house?.boxes ?? {}).length > 0 : (store.check?.looked.has(id) ?? false);
+}
+
 function describe(id: Stop): string {
   if (id === 'day') return 'a day in the house: which breaker opens';
+  if (!isBegun(id)) return 'nothing here yet';
   if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};
   return violations + others === 0
@@ -69,7 +76,7 @@ function describe(id: Stop): string {
         <span class="name">{{ one.name }}</span><span class="short num">{{ one.short }}</span>
         <span v-if="open[one.id]?.violations" class="badge violations num">{{ open[one.id]!.violations }}</span>
         <span v-else-if="open[one.id]?.others" class="badge num">{{ open[one.id]!.others }}</span>
-        <span v-else-if="one.id !== 'day'" class="done" aria-hidden="true">✓</span>
+        <span v-else-if="isBegun(one.id)" class="done" aria-hidden="true">✓</span>
         <span class="visually-hidden">{{ describe(one.id) }}</span>
       </router-link>
     </template>

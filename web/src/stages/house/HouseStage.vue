@@ -153,7 +153,7 @@ function typed(text: string): string | null {
 }
 .tools {
   display: flex;
-  gap: 10px;
+  gap: 8px;
   padding: 8px 12px;
   flex-wrap: wrap;
 }
@@ -161,8 +161,15 @@ function typed(text: string): string | null {
   display: flex;
   gap: 4px;
 }
+/* As wide as the toolbar of a screen of 1280 pixels lets them be. */
 .group select {
   width: 96px;
+}
+.group select[aria-label='Kind of opening'] {
+  width: 108px;
+}
+.group select[aria-label='Kind of feature'] {
+  width: 124px;
 }
 .sheet {
   flex: 1;

@@ -52,8 +52,17 @@ function copy(mirror: 'none' | 'left-right' | 'up-down'): void {
       [-n * (span.value.widthIn + thickness), 0],
     ] as const) {
       const result = copyRoom(house, props.room.id, { mirror, dx, dy }, newId);
-      if (result.ok || (n === 11 && dx < 0)) return void store.apply(result);
+      if (!result.ok && !(n === 11 && dx < 0)) continue;
+      if (store.apply(result) && result.ok)
+        show(Object.values(result.value.house.rooms).find((one) => !house.rooms[one.id])!);
+      return;
     }
+}
+
+/** The copy is what will be named and dragged next; it may stand off the sheet. */
+function show(copied: Room): void {
+  view.target = { bounds: boundsOf([...props.room.corners, ...copied.corners]) };
+  view.select([{ kind: 'room', id: copied.id }]);
 }
 
 function remove(): void {
