@@ -2,7 +2,7 @@ import { isMoist } from './outdoors';
 import type { House } from '../house/schema';
 import { newDevice } from '../house/schema-equipment';
 import type { NewBox, NewId } from '../house/verbs';
-import { lengthOf, type Interval } from '../plan/intervals';
+import { cutIntervals, HAIR_IN, lengthOf, type Interval } from '../plan/intervals';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 import { fromLoop, wallLoop } from '../plan/wall-loop';
@@ -43,6 +43,18 @@ const ON_ANY_INCH = 1;
 /** How close to a corner a box fits when it is not on a stud, inches. */
 const CLEAR_OF_CORNER_IN = 3;
 
+/** A box of a proposal with the stretches along the loop that it reaches, inches. */
+interface Placed extends ProposedBox {
+  readonly reaches: readonly Interval[];
+}
+
+/** What one wall space or counter is missing, and what would serve it. */
+interface Part {
+  readonly missing: readonly Interval[];
+  readonly boxes: readonly Placed[];
+  readonly unreachable: Proposal['unreachable'];
+}
+
 interface Wanted {
   readonly stretch: Stretch;
   readonly reach: Reach;
@@ -55,10 +67,11 @@ function fill(
   heightIn: number,
   reachIn: number,
   purpose: ProposedBox['purpose'],
-): Proposal {
+): Part {
   const loop = wallLoop(view.room);
   const room = view.room.id;
-  if (wanted.reach.gaps.length === 0) return { boxes: [], unreachable: [] };
+  const missing = wanted.reach.gaps;
+  if (missing.length === 0) return { missing, boxes: [], unreachable: [] };
   const lengthIn = lengthOf(wanted.stretch);
   const relative = (places: readonly number[]) => placesIn(wanted.stretch, loop.lengthIn, places);
   const problem = {
@@ -96,8 +109,10 @@ function fill(
       cover.kind === 'covered' && fewest.kind === 'covered' && cover.chosenIn.length > fewest.chosenIn.length;
     if (cover.kind === 'covered' && !more)
       return {
+        missing,
         unreachable: [],
         boxes: cover.chosenIn.map((at) => ({
+          reaches: reachesOf(wanted.stretch, at, reachIn),
           room,
           heightIn,
           purpose,
@@ -106,7 +121,20 @@ function fill(
         })),
       };
   }
-  return { boxes: [], unreachable: wanted.reach.gaps.map((stretch) => ({ room, stretch })) };
+  return { missing, boxes: [], unreachable: missing.map((stretch) => ({ room, stretch })) };
+}
+
+/** What a box at a distance from the start of a stretch reaches of it; around the start of one without an end, too. */
+function reachesOf({ fromIn, toIn, endless }: Stretch, at: number, reachIn: number): Interval[] {
+  const lengthIn = toIn - fromIn;
+  const places = endless ? [at - lengthIn, at, at + lengthIn] : [at];
+  return places.flatMap((place) => {
+    const reached = {
+      fromIn: Math.max(fromIn, fromIn + place - reachIn),
+      toIn: Math.min(toIn, fromIn + place + reachIn),
+    };
+    return reached.toIn > reached.fromIn ? [reached] : [];
+  });
 }
 
 /** Whether wall, not glass or an opening, stands at a place and height. */
@@ -120,10 +148,9 @@ function isClear(view: RoomView, atLoopIn: number, heightIn: number): boolean {
   });
 }
 
-/** The fewest receptacles that complete a room's wall spaces and counters, on stud faces where they can be; what stands stays. */
-export function proposeForRoom(house: House, roomId: string, limits: PlacementLimits): Proposal {
+function fillRoom(house: House, roomId: string, limits: PlacementLimits): readonly Part[] {
   const view = viewRoom(house, roomId);
-  const parts: Proposal[] = [];
+  const parts: Part[] = [];
   if (SPACED_ROOMS.has(view.room.kind)) {
     const heightIn = usualHeightIn(view.room, house.standards);
     for (const { space, reach, boxes } of reachAlongWalls(view, limits.wall.reachIn, limits.wall.minWallIn))
@@ -144,18 +171,51 @@ export function proposeForRoom(house: House, roomId: string, limits: PlacementLi
       ),
     );
   }
-  return { boxes: parts.flatMap((part) => part.boxes), unreachable: parts.flatMap((part) => part.unreachable) };
+  return parts;
 }
 
-/** The proposal for one wall alone: those of the room's proposal that stand on it. */
+const toProposal = (parts: readonly Part[]): Proposal => ({
+  boxes: parts.flatMap((part) => part.boxes.map(({ reaches: _, ...box }) => box)),
+  unreachable: parts.flatMap((part) => part.unreachable),
+});
+
+/** The fewest receptacles that complete a room's wall spaces and counters, on stud faces where they can be; what stands stays. */
+export const proposeForRoom = (house: House, roomId: string, limits: PlacementLimits): Proposal =>
+  toProposal(fillRoom(house, roomId, limits));
+
+/**
+ * The proposal for one wall alone: those of the room's proposal that stand on it, and those around its corners that reach what
+ * the others leave of it. Nothing is proposed only where nothing of the wall is out of reach.
+ */
 export function proposeForWall(house: House, roomId: string, wallId: string, limits: PlacementLimits): Proposal {
   const loop = wallLoop(house.rooms[roomId]!);
-  const whole = proposeForRoom(house, roomId, limits);
-  const onWall = (atIn: number) => fromLoop(loop, atIn).wall.id === wallId;
-  return {
-    boxes: whole.boxes.filter((box) => onWall(box.atLoopIn)),
-    unreachable: whole.unreachable.filter(({ stretch }) => onWall((stretch.fromIn + stretch.toIn) / 2)),
-  };
+  const wall = loop.walls.find((one) => one.id === wallId)!;
+  const isOnWall = (atIn: number) => fromLoop(loop, atIn).wall.id === wallId;
+  // A stretch over the start of the loop goes on beyond its length.
+  const walls = [0, loop.lengthIn].map((turn) => ({
+    fromIn: wall.startIn + turn,
+    toIn: wall.startIn + wall.lengthIn + turn,
+  }));
+  return toProposal(
+    fillRoom(house, roomId, limits).map((part) => {
+      const missing = part.missing.flatMap((gap) => walls.flatMap((one) => overlapOf(gap, one) ?? []));
+      const own = part.boxes.filter((box) => isOnWall(box.atLoopIn));
+      const served = own.flatMap((box) => box.reaches);
+      const left = missing.flatMap((gap) => cutIntervals(gap, served));
+      const isServed = (box: Placed) => left.some((gap) => box.reaches.some((one) => overlapOf(gap, one)));
+      return {
+        missing,
+        boxes: part.boxes.filter((box) => own.includes(box) || isServed(box)),
+        unreachable: part.unreachable.filter(({ stretch }) => walls.some((one) => overlapOf(stretch, one))),
+      };
+    }),
+  );
+}
+
+/** What two stretches have in common, unless it is a hair. */
+function overlapOf(a: Interval, b: Interval): Interval | undefined {
+  const both = { fromIn: Math.max(a.fromIn, b.fromIn), toIn: Math.min(a.toIn, b.toIn) };
+  return lengthOf(both) > HAIR_IN ? both : undefined;
 }
 
 export function proposeForHouse(house: House, limits: PlacementLimits): Proposal {

@@ -4,6 +4,7 @@ import { aHouse, bedroom } from '../test/house-builder';
 import {
   acrossCorner,
   boundsOf,
+  boxesOfProposal,
   cutIntervals,
   cutLoop,
   fromLoop,
@@ -11,10 +12,12 @@ import {
   isInside,
   layStuds,
   measureWallSpaces,
+  placeBoxes,
   placementLimits,
   polygonsOverlap,
   proposeForRoom,
   proposeForWall,
+  reachAlongWalls,
   roomBehind,
   setAgainst,
   stretchBefore,
@@ -188,6 +191,38 @@ describe('proposals', () => {
     const onNorth = proposeForWall(house, 'bed', 'c0', placementLimits(house)).boxes;
     expect(onNorth.length).toBeGreaterThan(0);
     expect(onNorth.length).toBeLessThan(4);
+  });
+  it('for one wall leave nothing of it out of reach, wherever boxes stand already', () => {
+    const limits = placementLimits(bedroom().build());
+    const standing = fc.array(fc.tuple(fc.nat(3), fc.integer({ min: 40, max: 108 })), { maxLength: 4 });
+    let around = 0;
+    fc.assert(
+      fc.property(standing, fc.nat(3), (places, n) => {
+        const wall = `c${n}`;
+        let house = places.reduce((made, [on, at]) => made.receptacle('bed', `c${on}`, at), bedroom()).build();
+        const proposal = proposeForWall(house, 'bed', wall, limits);
+        expect(proposeForRoom(house, 'bed', limits).boxes).toEqual(expect.arrayContaining([...proposal.boxes]));
+        let id = 0;
+        const placed = placeBoxes(
+          house,
+          boxesOfProposal(house, proposal, (prefix) => `${prefix}-new-${++id}`),
+          'Fill',
+        );
+        if (!placed.ok) throw new Error(placed.problems[0]!.message);
+        house = placed.value.house;
+        const loop = wallLoop(house.rooms['bed']!);
+        if (proposal.boxes.some((box) => fromLoop(loop, box.atLoopIn).wall.id !== wall)) around++;
+        const left = reachAlongWalls(viewRoom(house, 'bed'), limits.wall.reachIn, limits.wall.minWallIn)
+          .flatMap(({ reach }) => reach.gaps)
+          .filter((gap) => gap.toIn - gap.fromIn > 1 / 8)
+          .flatMap((gap) => [gap.fromIn + 0.07, gap.toIn - 0.07])
+          .filter((at) => fromLoop(loop, at % loop.lengthIn).wall.id === wall);
+        expect(left).toEqual([]);
+      }),
+      { numRuns: 150 },
+    );
+    // Now and then it takes one around the corner.
+    expect(around).toBeGreaterThan(0);
   });
   it('glass to the floor wants a floor receptacle', () => {
     const house = aHouse()

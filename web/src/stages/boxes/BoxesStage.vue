@@ -33,8 +33,10 @@ const selected = computed(() => new Set(view.selection.map((one) => one.id)));
 const room = computed(() => store.house!.rooms[view.stripRoom]);
 const levelRooms = computed(() => Object.values(store.house!.rooms).filter((one) => one.level === view.level));
 
-/** The room to begin with: where something is open, else the first one under the wall spacing. */
+/** The room to begin with: the one in hand; where something is open; else the first one under the wall spacing. */
 function chooseRoom(): string {
+  const inHand = view.only('room');
+  if (inHand && store.house!.rooms[inHand]?.level === view.level) return inHand;
   const open = (store.check?.findings ?? []).find(
     (one) => one.stage === 'boxes' && one.where.room && store.house!.rooms[one.where.room]?.level === view.level,
   );
@@ -53,7 +55,7 @@ watch(
   { immediate: true },
 );
 
-const { limits, fill, accept, inProposal } = useFilling(room);
+const { limits, fill, accept, inProposal, nothing } = useFilling(room);
 const { boxing, ticked, ceiling, grid, work: boxingWork, layOut } = useBoxing();
 const { typed, preview, templates, putTemplate } = useStripKeys(room, accept);
 const fillMenu = ref<HTMLDetailsElement>();
@@ -160,10 +162,7 @@ const layers = ref({ reach: true, tags: true });
       <button class="plain-button" @click="view.proposal = null">Refuse</button>
     </template>
     <template v-else
-      >Everything here is within reach: nothing to add. <span class="grow" /><button
-        class="plain-button"
-        @click="view.proposal = null"
-      >
+      >{{ nothing }} <span class="grow" /><button class="plain-button" @click="view.proposal = null">
         Good
       </button></template
     >

@@ -1,4 +1,4 @@
-import { computed, type ComputedRef } from 'vue';
+import { computed, ref, type ComputedRef } from 'vue';
 import {
   boxesOfProposal,
   fromLoop,
@@ -7,6 +7,9 @@ import {
   proposeForHouse,
   proposeForRoom,
   proposeForWall,
+  reachAlongCounters,
+  SPACED_ROOMS,
+  viewRoom,
   wallLoop,
   type Room,
 } from '@winculum/core';
@@ -29,6 +32,7 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
           ? proposeForRoom(house, view.stripRoom, limits.value)
           : proposeForWall(house, view.stripRoom, fromLoop(wallLoop(room.value!), view.cursorIn).wall.id, limits.value);
     view.proposal = proposal;
+    nothing.value = whyNothing(what);
     if (proposal.boxes.length === 0) {
       store.problem =
         proposal.unreachable.length > 0
@@ -36,6 +40,18 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
           : '';
       if (proposal.unreachable.length > 0) view.proposal = null;
     }
+  }
+
+  /** Why nothing is proposed, where nothing is. */
+  const nothing = ref('');
+  function whyNothing(what: 'wall' | 'room' | 'house'): string {
+    if (what === 'house')
+      return 'Every wall and counter that spacing is asked for is within reach: nothing to add. What else is due stands in the docket.';
+    const { id, name, kind } = room.value!;
+    const hasCounters = reachAlongCounters(viewRoom(store.house!, id), limits.value.counter).length > 0;
+    if (!SPACED_ROOMS.has(kind) && !hasCounters)
+      return `Spacing along the walls is not asked for in ${name}. What else is due there stands in the docket.`;
+    return `Nothing of this ${what} is out of reach: nothing to add.`;
   }
 
   function accept(): void {
@@ -57,5 +73,5 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
     return [...counts].map(([id, n]) => `${store.house!.rooms[id]!.name}: ${n}`).join(', ');
   });
 
-  return { limits, fill, accept, inProposal };
+  return { limits, fill, accept, inProposal, nothing };
 }
