@@ -335,6 +335,7 @@ td.num {
   text-align: right;
   font-size: 15px;
   padding-left: 10px;
+  text-wrap: balance;
 }
 .short {
   width: 72px;
