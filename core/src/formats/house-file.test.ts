@@ -31,7 +31,10 @@ describe('readHouseFile', () => {
   });
 
   it.each([
-    ['malformed JSON', '{"format": "winculum-house",', 'malformed at'],
+    ['malformed JSON', '{"format" "winculum-house"}', 'The file is not JSON: it is malformed at line 1, column 11.'],
+    ['JSON cut short', '{\n  "format": "winculum-house",', 'it breaks off at line 2, column 30'],
+    ['nothing at all', '', 'it breaks off at line 1, column 1'],
+    ['no JSON', 'hello', 'it is malformed near "hello".'],
     ['something else', '[]', 'format: This is not a house file'],
     ['an array in disguise', '"winculum-house"', 'format: This is not a house file'],
     ['a file without version', '{"format":"winculum-house"}', 'version: The file does not say its version'],

@@ -16,10 +16,13 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {};
 /** Where in the text parsing stopped, as a person would look for it. */
 function describeJsonError(error: unknown, text: string): string {
   const message = error instanceof Error ? error.message : String(error);
-  const position = /position (\d+)/.exec(message);
-  if (!position) return message;
-  const before = text.slice(0, Number(position[1])).split('\n');
-  return `line ${before.length}, column ${before.at(-1)!.length + 1}`;
+  // The engine gives a place, or what stands around it, or says that the text ended.
+  const around = /^Unexpected token .*?, (.*) is not valid JSON$/s.exec(message)?.[1];
+  if (around) return `it is malformed near ${around}`;
+  const place = /position (\d+)/.exec(message)?.[1];
+  const at = place === undefined ? text.length : Number(place);
+  const before = text.slice(0, at).split('\n');
+  return `${at < text.trimEnd().length ? 'it is malformed at' : 'it breaks off at'} line ${before.length}, column ${before.at(-1)!.length + 1}`;
 }
 
 /** Brings data of an older version up to the present one, step by step. */
@@ -62,7 +65,7 @@ export function readHouseFile(text: string): Result<House> {
     return refuse(
       'json',
       '',
-      `The file is not JSON: it breaks off or is malformed at ${describeJsonError(error, text)}.`,
+      `The file is not JSON: ${describeJsonError(error, text)}. Choose a file that Winculum wrote.`,
     );
   }
   if (typeof data !== 'object' || data === null || Array.isArray(data) || (data as Json)['format'] !== 'winculum-house')
