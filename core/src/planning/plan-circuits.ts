@@ -7,6 +7,7 @@ import { arrangePanel } from '../panel/arrange';
 import { refuse, succeed, type OnProgress, type Result } from '../units/result';
 import { circuitFor, draftAll, type Draft } from './drafts';
 import { circuitRules, totalsOf, type PlanTotals } from './plan-totals';
+import { settleFeeds } from './settle-feeds';
 
 export interface PlannedCircuit {
   readonly circuit: Circuit;
@@ -26,6 +27,8 @@ export interface CircuitPlan {
   readonly after: PlanTotals;
   /** The house as it would be. */
   readonly house: House;
+  /** Circuits whose feed order is drawn with the plan, since the usual one would fill a box beyond what it holds. */
+  readonly settled: readonly string[];
   /** What the rules would still object to; of locked circuits first. */
   readonly objections: readonly Finding[];
 }
@@ -142,16 +145,13 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
   });
 }
 
-/**
- * A circuit plan for the whole house: every outlet on a circuit, so that the rules and the firm's schools hold, rooms stay
- * together, cable is short and the legs of the panel are even. What a person has locked stays as it is. Pure; the same answer
- * every time, but for the ids of new circuits.
- */
-export function planCircuits(
-  house: House,
-  newId: NewId,
-  onProgress: OnProgress = () => undefined,
-): Result<CircuitPlan> {
+/** A plan before its feed orders are settled and its totals counted. */
+interface Draught extends Carried {
+  readonly objections: readonly Finding[];
+}
+
+/** What {@link planCircuits} plans, with what the rules of circuits would still object to. */
+export function draughtPlan(house: House, newId: NewId, onProgress: OnProgress): Result<Draught> {
   const index = indexOutlets(house);
   if (index.all.length === 0)
     return refuse('nothing', 'boxes', 'There is no outlet to plan for. Place the boxes first, under Boxes.');
@@ -165,18 +165,40 @@ export function planCircuits(
     if (!carried.ok) return carried;
     if (!areaShortfall(carried.value.house)) break;
   }
-  onProgress(0.9, 'checking');
-  const { house: then, planned, removed } = (carried as { ok: true; value: Carried }).value;
-  const { findings } = checkHouse(then, { rules: circuitRules });
+  const { value } = carried as { ok: true; value: Carried };
+  const { findings } = checkHouse(value.house, { rules: circuitRules });
   const objections = findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
   const ofLocked = (one: Finding) => Number(one.where.circuit !== undefined && locked.has(one.where.circuit));
+  return succeed({ ...value, objections: objections.sort((a, b) => ofLocked(b) - ofLocked(a)) });
+}
+
+/** Share of the work that is done before feed orders are settled. */
+const DRAUGHT_SHARE = 0.6;
+
+/**
+ * A circuit plan for the whole house: every outlet on a circuit, so that the rules and the firm's schools hold, rooms stay
+ * together, cable is short, the legs of the panel are even, and no box gets too full where another feed order keeps it from that.
+ * What a person has locked stays as it is. Pure; the same answer every time, but for the ids of new circuits.
+ */
+export function planCircuits(
+  house: House,
+  newId: NewId,
+  onProgress: OnProgress = () => undefined,
+): Result<CircuitPlan> {
+  const draught = draughtPlan(house, newId, (share, note) => onProgress(share * DRAUGHT_SHARE, note));
+  if (!draught.ok) return draught;
+  const { planned, removed, objections } = draught.value;
+  const settled = settleFeeds(draught.value.house, (share, note) =>
+    onProgress(DRAUGHT_SHARE + share * (1 - DRAUGHT_SHARE), `feed order of ${note}`),
+  );
   return succeed({
     planned,
     removed,
     before: totalsOf(house),
-    after: totalsOf(then),
-    house: then,
-    objections: objections.sort((a, b) => ofLocked(b) - ofLocked(a)),
+    after: totalsOf(settled.house),
+    house: settled.house,
+    settled: settled.circuits,
+    objections,
   });
 }
 
@@ -190,6 +212,8 @@ export function acceptCircuitPlan(house: House, plan: CircuitPlan, made: House):
     for (const [id, circuit] of Object.entries(then.circuits))
       if (house.circuits[id] !== circuit) draft.circuits[id] = { ...circuit };
     for (const id of Object.keys(house.cables)) if (!then.cables[id]) delete draft.cables[id];
+    for (const [id, cable] of Object.entries(then.cables))
+      if (house.cables[id] !== cable) draft.cables[id] = { ...cable };
     for (const [id, box] of Object.entries(then.boxes))
       for (const device of Object.values(box.devices))
         if (house.boxes[id]!.devices[device.id]!.circuit !== device.circuit)

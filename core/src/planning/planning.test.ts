@@ -22,6 +22,7 @@ import {
   totalsOf,
   unconnectedAppliances,
   validateHouse,
+  wireHouse,
   type CircuitPlan,
   type Edition,
   type House,
@@ -107,14 +108,19 @@ describe('a house that has a plan', () => {
     expect(made.before.violations).toBeGreaterThan(0);
     expect(made.after.violations).toBe(0);
     expect(made.after.cableFt).toBeLessThan(made.before.cableFt);
-    // The lights were fed by hand so that no box fills up; the plan moves some, so its feed orders are the tool's.
+    // The lights were fed by hand so that no box fills up; the plan moves some, so their order is sought anew.
     const full = ({ findings }: HouseCheck) =>
       findings.filter((one) => one.ruleId === 'box-fill' && one.kind === 'fail');
     for (const [totals, house] of [
       [made.before, demo],
       [made.after, made.house],
     ] as const)
-      expect(totals.tooFull).toBe(full(checkHouse(house)).length);
+      expect([totals.tooFull, full(checkHouse(house)).length]).toEqual([0, 0]);
+    expect(made.settled).toEqual(['Ground floor lights']);
+    const bySchemes = { ...made.house, cables: {} };
+    expect(full(checkHouse(bySchemes)).length).toBeGreaterThan(0);
+    expect(totalsOf(bySchemes).tooFull).toBe(full(checkHouse(bySchemes)).length);
+    expect(wireHouse(made.house).units.every((one) => one.problems.length === 0)).toBe(true);
     const kept = made.planned.filter((one) => one.before);
     expect(kept.length).toBeGreaterThan(15);
     for (const one of kept) expect(one.circuit.id).toBe(one.before!.id);
@@ -360,8 +366,19 @@ it('what one group of switches controls is planned onto one circuit, and its swi
 it('a feed order that somebody drew goes with the circuit that is planned anew', () => {
   const before = Object.values(demo.cables);
   expect(before.length).toBeGreaterThan(10);
-  const { house } = plan(demo);
-  const circuits = new Set(Object.values(house.cables).map((one) => one.circuit));
+  const { house, settled } = plan(demo);
+  const kept = Object.values(house.cables).filter((one) => demo.cables[one.id] === one);
+  const circuits = new Set(kept.map((one) => one.circuit));
+  // Drawn with the plan instead: a cable to every box of the circuit, and no other.
+  for (const { unit, tree, runs } of wireHouse(house).units) {
+    if (!settled.includes(unit.circuits[0]!.name)) continue;
+    expect(circuits).not.toContain(unit.id);
+    expect([tree.stored, tree.unfed, runs.length]).toEqual([
+      true,
+      [],
+      new Set(unit.outlets.map((one) => one.box)).size,
+    ]);
+  }
   for (const id of circuits) {
     const devices = (one: House) =>
       indexOutlets(one)

@@ -214,9 +214,15 @@ class Search {
 /**
  * Looks for the feed order of a circuit with the fewest conductor-feet that doubles no run, overfills no box and has one home run.
  * Up to six boxes every tree is tried, so it is the best. Beyond, from the tree as it stands and from each scheme, one branch at a
- * time is hung elsewhere as long as that saves wire: what that finds is good, not proved the best.
+ * time is hung elsewhere as long as that saves wire: what that finds is good, not proved the best. From the tree as it stands alone
+ * it takes a quarter of the time.
  */
-export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress = () => undefined): FeedPlan {
+export function leastFeet(
+  house: House,
+  unit: WiringUnit,
+  onProgress: OnProgress = () => undefined,
+  from: 'every scheme' | 'as it stands' = 'every scheme',
+): FeedPlan {
   const search = new Search(house, unit);
   const { lengths } = search.counter;
   const { boxes } = lengths;
@@ -224,7 +230,8 @@ export function leastFeet(house: House, unit: WiringUnit, onProgress: OnProgress
   if (boxes.length === 0) return planOf(search.judge(new Int16Array(0)));
   if (boxes.length <= OUTRIGHT_UP_TO) return planOf(search.outright());
   const standing = parentsIn(nowWired.tree, boxes);
-  const starts = [...(standing ? [standing] : []), ...SCHEMES.map((one) => parentsBy(one, unit, lengths))];
+  const bySchemes = () => SCHEMES.map((one) => parentsBy(one, unit, lengths));
+  const starts = standing ? [standing, ...(from === 'every scheme' ? bySchemes() : [])] : bySchemes();
   let best: Judged | undefined;
   starts.forEach((start, i) => {
     const found = search.descend(start, ({ feet }) =>

@@ -94,9 +94,15 @@ function accept(): void {
           </tr>
         </tbody>
       </table>
+      <p v-if="plan.settled.length" class="small">
+        Fed in an order of its own, since a box would hold too much by the usual one:
+        {{ plan.settled.join(', ') }}.
+      </p>
       <p class="muted small">
-        Cable along the feed orders, not the real route. Boxes that are too full take another feed order or a larger
-        box, under Make-up. Prices are typical, for comparing only. Schools of the firm: under Job.
+        Cable along the feed orders, not the real route.<template v-if="plan.after.tooFull">
+          Boxes that are still too full take a second box, or fewer circuits, under Make-up.</template
+        >
+        Prices are typical, for comparing only. Schools of the firm: under Job.
       </p>
       <p v-if="free && free.waiting" class="is-violation">
         The panel has no space for {{ free.waiting }} of the circuits: take a larger one, or a subpanel.
