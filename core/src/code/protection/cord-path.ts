@@ -7,7 +7,9 @@ import {
   type Bounds,
   type Point,
 } from '../../house/geometry';
+import { remembering } from '../../house/remember';
 import type { Box, House, Room } from '../../house/schema';
+import { groupBy } from '../../units/group-by';
 import { boxPoint, distanceToFeature, featureOutline } from '../../plan/points';
 import { perRoom, roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
 import { openingBreak } from '../../plan/wall-spaces';
@@ -89,9 +91,21 @@ function shortestWithin(
   return best;
 }
 
-/** Whether a feature of some kinds is near as the crow flies, which no cord is shorter than. */
-const isAnyWithin = (view: RoomView, from: Point, kinds: ReadonlySet<string>, nearIn: number): boolean =>
-  view.features.some((feature) => kinds.has(feature.kind) && distanceToFeature(view.room, feature, from) < nearIn);
+/** The features of a level, by its id, with their rooms. */
+const featuresByLevel = remembering(
+  ({ features, rooms }) =>
+    groupBy(
+      Object.values(features).map((feature) => ({ feature, room: rooms[feature.room]! })),
+      (one) => one.room.level,
+    ),
+  ({ features, rooms }) => [features, rooms],
+);
+
+/** Whether a feature of some kinds is on the level and near as the crow flies, which no cord is shorter than. */
+const isAnyNear = (house: House, level: string, from: Point, kinds: ReadonlySet<string>, nearIn: number): boolean =>
+  (featuresByLevel(house).get(level) ?? []).some(
+    ({ feature, room }) => kinds.has(feature.kind) && distanceToFeature(room, feature, from) < nearIn,
+  );
 
 /** The doorways of a room with their two edges, looked up once for all of its boxes. */
 const doorwaysOf = perRoom(({ room, openings }) =>
@@ -109,10 +123,9 @@ const CROSSINGS = 16;
 
 /**
  * Length of the shortest path of a cord from a box to a feature of a kind, inches, to the feature's outer edge; Infinity
- * where there is none within `nearIn`. NEC 210.8: without piercing floor, wall or ceiling; from 2020 a doorway may lie on the way, in 2017
- * it may not. Plan distance: heights are left out, which errs towards protection. A bowl's inner edge (the reference
+ * where there is none within `nearIn`. NEC 210.8: without piercing floor, wall or ceiling; from 2020 doorways may lie on the way, in 2017
+ * they may not. Plan distance: heights are left out, which errs towards protection. A bowl's inner edge (the reference
  * since 2017) lies farther than the outer edge used here, which errs the same way.
- * Only one doorway is looked through: a path through two is not found, which errs against protection.
  */
 export function cordPathTo(
   house: House,
@@ -121,25 +134,45 @@ export function cordPathTo(
   nearIn: number,
   throughDoorways: boolean,
 ): number {
-  const view = viewRoom(house, box.room);
-  const from = boxPoint(house, box);
-  let best = shortestWithin(view, from, kinds, 0, nearIn);
-  if (throughDoorways)
-    for (const { seen, gap, wall, edges } of doorwaysOf(view)) {
-      if (distance(from, nearestOnSegment(from, edges[0], edges[1])) >= best) continue;
-      const behind = roomBehind(house, view.room.id, seen);
-      const other = behind && viewRoom(house, behind.id);
-      if (!other || !isAnyWithin(other, from, kinds, best)) continue;
-      // The shortest way need not pass the jamb that is nearest to the box, so the whole doorway is tried.
-      for (let step = 0; step <= CROSSINGS; step++) {
-        const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);
-        if (distance(from, through) >= best) continue;
-        const gone = pathInRoom(view, from, through);
-        const entry = nearestPointInside(other, through);
-        best = shortestWithin(other, entry, kinds, gone + distance(through, entry), best);
-      }
-    }
+  const search = { house, kinds, throughDoorways };
+  const best = shortestOn(search, viewRoom(house, box.room), boxPoint(house, box), 0, nearIn, []);
   return best < nearIn ? best : Infinity;
+}
+
+interface CordSearch {
+  readonly house: House;
+  readonly kinds: ReadonlySet<string>;
+  readonly throughDoorways: boolean;
+}
+
+/** The shortest way from a place in a room on, through rooms not passed yet, inches already gone included; `best` where none is shorter. */
+function shortestOn(
+  search: CordSearch,
+  view: RoomView,
+  start: Point,
+  goneIn: number,
+  bestIn: number,
+  passed: readonly RoomView[],
+): number {
+  const { house, kinds, throughDoorways } = search;
+  if (!isAnyNear(house, view.level.id, start, kinds, bestIn - goneIn)) return bestIn;
+  let best = shortestWithin(view, start, kinds, goneIn, bestIn);
+  if (!throughDoorways) return best;
+  for (const { seen, gap, wall, edges } of doorwaysOf(view)) {
+    if (goneIn + distance(start, nearestOnSegment(start, edges[0], edges[1])) >= best) continue;
+    const behind = roomBehind(house, view.room.id, seen);
+    const other = behind && viewRoom(house, behind.id);
+    if (!other || passed.includes(other)) continue;
+    // The shortest way need not pass the jamb that is nearest, so the whole doorway is tried.
+    for (let step = 0; step <= CROSSINGS; step++) {
+      const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);
+      if (goneIn + distance(start, through) >= best) continue;
+      const entry = nearestPointInside(other, through);
+      const gone = goneIn + pathInRoom(view, start, through) + distance(through, entry);
+      best = shortestOn(search, other, entry, gone, best, [...passed, view]);
+    }
+  }
+  return best;
 }
 
 function nearestPointInside(view: RoomView, point: Point): Point {
