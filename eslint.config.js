@@ -33,4 +33,17 @@ export default ts.config(
     files: ['core/src/**/*.ts'],
     rules: { 'no-restricted-syntax': ['error', ...noHiddenInputs], 'no-console': 'error' },
   },
+  {
+    // Pages are driven from here, so the types of a browser are there; what serves them has none of it.
+    files: ['server/src/**/*.ts', 'cli/src/**/*.ts', 'contract/src/**/*.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'navigator', 'location', 'name'],
+    },
+  },
+  {
+    // Its tests run under Node, so the types are there; what a browser runs has none of it.
+    files: ['web/src/**/*.{ts,vue}'],
+    ignores: ['web/src/**/*.test.ts', 'web/src/test/**'],
+    rules: { 'no-restricted-globals': ['error', 'process', 'Buffer', 'global', 'require', '__dirname', '__filename'] },
+  },
 );

@@ -35,6 +35,17 @@ const fridge = (sinkAt: number) => (edition: Edition) =>
     .circuit('A', 20)
     .load('refrigerator', 'k', 'c0', 20, 'A')
     .feature('k', 'sink', ['c0', sinkAt, 30, 20]);
+/** A bedroom with a bath behind a walk-in closet, the doors in one line, and a basin whose edge stands so far from the west wall of the lot. */
+const overCloset = (basinX: number) => (edition: Edition) =>
+  aHouse(edition)
+    .room('bed', 'bedroom', [0, 0, 120, 120])
+    .room('wic', 'walk-in-closet', [124.5, 0, 30, 120])
+    .room('bath', 'bathroom', [159, 0, 96, 100])
+    .opening('bed', 'c1', 'door', 20, 32)
+    .opening('wic', 'c1', 'door', 20, 32)
+    .standing('basin', 'bath', 'basin', [basinX, 20, 20, 20])
+    .circuit('A', 15)
+    .receptacle('bed', 'c1', 68, { circuit: 'A' });
 const big = { volts: 240, ratingA: 30, style: 'single' };
 
 // 2014, 2017, 2020, 2023
@@ -198,28 +209,12 @@ describe('GFCI 210.8 by place and edition', () => {
           .floorReceptacle('bed', 90, 60),
       'ynyy',
     ],
-    ...(
-      [
-        ['just within 6 ft', 174, 'ynyy'],
-        ['just beyond 6 ft', 176, 'nnnn'],
-      ] as const
-    ).map(
-      ([far, x, expected]) =>
-        [
-          `a bedroom receptacle ${far} of a basin, over a walk-in closet and its two doorways`,
-          (edition: Edition) =>
-            aHouse(edition)
-              .room('bed', 'bedroom', [0, 0, 120, 120])
-              .room('wic', 'walk-in-closet', [124.5, 0, 30, 120])
-              .room('bath', 'bathroom', [159, 0, 96, 100])
-              .opening('bed', 'c1', 'door', 20, 32)
-              .opening('wic', 'c1', 'door', 20, 32)
-              .standing('basin', 'bath', 'basin', [x, 20, 20, 20])
-              .circuit('A', 15)
-              .receptacle('bed', 'c1', 68, { circuit: 'A' }),
-          expected,
-        ] as const,
-    ),
+    [
+      'a bedroom receptacle just within 6 ft of a basin, over a walk-in closet and its two doorways',
+      overCloset(174),
+      'ynyy',
+    ],
+    ['just beyond 6 ft', overCloset(176), 'nnnn'],
     [
       'through the wall a sink is not near',
       (edition: Edition) =>

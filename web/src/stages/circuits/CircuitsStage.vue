@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
+import { computed, ref } from 'vue';
 import {
   addEntity,
   assignToCircuit,
@@ -9,9 +9,6 @@ import {
   indexOutlets,
   unconnectedAppliances,
   type Box,
-  type CircuitPlan,
-  type House,
-  type LockConflict,
 } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
@@ -22,14 +19,14 @@ import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import { inkOf, numberOf, ringOf } from './circuit-colors';
 import AskPanel from './AskPanel.vue';
-import { useLongWork } from '../../work/long-work';
 import ProgressBar from '../../work/ProgressBar.vue';
 import EditionsPanel from './EditionsPanel.vue';
 import TripsPanel from './TripsPanel.vue';
-import type { PlanAnswer } from './planning.worker';
 import PlanningPanel from './PlanningPanel.vue';
 import CircuitCard from './CircuitCard.vue';
 import LoadDialog from './LoadDialog.vue';
+import { useCarrying } from './use-carrying';
+import { usePlanning } from './use-planning';
 
 const store = useHouse();
 const view = useView();
@@ -44,31 +41,10 @@ const SIDES = [
 ] as const;
 const side = ref<(typeof SIDES)[number][0]>('cards');
 
-/** The proposal, and the house that it was made for. */
-const plan = shallowRef<{ plan: CircuitPlan; conflict: LockConflict | undefined; made: House } | null>(null);
-const planning = useLongWork<House, PlanAnswer>(
-  () => new Worker(new URL('./planning.worker.ts', import.meta.url), { type: 'module' }),
-  (message) => (store.problem = message),
-);
-watch(
-  () => store.house,
-  () => {
-    planning.cancel();
-    plan.value = null;
-  },
-);
-
-async function planAll(): Promise<void> {
-  const made = toRaw(store.house!);
-  const answer = await planning.ask(made);
-  if (!answer) return;
-  if (answer.ok) plan.value = { plan: answer.plan, conflict: answer.conflict, made };
-  else store.problem = answer.problems[0]!.message;
-}
+const { plan, work: planning, planAll } = usePlanning();
 /** While a proposal is looked at, the sheet shows it. */
 const shown = computed(() => plan.value?.plan.house ?? store.house!);
-/** Where a carried box is on the screen. */
-const carried = shallowRef<{ x: number; y: number } | null>(null);
+const { carried, pickUp } = useCarrying(put);
 
 const tool = computed<Tool>(() => ({ kind: 'select', lasso: isLasso.value }));
 const hand = useHand(tool, () => 9 / scale.value, { movesThings: false });
@@ -141,34 +117,19 @@ function addCircuit(): void {
   if (added) view.select([{ kind: 'circuit', id: added }]);
 }
 
-function carry(event: PointerEvent): void {
-  carried.value = { x: event.clientX, y: event.clientY };
-}
-
 /** A box is picked up on a card, to be dropped on another. */
 function carryChip(box: string, event: PointerEvent): void {
   if (!store.canEdit) return;
   (event.target as Element).releasePointerCapture?.(event.pointerId);
   view.select([{ kind: 'box', id: box }]);
-  window.addEventListener('pointermove', carry);
-  window.addEventListener('pointerup', letGo, { once: true });
-}
-
-function letGo(event: PointerEvent): void {
-  window.removeEventListener('pointermove', carry);
-  const card =
-    carried.value && document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-circuit]');
-  carried.value = null;
-  if (card) put(card.dataset['circuit']!);
+  pickUp();
 }
 
 function send(event: HandEvent): void {
   hand.send(event);
   if (event.type !== 'down' || event.hit?.kind !== 'box' || event.shift || !store.canEdit) return;
-  window.addEventListener('pointermove', carry);
-  window.addEventListener('pointerup', letGo, { once: true });
+  pickUp();
 }
-onBeforeUnmount(() => window.removeEventListener('pointermove', carry));
 
 function selectUnassigned(): void {
   view.select([...new Set(index.value.unassigned.map((outlet) => outlet.box.id))].map((id) => ({ kind: 'box', id })));

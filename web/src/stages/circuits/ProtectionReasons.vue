@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { protectionOf, type Circuit } from '@winculum/core';
+import { useHouse } from '../../stores/house';
+
+/** Outlet by outlet, why a circuit has the protection it has. */
+const props = defineProps<{ circuit: Circuit }>();
+const store = useHouse();
+const protection = computed(() => protectionOf(store.house!, props.circuit.id));
+</script>
+
+<template>
+  <details>
+    <summary>Why this protection</summary>
+    <ul>
+      <li v-for="{ outlet, gfci, afci } in protection.outlets" :key="outlet.device.id" class="why">
+        <b class="num">{{ outlet.box.tag }}</b> {{ outlet.load?.name ?? outlet.device.kind }}, {{ outlet.room.name
+        }}<br />
+        <span v-for="(decision, word) in { GFCI: gfci, AFCI: afci }" :key="word" class="muted"
+          ><template v-if="decision.kind !== 'not-required'"
+            >{{ word }}: {{ decision.reason }} {{ decision.section }}
+            <template v-if="'basis' in decision"
+              >({{ decision.basis.source }}, {{ decision.basis.confidence }})</template
+            >
+          </template></span
+        >
+      </li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+  font-weight: 600;
+  min-height: 30px;
+}
+.why {
+  font-size: 13px;
+  padding: 4px 0;
+  border-top: 1px solid var(--rule);
+}
+</style>
