@@ -10,7 +10,7 @@ import {
 import { remembering } from '../../house/remember';
 import type { Box, House, Room } from '../../house/schema';
 import { groupBy } from '../../units/group-by';
-import { boxPoint, distanceToFeature, featureOutline } from '../../plan/points';
+import { boxPoint, featureOutline } from '../../plan/points';
 import { perRoom, roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
 import { openingBreak } from '../../plan/wall-spaces';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
@@ -91,21 +91,29 @@ function shortestWithin(
   return best;
 }
 
-/** The features of a level, by its id, with their rooms. */
+/** The features of each level, by its id, with their bounds. */
 const featuresByLevel = remembering(
   ({ features, rooms }) =>
     groupBy(
-      Object.values(features).map((feature) => ({ feature, room: rooms[feature.room]! })),
-      (one) => one.room.level,
+      Object.values(features).map((feature) => {
+        const room = rooms[feature.room]!;
+        return { kind: feature.kind, room, level: room.level, bounds: boundsOf(featureOutline(room, feature)) };
+      }),
+      (one) => one.level,
     ),
   ({ features, rooms }) => [features, rooms],
 );
 
-/** Whether a feature of some kinds is on the level and near as the crow flies, which no cord is shorter than. */
-const isAnyNear = (house: House, level: string, from: Point, kinds: ReadonlySet<string>, nearIn: number): boolean =>
-  (featuresByLevel(house).get(level) ?? []).some(
-    ({ feature, room }) => kinds.has(feature.kind) && distanceToFeature(room, feature, from) < nearIn,
-  );
+/** From a point to the nearest of a rectangle, inches; 0 inside. */
+const distanceToBounds = ({ minX, maxX, minY, maxY }: Bounds, { x, y }: Point): number =>
+  Math.hypot(Math.max(minX - x, 0, x - maxX), Math.max(minY - y, 0, y - maxY));
+
+/** Whether a feature of some kinds, in a room not passed yet, is near by its bounds, which no cord is shorter than. */
+function isAnyNear({ house, kinds }: CordSearch, view: RoomView, from: Point, nearIn: number, passed: readonly Room[]) {
+  for (const { kind, room, bounds } of featuresByLevel(house).get(view.level.id) ?? [])
+    if (kinds.has(kind) && distanceToBounds(bounds, from) < nearIn && !passed.includes(room)) return true;
+  return false;
+}
 
 /** The doorways of a room with their two edges, looked up once for all of its boxes. */
 const doorwaysOf = perRoom(({ room, openings }) =>
@@ -114,7 +122,7 @@ const doorwaysOf = perRoom(({ room, openings }) =>
     if (!gap) return [];
     const wall = wallLoop(room).walls.find((one) => one.id === seen.wall)!;
     const edges = [pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn)] as const;
-    return [{ seen, gap, wall, edges }];
+    return [{ seen, gap, wall, edges, middle: pointOnWall(wall, gap.alongIn + gap.widthIn / 2) }];
   }),
 );
 
@@ -152,39 +160,46 @@ function shortestOn(
   start: Point,
   goneIn: number,
   bestIn: number,
-  passed: readonly RoomView[],
+  passed: readonly Room[],
 ): number {
   const { house, kinds, throughDoorways } = search;
-  if (!isAnyNear(house, view.level.id, start, kinds, bestIn - goneIn)) return bestIn;
+  if (!isAnyNear(search, view, start, bestIn - goneIn, passed)) return bestIn;
   let best = shortestWithin(view, start, kinds, goneIn, bestIn);
   if (!throughDoorways) return best;
-  for (const { seen, gap, wall, edges } of doorwaysOf(view)) {
-    if (goneIn + distance(start, nearestOnSegment(start, edges[0], edges[1])) >= best) continue;
+  let beyond: readonly Room[] | undefined;
+  for (const { seen, gap, wall, edges, middle } of doorwaysOf(view)) {
+    const toDoorway = goneIn + distance(start, nearestOnSegment(start, edges[0], edges[1]));
+    if (toDoorway >= best) continue;
+    beyond ??= [...passed, view.room];
+    // No point of the doorway is nearer to what lies beyond than its middle by more than half its width.
+    if (!isAnyNear(search, view, middle, best - toDoorway + gap.widthIn / 2, beyond)) continue;
     const behind = roomBehind(house, view.room.id, seen);
-    const other = behind && viewRoom(house, behind.id);
-    if (!other || passed.includes(other)) continue;
+    if (!behind || passed.includes(behind)) continue;
+    const other = viewRoom(house, behind.id);
     // The shortest way need not pass the jamb that is nearest, so the whole doorway is tried.
     for (let step = 0; step <= CROSSINGS; step++) {
       const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);
       if (goneIn + distance(start, through) >= best) continue;
       const entry = nearestPointInside(other, through);
       const gone = goneIn + pathInRoom(view, start, through) + distance(through, entry);
-      best = shortestOn(search, other, entry, gone, best, [...passed, view]);
+      best = shortestOn(search, other, entry, gone, best, beyond);
     }
   }
   return best;
 }
 
-function nearestPointInside(view: RoomView, point: Point): Point {
-  const { corners } = view.room;
-  let best: Point = corners[0]!;
-  let nearIn = Infinity;
+/** The point of a room nearest to one outside it. Without a point for every wall: it is asked for at every place of a doorway. */
+function nearestPointInside({ room: { corners } }: RoomView, point: Point): Point {
+  let [x, y, nearest] = [corners[0]!.x, corners[0]!.y, Infinity];
   for (let i = 0; i < corners.length; i++) {
-    const onEdge = nearestOnSegment(point, corners[i]!, corners[(i + 1) % corners.length]!);
-    const apart = distance(point, onEdge);
-    if (apart >= nearIn) continue;
-    best = onEdge;
-    nearIn = apart;
+    const a = corners[i]!;
+    const b = corners[(i + 1) % corners.length]!;
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const along = ((point.x - a.x) * dx + (point.y - a.y) * dy) / (dx * dx + dy * dy || 1);
+    const t = Math.max(0, Math.min(1, along));
+    const [atX, atY] = [a.x + t * dx, a.y + t * dy];
+    const apart = Math.hypot(point.x - atX, point.y - atY);
+    if (apart < nearest) [x, y, nearest] = [atX, atY, apart];
   }
-  return best;
+  return { x, y };
 }
