@@ -9,8 +9,8 @@ import { openingBreak } from '../plan/wall-spaces';
 /** A stair costs as much as so many inches of floor. */
 const STAIR_IN = 180;
 
-/** Places that nobody crosses at night. */
-const NOT_WALKED = /^(attic|crawl-space)$/;
+/** Whether a place is reached over a hatch, which is no way of the plan and which nobody crosses at night. */
+export const isOverHatch = ({ kind }: Pick<Room, 'kind'>): boolean => kind === 'attic' || kind === 'crawl-space';
 
 /** A way from one room into another: a doorway, or the flight of a stair. */
 export interface Passage {
@@ -29,7 +29,7 @@ export const passagesOf = remembering(findPassages, ({ openings, rooms }) => [op
 
 function findPassages(house: House): readonly Passage[] {
   const passages: Passage[] = [];
-  const rooms = Object.values(house.rooms).filter((room) => !NOT_WALKED.test(room.kind));
+  const rooms = Object.values(house.rooms).filter((room) => !isOverHatch(room));
   for (const room of rooms) {
     const view = viewRoom(house, room.id);
     for (const seen of view.openings) {
@@ -48,24 +48,28 @@ function findPassages(house: House): readonly Passage[] {
       });
     }
   }
-  const stairs = rooms.filter((room) => room.kind === 'stair');
-  for (const a of stairs)
-    for (const b of stairs)
-      if (isSameStair(a, b))
-        passages.push({
-          id: `stair ${a.id} ${b.id}`,
-          from: a.id,
-          to: b.id,
-          at: innerPoint(b.corners),
-          edges: undefined,
-          latch: undefined,
-        });
+  for (const [a, others] of stairsBeyond(house))
+    for (const b of others)
+      passages.push({
+        id: `stair ${a.id} ${b.id}`,
+        from: a.id,
+        to: b.id,
+        at: innerPoint(b.corners),
+        edges: undefined,
+        latch: undefined,
+      });
   return passages;
 }
 
-/** Whether two rooms are the same stair on two floors. */
-export const isSameStair = (a: Room, b: Room): boolean =>
-  a.kind === 'stair' && b.kind === 'stair' && a.level !== b.level && polygonsOverlap(a.corners, b.corners);
+/** For each stair, the same one on other floors. */
+export const stairsBeyond = remembering(
+  ({ rooms }): ReadonlyMap<Room, readonly Room[]> => {
+    const stairs = Object.values(rooms).filter((room) => room.kind === 'stair');
+    const isSame = (a: Room, b: Room) => a.level !== b.level && polygonsOverlap(a.corners, b.corners);
+    return new Map(stairs.map((a) => [a, stairs.filter((b) => isSame(a, b))]));
+  },
+  ({ rooms }) => [rooms],
+);
 
 function latchInside(house: House, room: Room, from: SeenOpening): Point | undefined {
   const view = viewRoom(house, room.id);

@@ -1,11 +1,8 @@
 import type { Outlet } from '../../circuits/outlets';
-import { isSameStair } from '../../control/passages';
+import { isOverHatch, stairsBeyond } from '../../control/passages';
 import type { Room } from '../../house/schema';
 import { roomsBeyond } from '../alarm-places';
 import { commonPractice, defineRule, everyEdition, type Facts } from '../rule';
-
-/** Reached over a hatch, which is no way of the plan. */
-const OVER_HATCH = /^(attic|crawl-space)$/;
 
 export const groupAcrossFloors = defineRule({
   id: 'group-across-floors',
@@ -40,11 +37,10 @@ export const groupAcrossFloors = defineRule({
 function roomsReached(facts: Facts, from: Room): ReadonlySet<Room> {
   const reached = new Set([from]);
   const views = new Map(facts.views.map((view) => [view.room, view]));
-  const stairs = facts.views.filter(({ room }) => room.kind === 'stair');
   // A set that grows while it is walked gives what is added as well.
   for (const room of reached) {
-    for (const next of roomsBeyond(facts, views.get(room)!)) if (!OVER_HATCH.test(next.kind)) reached.add(next);
-    for (const stair of stairs) if (isSameStair(room, stair.room)) reached.add(stair.room);
+    for (const next of roomsBeyond(facts, views.get(room)!)) if (!isOverHatch(next)) reached.add(next);
+    for (const stair of stairsBeyond(facts.house).get(room) ?? []) reached.add(stair);
   }
   return reached;
 }
@@ -53,7 +49,7 @@ function roomsReached(facts: Facts, from: Room): ReadonlySet<Room> {
 function acrossFloors({ house, outlets }: Facts): { readonly name: string; readonly switches: readonly Outlet[] }[] {
   return Object.values(house.switchGroups).flatMap(({ name, switches: ids }) => {
     const all = ids.flatMap((id) => outlets.byDevice.get(id) ?? []);
-    const switches = all.filter((one) => !OVER_HATCH.test(one.room.kind));
+    const switches = all.filter((one) => !isOverHatch(one.room));
     return switches.some((one) => one.room.level !== switches[0]!.room.level) ? [{ name, switches }] : [];
   });
 }
