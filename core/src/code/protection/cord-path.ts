@@ -8,7 +8,7 @@ import {
   type Point,
 } from '../../house/geometry';
 import { remembering } from '../../house/remember';
-import type { Box, House, Room } from '../../house/schema';
+import type { Box, Feature, House, Room } from '../../house/schema';
 import { groupBy } from '../../units/group-by';
 import { boxPoint, featureOutline } from '../../plan/points';
 import { perRoom, roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
@@ -70,27 +70,6 @@ export function pathInRoom(view: RoomView, from: Point, to: Point): number {
   }
 }
 
-/** The shortest way from a place to a feature of some kinds, inches already gone included; `best` where none is shorter. */
-function shortestWithin(
-  view: RoomView,
-  start: Point,
-  kinds: ReadonlySet<string>,
-  goneIn: number,
-  bestIn: number,
-): number {
-  let best = bestIn;
-  for (const feature of view.features) {
-    if (!kinds.has(feature.kind)) continue;
-    const outline = featureOutline(view.room, feature);
-    for (let i = 0; i < outline.length; i++) {
-      const target = nearestOnSegment(start, outline[i]!, outline[(i + 1) % outline.length]!);
-      // As the crow flies first: no way is shorter.
-      if (goneIn + distance(start, target) < best) best = Math.min(best, goneIn + pathInRoom(view, start, target));
-    }
-  }
-  return best;
-}
-
 /** The features of each level, by its id, with their bounds. */
 const featuresByLevel = remembering(
   ({ features, rooms }) =>
@@ -129,63 +108,69 @@ const doorwaysOf = perRoom(({ room, openings }) =>
 /** Places across a doorway at which a cord is tried, besides its first jamb. */
 const CROSSINGS = 16;
 
-/**
- * Length of the shortest path of a cord from a box to a feature of a kind, inches, to the feature's outer edge; Infinity
- * where there is none within `nearIn`. NEC 210.8: without piercing floor, wall or ceiling; from 2020 doorways may lie on the way, in 2017
- * they may not. Plan distance: heights are left out, which errs towards protection. A bowl's inner edge (the reference
- * since 2017) lies farther than the outer edge used here, which errs the same way.
- */
-export function cordPathTo(
-  house: House,
-  box: Box,
-  kinds: ReadonlySet<string>,
-  nearIn: number,
-  throughDoorways: boolean,
-): number {
-  const search = { house, kinds, throughDoorways };
-  const best = shortestOn(search, viewRoom(house, box.room), boxPoint(house, box), 0, nearIn, []);
-  return best < nearIn ? best : Infinity;
-}
-
 interface CordSearch {
   readonly house: House;
   readonly kinds: ReadonlySet<string>;
+  /** The cord is shorter than this, inches. */
+  readonly withinIn: number;
   readonly throughDoorways: boolean;
 }
 
-/** The shortest way from a place in a room on, through rooms not passed yet, inches already gone included; `best` where none is shorter. */
-function shortestOn(
-  search: CordSearch,
-  view: RoomView,
-  start: Point,
-  goneIn: number,
-  bestIn: number,
-  passed: readonly Room[],
-): number {
-  const { house, kinds, throughDoorways } = search;
-  if (!isAnyNear(search, view, start, bestIn - goneIn, passed)) return bestIn;
-  let best = shortestWithin(view, start, kinds, goneIn, bestIn);
-  if (!throughDoorways) return best;
+/**
+ * Whether a cord shorter than so many inches leads from a box to the outer edge of a feature of some kinds. NEC 210.8: without piercing
+ * floor, wall or ceiling; from 2020 doorways may lie on the way, in 2017 they may not. Plan distance: heights are left out, which
+ * errs towards protection. A bowl's inner edge (the reference since 2017) lies farther than the outer edge used here, which
+ * errs the same way.
+ */
+export function isWithinCord(
+  house: House,
+  box: Box,
+  kinds: ReadonlySet<string>,
+  withinIn: number,
+  throughDoorways: boolean,
+): boolean {
+  const search = { house, kinds, withinIn, throughDoorways };
+  return leadsOn(search, viewRoom(house, box.room), boxPoint(house, box), 0, []);
+}
+
+/** Whether a cord leads from a place in a room to such a feature, through rooms not passed yet, so many inches being gone already. */
+function leadsOn(search: CordSearch, view: RoomView, start: Point, goneIn: number, passed: readonly Room[]): boolean {
+  const { house, kinds, withinIn, throughDoorways } = search;
+  if (!isAnyNear(search, view, start, withinIn - goneIn, passed)) return false;
+  for (const feature of view.features)
+    if (kinds.has(feature.kind) && leadsTo(view, feature, start, withinIn - goneIn)) return true;
+  if (!throughDoorways) return false;
   let beyond: readonly Room[] | undefined;
   for (const { seen, gap, wall, edges, middle } of doorwaysOf(view)) {
-    const toDoorway = goneIn + distance(start, nearestOnSegment(start, edges[0], edges[1]));
-    if (toDoorway >= best) continue;
+    const left = withinIn - goneIn - distance(start, nearestOnSegment(start, edges[0], edges[1]));
+    if (left <= 0) continue;
     beyond ??= [...passed, view.room];
     // No point of the doorway is nearer to what lies beyond than its middle by more than half its width.
-    if (!isAnyNear(search, view, middle, best - toDoorway + gap.widthIn / 2, beyond)) continue;
+    if (!isAnyNear(search, view, middle, left + gap.widthIn / 2, beyond)) continue;
     const behind = roomBehind(house, view.room.id, seen);
     if (!behind || passed.includes(behind)) continue;
     const other = viewRoom(house, behind.id);
     // The shortest way need not pass the jamb that is nearest, so the whole doorway is tried.
     for (let step = 0; step <= CROSSINGS; step++) {
       const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);
-      if (goneIn + distance(start, through) >= best) continue;
+      if (!isAnyNear(search, view, through, withinIn - goneIn - distance(start, through), beyond)) continue;
       const entry = nearestPointInside(other, through);
       const gone = goneIn + pathInRoom(view, start, through) + distance(through, entry);
-      best = shortestOn(search, other, entry, gone, best, beyond);
+      if (leadsOn(search, other, entry, gone, beyond)) return true;
     }
   }
-  return best;
+  return false;
+}
+
+/** Whether a cord of less than so many inches leads to a feature of the room that one is in. */
+function leadsTo(view: RoomView, feature: Feature, start: Point, lessIn: number): boolean {
+  const outline = featureOutline(view.room, feature);
+  for (let i = 0; i < outline.length; i++) {
+    const target = nearestOnSegment(start, outline[i]!, outline[(i + 1) % outline.length]!);
+    // As the crow flies first: no way is shorter.
+    if (distance(start, target) < lessIn && pathInRoom(view, start, target) < lessIn) return true;
+  }
+  return false;
 }
 
 /** The point of a room nearest to one outside it. Without a point for every wall: it is asked for at every place of a doorway. */

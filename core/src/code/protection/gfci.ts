@@ -7,7 +7,7 @@ import { servesCounter } from '../../place/receptacles';
 import { viewRoom } from '../../plan/room-view';
 import { fromMemory } from '../rule';
 import { isInLaundryArea } from '../laundry-area';
-import { cordPathTo } from './cord-path';
+import { isWithinCord } from './cord-path';
 import { staysAsItIs, type Decision } from './decision';
 
 /**
@@ -175,15 +175,15 @@ function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decisi
 }
 
 function measureNearWater(house: House, box: Box, edition: Edition): Decision | undefined {
-  const to = (kinds: ReadonlySet<string>) => cordPathTo(house, box, kinds, NEAR_WATER_IN, edition !== '2017');
-  if (to(SINKS) < NEAR_WATER_IN)
+  const isNear = (kinds: ReadonlySet<string>) => isWithinCord(house, box, kinds, NEAR_WATER_IN, edition !== '2017');
+  if (isNear(SINKS))
     return required(
       `210.8(A)${SINK_ITEM[edition]}`,
       'Within 6 ft of a sink by the path of a cord.',
       // The door of a cabinet stops a cord in 2017 by some readings.
       edition === '2017' && box.inCabinet ? 'medium' : 'high',
     );
-  if (to(TUBS) < NEAR_WATER_IN)
+  if (isNear(TUBS))
     return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
   return undefined;
 }
