@@ -11,6 +11,11 @@ const noHiddenInputs = [
   { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time comes in as an argument.' },
 ];
 
+const noWeakMaps = {
+  name: 'WeakMap',
+  message: 'What is remembered of a house belongs in a Memory: core/src/house/memory.ts.',
+};
+
 export default ts.config(
   {
     ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.tmp/**', 'test-results/**', '.dependency-cruiser.cjs'],
@@ -34,6 +39,11 @@ export default ts.config(
     rules: { 'no-restricted-syntax': ['error', ...noHiddenInputs], 'no-console': 'error' },
   },
   {
+    files: ['core/src/**/*.ts'],
+    ignores: ['core/src/house/memory.ts'],
+    rules: { 'no-restricted-globals': ['error', noWeakMaps] },
+  },
+  {
     // Pages are driven from here, so the types of a browser are there; what serves them has none of it.
     files: ['server/src/**/*.ts', 'cli/src/**/*.ts', 'contract/src/**/*.ts'],
     rules: {
@@ -44,6 +54,17 @@ export default ts.config(
     // Its tests run under Node, so the types are there; what a browser runs has none of it.
     files: ['web/src/**/*.{ts,vue}'],
     ignores: ['web/src/**/*.test.ts', 'web/src/test/**'],
-    rules: { 'no-restricted-globals': ['error', 'process', 'Buffer', 'global', 'require', '__dirname', '__filename'] },
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        noWeakMaps,
+        'process',
+        'Buffer',
+        'global',
+        'require',
+        '__dirname',
+        '__filename',
+      ],
+    },
   },
 );

@@ -1,5 +1,6 @@
 import { innerPoint, type Point } from '../house/geometry';
 import type { Box, Circuit, House, Level, Panel } from '../house/schema';
+import { Memory } from '../house/memory';
 import { drillableStretches } from '../plan/drillable';
 import type { Interval } from '../plan/intervals';
 import { boxPoint, featureOutline } from '../plan/points';
@@ -42,7 +43,7 @@ function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWal
   };
 }
 
-const spots = new WeakMap<Box, { level: Level; stretches: readonly Interval[]; spot: Spot }>();
+const spots = new Memory<Box, { level: Level; stretches: readonly Interval[]; spot: Spot }>();
 
 /** Where a box is, remembered as long as its storey and the walls of its room are the same. */
 export function spotOfBox(house: House, box: Box): Spot {

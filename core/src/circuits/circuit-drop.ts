@@ -1,4 +1,5 @@
 import { AWG_SIZES, type Awg, type Box, type Circuit, type House } from '../house/schema';
+import { Memory } from '../house/memory';
 import { DROP_BRANCH, sizeForDrop, voltageDrop } from '../electrical/voltage-drop';
 import { ampsOf } from '../loads/library';
 import type { CableRun } from './cable-run';
@@ -33,7 +34,7 @@ const knownAmps = (outlet: Outlet): number => {
   return device.kind === 'luminaire' || device.kind === 'fan' || device.kind === 'alarm' ? device.va / 120 : 0;
 };
 
-const memory = new WeakMap<CableRun, { circuit: Circuit; drop: CircuitDrop }>();
+const memory = new Memory<CableRun, { circuit: Circuit; drop: CircuitDrop }>();
 
 /**
  * Voltage drop to the worst place of a circuit along a run of its cable: the known loads where they are, and 12 A plugged in at one

@@ -1,4 +1,5 @@
 import type { Circuit, House, Standards } from '../house/schema';
+import { Memory } from '../house/memory';
 import { ampsOf } from '../loads/library';
 import { assertNever } from '../units/result';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
@@ -92,7 +93,7 @@ function addUp(outlets: readonly Outlet[], school: School): LoadLine[] {
   return [...lines.values()];
 }
 
-const sums = new WeakMap<readonly Outlet[], Map<School, LoadLine[]>>();
+const sums = new Memory<readonly Outlet[], Map<School, LoadLine[]>>();
 
 /** The lines of the sum, remembered by the list of outlets: several rules ask for the same one. */
 function sumOf(outlets: readonly Outlet[], school: School): LoadLine[] {
@@ -108,7 +109,7 @@ interface Known {
   readonly standards: Standards;
   readonly loads: Map<School, CircuitLoad>;
 }
-const measured = new WeakMap<Circuit, Known>();
+const measured = new Memory<Circuit, Known>();
 
 /**
  * The load of a circuit with its sum, by the school of the firm unless another is asked for. Length-free: voltage drop

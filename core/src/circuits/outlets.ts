@@ -1,5 +1,6 @@
 import type { Box, Circuit, House, Room } from '../house/schema';
 import type { Device, Load } from '../house/schema-equipment';
+import { Memory } from '../house/memory';
 
 /** A device at its place: what a circuit has as its members. */
 export interface Outlet {
@@ -24,11 +25,11 @@ export interface OutletIndex {
   readonly loads: readonly Outlet[];
 }
 
-const indices = new WeakMap<House, OutletIndex>();
-const outletMemory = new WeakMap<Device, Outlet>();
+const indices = new Memory<House, OutletIndex>();
+const outletMemory = new Memory<Device, Outlet>();
 type ListKey = 'alarms' | 'lights' | 'loads';
-const listMemory = new WeakMap<Circuit | Room, readonly Outlet[]>();
-const kindMemory = new WeakMap<House['rooms'], Partial<Record<ListKey, readonly Outlet[]>>>();
+const listMemory = new Memory<Circuit | Room, readonly Outlet[]>();
+const kindMemory = new Memory<House['rooms'], Partial<Record<ListKey, readonly Outlet[]>>>();
 
 const isSame = (a: readonly Outlet[], b: readonly Outlet[]): boolean =>
   a.length === b.length && a.every((outlet, i) => outlet === b[i]);

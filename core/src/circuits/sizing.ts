@@ -7,6 +7,7 @@ import {
 } from '../electrical/conductors';
 import { DROP_BRANCH } from '../electrical/voltage-drop';
 import type { Awg, Circuit, Edition, House } from '../house/schema';
+import { Memory } from '../house/memory';
 import type { CableRun } from './cable-run';
 import { measureDrop } from './circuit-drop';
 import { servesSeveralReceptacles } from './circuit-load';
@@ -115,7 +116,7 @@ interface Remembered {
   readonly edition: Edition;
   readonly sizing: Sizing;
 }
-const memory = new WeakMap<readonly Outlet[], Remembered>();
+const memory = new Memory<readonly Outlet[], Remembered>();
 
 /** What a circuit's breaker and conductor have to be, with the working; remembered by its outlets. */
 export function sizeCircuit(house: House, circuit: Circuit): Sizing {

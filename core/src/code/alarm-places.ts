@@ -1,4 +1,5 @@
 import type { House, Room } from '../house/schema';
+import { Memory } from '../house/memory';
 import { openingBreak } from '../plan/wall-spaces';
 import { roomBehind, type RoomView } from '../plan/room-view';
 import { OUTDOOR_KINDS } from '../place/outdoors';
@@ -12,7 +13,7 @@ export const hasAlarm = (view: RoomView, what: 'smoke' | 'co'): boolean =>
     ),
   );
 
-const doorMemory = new WeakMap<House['openings'], { rooms: House['rooms']; beyond: Map<string, readonly Room[]> }>();
+const doorMemory = new Memory<House['openings'], { rooms: House['rooms']; beyond: Map<string, readonly Room[]> }>();
 
 /** The rooms that the doors and cased openings of a room lead to, remembered while rooms and openings stay. */
 export function roomsBeyond({ house }: Facts, view: RoomView): readonly Room[] {

@@ -1,4 +1,5 @@
 import { EDITIONS, type Amendment, type Edition, type House } from '../house/schema';
+import { Memory, turnTo } from '../house/memory';
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
 import { viewRoom } from '../plan/room-view';
@@ -121,7 +122,7 @@ function writeFinding(one: Verdict, force: InForce, house: House): Finding {
   };
 }
 
-const written = new WeakMap<Verdict, { force: InForce; lengths: House['standards']['lengths']; finding: Finding }>();
+const written = new Memory<Verdict, { force: InForce; lengths: House['standards']['lengths']; finding: Finding }>();
 
 /** A verdict in words; the same as long as the verdict is remembered and lengths are read the same way. */
 function toFinding(one: Verdict, force: InForce, house: House): Finding {
@@ -141,8 +142,44 @@ export interface CheckOptions {
   readonly rules?: readonly Rule[];
 }
 
+/** The verdicts of one rule, as it is in force. */
+interface Said {
+  readonly force: InForce;
+  readonly verdicts: readonly Verdict[];
+}
+
+/**
+ * What was found, the passes put into words when they are asked for: hundreds of sentences that are read only when somebody asks
+ * why something is fine. A class, not a literal with an accessor: the accessor of a literal is kept by a hidden class of its own,
+ * which outlives the check by many collections, and the house with it.
+ */
+class Checked implements HouseCheck {
+  readonly #house: House;
+  readonly #said: readonly Said[];
+  #passes: readonly Finding[] | undefined;
+
+  constructor(
+    house: House,
+    said: readonly Said[],
+    readonly edition: Edition,
+    readonly findings: readonly Finding[],
+    readonly statuses: readonly RuleStatus[],
+    readonly looked: ReadonlySet<Stage>,
+  ) {
+    this.#house = house;
+    this.#said = said;
+  }
+
+  get passes(): readonly Finding[] {
+    return (this.#passes ??= this.#said.flatMap(({ force, verdicts }) =>
+      verdicts.filter((one) => one.kind === 'pass').map((one) => toFinding(one, force, this.#house)),
+    ));
+  }
+}
+
 /** Runs every rule of the edition in force over the house. Pure; parts that did not change are remembered. */
 export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck {
+  turnTo(house);
   const edition = options.edition ?? house.job.edition;
   const facts: Facts = {
     house,
@@ -155,7 +192,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
   const forces = forcesOf(house, edition, list);
   const memories = new Memories(facts);
   const findings: Finding[] = [];
-  const said: { readonly force: InForce; readonly verdicts: readonly Verdict[] }[] = [];
+  const said: Said[] = [];
   const statuses: RuleStatus[] = [];
   const looked = new Set<Stage>();
   for (const rule of list) {
@@ -171,19 +208,8 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
     if (verdicts.length > 0) looked.add(rule.meta.stage);
     for (const one of verdicts) if (one.kind !== 'pass') findings.push(toFinding(one, force, house));
   }
-  let passes: readonly Finding[] | undefined;
-  return {
-    edition,
-    findings: findings.sort((a, b) => gravity(a) - gravity(b)),
-    statuses,
-    looked,
-    // Hundreds of sentences that are read only when somebody asks why something is fine.
-    get passes() {
-      return (passes ??= said.flatMap(({ force, verdicts }) =>
-        verdicts.flatMap((one) => (one.kind === 'pass' ? [toFinding(one, force, house)] : [])),
-      ));
-    },
-  };
+  findings.sort((a, b) => gravity(a) - gravity(b));
+  return new Checked(house, said, edition, findings, statuses, looked);
 }
 
 /** A number of a rule in the edition in force, amendments applied. @throws when the rule or limit does not exist. */

@@ -1,4 +1,5 @@
 import type { Amendment, Edition, House } from '../house/schema';
+import { Memory } from '../house/memory';
 import { groupBy } from '../units/group-by';
 import type { EditionEntry, Rule } from './rule';
 
@@ -32,7 +33,7 @@ function findForce(rule: Rule, edition: Edition, amendments: readonly Amendment[
 }
 
 export type Forces = ReadonlyMap<Rule, InForce | undefined>;
-const forcesByAmendments = new WeakMap<House['amendments'], Map<Edition, Forces>>();
+const forcesByAmendments = new Memory<House['amendments'], Map<Edition, Forces>>();
 
 /** How each rule is in force; the same objects as long as the amendments are, so that verdicts are remembered by them. */
 export function forcesOf({ amendments }: House, edition: Edition, list: readonly Rule[]): Forces {

@@ -1,5 +1,6 @@
 import type { Circuit, House } from '../house/schema';
 import { sameParts } from '../house/remember';
+import { Memory } from '../house/memory';
 import type { RoomView } from '../plan/room-view';
 import { wireHouse, type BoxMakeUp, type UnitWiring } from '../wiring/make-up';
 import type { InForce } from './in-force';
@@ -17,7 +18,7 @@ function groundOf(house: House): object {
   grounds.set(rooms, parts);
   return parts;
 }
-const grounds = new WeakMap<House['rooms'], readonly object[]>();
+const grounds = new Memory<House['rooms'], readonly object[]>();
 
 /** Things that rules are about one by one: the same key stands for the same thing as long as the ground is the same. */
 class Scope<T> {
@@ -50,7 +51,7 @@ interface Said {
   readonly each: readonly Verdicts[];
   readonly all: Verdicts;
 }
-const said = new WeakMap<InForce, Said>();
+const said = new Memory<InForce, Said>();
 
 /** Rooms stand on no ground: what is seen of one is another object when anything in it is. */
 const NO_GROUND = {};
@@ -112,7 +113,7 @@ export function gather<T>(force: InForce, scope: Scope<T>, find: (thing: T) => V
 const boxesRead = ({ outlets }: Facts, reads: ReadsBoxes): object | undefined =>
   reads === 'none' ? undefined : outlets[reads];
 
-const houseMemory = new WeakMap<InForce, { ground: object; boxes: object | undefined; verdicts: Verdicts }>();
+const houseMemory = new Memory<InForce, { ground: object; boxes: object | undefined; verdicts: Verdicts }>();
 
 /** The verdicts about the house by a rule that says what it reads; kept for the house that was checked last. */
 export function rememberedBy(

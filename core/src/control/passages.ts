@@ -1,6 +1,7 @@
 import { distance, innerPoint, polygonsOverlap, type Point } from '../house/geometry';
 import { remembering } from '../house/remember';
 import type { House, Room } from '../house/schema';
+import { Memory } from '../house/memory';
 import { latchAlongIn } from '../plan/latch';
 import { roomBehind, viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
@@ -80,7 +81,7 @@ function latchInside(house: House, room: Room, from: SeenOpening): Point | undef
 }
 
 export type Ways = ReadonlyMap<string, readonly Passage[]>;
-const waysOver = new WeakMap<readonly Passage[], Map<string, Ways>>();
+const waysOver = new Memory<readonly Passage[], Map<string, Ways>>();
 
 /** Shortest ways over passages, by the room that they lead to; of equal ones the first. Remembered by passages and start. */
 export function shortest(passages: readonly Passage[], start: string): Ways {

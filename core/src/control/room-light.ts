@@ -1,5 +1,6 @@
 import type { OutletIndex, Outlet } from '../circuits/outlets';
 import type { House, Room } from '../house/schema';
+import { Memory } from '../house/memory';
 
 /** How a room is lit, as far as it is drawn. */
 export interface RoomLight {
@@ -17,7 +18,7 @@ interface Groups {
 }
 type SwitchGroup = House['switchGroups'][string];
 
-const groupMemory = new WeakMap<House['switchGroups'], Groups>();
+const groupMemory = new Memory<House['switchGroups'], Groups>();
 function groupsOf(house: House): Groups {
   const known = groupMemory.get(house.switchGroups);
   if (known) return known;
@@ -31,7 +32,7 @@ function groupsOf(house: House): Groups {
 }
 
 const NO_LIGHT: RoomLight = { luminaires: [], switchedReceptacles: [], switches: [], controlled: [] };
-const lightMemory = new WeakMap<readonly Outlet[], { readonly groups: Groups; readonly light: RoomLight }>();
+const lightMemory = new Memory<readonly Outlet[], { readonly groups: Groups; readonly light: RoomLight }>();
 
 /**
  * The lighting outlets of a room and whether a wall control governs them: by a switch group, or, where no group names the

@@ -5,6 +5,7 @@ export * from './create-house';
 export * from './edit';
 export * from './geometry';
 export { checkIntegrity, collections, type Collection } from './integrity';
+export { Memory } from './memory';
 export { wallLengthIn } from './on-wall';
 export * from './schema';
 export * from './schema-equipment';

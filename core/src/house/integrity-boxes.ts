@@ -3,6 +3,7 @@ import type { Problem } from '../units/result';
 import { checkOnWall } from './on-wall';
 import { collect, rememberBy, rememberEach, sameParts, type Find, type Report } from './remember';
 import type { Box, House } from './schema';
+import { Memory } from './memory';
 
 const describeBox = (box: Box): string => `Box ${box.tag}`;
 
@@ -12,10 +13,10 @@ export interface Holdings {
   readonly problems: readonly Problem[];
 }
 
-const holdingsMemory = new WeakMap<object, { readonly parts: readonly unknown[]; readonly holdings: Holdings }>();
+const holdingsMemory = new Memory<object, { readonly parts: readonly unknown[]; readonly holdings: Holdings }>();
 const NOTHING: Holdings = { devices: {}, problems: [] };
 
-const byBoxes = new WeakMap<House['boxes'], Holdings>();
+const byBoxes = new Memory<House['boxes'], Holdings>();
 
 /** Remembered by the keys and contents of the boxes, which moving them leaves alone. */
 export function holdingsOf(boxes: House['boxes']): Holdings {

@@ -6,6 +6,7 @@ import { findDangling } from './integrity-references';
 import { checkOnWall } from './on-wall';
 import { rememberBy, type Report } from './remember';
 import type { House, Opening, Room } from './schema';
+import { Memory } from './memory';
 
 const COLLECTIONS = [
   'levels',
@@ -78,7 +79,7 @@ function checkOpeningsApart(house: House, report: Report): void {
   }
 }
 
-const apart = new WeakMap<House['rooms'], readonly Problem[]>();
+const apart = new Memory<House['rooms'], readonly Problem[]>();
 
 /** Overlaps of rooms, remembered by the identity of the rooms: most edits do not touch them. */
 function findOverlaps(records: House['rooms']): readonly Problem[] {

@@ -1,5 +1,6 @@
 import type { Problem } from '../units/result';
 import type { House } from './schema';
+import { Memory } from './memory';
 
 export type Report = (code: string, path: string, message: string) => void;
 export type Find = (house: House) => readonly Problem[];
@@ -27,7 +28,7 @@ export function remembering<T>(
   find: (house: House) => T,
   partsOf: (house: House) => readonly object[],
 ): (house: House) => T {
-  const memory = new WeakMap<object, Remembered<T>>();
+  const memory = new Memory<object, Remembered<T>>();
   return (house) => {
     const parts = partsOf(house);
     const known = memory.get(parts[0]!);
@@ -50,7 +51,7 @@ export function rememberEach<T extends object>(
   find: (house: House, entity: T, report: Report) => void,
   partsOf: (house: House) => readonly object[],
 ): Find {
-  const memory = new WeakMap<T, Remembered<readonly Problem[]>>();
+  const memory = new Memory<T, Remembered<readonly Problem[]>>();
   return (house) => {
     const parts = partsOf(house);
     const all: Problem[] = [];

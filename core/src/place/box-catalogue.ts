@@ -1,5 +1,6 @@
 import { OUTDOOR_KINDS } from './outdoors';
 import type { Box, BoxType, Covering, House } from '../house/schema';
+import { Memory } from '../house/memory';
 import { HABITABLE_ROOMS } from './habitable';
 import { viewRoom } from '../plan/room-view';
 
@@ -122,7 +123,7 @@ export const BOX_TYPES: readonly BoxType[] = [
   },
 ];
 
-const catalogues = new WeakMap<readonly BoxType[], readonly BoxType[]>();
+const catalogues = new Memory<readonly BoxType[], readonly BoxType[]>();
 
 /** The boxes to choose from: those of the catalogue, and in their place or beside them those that the firm has entered. */
 export function boxTypes({ standards }: Pick<House, 'standards'>): readonly BoxType[] {

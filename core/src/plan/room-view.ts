@@ -1,5 +1,6 @@
 import { boundsOf, type Bounds } from '../house/geometry';
 import type { Box, Feature, House, Level, Opening, Room } from '../house/schema';
+import { Memory } from '../house/memory';
 import { groupBy } from '../units/group-by';
 import { findWall, wallLoop, type LoopWall } from './wall-loop';
 
@@ -63,7 +64,7 @@ interface Placed {
   readonly room: Room;
   readonly bounds: Bounds;
 }
-const placedByRooms = new WeakMap<House['rooms'], ReadonlyMap<string, readonly Placed[]>>();
+const placedByRooms = new Memory<House['rooms'], ReadonlyMap<string, readonly Placed[]>>();
 
 /** The rooms of a level with their bounds, from west to east. */
 function roomsOf(house: House, level: string): readonly Placed[] {
@@ -107,7 +108,7 @@ function neighboursOf(house: House, room: Room): readonly Room[] {
   return near.sort((a, b) => order.get(a.id)! - order.get(b.id)!);
 }
 
-const orders = new WeakMap<House['rooms'], ReadonlyMap<string, number>>();
+const orders = new Memory<House['rooms'], ReadonlyMap<string, number>>();
 function orderOf(house: House): ReadonlyMap<string, number> {
   let order = orders.get(house.rooms);
   if (!order) orders.set(house.rooms, (order = new Map(Object.keys(house.rooms).map((id, i) => [id, i]))));
@@ -115,7 +116,7 @@ function orderOf(house: House): ReadonlyMap<string, number> {
 }
 
 /** The rooms whose walls stand back to back with this room's, each wall pair once. Remembered by the set of rooms. */
-const facingByRooms = new WeakMap<House['rooms'], Map<string, readonly Overlap[]>>();
+const facingByRooms = new Memory<House['rooms'], Map<string, readonly Overlap[]>>();
 
 function facingOf(house: House, room: Room): readonly Overlap[] {
   let byRoom = facingByRooms.get(house.rooms);
@@ -128,7 +129,7 @@ function facingOf(house: House, room: Room): readonly Overlap[] {
   return overlaps;
 }
 
-const grouped = new WeakMap<object, ReadonlyMap<string, readonly { room: string }[]>>();
+const grouped = new Memory<object, ReadonlyMap<string, readonly { room: string }[]>>();
 /** The entities of a collection by their room, remembered by the identity of the collection. */
 export function inRoom<T extends { readonly room: string }>(
   records: Readonly<Record<string, T>>,
@@ -143,7 +144,7 @@ interface Seen {
   readonly rooms: House['rooms'];
   readonly byRoom: Map<string, readonly SeenOpening[]>;
 }
-const seenByOpenings = new WeakMap<House['openings'], Seen>();
+const seenByOpenings = new Memory<House['openings'], Seen>();
 
 /** The openings that a room sees: its own, and those of its neighbours that pierce a shared wall. */
 function seeOpenings(house: House, room: Room): readonly SeenOpening[] {
@@ -186,7 +187,7 @@ export function roomBehind(house: House, roomId: string, seen: SeenOpening): Roo
   )?.other;
 }
 
-const partitionsByRooms = new WeakMap<House['rooms'], Map<string, readonly Partition[]>>();
+const partitionsByRooms = new Memory<House['rooms'], Map<string, readonly Partition[]>>();
 
 /** Partitions show as the gap between the ends of two neighbours along one wall. */
 function partitionsOf(house: House, room: Room): readonly Partition[] {
@@ -232,8 +233,8 @@ const sameShell = (a: RoomView, b: RoomView): boolean =>
   sameSeen(a.openings, b.openings) &&
   samePartitions(a.partitions, b.partitions);
 
-const viewsByHouse = new WeakMap<House, Map<string, RoomView>>();
-const lastViews = new WeakMap<Room, RoomView>();
+const viewsByHouse = new Memory<House, Map<string, RoomView>>();
+const lastViews = new Memory<Room, RoomView>();
 
 /**
  * What one room's derivations read. The same object is returned until a part of it changes,
@@ -264,7 +265,7 @@ function lookAtRoom(house: House, roomId: string): RoomView {
 
 /** Remembers a derivation of one room by the identity of its view. */
 export function perRoom<T>(derive: (view: RoomView) => T): (view: RoomView) => T {
-  const memory = new WeakMap<RoomView, { value: T }>();
+  const memory = new Memory<RoomView, { value: T }>();
   return (view) => {
     const known = memory.get(view);
     if (known) return known.value;
@@ -276,7 +277,7 @@ export function perRoom<T>(derive: (view: RoomView) => T): (view: RoomView) => T
 
 /** Remembers a derivation that reads a room without its boxes: moving one changes nothing of it. */
 export function perShell<T>(derive: (view: RoomView) => T): (view: RoomView) => T {
-  const memory = new WeakMap<Room, { view: RoomView; value: T }>();
+  const memory = new Memory<Room, { view: RoomView; value: T }>();
   return (view) => {
     const known = memory.get(view.room);
     if (known && (known.view === view || sameShell(known.view, view))) return known.value;

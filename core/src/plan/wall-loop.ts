@@ -1,5 +1,6 @@
 import { boundsOf, distance, nearestOnSegment, type Point } from '../house/geometry';
 import type { Corner, Room } from '../house/schema';
+import { Memory } from '../house/memory';
 
 /** One wall of a room's floor line, walked with the wall on the left hand: inside faces read left to right. */
 export interface LoopWall {
@@ -32,7 +33,7 @@ function compass(dx: number, dy: number): string {
   return `${ny < 0 ? 'north' : 'south'}${nx < 0 ? 'west' : 'east'}`;
 }
 
-const loops = new WeakMap<Room, WallLoop>();
+const loops = new Memory<Room, WallLoop>();
 
 /** The floor line of a room; remembered by the identity of the room. */
 export function wallLoop(room: Room): WallLoop {

@@ -1,6 +1,7 @@
 import { wordFor } from '../units/count';
 import type { Awg, Box, BoxType, Edition, House } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
+import { Memory } from '../house/memory';
 import { boxTypes, suitableType, typeOf } from '../place/box-catalogue';
 import { groundOf } from './cables';
 import { makeUpOf, wireHouse, type BoxMakeUp } from './make-up';
@@ -214,7 +215,7 @@ export function smallestFor(
   return smallest;
 }
 
-const fillMemory = new WeakMap<
+const fillMemory = new Memory<
   BoxMakeUp,
   { standards: House['standards']; rooms: House['rooms']; fills: Map<Edition, BoxFill> }
 >();

@@ -1,5 +1,6 @@
 import { cableBetween, spotOfBox } from '../circuits/cable-run';
 import type { Box, Cable, Circuit, House } from '../house/schema';
+import { Memory } from '../house/memory';
 import type { Outlet } from '../circuits/outlets';
 import { groupBy } from '../units/group-by';
 import { wiringUnits, type WiringUnit } from './unit';
@@ -276,7 +277,7 @@ export function storedCables(house: House, unit: WiringUnit): readonly Cable[] {
   }
   return unit.circuits.flatMap(({ id }) => byCircuit.get(id) ?? []);
 }
-const cablesByCircuit = new WeakMap<House['cables'], ReadonlyMap<string | null, readonly Cable[]>>();
+const cablesByCircuit = new Memory<House['cables'], ReadonlyMap<string | null, readonly Cable[]>>();
 
 /** The feed order of a unit: the cables of the file where there are any, otherwise by a scheme. */
 export function feedTree(house: House, unit: WiringUnit, scheme: Scheme = 'switch-first'): FeedTree {

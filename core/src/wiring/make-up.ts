@@ -2,6 +2,7 @@ import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { sameParts } from '../house/remember';
 import type { Box, House, MakeUp } from '../house/schema';
 import { makeUpSchema } from '../house/schema';
+import { Memory } from '../house/memory';
 import type { Problem } from '../units/result';
 import { cablesOf, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from './chain';
@@ -127,7 +128,7 @@ interface Remembered {
   readonly parts: readonly unknown[];
   readonly wiring: UnitWiring;
 }
-const unitMemory = new WeakMap<object, Remembered>();
+const unitMemory = new Memory<object, Remembered>();
 
 /** A unit's wiring, found again only when something that it reads is another object than last time. */
 function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
@@ -155,7 +156,7 @@ function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
 }
 
 type RunEnd = { readonly run: CableRunOf; readonly end: 'a' | 'b' };
-const runMemory = new WeakMap<readonly CableRunOf[], ReadonlyMap<string, readonly RunEnd[]>>();
+const runMemory = new Memory<readonly CableRunOf[], ReadonlyMap<string, readonly RunEnd[]>>();
 
 /** Runs by the boxes at their ends: what comes in before what goes on. */
 function runsAt(runs: readonly CableRunOf[]): ReadonlyMap<string, readonly RunEnd[]> {
@@ -183,7 +184,7 @@ export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]):
   return { box, cables, units, feed };
 }
 
-const joinMemory = new WeakMap<BoxMakeUp, readonly Join[]>();
+const joinMemory = new Memory<BoxMakeUp, readonly Join[]>();
 
 /** What is joined in a box. Found when first asked for: most boxes are only counted. */
 export function joinsOf(makeUp: BoxMakeUp): readonly Join[] {
@@ -253,9 +254,9 @@ function joinSignals({ feed, box, cables, units }: BoxMakeUp): readonly Join[] {
   });
 }
 
-const houseMemory = new WeakMap<House, HouseWiring>();
+const houseMemory = new Memory<House, HouseWiring>();
 /** The last wiring of a house that had these circuits: most edits leave all of its units but one as they are. */
-const lastWiring = new WeakMap<House['circuits'], { readonly makeUp: MakeUp; readonly wiring: HouseWiring }>();
+const lastWiring = new Memory<House['circuits'], { readonly makeUp: MakeUp; readonly wiring: HouseWiring }>();
 
 const boxesIn = ({ tree }: UnitWiring): string[] => tree.nodes.map((node) => node.box.id);
 

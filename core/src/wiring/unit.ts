@@ -2,6 +2,7 @@ import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { panelOf } from '../circuits/cable-run';
 import { sameParts } from '../house/remember';
 import type { Circuit, House, Panel, SwitchGroup } from '../house/schema';
+import { Memory } from '../house/memory';
 import { groupBy } from '../units/group-by';
 import type { Problem } from '../units/result';
 
@@ -133,9 +134,9 @@ export const isSmart = (one: Outlet): boolean => one.device.kind === 'switch' &&
 export const isCompanion = (one: Outlet): boolean => one.device.kind === 'switch' && one.device.style === 'companion';
 
 type Resolved = ReturnType<typeof resolveGroup>;
-const indexMemory = new WeakMap<House['switchGroups'], GroupIndex>();
-const groupMemory = new WeakMap<House, readonly Resolved[]>();
-const resolvedMemory = new WeakMap<SwitchGroup, { readonly parts: readonly unknown[]; readonly resolved: Resolved }>();
+const indexMemory = new Memory<House['switchGroups'], GroupIndex>();
+const groupMemory = new Memory<House, readonly Resolved[]>();
+const resolvedMemory = new Memory<SwitchGroup, { readonly parts: readonly unknown[]; readonly resolved: Resolved }>();
 
 /** Every group, resolved again only when the groups, the circuits or one of its own outlets has changed. */
 function resolvedGroups(house: House): readonly Resolved[] {

@@ -1,8 +1,9 @@
 import type { CableRun, TreeNode } from '../circuits/cable-run';
 import type { Circuit, House } from '../house/schema';
+import { Memory } from '../house/memory';
 import { wireHouse, type UnitWiring } from './make-up';
 
-const runs = new WeakMap<UnitWiring, CableRun | undefined>();
+const runs = new Memory<UnitWiring, CableRun | undefined>();
 
 /** The run of cable along the feed order of a unit, as far as it is fed; undefined without a panel or boxes. */
 export function runAlong(wiring: UnitWiring): CableRun | undefined {

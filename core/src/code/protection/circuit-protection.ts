@@ -1,5 +1,6 @@
 import { mustGet } from '../../units/result';
 import type { BreakerKind, Circuit, Edition, House } from '../../house/schema';
+import { Memory } from '../../house/memory';
 import { indexOutlets, outletsOn, type Outlet } from '../../circuits/outlets';
 import { boxesBeforeGfci } from '../../wiring/feed-tree';
 import { decideAfci } from './afci';
@@ -95,7 +96,7 @@ export function protectCircuit(
   };
 }
 
-const memory = new WeakMap<House, Map<string, CircuitProtection>>();
+const memory = new Memory<House, Map<string, CircuitProtection>>();
 
 /** The protection of a circuit by id, remembered by the identity of the house. */
 export function protectionOf(house: House, circuitId: string, edition: Edition = house.job.edition): CircuitProtection {

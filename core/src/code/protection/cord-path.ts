@@ -9,6 +9,7 @@ import {
 } from '../../house/geometry';
 import { remembering } from '../../house/remember';
 import type { Box, Feature, House, Room } from '../../house/schema';
+import { Memory } from '../../house/memory';
 import { groupBy } from '../../units/group-by';
 import { boxPoint, featureOutline } from '../../plan/points';
 import { perRoom, roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
@@ -28,7 +29,7 @@ function isStraight(corners: readonly Point[], a: Point, b: Point): boolean {
   );
 }
 
-const rectangles = new WeakMap<Room, Bounds | null>();
+const rectangles = new Memory<Room, Bounds | null>();
 
 /** The bounds of a room that is a rectangle square to the house, in which every way is straight; null for others. */
 function rectangleOf(room: Room): Bounds | null {

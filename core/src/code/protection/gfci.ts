@@ -1,5 +1,6 @@
 import type { Box, Edition, House, RoomKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
+import { Memory } from '../../house/memory';
 import type { Outlet } from '../../circuits/outlets';
 import { voltsAt } from '../../circuits/outlets';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
@@ -162,7 +163,7 @@ interface NearWater {
   readonly decisions: Map<Edition, Decision | undefined>;
 }
 
-const nearWater = new WeakMap<Box, NearWater>();
+const nearWater = new Memory<Box, NearWater>();
 
 /** Remembered by the box as long as no room, opening or feature of the house changes: paths are the dearest part of a check. */
 function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decision | undefined {

@@ -1,4 +1,5 @@
 import { distance } from '../../house/geometry';
+import { Memory } from '../../house/memory';
 import { lightOf, switchesFor, type RoomLight } from '../../control/room-light';
 import { placeOf } from '../../plan/points';
 import { openingBreak } from '../../plan/wall-spaces';
@@ -11,7 +12,7 @@ interface Nearest {
   readonly nearest: number;
   readonly box: string;
 }
-const memory = new WeakMap<RoomLight, { view: RoomView; value: Nearest | undefined }>();
+const memory = new Memory<RoomLight, { view: RoomView; value: Nearest | undefined }>();
 
 /** The control nearest to a way in; remembered by what lights the room. Undefined where one of them is outside the room. */
 function nearestControl(facts: Facts, view: RoomView, light: RoomLight): Nearest | undefined {

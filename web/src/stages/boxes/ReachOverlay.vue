@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import {
+  Memory,
   fromLoop,
   pointOnWall,
   reachAlongCounters,
@@ -32,7 +33,7 @@ interface Ribbon {
   readonly gaps: string;
 }
 /** Remembered by the room's view: while one box is dragged, the other rooms keep their ribbons. */
-const memory = new WeakMap<RoomView, { readonly limits: PlacementLimits; readonly ribbon: Ribbon }>();
+const memory = new Memory<RoomView, { readonly limits: PlacementLimits; readonly ribbon: Ribbon }>();
 
 function ribbonOf(view: RoomView, limits: PlacementLimits): Ribbon {
   const known = memory.get(view);
