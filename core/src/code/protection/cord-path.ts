@@ -71,18 +71,33 @@ export function pathInRoom(view: RoomView, from: Point, to: Point): number {
   }
 }
 
-/** The features of each level, by its id, with their bounds. */
-const featuresByLevel = remembering(
-  ({ features, rooms }) =>
-    groupBy(
-      Object.values(features).map((feature) => {
-        const room = rooms[feature.room]!;
-        return { kind: feature.kind, room, level: room.level, bounds: boundsOf(featureOutline(room, feature)) };
-      }),
-      (one) => one.level,
-    ),
+interface Target {
+  readonly room: Room;
+  readonly bounds: Bounds;
+}
+
+/** What has been asked for in a house so far: for each set of kinds, the features of each level, by its id. */
+const targetMemory = remembering(
+  () => new Map<ReadonlySet<string>, ReadonlyMap<string, readonly Target[]>>(),
   ({ features, rooms }) => [features, rooms],
 );
+
+/** The features of some kinds on each level, by its id, from west to east. */
+function targetsOf(house: House, kinds: ReadonlySet<string>): ReadonlyMap<string, readonly Target[]> {
+  const memory = targetMemory(house);
+  let known = memory.get(kinds);
+  if (!known) {
+    const targets = Object.values(house.features)
+      .filter(({ kind }) => kinds.has(kind))
+      .map((feature) => {
+        const room = house.rooms[feature.room]!;
+        return { room, bounds: boundsOf(featureOutline(room, feature)) };
+      });
+    targets.sort((one, other) => one.bounds.minX - other.bounds.minX);
+    memory.set(kinds, (known = groupBy(targets, ({ room }) => room.level)));
+  }
+  return known;
+}
 
 /** From a point to the nearest of a rectangle, inches; 0 inside. */
 const distanceToBounds = ({ minX, maxX, minY, maxY }: Bounds, { x, y }: Point): number =>
@@ -90,8 +105,11 @@ const distanceToBounds = ({ minX, maxX, minY, maxY }: Bounds, { x, y }: Point): 
 
 /** Whether a feature of some kinds, in a room not passed yet, is near by its bounds, which no cord is shorter than. */
 function isAnyNear({ house, kinds }: CordSearch, view: RoomView, from: Point, nearIn: number, passed: readonly Room[]) {
-  for (const { kind, room, bounds } of featuresByLevel(house).get(view.level.id) ?? [])
-    if (kinds.has(kind) && distanceToBounds(bounds, from) < nearIn && !passed.includes(room)) return true;
+  for (const { room, bounds } of targetsOf(house, kinds).get(view.level.id) ?? []) {
+    // Those that follow lie farther east still.
+    if (bounds.minX - from.x >= nearIn) break;
+    if (distanceToBounds(bounds, from) < nearIn && !passed.includes(room)) return true;
+  }
   return false;
 }
 
