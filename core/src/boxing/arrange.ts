@@ -2,11 +2,12 @@ import { edit, type Edited } from '../house/edit';
 import type { Box, BoxPlace, House } from '../house/schema';
 import { placeBoxes, type NewId } from '../house/verbs';
 import { viewRoom } from '../plan/room-view';
-import { halfBoxWidthIn, studFaces } from '../plan/studs';
+import { halfBoxWidthIn } from '../plan/framing-sizes';
+import { studFaces } from '../plan/studs';
 import { findWall, fromLoop, toLoop, wallLoop, wrapIn } from '../plan/wall-loop';
 import { refuse, type Result } from '../units/result';
+import { roundToSixteenth } from '../units/length';
 
-const sixteenth = (inches: number): number => Math.round(inches * 16) / 16;
 const boxesOf = (house: House, ids: readonly string[]): Box[] => ids.flatMap((id) => house.boxes[id] ?? []);
 
 function move(house: House, label: string, places: ReadonlyMap<string, BoxPlace>): Result<Edited> {
@@ -30,7 +31,7 @@ export function nudgeBoxes(
       const half = halfBoxWidthIn(box.gangs);
       places.set(box.id, {
         ...box.at,
-        alongIn: sixteenth(Math.min(wall.lengthIn - half, Math.max(half, box.at.alongIn + alongIn))),
+        alongIn: roundToSixteenth(Math.min(wall.lengthIn - half, Math.max(half, box.at.alongIn + alongIn))),
         heightIn: Math.max(0, box.at.heightIn + upIn),
       });
     } else places.set(box.id, { ...box.at, x: box.at.x + alongIn, y: box.at.y - upIn });
@@ -52,7 +53,7 @@ export function nudgeToStud(house: House, ids: readonly string[], direction: 1 |
       .sort((a, b) => a.gap - b.gap)[0];
     if (!next) continue;
     const { wall, alongIn } = fromLoop(loop, next.at);
-    places.set(box.id, { ...box.at, wall: wall.id, alongIn: sixteenth(alongIn) });
+    places.set(box.id, { ...box.at, wall: wall.id, alongIn: roundToSixteenth(alongIn) });
   }
   return move(house, 'To the next stud', places);
 }
@@ -91,7 +92,7 @@ export function distributeBoxes(house: House, ids: readonly string[]): Result<Ed
   const step = (of(sorted.at(-1)!) - of(sorted[0]!)) / (sorted.length - 1);
   const places = new Map<string, BoxPlace>();
   sorted.forEach((box, i) =>
-    places.set(box.id, { ...box.at, [axis]: sixteenth(of(sorted[0]!) + i * step) } as BoxPlace),
+    places.set(box.id, { ...box.at, [axis]: roundToSixteenth(of(sorted[0]!) + i * step) } as BoxPlace),
   );
   return move(house, 'Distribute', places);
 }
@@ -107,7 +108,7 @@ export function duplicateAlong(house: House, id: string, count: number, stepIn: 
       box.at.kind === 'wall'
         ? (() => {
             const place = fromLoop(loop, toLoop(loop, box.at.wall, box.at.alongIn) + far);
-            return { ...box.at, wall: place.wall.id, alongIn: sixteenth(place.alongIn) };
+            return { ...box.at, wall: place.wall.id, alongIn: roundToSixteenth(place.alongIn) };
           })()
         : { ...box.at, x: box.at.x + far };
     return {
@@ -151,13 +152,13 @@ export function copyLayout(house: House, from: string, to: string, mirrored: boo
         const i = walls.findIndex((wall) => wall.id === wallId);
         const wall = twin(i);
         const share = box.at.alongIn / walls[i]!.lengthIn;
-        at = { ...box.at, wall: wall.id, alongIn: sixteenth((mirrored ? 1 - share : share) * wall.lengthIn) };
+        at = { ...box.at, wall: wall.id, alongIn: roundToSixteenth((mirrored ? 1 - share : share) * wall.lengthIn) };
       } else if (box.at.kind !== 'feature') {
         const [u, v] = [(box.at.x - a.minX) / (a.maxX - a.minX), (box.at.y - a.minY) / (a.maxY - a.minY)];
         at = {
           ...box.at,
-          x: sixteenth(b.minX + (mirrored ? 1 - u : u) * (b.maxX - b.minX)),
-          y: sixteenth(b.minY + v * (b.maxY - b.minY)),
+          x: roundToSixteenth(b.minX + (mirrored ? 1 - u : u) * (b.maxX - b.minX)),
+          y: roundToSixteenth(b.minY + v * (b.maxY - b.minY)),
         };
       }
       return {

@@ -1,11 +1,13 @@
 import type { Draft } from 'immer';
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { edit, type Edited } from '../house/edit';
-import type { House, SwitchGroup, Switching } from '../house/schema';
+import type { Box, BoxPlace, House, SwitchGroup, Switching } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import type { NewId } from '../house/verbs';
-import { viewRoom } from '../plan/room-view';
-import { studFaces } from '../plan/studs';
+import { nearestOnStud } from '../place/nearest-on-stud';
+import { inTheWayOf } from '../plan/barred';
+import { viewRoom, type RoomView } from '../plan/room-view';
+import { isFramedAt, studFaces, type StudFace } from '../plan/studs';
 import { fromLoop, toLoop, wallLoop } from '../plan/wall-loop';
 import type { Result } from '../units/result';
 
@@ -49,23 +51,50 @@ export const restyle = (one: Outlet, style: string) => (house: House) =>
     if (device) Object.assign(device, { style });
   });
 
-/** How far the middle of a box moves when it grows by a gang and its stud stays, inches, with room for a sixteenth. */
-const GROWS_IN = 1.9;
+/** How far the middle of a box moves when it grows or shrinks by a gang and its stud stays, inches, with room for a sixteenth. */
+const MOVES_IN = 1.9;
 
 /** A device more in a box, beside another: the box grows by a gang, away from the stud that it is nailed to. */
 export function addGang(house: House, draft: Draft<House>, boxId: string, device: Device): void {
   const box = draft.boxes[boxId]!;
   box.devices[device.id] = device;
-  const gangs = Math.max(box.gangs, Math.min(6, Object.keys(box.devices).length));
-  if (box.at.kind === 'wall' && gangs > box.gangs && !box.bracket) {
-    const view = viewRoom(house, box.room);
-    const loop = wallLoop(view.room);
-    const atIn = toLoop(loop, box.at.wall, box.at.alongIn);
-    const faces = studFaces(view, box.at.heightIn, gangs).filter((face) => Math.abs(face.atIn - atIn) <= GROWS_IN);
-    const [face] = [...faces].sort((a, b) => Math.abs(a.atIn - atIn) - Math.abs(b.atIn - atIn));
-    const place = face && fromLoop(loop, face.atIn);
-    if (place?.wall.id === box.at.wall) box.at.alongIn = place.alongIn;
-    else if (!face) box.bracket = true;
+  resize(house, box, Math.max(box.gangs, Math.min(6, Object.keys(box.devices).length)));
+}
+
+/** A switch out of its box, which shrinks towards its stud; the box with it when nothing else is in it. */
+export function dropDevice(house: House, draft: Draft<House>, boxId: string, device: string): void {
+  const box = draft.boxes[boxId]!;
+  delete box.devices[device];
+  const left = Object.keys(box.devices).length;
+  if (left > 0) return resize(house, box, Math.min(box.gangs, left));
+  delete draft.boxes[boxId];
+  for (const cable of Object.values(draft.cables))
+    if (cable.from === boxId || cable.to === boxId) delete draft.cables[cable.id];
+}
+
+function resize(house: House, box: Draft<Box>, gangs: number): void {
+  if (box.at.kind === 'wall' && gangs !== box.gangs && isFramedAt(viewRoom(house, box.room), box.at.wall)) {
+    const place = placeOfResized(viewRoom(house, box.room), { ...box, at: { ...box.at }, gangs } as Box);
+    if (place) box.at = { ...place };
+    else box.bracket = true;
   }
   box.gangs = gangs;
+}
+
+/** Where a box of another width goes; undefined where it stays, on a bracket. */
+function placeOfResized(view: RoomView, resized: Box): BoxPlace | undefined {
+  if (resized.at.kind !== 'wall') return undefined;
+  const loop = wallLoop(view.room);
+  const atIn = toLoop(loop, resized.at.wall, resized.at.alongIn);
+  const awayIn = (face: StudFace) => Math.abs(face.atIn - atIn);
+  const near = resized.bracket
+    ? []
+    : studFaces(view, resized.at.heightIn, resized.gangs).filter((one) => awayIn(one) <= MOVES_IN);
+  if (near.length > 0) {
+    const face = near.reduce((best, one) => (awayIn(one) < awayIn(best) ? one : best));
+    const { wall, alongIn } = fromLoop(loop, face.atIn);
+    return wall.id === resized.at.wall ? { ...resized.at, alongIn } : undefined;
+  }
+  // Grown on the spot it may reach into the casing of a door.
+  return inTheWayOf(view, resized) && nearestOnStud(view, resized)?.at;
 }

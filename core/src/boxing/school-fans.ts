@@ -1,8 +1,7 @@
-import type { Draft } from 'immer';
 import { edit } from '../house/edit';
-import type { Box, House, Switching } from '../house/schema';
+import type { Switching } from '../house/schema';
 import { newDevice } from '../house/schema-equipment';
-import { addGang, isFan, isLight, type Drawn, type SchoolChange } from './school-change';
+import { addGang, dropDevice, isFan, isLight, type Drawn, type SchoolChange } from './school-change';
 
 const BATHS = /^(bathroom|half-bath)$/;
 
@@ -44,22 +43,10 @@ export function fanChanges(drawn: readonly Drawn[], schools: Switching): SchoolC
             edit(house, 'Apply a school', (draft) => {
               draft.switchGroups[lit.group.id]!.controls.push(...controls.map((one) => one.device.id));
               delete draft.switchGroups[group.id];
-              for (const { box, device } of switches) dropDevice(draft, box, device.id);
+              for (const { box, device } of switches) dropDevice(house, draft, box.id, device.id);
             }),
         },
       ];
     return [];
   });
-}
-
-/** A switch out of its box, and the box with it when nothing else is in it. */
-function dropDevice(draft: Draft<House>, { id }: Box, device: string): void {
-  const box = draft.boxes[id]!;
-  delete box.devices[device];
-  const left = Object.keys(box.devices).length;
-  if (left === 0) {
-    delete draft.boxes[id];
-    for (const cable of Object.values(draft.cables))
-      if (cable.from === id || cable.to === id) delete draft.cables[cable.id];
-  } else box.gangs = Math.max(1, Math.min(box.gangs, left));
 }

@@ -3,9 +3,11 @@ import type { BoxPlace } from '../house/schema';
 import { openingBreak } from '../plan/wall-spaces';
 import { placeOf } from '../plan/points';
 import type { RoomView } from '../plan/room-view';
-import { halfBoxWidthIn, isFramedAt, studFaces } from '../plan/studs';
+import { halfBoxWidthIn } from '../plan/framing-sizes';
+import { isFramedAt, studFaces } from '../plan/studs';
 import { fromLoop, pointOnWall, toLoop, wallLoop } from '../plan/wall-loop';
 import { shadowsOf } from '../place/obstructions';
+import { roundToSixteenth } from '../units/length';
 
 /** A place on a wall where a box fits. */
 export interface Spot {
@@ -20,8 +22,6 @@ export interface Spot {
 const SAME_HEIGHT_IN = 5;
 const BETWEEN_BOXES_IN = 0.5;
 const TALL: ReadonlySet<string> = new Set(['cabinet', 'tall-cabinet', 'fireplace', 'tub', 'shower', 'water-heater']);
-
-const sixteenth = (inches: number): number => Math.round(inches * 16) / 16;
 
 function isFree(view: RoomView, atLoopIn: number, heightIn: number, gangs: number, openToDoors: boolean): boolean {
   const loop = wallLoop(view.room);
@@ -72,7 +72,7 @@ function isWall(view: RoomView, atLoopIn: number, heightIn: number, gangs: numbe
 const toSpot = (view: RoomView, atLoopIn: number, heightIn: number, bracket: boolean): Spot => {
   const { wall, alongIn } = fromLoop(wallLoop(view.room), atLoopIn);
   return {
-    at: { kind: 'wall', wall: wall.id, alongIn: sixteenth(alongIn), heightIn },
+    at: { kind: 'wall', wall: wall.id, alongIn: roundToSixteenth(alongIn), heightIn },
     atLoopIn,
     point: pointOnWall(wall, alongIn),
     bracket: bracket && isFramedAt(view, wall.id),
@@ -126,7 +126,7 @@ export function ceilingPoints(
   const points: Point[] = [];
   for (let y = Math.min(...ys) + clearIn; y <= Math.max(...ys) - clearIn + 1e-6; y += stepIn)
     for (let x = Math.min(...xs) + clearIn; x <= Math.max(...xs) - clearIn + 1e-6; x += stepIn)
-      if (inside({ x, y })) points.push({ x: sixteenth(x), y: sixteenth(y) });
+      if (inside({ x, y })) points.push({ x: roundToSixteenth(x), y: roundToSixteenth(y) });
   return points;
 }
 

@@ -36,7 +36,11 @@ function applied(house: House): House {
 }
 const violations = (house: House) =>
   checkHouse(house)
-    .findings.filter((one) => one.kind === 'fail' && (one.severity === 'violation' || one.ruleId === 'box-on-stud'))
+    .findings.filter(
+      (one) =>
+        one.kind === 'fail' &&
+        (one.severity === 'violation' || ['box-on-stud', 'box-clear-of-framing'].includes(one.ruleId)),
+    )
     .map((one) => `${one.ruleId} ${one.message}`)
     .sort();
 const unproved = (house: House) => {

@@ -2,7 +2,7 @@ import { indexOutlets } from '../circuits/outlets';
 import { suggestCircuit } from '../circuits/suggest';
 import { joinEdits, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
-import { addEntity, assignToCircuit, changeEntity, placeBoxes, type NewId } from '../house/verbs';
+import { addEntity, assignToCircuit, changeEntity, moveBox, placeBoxes, type NewId } from '../house/verbs';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
 import { limitInForce } from './check-house';
@@ -65,6 +65,8 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return changeEntity(house, 'loads', remedy.load, { continuous: true });
     case 'new-circuit':
       return circuitForDevices(house, remedy.devices, newId);
+    case 'move-box':
+      return moveBox(house, remedy.box, remedy.at);
     default:
       return assertNever(remedy);
   }

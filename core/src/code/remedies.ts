@@ -1,4 +1,6 @@
-import type { Awg, Room } from '../house/schema';
+import type { Awg, Box, BoxPlace, Room } from '../house/schema';
+import { nearestOnStud } from '../place/nearest-on-stud';
+import type { RoomView } from '../plan/room-view';
 
 /** One obvious cure, as data; `applyRemedy` turns it into an edit. */
 export type Remedy = { readonly label: string } & (
@@ -8,6 +10,7 @@ export type Remedy = { readonly label: string } & (
   | { readonly kind: 'take-off'; readonly devices: readonly string[] }
   | { readonly kind: 'mark-continuous'; readonly load: string }
   | { readonly kind: 'new-circuit'; readonly devices: readonly string[] }
+  | { readonly kind: 'move-box'; readonly box: string; readonly at: BoxPlace }
 );
 
 /** Adds the fewest receptacles that complete a room. */
@@ -47,3 +50,11 @@ export const continuousRemedy = (load: string): Remedy => ({
   load,
   label: 'Count it at 125 %',
 });
+
+/** The cure for a box that stands where none can: none where no stud's side is free. */
+export function moveBoxRemedies(view: RoomView, box: Box): readonly Remedy[] {
+  const moved = nearestOnStud(view, box);
+  return moved
+    ? [{ kind: 'move-box', box: box.id, at: moved.at, label: 'Move it to the nearest stud\u2019s side' }]
+    : [];
+}

@@ -7,6 +7,7 @@ import { checkOnWall } from './on-wall';
 import { rememberBy, type Report } from './remember';
 import type { House, Opening, Room } from './schema';
 import { Memory } from './memory';
+import { OPENING_NAMES } from './opening-names';
 
 const COLLECTIONS = [
   'levels',
@@ -56,8 +57,7 @@ function checkRoom(room: Room, report: Report): void {
     report('room-turned', at, `The corners of ${room.name} run counter-clockwise; list them clockwise.`);
 }
 
-const describeOpening = (opening: Opening): string =>
-  `The ${{ door: 'door', cased: 'cased opening', slider: 'sliding door', window: 'window', 'fixed-glass': 'fixed glass', vehicle: 'vehicle door', pocket: 'pocket door', barn: 'barn door' }[opening.kind]}`;
+const describeOpening = ({ kind }: Opening): string => `The ${OPENING_NAMES[kind]}`;
 
 function checkOpeningsApart(house: House, report: Report): void {
   const byWall = new Map<string, Opening[]>();

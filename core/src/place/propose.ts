@@ -17,6 +17,7 @@ import {
   usualHeightIn,
   type OnLoop,
 } from './receptacles';
+import { roundToSixteenth } from '../units/length';
 
 export interface PlacementLimits {
   readonly wall: { readonly reachIn: number; readonly minWallIn: number };
@@ -231,7 +232,7 @@ export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId):
       id: newId('box'),
       room: box.room,
       origin: 'code',
-      at: { kind: 'wall', wall: wall.id, alongIn: Math.round(alongIn * 16) / 16, heightIn: box.heightIn },
+      at: { kind: 'wall', wall: wall.id, alongIn: roundToSixteenth(alongIn), heightIn: box.heightIn },
       devices: [newDevice('receptacle', newId('device'), { wr: isMoist(house.rooms[box.room]!) })],
     };
   });

@@ -1,4 +1,6 @@
+export * from './barred';
 export * from './counter-spaces';
+export * from './framing-sizes';
 export * from './intervals';
 export * from './place-room';
 export * from './points';

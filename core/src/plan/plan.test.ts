@@ -66,18 +66,11 @@ describe('wall spaces: 210.52(A)(2)', () => {
           [100, 100],
           [0, 100],
         ])
-        .with((house) => (house.rooms['den']!.corners[1]!.wall = 'open')),
+        .boundary('den', 'c1', 'open'),
       'den',
       [300],
     ],
-    [
-      'a railing is wall',
-      aHouse()
-        .room('den', 'den', [0, 0, 100, 100])
-        .with((house) => (house.rooms['den']!.corners[1]!.wall = 'railing')),
-      'den',
-      [400],
-    ],
+    ['a railing is wall', aHouse().room('den', 'den', [0, 0, 100, 100]).boundary('den', 'c1', 'railing'), 'den', [400]],
     [
       'a baseboard heater and furniture do not break it',
       bedroom().feature('bed', 'baseboard-heater', ['c0', 10, 60, 3]).feature('bed', 'furniture', ['c1', 10, 60, 30]),

@@ -1,18 +1,12 @@
 import type { Corner } from '../house/schema';
-import { openingBreak } from './wall-spaces';
+import { isBarredAt, pocketStretches } from './barred';
+import { halfBoxWidthIn, STUD_WIDTH_IN } from './framing-sizes';
 import { perShell, type RoomView, type SeenOpening } from './room-view';
 import { toLoop, wallLoop, type LoopWall } from './wall-loop';
 import type { Interval } from './intervals';
 
-/** Actual thickness of a stud's edge, inches. */
-export const STUD_WIDTH_IN = 1.5;
-/** Half the width of a single-gang box, inches: *common practice* for plastic nail-on boxes; 1.8 in more for each gang. */
-const HALF_BOX_IN = 1.125;
-const FURTHER_GANG_IN = 1.8125;
 /** Narrowest clear bay that an ordinary drill gets into, inches: *common practice*. */
 export const NARROWEST_DRILLABLE_IN = 10;
-/** Least clear height over an opening that its header is taken to fill, inches: *common practice*, a doubled 2x8 and more. */
-const HEADER_IN = 7.25;
 
 export type StudKind = 'common' | 'king' | 'jack' | 'cripple' | 'end' | 'partition';
 
@@ -99,55 +93,6 @@ class WallFraming {
   }
 }
 
-/** Stretches of a wall that a pocket door slides into, inches along the wall. */
-function pocketStretches(view: RoomView, wall: LoopWall): Interval[] {
-  return view.openings.flatMap(({ opening, wall: on, alongIn, widthIn, own }) => {
-    if (opening.kind !== 'pocket' || on !== wall.id) return [];
-    const toStart = (opening.opens === 'left') === own;
-    return [
-      toStart
-        ? { fromIn: alongIn - widthIn, toIn: alongIn }
-        : { fromIn: alongIn + widthIn, toIn: alongIn + 2 * widthIn },
-    ];
-  });
-}
-
-/** A stretch of wall, inches along the loop, that framing keeps a box or a hole out of, and between which heights. */
-export interface Barred extends Interval {
-  readonly bottomIn: number;
-  readonly topIn: number;
-  readonly cause: 'header' | 'pocket door' | 'brace';
-}
-
-/** Headers over openings (not to be drilled), pockets of sliding doors, braces. */
-export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
-  const loop = wallLoop(view.room);
-  const headers = view.openings
-    .filter((seen) => seen.opening.kind !== 'cased' || seen.widthIn < 400)
-    .map((seen): Barred => {
-      const fromIn = toLoop(loop, seen.wall, seen.alongIn) - STUD_WIDTH_IN;
-      const bottomIn = seen.opening.headIn;
-      const topIn = Math.min(view.level.ceilingIn, bottomIn + HEADER_IN);
-      return { fromIn, toIn: fromIn + seen.widthIn + 2 * STUD_WIDTH_IN, bottomIn, topIn, cause: 'header' };
-    });
-  const pockets = loop.walls.flatMap((wall) =>
-    pocketStretches(view, wall).map((one): Barred => ({
-      fromIn: wall.startIn + one.fromIn,
-      toIn: wall.startIn + one.toIn,
-      bottomIn: 0,
-      topIn: view.level.ceilingIn,
-      cause: 'pocket door',
-    })),
-  );
-  const braces = view.features.flatMap((feature): Barred[] => {
-    if (feature.kind !== 'brace' || feature.at.kind !== 'wall') return [];
-    const fromIn = toLoop(loop, feature.at.wall, feature.at.alongIn);
-    const [bottomIn, topIn] = [feature.bottomIn ?? 0, feature.heightIn];
-    return [{ fromIn, toIn: fromIn + feature.at.widthIn, bottomIn, topIn, cause: 'brace' }];
-  });
-  return [...headers, ...pockets, ...braces];
-});
-
 /** Clear stretches between neighbouring studs that an ordinary drill does not get into. */
 export const narrowBays = perShell((view: RoomView): readonly Interval[] => {
   const loop = wallLoop(view.room);
@@ -174,8 +119,6 @@ export interface StudFace {
   readonly side: 'left' | 'right';
 }
 
-export const halfBoxWidthIn = (gangs: number): number => HALF_BOX_IN + ((gangs - 1) * FURTHER_GANG_IN) / 2;
-
 /** Places for a box on real stud faces, clear of openings, pockets, headers, braces and the next stud at that height. */
 export function studFaces(view: RoomView, heightIn: number, gangs = 1): readonly StudFace[] {
   const known = facesByHeight(view);
@@ -186,44 +129,6 @@ export function studFaces(view: RoomView, heightIn: number, gangs = 1): readonly
 }
 
 const facesByHeight = perShell(() => new Map<string, readonly StudFace[]>());
-
-/** Beside what bars it, half a box keeps clear; above and below, the heights here are those of its middle. */
-interface Barrier extends Interval {
-  readonly bottomIn: number;
-  readonly topIn: number;
-}
-
-/** Casing beside an opening, inches: *common practice*. */
-const CASING_IN = 2.25;
-
-/** What keeps a box out: openings with their casings, headers, pockets, braces. */
-const barriers = perShell((view: RoomView): readonly Barrier[] => {
-  const loop = wallLoop(view.room);
-  const openings = view.openings.flatMap((seen): Barrier[] => {
-    const { opening } = seen;
-    if (opening.kind !== 'window' && opening.kind !== 'fixed-glass' && openingBreak(seen) === undefined) return [];
-    const casingIn = opening.kind === 'cased' || opening.kind === 'vehicle' ? 0 : CASING_IN;
-    const fromIn = toLoop(loop, seen.wall, seen.alongIn) - casingIn;
-    const isWindow = opening.kind === 'window';
-    return [
-      {
-        fromIn,
-        toIn: fromIn + seen.widthIn + 2 * casingIn,
-        bottomIn: isWindow ? opening.sillIn - 4 : -Infinity,
-        topIn: isWindow ? opening.headIn + 4 : Infinity,
-      },
-    ];
-  });
-  const framing = barredByFraming(view).map((one) => ({ ...one, bottomIn: one.bottomIn - 2, topIn: one.topIn + 2 }));
-  return [...openings, ...framing];
-});
-
-/** Whether something bars a box's middle from a place on the loop at a height. */
-function isBarredAt(view: RoomView, atIn: number, heightIn: number, half: number): boolean {
-  for (const { bottomIn, topIn, fromIn, toIn } of barriers(view))
-    if (heightIn > bottomIn && heightIn < topIn && atIn > fromIn - half && atIn < toIn + half) return true;
-  return false;
-}
 
 const reaches = (stud: Stud, heightIn: number): boolean =>
   stud.kind !== 'jack' && (stud.topIn === undefined || stud.topIn > heightIn + 3);

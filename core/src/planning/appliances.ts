@@ -1,12 +1,14 @@
 import { count } from '../units/count';
 import { featureOutline } from '../plan/points';
-import { viewRoom, wallOf } from '../plan/room-view';
+import { inTheWayOf } from '../plan/barred';
+import { viewRoom, wallOf, type RoomView } from '../plan/room-view';
 import { isFramedAt, studFaces } from '../plan/studs';
 import { wallLoop, findWall } from '../plan/wall-loop';
 import { edit, type Edited } from '../house/edit';
-import type { BoxPlace, Feature, FeatureKind, House } from '../house/schema';
+import type { Box, BoxPlace, Feature, FeatureKind, House } from '../house/schema';
 import { newDevice, type LoadKind } from '../house/schema-equipment';
 import { nextTag, type NewId } from '../house/verbs';
+import { nearestOnStud } from '../place/nearest-on-stud';
 import { LOAD_LIBRARY } from '../loads/library';
 import { refuse, type Result } from '../units/result';
 
@@ -91,22 +93,23 @@ function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
 const TO_STUD_IN = 8;
 
 /**
- * Moves a place on a wall to the nearest stud's side: behind the appliance, or beside it where it belongs there. Where none is near,
- * a bracket carries the box.
+ * Moves a box on a wall to the nearest stud's side: behind the appliance, or beside it where it belongs there. Where none is near,
+ * a bracket carries the box; where a doorway is in its place, it goes where there is wall.
  */
-function onStud(house: House, feature: Feature, at: BoxPlace, gangs: number): { at: BoxPlace; bracket?: true } {
-  if (at.kind !== 'wall' || feature.at.kind !== 'wall') return { at };
-  const view = viewRoom(house, feature.room);
+function onStud(view: RoomView, feature: Feature, box: Box): Box {
+  const { at } = box;
+  if (at.kind !== 'wall' || feature.at.kind !== 'wall' || !isFramedAt(view, at.wall)) return box;
   const { startIn, lengthIn } = wallOf(view, at.wall);
   const { alongIn: fromIn, widthIn } = feature.at;
   const isBehind = (alongIn: number) => alongIn > fromIn && alongIn < fromIn + widthIn;
-  const near = studFaces(view, at.heightIn, gangs)
+  const near = studFaces(view, at.heightIn, box.gangs)
     .map((face) => face.atIn - startIn)
     .filter((alongIn) => alongIn > 0 && alongIn < lengthIn && Math.abs(alongIn - at.alongIn) <= TO_STUD_IN)
     .filter((alongIn) => isBehind(alongIn) === isBehind(at.alongIn))
     .sort((a, b) => Math.abs(a - at.alongIn) - Math.abs(b - at.alongIn));
-  if (near[0] !== undefined) return { at: { ...at, alongIn: near[0] } };
-  return isFramedAt(view, at.wall) ? { at, bracket: true } : { at };
+  if (near[0] !== undefined) return { ...box, at: { ...at, alongIn: near[0] } };
+  const clear = inTheWayOf(view, box) && nearestOnStud(view, box);
+  return clear ?? { ...box, bracket: true };
 }
 
 /** From the side of the appliance into the cabinet beside it, inches: *common practice*. */
@@ -147,16 +150,17 @@ export function connectAppliances(house: House, newId: NewId): Result<Edited> {
           })
         : newDevice('connection', ids.device, { volts: typical.volts });
       const gangs = device.kind === 'receptacle' && device.volts === 240 ? 2 : 1;
-      draft.boxes[ids.box] = {
+      const box: Box = {
         id: ids.box,
         room: feature.room,
         tag: nextTag(draft as House, draft.rooms[feature.room]!),
-        ...onStud(house, feature, (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn), gangs),
+        at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
         ...(hookup.beside ? { inCabinet: true } : {}),
         gangs,
         origin: 'wish',
         devices: { [ids.device]: device },
       };
+      draft.boxes[ids.box] = onStud(viewRoom(house, feature.room), feature, box);
       draft.loads[ids.load] = {
         ...typical,
         id: ids.load,

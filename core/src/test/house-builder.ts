@@ -9,6 +9,7 @@ import {
   rectangleCorners,
   roomSchema,
   validateHouse,
+  type Corner,
   type Device,
   type Edition,
   type FeatureKind,
@@ -53,6 +54,12 @@ export class HouseBuilder {
       : (outline as Points).map(([x, y], i) => ({ id: `c${i}`, x, y, wall: 'solid' }));
     const prefix = `R${Object.keys(this.#house.rooms).length + 1}`;
     this.#house.rooms[id] = roomSchema.parse({ id, level: 'L1', name: id, prefix, kind, corners, ...extra });
+    return this;
+  }
+
+  /** What a wall of a room is, when it is not a wall: a railing, or open to the next area. */
+  boundary(room: string, wall: string, is: Corner['wall']): this {
+    this.#house.rooms[room]!.corners.find((corner) => corner.id === wall)!.wall = is;
     return this;
   }
 

@@ -1,12 +1,15 @@
+import { describe, expect, it } from 'vitest';
 import { aHouse, bedroom } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
-import type { Edition, RoomKind } from '../../index';
+import { applyRemedy, checkHouse, type Edition, type House, type RoomKind } from '../../index';
 import { accessoryReceptacle } from './accessory-receptacle';
 import { alarmInterconnection } from './alarm-interconnection';
 import { applianceReceptacle } from './appliance-receptacle';
 import { basementReceptacle } from './basement-receptacle';
+import { boxClearOfFraming } from './box-clear-of-framing';
 import { boxCovering } from './box-covering';
 import { boxInUse } from './box-in-use';
+import { boxInWall } from './box-in-wall';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
 import { closetLuminaire } from './closet-luminaire';
@@ -393,7 +396,7 @@ testRule(panelWorkingSpace, {
       'over an open side into the next room',
       aHouse()
         .room('r', 'hallway', [0, 0, 144, 30])
-        .with((house) => void Object.assign(house.rooms['r']!.corners[2]!, { wall: 'open' }))
+        .boundary('r', 'c2', 'open')
         .feature('r', 'panel', ['c0', 60, 16, 4], { id: 'p' })
         .panel('Main', 'r', 40, 'p'),
       'The working space of Main reaches over an open side into the next room. Look whether anything stands there.',
@@ -607,4 +610,100 @@ testRule(driverPlace, {
   passes: [['in a cabinet', run({ driver: 'cabinet' }), 'The driver of the run at R1-1 lives in the cabinet.']],
   fails: [['behind the drywall', run({ driver: 'closed-in' }), 'The driver of the run at R1-1 would be closed in.']],
   cannotTell: [['nobody has said', run({}), 'Where the driver of the run at R1-1 lives is not said.']],
+});
+
+/** A den of 12 by 10 ft; its north wall has a door of 32 in from 60 in on. */
+const den = (kind: 'door' | 'pocket' | 'cased' | 'window' | 'slider' | 'fixed-glass' = 'door', extra = {}) =>
+  room('den').opening('r', 'c0', kind, 60, 32, extra);
+testRule(boxInWall, {
+  passes: [
+    ['a foot beside a door', den().receptacle('r', 'c0', 48), 'Behind the boxes of r there is wall.'],
+    ['below a window with its sill at 36 in', den('window').receptacle('r', 'c0', 76)],
+    ['a light over a door, above its header', den().receptacle('r', 'c0', 76, { heightIn: 92 })],
+    ['a door switch in the jamb', den().wallBox('r', 'c0', 60, { kind: 'switch', style: 'door-jamb' })],
+    ['1 1/8 in from the corner, with half a box of as much', room('den').receptacle('r', 'c0', 1.125)],
+    ['on a porch\u2019s railing', room('porch').boundary('r', 'c0', 'railing').receptacle('r', 'c0', 60)],
+    ['over the panel of an open pocket door', den('pocket').receptacle('r', 'c0', 44, { heightIn: 84 })],
+  ],
+  fails: [
+    ['in a doorway', den().receptacle('r', 'c0', 76), 'R1-1 stands in the door: there is no wall to set it in.'],
+    ['with one edge in a doorway', den().receptacle('r', 'c0', 59.5)],
+    ['in a cased opening', den('cased').receptacle('r', 'c0', 70)],
+    [
+      'in fixed glass to the floor, which is wall space but no wall for a box',
+      den('fixed-glass').receptacle('r', 'c0', 76),
+    ],
+    ['before the fixed panel of a sliding door', den('slider').receptacle('r', 'c0', 86)],
+    [
+      'a switch at 48 in, where a window has its sill at 36',
+      den('window').wallBox(
+        'r',
+        'c0',
+        76,
+        { kind: 'switch' },
+        { at: { kind: 'wall', wall: 'c0', alongIn: 76, heightIn: 48 } },
+      ),
+    ],
+    [
+      'where the pocket door slides',
+      den('pocket').receptacle('r', 'c0', 44),
+      'R1-1 stands where the pocket door slides into the wall.',
+    ],
+    [
+      'where the room is open to the next',
+      room('den').boundary('r', 'c1', 'open').receptacle('r', 'c1', 60),
+      'R1-1 stands where r is open to the next area: there is no wall.',
+    ],
+    [
+      'half an inch from a corner',
+      room('den').receptacle('r', 'c0', 0.5),
+      'The middle of R1-1 is 1/2" from the corner, and half of its box is 1 1/8" wide.',
+    ],
+  ],
+  notApplicable: [['boxes in the ceiling only', room('den').over('r', 'luminaire', 60, 60)]],
+});
+
+testRule(boxClearOfFraming, {
+  passes: [
+    ['5 in beside a door', den().receptacle('r', 'c0', 55), 'The boxes of r are clear of casings, headers and braces.'],
+    ['an inch beside a cased opening, which has no casing', den('cased').receptacle('r', 'c0', 58.5)],
+    [
+      'beside a brace',
+      room('den').feature('r', 'brace', ['c0', 30, 20, 1], { heightIn: 96 }).receptacle('r', 'c0', 52),
+    ],
+  ],
+  fails: [
+    ['2 in beside a door', den().receptacle('r', 'c0', 58), 'R1-1 stands where the casing of the door goes.'],
+    [
+      'over a cased opening, 2 in above its head',
+      den('cased').receptacle('r', 'c0', 76, { heightIn: 83 }),
+      'R1-1 stands in the header over the cased opening.',
+    ],
+    [
+      'on a brace',
+      room('den')
+        .feature('r', 'brace', ['c0', 30, 20, 1], { heightIn: 96, name: 'steel strap' })
+        .receptacle('r', 'c0', 40),
+      'R1-1 stands where the steel strap runs.',
+    ],
+  ],
+});
+
+describe('a box that stands where none can', () => {
+  const remedyOf = (house: House) => checkHouse(house, { rules: [boxInWall] }).findings[0]!.remedies;
+  it('is moved to the nearest stud\u2019s side that is free, and the finding is gone', () => {
+    const house = den().receptacle('r', 'c0', 62).receptacle('r', 'c0', 55.875).build();
+    const [remedy] = remedyOf(house);
+    const moved = applyRemedy(house, remedy!, () => 'x');
+    if (!moved.ok || remedy?.kind !== 'move-box') throw new Error('moved');
+    expect(checkHouse(moved.value.house, { rules: [boxInWall, boxOnStud, boxClearOfFraming] }).findings).toEqual([]);
+    // The one beside the door is taken; the next face is beside the stud at 48 in.
+    expect(remedy.at).toMatchObject({ wall: 'c0', alongIn: 49.875, heightIn: 16 });
+  });
+  it('is offered no place where no wall has studs', () => {
+    const masonry = den().with((house) => {
+      for (const corner of house.rooms['r']!.corners) corner.covering = { kind: 'masonry', thicknessIn: 0.5 };
+    });
+    expect(remedyOf(masonry.receptacle('r', 'c0', 76).build())).toEqual([]);
+  });
 });

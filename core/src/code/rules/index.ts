@@ -8,9 +8,11 @@ import { basementReceptacle } from './basement-receptacle';
 import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
 import { bathroomCircuit } from './bathroom-circuit';
 import { belowCounterReceptacle } from './below-counter-receptacle';
+import { boxClearOfFraming } from './box-clear-of-framing';
 import { boxCovering } from './box-covering';
 import { boxFill } from './box-fill';
 import { boxInUse } from './box-in-use';
+import { boxInWall } from './box-in-wall';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
 import { circuitInPanel } from './circuit-in-panel';
@@ -92,9 +94,11 @@ export const rules: readonly Rule[] = [
   bathroomBasinReceptacle,
   bathroomCircuit,
   belowCounterReceptacle,
+  boxClearOfFraming,
   boxCovering,
   boxFill,
   boxInUse,
+  boxInWall,
   boxOnStud,
   boxSupport,
   circuitInPanel,

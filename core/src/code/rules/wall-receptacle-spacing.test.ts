@@ -99,7 +99,7 @@ testRule(wallReceptacleSpacing, {
     ],
     [
       'a railing along a stair well counts as wall',
-      oneWall('recreation').with((house) => (house.rooms['r']!.corners[0]!.wall = 'railing')),
+      oneWall('recreation').boundary('r', 'c0', 'railing'),
       '8\'-4" of the north wall of r has no receptacle of its own.',
     ],
     [
