@@ -87,3 +87,21 @@ test('lights on the walls by a button, what a device is, switches that see all',
   await page.getByRole('button', { name: /Back hall light/ }).click();
   await expect(page.getByLabel(/each switch sees the whole of the lit area/)).toBeChecked();
 });
+
+test('a box whose typed distance puts it in a doorway is told so, and moved to a stud by the cure', async ({
+  owner: page,
+}) => {
+  await openDemo(page);
+  const strip = page.getByRole('region', { name: 'Wall strip' });
+  await strip.getByRole('button', { name: /^ST-1,/ }).click();
+  const along = page.getByLabel("from the wall's start");
+  await along.fill("4'2");
+  await along.press('Enter');
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  const finding = page.getByText('ST-1 stands in the doorway: there is no wall to set it in.');
+  await finding.click();
+  await page.getByRole('button', { name: 'Move it to the nearest stud' }).click();
+  await expect(along).toHaveValue(`5'-9 1/8"`);
+  await page.getByRole('tab', { name: /Docket/ }).click();
+  await expect(finding).toHaveCount(0);
+});

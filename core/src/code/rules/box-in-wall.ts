@@ -12,7 +12,7 @@ export const boxInWall = defineRule({
     editions: everyEdition({ section: '314.23, common practice', limits: {}, basis: commonPractice }),
     messages: {
       opening: ({ tag, what }: { tag: string; what: string }) =>
-        `${tag} stands in the ${what}: there is no wall to set it in.`,
+        `${tag} stands in the ${what === 'door' ? 'doorway' : what}: there is no wall to set it in.`,
       pocket: ({ tag }: { tag: string }) => `${tag} stands where the pocket door slides into the wall.`,
       open: ({ tag, room }: { tag: string; room: string }) =>
         `${tag} stands where ${room} is open to the next area: there is no wall.`,

@@ -626,7 +626,7 @@ testRule(boxInWall, {
     ['over the panel of an open pocket door', den('pocket').receptacle('r', 'c0', 44, { heightIn: 84 })],
   ],
   fails: [
-    ['in a doorway', den().receptacle('r', 'c0', 76), 'R1-1 stands in the door: there is no wall to set it in.'],
+    ['in a doorway', den().receptacle('r', 'c0', 76), 'R1-1 stands in the doorway: there is no wall to set it in.'],
     ['with one edge in a doorway', den().receptacle('r', 'c0', 59.5)],
     ['in a cased opening', den('cased').receptacle('r', 'c0', 70)],
     [
