@@ -1,10 +1,9 @@
-import type { Box, Opening } from '../house/schema';
+import type { Box } from '../house/schema';
 import { OPENING_NAMES } from '../house/opening-names';
 import { CASING_IN, HALF_BOX_HEIGHT_IN, halfBoxWidthIn, HEADER_IN, STUD_WIDTH_IN } from './framing-sizes';
 import type { Interval } from './intervals';
-import { perShell, type RoomView, type SeenOpening } from './room-view';
+import { perRoom, perShell, type RoomView, type SeenOpening } from './room-view';
 import { findWall, toLoop, wallLoop, type LoopWall } from './wall-loop';
-import { openingBreak } from './wall-spaces';
 
 /** Where the panel of a pocket door goes, inches along its wall. */
 function pocketOf({ opening, own, alongIn, widthIn }: SeenOpening): Interval {
@@ -17,18 +16,15 @@ function pocketOf({ opening, own, alongIn, widthIn }: SeenOpening): Interval {
 export const pocketStretches = (view: RoomView, wall: LoopWall): Interval[] =>
   view.openings.filter(({ opening, wall: on }) => opening.kind === 'pocket' && on === wall.id).map(pocketOf);
 
-/** A part of a wall that keeps something out, inches along the loop and above the floor. */
-interface Part<Cause> extends Interval {
+/** A part of a wall that framing keeps a box or a hole out of, inches along the loop and above the floor. */
+export interface Barred extends Interval {
   readonly wall: string;
   readonly bottomIn: number;
   readonly topIn: number;
-  readonly cause: Cause;
+  readonly cause: 'header' | 'pocket door' | 'brace';
   /** What it belongs to, in words: "sliding door". */
   readonly what: string;
 }
-
-/** A stretch of wall that framing keeps a box or a hole out of, and between which heights. */
-export type Barred = Part<'header' | 'pocket door' | 'brace'>;
 
 /** Headers over openings (not to be drilled; that of a pocket door carries its track), pockets of sliding doors, braces. */
 export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
@@ -37,16 +33,21 @@ export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
   for (const seen of view.openings) {
     const { wall, opening, alongIn, widthIn } = seen;
     const what = OPENING_NAMES[opening.kind];
+    const startIn = toLoop(loop, wall, 0);
     const { headIn } = opening;
-    let [fromIn, toIn] = [alongIn, alongIn + widthIn];
+    let fromIn = startIn + alongIn;
+    let toIn = fromIn + widthIn;
     if (opening.kind === 'pocket') {
       const pocket = pocketOf(seen);
-      [fromIn, toIn] = [Math.min(fromIn, pocket.fromIn), Math.max(toIn, pocket.toIn)];
-      barred.push({ ...onLoop(view, wall, pocket), wall, bottomIn: 0, topIn: headIn, cause: 'pocket door', what });
+      const at = { fromIn: startIn + pocket.fromIn, toIn: startIn + pocket.toIn };
+      barred.push({ fromIn: at.fromIn, toIn: at.toIn, wall, bottomIn: 0, topIn: headIn, cause: 'pocket door', what });
+      fromIn = Math.min(fromIn, at.fromIn);
+      toIn = Math.max(toIn, at.toIn);
     }
-    const bearing = { fromIn: fromIn - STUD_WIDTH_IN, toIn: toIn + STUD_WIDTH_IN };
+    fromIn -= STUD_WIDTH_IN;
+    toIn += STUD_WIDTH_IN;
     const topIn = Math.min(view.level.ceilingIn, headIn + HEADER_IN);
-    barred.push({ ...onLoop(view, wall, bearing), wall, bottomIn: headIn, topIn, cause: 'header', what });
+    barred.push({ fromIn, toIn, wall, bottomIn: headIn, topIn, cause: 'header', what });
   }
   for (const { kind, name, at, bottomIn = 0, heightIn: topIn } of view.features) {
     if (kind !== 'brace' || at.kind !== 'wall') continue;
@@ -57,64 +58,56 @@ export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
   return barred;
 });
 
-function onLoop({ room }: RoomView, wall: string, { fromIn, toIn }: Interval): Interval {
-  const startIn = toLoop(wallLoop(room), wall, 0);
-  return { fromIn: startIn + fromIn, toIn: startIn + toIn };
-}
-
-const casingOf = ({ kind }: Opening): number => (kind === 'cased' || kind === 'vehicle' ? 0 : CASING_IN);
-
-/** Beside what bars it, half a box keeps clear; above and below, the heights here are those of its middle. */
-interface Barrier extends Interval {
+/** An opening on the loop, without its casing. */
+interface Gap extends Interval {
+  readonly wall: string;
   readonly bottomIn: number;
   readonly topIn: number;
+  readonly casingIn: number;
+  readonly isWindow: boolean;
+  readonly what: string;
 }
 
-/** What keeps a box out: openings with their casings, headers, pockets, braces. */
-const barriers = perShell((view: RoomView): readonly Barrier[] => {
-  const openings = view.openings.flatMap((seen): Barrier[] => {
-    const { opening, wall, alongIn, widthIn } = seen;
-    if (opening.kind !== 'window' && opening.kind !== 'fixed-glass' && openingBreak(seen) === undefined) return [];
-    const casingIn = casingOf(opening);
-    const stretch = onLoop(view, wall, { fromIn: alongIn - casingIn, toIn: alongIn + widthIn + casingIn });
-    if (opening.kind === 'window') return [{ ...stretch, bottomIn: opening.sillIn - 4, topIn: opening.headIn + 4 }];
-    return [{ ...stretch, bottomIn: -Infinity, topIn: Infinity }];
+const gapsOf = perShell((view: RoomView): readonly Gap[] => {
+  const loop = wallLoop(view.room);
+  return view.openings.map(({ opening, wall, alongIn, widthIn }) => {
+    const fromIn = toLoop(loop, wall, alongIn);
+    const isWindow = opening.kind === 'window';
+    return {
+      wall,
+      fromIn,
+      toIn: fromIn + widthIn,
+      bottomIn: opening.kind === 'window' ? opening.sillIn : 0,
+      topIn: opening.headIn,
+      casingIn: opening.kind === 'cased' || opening.kind === 'vehicle' ? 0 : CASING_IN,
+      isWindow,
+      what: OPENING_NAMES[opening.kind],
+    };
   });
-  const framing = barredByFraming(view).map((one) => ({ ...one, bottomIn: one.bottomIn - 2, topIn: one.topIn + 2 }));
-  return [...openings, ...framing];
 });
 
-/** Whether something bars a proposed box's middle from a place on the loop at a height; over doors too, up to the ceiling. */
-export function isBarredAt(view: RoomView, atIn: number, heightIn: number, half: number): boolean {
-  for (const { bottomIn, topIn, fromIn, toIn } of barriers(view))
-    if (heightIn > bottomIn && heightIn < topIn && atIn > fromIn - half && atIn < toIn + half) return true;
+/**
+ * Whether something bars the middle of a box that is to be proposed from a place on the loop at a height: openings with their casings,
+ * over doors up to the ceiling; headers, pockets, braces.
+ */
+export function isBarredAt(view: RoomView, atIn: number, heightIn: number, halfIn: number): boolean {
+  for (const { fromIn, toIn, bottomIn, topIn, casingIn, isWindow } of gapsOf(view)) {
+    const half = halfIn + casingIn;
+    if (
+      atIn > fromIn - half &&
+      atIn < toIn + half &&
+      !(isWindow && (heightIn <= bottomIn - 4 || heightIn >= topIn + 4))
+    )
+      return true;
+  }
+  for (const { fromIn, toIn, bottomIn, topIn } of barredByFraming(view))
+    if (atIn > fromIn - halfIn && atIn < toIn + halfIn && heightIn > bottomIn - 2 && heightIn < topIn + 2) return true;
   return false;
 }
 
-type Taken = Part<'opening' | 'casing' | Barred['cause']>;
-
-/** What is no place for a box, the gravest first: openings and pockets, where there is no wall; casings, headers and braces. */
-const takenParts = perShell((view: RoomView): readonly Taken[] => {
-  const openings = view.openings.map((seen): Taken => {
-    const { opening, wall, alongIn, widthIn } = seen;
-    const bottomIn = opening.kind === 'window' ? opening.sillIn : 0;
-    const stretch = onLoop(view, wall, { fromIn: alongIn, toIn: alongIn + widthIn });
-    return { ...stretch, wall, bottomIn, topIn: opening.headIn, cause: 'opening', what: OPENING_NAMES[opening.kind] };
-  });
-  const casings = openings.flatMap((one, i): Taken[] => {
-    const { fromIn, toIn, bottomIn, topIn } = one;
-    const by = casingOf(view.openings[i]!.opening);
-    const around = { fromIn: fromIn - by, toIn: toIn + by, bottomIn: bottomIn - by, topIn: topIn + by };
-    return by > 0 ? [{ ...one, ...around, cause: 'casing' }] : [];
-  });
-  const framing = barredByFraming(view);
-  const isPocket = (one: Barred) => one.cause === 'pocket door';
-  return [...openings, ...framing.filter(isPocket), ...casings, ...framing.filter((one) => !isPocket(one))];
-});
-
 /** What a box stands in instead of standing in a wall, or what of the framing or trim it would have to be cut into. */
 export type InTheWay =
-  | { readonly cause: Taken['cause']; readonly what: string }
+  | { readonly cause: 'opening' | 'casing' | Barred['cause']; readonly what: string }
   | { readonly cause: 'no wall' }
   /** Half a box, and how far its middle is from the corner, inches. */
   | { readonly cause: 'corner'; readonly halfIn: number; readonly isIn: number };
@@ -122,8 +115,19 @@ export type InTheWay =
 /** What tapes and typed lengths differ by, inches. */
 const SLACK_IN = 0.13;
 
-const isOver = (fromIn: number, toIn: number, middleIn: number, halfIn: number): boolean =>
-  middleIn > fromIn - halfIn + SLACK_IN && middleIn < toIn + halfIn - SLACK_IN;
+/** Whether half a box around its middle reaches into a part of the wall that is so much wider all around. */
+const isOver = (part: Interval & { bottomIn: number; topIn: number }, moreIn: number, at: Middle): boolean =>
+  at.atIn > part.fromIn - at.halfIn - moreIn &&
+  at.atIn < part.toIn + at.halfIn + moreIn &&
+  at.heightIn > part.bottomIn - HALF_BOX_HEIGHT_IN - moreIn + SLACK_IN &&
+  at.heightIn < part.topIn + HALF_BOX_HEIGHT_IN + moreIn - SLACK_IN;
+
+/** Where the middle of a box is, and half its width less what is within the slack, inches. */
+interface Middle {
+  readonly atIn: number;
+  readonly heightIn: number;
+  readonly halfIn: number;
+}
 
 /** A switch that the door works stands in its jamb. */
 const isInJamb = (box: Box): boolean =>
@@ -137,13 +141,31 @@ export function inTheWayOf(view: RoomView, box: Box): InTheWay | undefined {
   const wall = findWall(wallLoop(view.room), at.wall)!;
   if (wall.boundary === 'open') return { cause: 'no wall' };
   const halfIn = halfBoxWidthIn(gangs);
-  const atIn = wall.startIn + alongIn;
-  for (const { wall: on, fromIn, toIn, bottomIn, topIn, cause, what } of takenParts(view))
-    if (on === wall.id && isOver(fromIn, toIn, atIn, halfIn) && isOver(bottomIn, topIn, heightIn, HALF_BOX_HEIGHT_IN))
-      return { cause, what };
+  const middle = { atIn: wall.startIn + alongIn, heightIn, halfIn: halfIn - SLACK_IN };
+  const framing = barredByFraming(view);
+  const gap = (withCasing: boolean) =>
+    gapsOf(view).find((one) => one.wall === wall.id && isOver(one, withCasing ? one.casingIn : 0, middle));
+  const part = (isPocket: boolean) =>
+    framing.find((one) => one.wall === wall.id && (one.cause === 'pocket door') === isPocket && isOver(one, 0, middle));
+  const opening = gap(false);
+  if (opening) return { cause: 'opening', what: opening.what };
+  const pocket = part(true);
+  if (pocket) return pocket;
   const isIn = Math.min(alongIn, wall.lengthIn - alongIn);
-  return isIn < halfIn - SLACK_IN && endsAtCorner(view, wall, alongIn) ? { cause: 'corner', halfIn, isIn } : undefined;
+  if (isIn < halfIn - SLACK_IN && endsAtCorner(view, wall, alongIn)) return { cause: 'corner', halfIn, isIn };
+  const casing = gap(true);
+  return casing ? { cause: 'casing', what: casing.what } : part(false);
 }
+
+/** The boxes of a room that stand in something's way, with what it is. */
+export const misplacedBoxes = perRoom((view: RoomView): ReadonlyMap<Box, InTheWay> => {
+  const misplaced = new Map<Box, InTheWay>();
+  for (const box of view.boxes) {
+    const way = inTheWayOf(view, box);
+    if (way) misplaced.set(box, way);
+  }
+  return misplaced;
+});
 
 /** Whether the wall turns at its nearer end; a wall of two pieces in one line goes on. */
 function endsAtCorner(view: RoomView, wall: LoopWall, alongIn: number): boolean {

@@ -1,4 +1,4 @@
-import { inTheWayOf } from '../../plan/barred';
+import { misplacedBoxes } from '../../plan/barred';
 import { isFramedAt } from '../../plan/studs';
 import { moveBoxRemedies } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
@@ -21,9 +21,8 @@ export const boxClearOfFraming = defineRule({
   scope: 'room',
   appliesTo: (view) => view.boxes.some((box) => box.at.kind === 'wall'),
   check: (view, _limits, report) => {
-    const found = view.boxes.flatMap((box) => {
-      const way = inTheWayOf(view, box);
-      if (way?.cause !== 'casing' && way?.cause !== 'header' && way?.cause !== 'brace') return [];
+    const found = [...misplacedBoxes(view)].flatMap(([box, way]) => {
+      if (way.cause !== 'casing' && way.cause !== 'header' && way.cause !== 'brace') return [];
       // In masonry what lies over an opening is not known.
       if (way.cause === 'header' && box.at.kind === 'wall' && !isFramedAt(view, box.at.wall)) return [];
       const detail = { remedies: moveBoxRemedies(view, box) };

@@ -1,4 +1,4 @@
-import { inTheWayOf } from '../../plan/barred';
+import { misplacedBoxes } from '../../plan/barred';
 import { moveBoxRemedies } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
@@ -25,9 +25,7 @@ export const boxInWall = defineRule({
   appliesTo: (view) => view.boxes.some((box) => box.at.kind === 'wall'),
   check: (view, _limits, report) => {
     const room = view.room.name;
-    const found = view.boxes.flatMap((box) => {
-      const way = inTheWayOf(view, box);
-      if (!way) return [];
+    const found = [...misplacedBoxes(view)].flatMap(([box, way]) => {
       const { tag } = box;
       const where = { room: view.room.id, box: box.id };
       const detail = { remedies: moveBoxRemedies(view, box) };

@@ -1,4 +1,4 @@
-import { inTheWayOf } from '../../plan/barred';
+import { misplacedBoxes } from '../../plan/barred';
 import { faceUnder, isFramedAt } from '../../plan/studs';
 import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { commonPractice, defineRule, everyEdition } from '../rule';
@@ -27,7 +27,7 @@ export const boxOnStud = defineRule({
         !box.bracket &&
         isFramedAt(view, box.at.wall) &&
         // What stands in a doorway or a header is told of that, and not of studs.
-        !inTheWayOf(view, box) &&
+        !misplacedBoxes(view).has(box) &&
         !faceUnder(view, toLoop(loop, box.at.wall, box.at.alongIn), box.at.heightIn, box.gangs),
     );
     const room = view.room.name;
