@@ -3,6 +3,7 @@ import { edit, type Edited } from './edit';
 import { boundsOf } from './geometry';
 import { wallLengthIn } from './on-wall';
 import type { Corner, FeaturePlace, House, Opening, Room } from './schema';
+import { nameCopy } from './room-names';
 import { choosePrefix, nextTag, type NewId } from './verbs';
 
 export interface CopyOptions {
@@ -33,13 +34,6 @@ function mirrorCorners(room: Room, options: CopyOptions): Corner[] {
     .reverse();
 }
 
-/** The name of a copy: its own with the next number that is free. */
-function nextName(house: House, name: string): string {
-  const stem = name.replace(/ \d+$/, '');
-  const names = new Set(Object.values(house.rooms).map((room) => room.name));
-  for (let n = 2; ; n++) if (!names.has(`${stem} ${n}`)) return `${stem} ${n}`;
-}
-
 /** Copies a room with its openings, features and boxes, as it is or mirrored; circuits and loads stay behind. */
 export function copyRoom(house: House, roomId: string, options: CopyOptions, newId: NewId): Result<Edited> {
   return edit(house, options.mirror === 'none' ? 'Copy room' : 'Copy room mirrored', (draft) => {
@@ -47,7 +41,7 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
     if (!room) return { code: 'missing', path: `rooms.${roomId}`, message: 'This room is no longer there.' };
     const mirrored = options.mirror !== 'none';
     const { minX, maxX, minY, maxY } = boundsOf(room.corners);
-    const name = nextName(house, room.name);
+    const name = nameCopy(house, room.name);
     const copy: Room = {
       ...room,
       id: newId('room'),

@@ -6,6 +6,7 @@ export * from './edit';
 export * from './geometry';
 export { checkIntegrity, collections, type Collection } from './integrity';
 export { Memory } from './memory';
+export { nameRoom } from './room-names';
 export { wallLengthIn } from './on-wall';
 export * from './schema';
 export * from './schema-equipment';

@@ -1,6 +1,7 @@
 import {
   addEntity,
   choosePrefix,
+  nameRoom,
   featureSchema,
   isInside,
   nearestWall,
@@ -249,15 +250,6 @@ export function placeBoxAt(
     newId,
     snapIn,
   );
-}
-
-/** "Bedroom 2" for the second bedroom; other kinds are numbered from the second on. */
-export function nameRoom(house: House, kind: RoomKind): string {
-  const word = kind === 'other' ? 'Room' : kind[0]!.toUpperCase() + kind.slice(1).replaceAll('-', ' ');
-  const names = new Set(Object.values(house.rooms).map((room) => room.name));
-  const first = kind === 'bedroom' ? `${word} 1` : word;
-  if (!names.has(first)) return first;
-  for (let n = 2; ; n++) if (!names.has(`${word} ${n}`)) return `${word} ${n}`;
 }
 
 /** A new room with an outline, in whichever direction it was drawn. */
