@@ -6,7 +6,6 @@ import { newDevice } from '../house/schema-equipment';
 import type { House } from '../house/schema';
 import { joinSwitch } from '../house/switch-verbs';
 import { placeBoxes, type NewId } from '../house/verbs';
-import { viewRoom } from '../plan/room-view';
 import { refuse, type Result } from '../units/result';
 import { bestSpot } from './spots';
 
@@ -23,7 +22,7 @@ export function cureNightFlaw(house: House, flaw: NightFlaw, newId: NewId): Resu
       `rooms.${flaw.room}`,
       'There is no switched light to add a switch for. Place a light and a switch first.',
     );
-  const spot = bestSpot(viewRoom(house, flaw.room), {
+  const spot = bestSpot(house, flaw.room, {
     heightIn: house.standards.switchHeightIn,
     gangs: 1,
     cost: ({ point }) => (distance(point, flaw.at) <= REACH_IN ? distance(point, flaw.at) : undefined),

@@ -91,7 +91,7 @@ export function boxOutdoorLights(boxing: Boxing, room: string): void {
     const device = boxing.device('luminaire', { style: 'wall', marked: 'wet' });
     const jambs = door ? jambPoints(view, door) : [];
     const spot = door
-      ? bestSpot(view, {
+      ? bestSpot(boxing.house, outside.id, {
           heightIn: BESIDE_DOOR_IN,
           behindDoors: true,
           cost: ({ point }) => Math.abs(Math.min(...jambs.map((jamb) => distance(jamb, point))) - OUT_FROM_DOOR_IN),

@@ -32,7 +32,7 @@ function drop(
 ): boolean {
   const view = boxing.view(room);
   const heightIn = wish.heightIn ?? usualHeightIn(view.room, boxing.house.standards);
-  const spot = bestSpot(view, { behindDoors: true, ...wish, heightIn });
+  const spot = bestSpot(boxing.house, room, { behindDoors: true, ...wish, heightIn });
   if (!spot) {
     boxing.leaveOpen(room, `No place on a wall of ${view.room.name} for a receptacle: ${reason}.`);
     return false;

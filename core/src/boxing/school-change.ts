@@ -6,7 +6,7 @@ import type { Device } from '../house/schema-equipment';
 import type { NewId } from '../house/verbs';
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { inTheWayOf } from '../plan/barred';
-import { viewRoom, type RoomView } from '../plan/room-view';
+import { viewRoom } from '../plan/room-view';
 import { isFramedAt, studFaces, type StudFace } from '../plan/studs';
 import { fromLoop, toLoop, wallLoop } from '../plan/wall-loop';
 import type { Result } from '../units/result';
@@ -74,7 +74,7 @@ export function dropDevice(house: House, draft: Draft<House>, boxId: string, dev
 
 function resize(house: House, box: Draft<Box>, gangs: number): void {
   if (box.at.kind === 'wall' && gangs !== box.gangs && isFramedAt(viewRoom(house, box.room), box.at.wall)) {
-    const place = placeOfResized(viewRoom(house, box.room), { ...box, at: { ...box.at }, gangs } as Box);
+    const place = placeOfResized(house, { ...box, at: { ...box.at }, gangs } as Box);
     if (place) box.at = { ...place };
     else box.bracket = true;
   }
@@ -82,8 +82,9 @@ function resize(house: House, box: Draft<Box>, gangs: number): void {
 }
 
 /** Where a box of another width goes; undefined where it stays, on a bracket. */
-function placeOfResized(view: RoomView, resized: Box): BoxPlace | undefined {
+function placeOfResized(house: House, resized: Box): BoxPlace | undefined {
   if (resized.at.kind !== 'wall') return undefined;
+  const view = viewRoom(house, resized.room);
   const loop = wallLoop(view.room);
   const atIn = toLoop(loop, resized.at.wall, resized.at.alongIn);
   const awayIn = (face: StudFace) => Math.abs(face.atIn - atIn);
@@ -96,5 +97,5 @@ function placeOfResized(view: RoomView, resized: Box): BoxPlace | undefined {
     return wall.id === resized.at.wall ? { ...resized.at, alongIn } : undefined;
   }
   // Grown on the spot it may reach into the casing of a door.
-  return inTheWayOf(view, resized) && nearestOnStud(view, resized)?.at;
+  return inTheWayOf(view, resized) && nearestOnStud(house, resized)?.at;
 }

@@ -33,7 +33,7 @@ function besideBed(house: House, room: string): Spot | undefined {
       ? Math.abs(away - 10)
       : undefined;
   };
-  return bestSpot(view, { heightIn: BEDSIDE_HEIGHT_IN, cost: near });
+  return bestSpot(house, room, { heightIn: BEDSIDE_HEIGHT_IN, cost: near });
 }
 
 /** One place more for the light of a bedroom, beside the bed. */

@@ -1,8 +1,9 @@
 import { distance, type Point } from '../house/geometry';
-import type { BoxPlace } from '../house/schema';
+import type { BoxPlace, House } from '../house/schema';
+import { isTakenFromBehind } from '../place/bodies-behind';
 import { openingBreak } from '../plan/wall-spaces';
 import { placeOf } from '../plan/points';
-import type { RoomView } from '../plan/room-view';
+import { viewRoom, type RoomView } from '../plan/room-view';
 import { halfBoxWidthIn } from '../plan/framing-sizes';
 import { isFramedAt, studFaces } from '../plan/studs';
 import { fromLoop, pointOnWall, toLoop, wallLoop } from '../plan/wall-loop';
@@ -89,13 +90,15 @@ export interface Wish {
 }
 
 /** The best free place on a room's walls: on a stud's side where one will do, else on a bracket. */
-export function bestSpot(view: RoomView, wish: Wish): Spot | undefined {
+export function bestSpot(house: House, room: string, wish: Wish): Spot | undefined {
+  const view = viewRoom(house, room);
   const loop = wallLoop(view.room);
   const gangs = wish.gangs ?? 1;
   const pick = (places: readonly number[], bracket: boolean): Spot | undefined => {
     let best: { spot: Spot; cost: number } | undefined;
     for (const atLoopIn of places) {
       if (!isFree(view, atLoopIn, wish.heightIn, gangs, wish.behindDoors ?? false)) continue;
+      if (isTakenFromBehind(house, room, atLoopIn, wish.heightIn, gangs)) continue;
       const spot = toSpot(view, atLoopIn, wish.heightIn, bracket);
       const cost = wish.cost(spot);
       if (cost !== undefined && (!best || cost < best.cost - 1e-9)) best = { spot, cost };

@@ -55,7 +55,7 @@ function switchBox(boxing: Boxing, view: RoomView, seen: SeenOpening, governed: 
   const { standards } = boxing.house;
   const wanted = pointOnWall(wall, latch.alongIn + latch.outward * standards.switchFromJambIn);
   const jamb = pointOnWall(wall, latch.alongIn);
-  const spot = bestSpot(view, {
+  const spot = bestSpot(boxing.house, view.room.id, {
     heightIn: standards.switchHeightIn,
     gangs: governed.length,
     cost: ({ point }) => (distance(jamb, point) <= WITHIN_REACH_IN ? distance(wanted, point) : undefined),

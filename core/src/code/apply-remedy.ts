@@ -3,6 +3,7 @@ import { suggestCircuit } from '../circuits/suggest';
 import { joinEdits, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
 import { addEntity, assignToCircuit, changeEntity, moveBox, placeBoxes, type NewId } from '../house/verbs';
+import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
 import { limitInForce } from './check-house';
@@ -50,6 +51,17 @@ export function circuitForDevices(house: House, devices: readonly string[], newI
   });
 }
 
+function moveToStud(house: House, boxId: string): Result<Edited> {
+  const box = house.boxes[boxId];
+  const moved = box && nearestOnStud(house, box);
+  if (moved) return moveBox(house, boxId, moved.at);
+  return refuse(
+    'nowhere',
+    `boxes.${boxId}`,
+    'No stud\u2019s side of this room is free at that height: place it by hand.',
+  );
+}
+
 /** Carries out the cure that a finding offers. */
 export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<Edited> {
   switch (remedy.kind) {
@@ -66,7 +78,7 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
     case 'new-circuit':
       return circuitForDevices(house, remedy.devices, newId);
     case 'move-box':
-      return moveBox(house, remedy.box, remedy.at);
+      return moveToStud(house, remedy.box);
     default:
       return assertNever(remedy);
   }

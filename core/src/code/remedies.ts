@@ -1,6 +1,6 @@
-import type { Awg, Box, BoxPlace, Room } from '../house/schema';
-import { nearestOnStud } from '../place/nearest-on-stud';
+import type { Awg, Box, Room } from '../house/schema';
 import type { RoomView } from '../plan/room-view';
+import { studFaces } from '../plan/studs';
 
 /** One obvious cure, as data; `applyRemedy` turns it into an edit. */
 export type Remedy = { readonly label: string } & (
@@ -10,7 +10,7 @@ export type Remedy = { readonly label: string } & (
   | { readonly kind: 'take-off'; readonly devices: readonly string[] }
   | { readonly kind: 'mark-continuous'; readonly load: string }
   | { readonly kind: 'new-circuit'; readonly devices: readonly string[] }
-  | { readonly kind: 'move-box'; readonly box: string; readonly at: BoxPlace }
+  | { readonly kind: 'move-box'; readonly box: string }
 );
 
 /** Adds the fewest receptacles that complete a room. */
@@ -51,10 +51,8 @@ export const continuousRemedy = (load: string): Remedy => ({
   label: 'Count it at 125 %',
 });
 
-/** The cure for a box that stands where none can: none where no stud's side is free. */
-export function moveBoxRemedies(view: RoomView, box: Box): readonly Remedy[] {
-  const moved = nearestOnStud(view, box);
-  return moved
-    ? [{ kind: 'move-box', box: box.id, at: moved.at, label: 'Move it to the nearest stud\u2019s side' }]
+/** The cure for a box that stands where none can: none where its room has no stud's side at that height. */
+export const moveBoxRemedies = (view: RoomView, { id, at, gangs }: Box): readonly Remedy[] =>
+  at.kind === 'wall' && studFaces(view, at.heightIn, gangs).length > 0
+    ? [{ kind: 'move-box', box: id, label: 'Move it to the nearest stud\u2019s side' }]
     : [];
-}

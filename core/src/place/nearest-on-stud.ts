@@ -1,8 +1,9 @@
-import type { Box } from '../house/schema';
+import type { Box, House } from '../house/schema';
+import { isTakenFromBehind } from './bodies-behind';
 import { shadowsOver } from './obstructions';
 import { HALF_BOX_HEIGHT_IN, halfBoxWidthIn } from '../plan/framing-sizes';
-import type { RoomView } from '../plan/room-view';
-import { studFaces } from '../plan/studs';
+import { viewRoom } from '../plan/room-view';
+import { studFaces, type StudFace } from '../plan/studs';
 import { fromLoop, toLoop, wallLoop, wrapIn } from '../plan/wall-loop';
 import { roundToSixteenth } from '../units/length';
 
@@ -19,16 +20,18 @@ const areApart = (box: Box, other: Box): boolean =>
     halfBoxWidthIn(box.gangs) + halfBoxWidthIn(other.gangs) + BETWEEN_BOXES_IN;
 
 /** A box on a wall moved along its room's walls to the nearest stud's side, where nothing else stands or shades it; undefined where none is free. */
-export function nearestOnStud(view: RoomView, box: Box): Box | undefined {
+export function nearestOnStud(house: House, box: Box): Box | undefined {
   const { at } = box;
   if (at.kind !== 'wall') return undefined;
+  const view = viewRoom(house, box.room);
   const loop = wallLoop(view.room);
-  const atIn = toLoop(loop, at.wall, at.alongIn);
-  const awayIn = (faceIn: number) => Math.min(wrapIn(loop, faceIn - atIn), wrapIn(loop, atIn - faceIn));
-  const faces = [...studFaces(view, at.heightIn, box.gangs)].sort((a, b) => awayIn(a.atIn) - awayIn(b.atIn));
-  for (const face of faces) {
-    const { wall, alongIn } = fromLoop(loop, face.atIn);
+  const fromIn = toLoop(loop, at.wall, at.alongIn);
+  const awayIn = ({ atIn }: StudFace) => Math.min(wrapIn(loop, atIn - fromIn), wrapIn(loop, fromIn - atIn));
+  const faces = [...studFaces(view, at.heightIn, box.gangs)].sort((a, b) => awayIn(a) - awayIn(b));
+  for (const { atIn } of faces) {
+    const { wall, alongIn } = fromLoop(loop, atIn);
     const moved = { ...box, at: { ...at, wall: wall.id, alongIn: roundToSixteenth(alongIn) } };
+    if (isTakenFromBehind(house, box.room, atIn, at.heightIn, box.gangs)) continue;
     if (view.boxes.every((other) => areApart(moved, other)) && shadowsOver(view, moved).length === 0) return moved;
   }
   return undefined;

@@ -17,6 +17,7 @@ import {
   usualHeightIn,
   type OnLoop,
 } from './receptacles';
+import { isTakenFromBehind } from './bodies-behind';
 import { roundToSixteenth } from '../units/length';
 
 export interface PlacementLimits {
@@ -63,6 +64,7 @@ interface Wanted {
 }
 
 function fill(
+  house: House,
   view: RoomView,
   wanted: Wanted,
   heightIn: number,
@@ -81,7 +83,9 @@ function fill(
     fixedIn: relative(wanted.fixed.map((one) => one.atIn)),
     endless: wanted.stretch.endless ?? false,
   };
-  const faces = studFaces(view, heightIn).map((face) => face.atIn);
+  const faces = studFaces(view, heightIn)
+    .map((face) => face.atIn)
+    .filter((atIn) => !isTakenFromBehind(house, room, atIn, heightIn, 1));
   const shadows = shadowsOf(view).filter((one) => one.cause !== 'the open door');
   const free = faces.filter((atIn) =>
     shadows.every(
@@ -96,7 +100,10 @@ function fill(
       at += ON_ANY_INCH
     )
       places.push(at);
-    return places.filter((at) => isClear(view, wanted.stretch.fromIn + at, heightIn));
+    return places.filter((at) => {
+      const atIn = (wanted.stretch.fromIn + at) % loop.lengthIn;
+      return isClear(view, atIn, heightIn) && !isTakenFromBehind(house, room, atIn, heightIn, 1);
+    });
   };
   // Clear of furniture where that takes no box more than the fewest.
   const fewest = coverWithFewest({ ...problem, candidatesIn: relative(faces) });
@@ -155,7 +162,9 @@ function fillRoom(house: House, roomId: string, limits: PlacementLimits): readon
   if (SPACED_ROOMS.has(view.room.kind)) {
     const heightIn = usualHeightIn(view.room, house.standards);
     for (const { space, reach, boxes } of reachAlongWalls(view, limits.wall.reachIn, limits.wall.minWallIn))
-      parts.push(fill(view, { stretch: space, reach, fixed: boxes }, heightIn, limits.wall.reachIn, 'wall space'));
+      parts.push(
+        fill(house, view, { stretch: space, reach, fixed: boxes }, heightIn, limits.wall.reachIn, 'wall space'),
+      );
   }
   for (const { space, reach } of reachAlongCounters(view, limits.counter)) {
     const heightIn = Math.min(
@@ -164,6 +173,7 @@ function fillRoom(house: House, roomId: string, limits: PlacementLimits): readon
     );
     parts.push(
       fill(
+        house,
         view,
         { stretch: space, reach, fixed: aboveCounter(view, space, limits.counter.maxAboveIn) },
         heightIn,

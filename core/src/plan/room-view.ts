@@ -36,24 +36,26 @@ export interface Partition {
 }
 
 /** A wall of a neighbour behind one of the room's, and from where to where along it, inches; not clipped to its ends. */
-interface Overlap {
+export interface Overlap {
   readonly other: Room;
   readonly wall: LoopWall;
   readonly otherWall: LoopWall;
   readonly fromIn: number;
   readonly toIn: number;
+  /** From face to face. */
+  readonly thicknessIn: number;
 }
 
-/** Whether two walls run opposite ways, back to back, no further apart than a wall is thick. */
-function areBackToBack(wall: LoopWall, other: LoopWall): boolean {
+/** How thick the wall between two walls that run opposite ways is, face to face; undefined where they are not back to back. */
+function thicknessBetween(wall: LoopWall, other: LoopWall): number | undefined {
   const { unit, from } = wall;
-  if (unit.x * other.unit.x + unit.y * other.unit.y > -0.999) return false;
+  if (unit.x * other.unit.x + unit.y * other.unit.y > -0.999) return undefined;
   const outward = (other.from.x - from.x) * unit.y - (other.from.y - from.y) * unit.x;
-  return outward > -0.5 && outward <= THICKEST_WALL_IN;
+  return outward > -0.5 && outward <= THICKEST_WALL_IN ? outward : undefined;
 }
 
 /** Where a stretch of another wall lies on this one: from and to, inches from this wall's start; not clipped. */
-function projectOnto(wall: LoopWall, other: LoopWall, fromIn: number, toIn: number): readonly [number, number] {
+export function projectOnto(wall: LoopWall, other: LoopWall, fromIn: number, toIn: number): readonly [number, number] {
   const { unit, from } = wall;
   const along = (s: number) =>
     (other.from.x + other.unit.x * s - from.x) * unit.x + (other.from.y + other.unit.y * s - from.y) * unit.y;
@@ -87,10 +89,11 @@ function facingWalls(room: Room, other: Room): Overlap[] {
   const found: Overlap[] = [];
   for (const wall of wallLoop(room).walls)
     for (const otherWall of wallLoop(other).walls) {
-      if (!areBackToBack(wall, otherWall)) continue;
+      const thicknessIn = thicknessBetween(wall, otherWall);
+      if (thicknessIn === undefined) continue;
       const [fromIn, toIn] = projectOnto(wall, otherWall, 0, otherWall.lengthIn);
       if (Math.min(toIn, wall.lengthIn) - Math.max(fromIn, 0) > 0.5)
-        found.push({ other, wall, otherWall, fromIn, toIn });
+        found.push({ other, wall, otherWall, fromIn, toIn, thicknessIn });
     }
   return found;
 }
@@ -118,7 +121,7 @@ function orderOf(house: House): ReadonlyMap<string, number> {
 /** The rooms whose walls stand back to back with this room's, each wall pair once. Remembered by the set of rooms. */
 const facingByRooms = new Memory<House['rooms'], Map<string, readonly Overlap[]>>();
 
-function facingOf(house: House, room: Room): readonly Overlap[] {
+export function facingOf(house: House, room: Room): readonly Overlap[] {
   let byRoom = facingByRooms.get(house.rooms);
   if (!byRoom) facingByRooms.set(house.rooms, (byRoom = new Map()));
   let overlaps = byRoom.get(room.id);

@@ -1,13 +1,14 @@
 import { count } from '../units/count';
 import { featureOutline } from '../plan/points';
 import { inTheWayOf } from '../plan/barred';
-import { viewRoom, wallOf, type RoomView } from '../plan/room-view';
+import { viewRoom, wallOf } from '../plan/room-view';
 import { isFramedAt, studFaces } from '../plan/studs';
 import { wallLoop, findWall } from '../plan/wall-loop';
 import { edit, type Edited } from '../house/edit';
 import type { Box, BoxPlace, Feature, FeatureKind, House } from '../house/schema';
 import { newDevice, type LoadKind } from '../house/schema-equipment';
 import { nextTag, type NewId } from '../house/verbs';
+import { isTakenFromBehind } from '../place/bodies-behind';
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { LOAD_LIBRARY } from '../loads/library';
 import { refuse, type Result } from '../units/result';
@@ -96,8 +97,9 @@ const TO_STUD_IN = 8;
  * Moves a box on a wall to the nearest stud's side: behind the appliance, or beside it where it belongs there. Where none is near,
  * a bracket carries the box; where a doorway is in its place, it goes where there is wall.
  */
-function onStud(view: RoomView, feature: Feature, box: Box): Box {
+function onStud(house: House, feature: Feature, box: Box): Box {
   const { at } = box;
+  const view = viewRoom(house, feature.room);
   if (at.kind !== 'wall' || feature.at.kind !== 'wall' || !isFramedAt(view, at.wall)) return box;
   const { startIn, lengthIn } = wallOf(view, at.wall);
   const { alongIn: fromIn, widthIn } = feature.at;
@@ -106,9 +108,10 @@ function onStud(view: RoomView, feature: Feature, box: Box): Box {
     .map((face) => face.atIn - startIn)
     .filter((alongIn) => alongIn > 0 && alongIn < lengthIn && Math.abs(alongIn - at.alongIn) <= TO_STUD_IN)
     .filter((alongIn) => isBehind(alongIn) === isBehind(at.alongIn))
+    .filter((alongIn) => !isTakenFromBehind(house, feature.room, startIn + alongIn, at.heightIn, box.gangs))
     .sort((a, b) => Math.abs(a - at.alongIn) - Math.abs(b - at.alongIn));
   if (near[0] !== undefined) return { ...box, at: { ...at, alongIn: near[0] } };
-  const clear = inTheWayOf(view, box) && nearestOnStud(view, box);
+  const clear = inTheWayOf(view, box) && nearestOnStud(house, box);
   return clear ?? { ...box, bracket: true };
 }
 
@@ -160,7 +163,7 @@ export function connectAppliances(house: House, newId: NewId): Result<Edited> {
         origin: 'wish',
         devices: { [ids.device]: device },
       };
-      draft.boxes[ids.box] = onStud(viewRoom(house, feature.room), feature, box);
+      draft.boxes[ids.box] = onStud(house, feature, box);
       draft.loads[ids.load] = {
         ...typical,
         id: ids.load,

@@ -1,7 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { aHouse, bedroom } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
-import { applyRemedy, checkHouse, type Edition, type House, type RoomKind } from '../../index';
+import {
+  applyRemedy,
+  boxesOfProposal,
+  checkHouse,
+  fromLoop,
+  placeBoxes,
+  placementLimits,
+  proposeForRoom,
+  wallLoop,
+  type Edition,
+  type House,
+  type RoomKind,
+} from '../../index';
 import { accessoryReceptacle } from './accessory-receptacle';
 import { alarmInterconnection } from './alarm-interconnection';
 import { applianceReceptacle } from './appliance-receptacle';
@@ -10,6 +22,7 @@ import { boxClearOfFraming } from './box-clear-of-framing';
 import { boxCovering } from './box-covering';
 import { boxInUse } from './box-in-use';
 import { boxInWall } from './box-in-wall';
+import { boxesCollide } from './boxes-collide';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
 import { closetLuminaire } from './closet-luminaire';
@@ -24,6 +37,9 @@ import { tamperResistant } from './tamper-resistant';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
 import { tubZoneReceptacles } from './tub-zone-receptacles';
 import { weatherResistant } from './weather-resistant';
+
+let n = 0;
+const newId = (prefix: string) => `${prefix}-n${++n}`;
 
 const room = (kind: RoomKind, edition: Edition = '2023') => aHouse(edition).room('r', kind, [0, 0, 144, 120]);
 
@@ -698,7 +714,8 @@ describe('a box that stands where none can', () => {
     if (!moved.ok || remedy?.kind !== 'move-box') throw new Error('moved');
     expect(checkHouse(moved.value.house, { rules: [boxInWall, boxOnStud, boxClearOfFraming] }).findings).toEqual([]);
     // The one beside the door is taken; the next face is beside the stud at 48 in.
-    expect(remedy.at).toMatchObject({ wall: 'c0', alongIn: 49.875, heightIn: 16 });
+    const [first] = Object.values(moved.value.house.boxes);
+    expect(first!.at).toMatchObject({ wall: 'c0', alongIn: 49.875, heightIn: 16 });
   });
   it('is offered no place where no wall has studs', () => {
     const masonry = den().with((house) => {
@@ -706,4 +723,62 @@ describe('a box that stands where none can', () => {
     });
     expect(remedyOf(masonry.receptacle('r', 'c0', 76).build())).toEqual([]);
   });
+});
+
+/** Two dens of 12 by 10 ft with a wall of 2x4 studs and 1/2 in boards between them: 4 1/2 in from face to face. */
+const twoDens = (wallIn = 4.5) =>
+  aHouse()
+    .room('r', 'den', [0, 0, 144, 120])
+    .room('s', 'den', [144 + wallIn, 0, 144, 120]);
+// The east wall of the first runs down from its corner, the west wall of the second up: 60 in along is 60 in along both.
+testRule(boxesCollide, {
+  passes: [
+    [
+      'a box on each side of a stud',
+      twoDens().receptacle('r', 'c1', 57).receptacle('s', 'c3', 60),
+      'Each of 2 boxes in walls has a place of its own.',
+    ],
+    [
+      'a switch behind a receptacle',
+      twoDens()
+        .receptacle('r', 'c1', 60)
+        .wallBox('s', 'c3', 60, { kind: 'switch' }, { at: { kind: 'wall', wall: 'c3', alongIn: 60, heightIn: 48 } }),
+    ],
+    ['back to back in a wall of 6 1/2 in', twoDens(6.5).receptacle('r', 'c1', 60).receptacle('s', 'c3', 60)],
+    [
+      'a receptacle behind a bracket for data, which has no back',
+      twoDens().receptacle('r', 'c1', 60).wallBox('s', 'c3', 60, { kind: 'low-voltage' }),
+    ],
+    ['beside each other on one wall', room('den').receptacle('r', 'c0', 60).receptacle('r', 'c0', 63)],
+  ],
+  fails: [
+    [
+      'back to back in a wall of 2x4 studs',
+      twoDens().receptacle('r', 'c1', 60).receptacle('s', 'c3', 61),
+      'R2-1 and R1-1 stand back to back: 5 1/2" of boxes in a wall of 4 1/2".',
+    ],
+    [
+      'twice in one place',
+      room('den').receptacle('r', 'c0', 60).receptacle('r', 'c0', 61),
+      'R1-2 and R1-1 are drawn over each other.',
+    ],
+  ],
+  notApplicable: [['no box on a wall', room('den').over('r', 'luminaire', 60, 60)]],
+});
+
+it('a room is filled around what its neighbour has in the wall between', () => {
+  // In the first room the fewest stand where they stand; behind one of them the second is offered another stud.
+  const alone = proposeForRoom(twoDens().build(), 's', placementLimits(twoDens().build()));
+  const house = twoDens();
+  for (const { atLoopIn } of alone.boxes) {
+    const { wall, alongIn } = fromLoop(wallLoop(house.build().rooms['s']!), atLoopIn);
+    if (wall.id === 'c3') house.receptacle('r', 'c1', 120 - alongIn);
+  }
+  const built = house.build();
+  expect(Object.keys(built.boxes).length).toBeGreaterThan(0);
+  const proposal = proposeForRoom(built, 's', placementLimits(built));
+  expect(proposal.boxes.length).toBe(alone.boxes.length);
+  const placed = placeBoxes(built, boxesOfProposal(built, proposal, newId), 'Fill');
+  if (!placed.ok) throw new Error(placed.problems[0]!.message);
+  expect(checkHouse(placed.value.house, { rules: [boxesCollide] }).findings).toEqual([]);
 });

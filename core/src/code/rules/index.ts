@@ -15,6 +15,7 @@ import { boxInUse } from './box-in-use';
 import { boxInWall } from './box-in-wall';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
+import { boxesCollide } from './boxes-collide';
 import { circuitInPanel } from './circuit-in-panel';
 import { circuitOverload } from './circuit-overload';
 import { circuitVoltage } from './circuit-voltage';
@@ -101,6 +102,7 @@ export const rules: readonly Rule[] = [
   boxInWall,
   boxOnStud,
   boxSupport,
+  boxesCollide,
   circuitInPanel,
   circuitOverload,
   circuitVoltage,

@@ -1,0 +1,106 @@
+import { remembering } from '../house/remember';
+import type { Box, House } from '../house/schema';
+import { HALF_BOX_HEIGHT_IN, halfBoxWidthIn } from '../plan/framing-sizes';
+import { facingOf, inRoom, projectOnto } from '../plan/room-view';
+import { toLoop, wallLoop } from '../plan/wall-loop';
+import { BOX_TYPES, typeOf } from './box-catalogue';
+
+/** A box in the next room that stands in the same wall, where this room sees it. */
+interface Body {
+  readonly box: Box;
+  readonly wall: string;
+  /** Its middle, inches along this room's loop. */
+  readonly atIn: number;
+  readonly wallIn: number;
+}
+
+/** What tapes and typed lengths differ by, inches. */
+const SLACK_IN = 0.13;
+
+const overlap = (alongIn: number, upIn: number, a: { gangs: number }, b: { gangs: number }): boolean =>
+  Math.abs(alongIn) < halfBoxWidthIn(a.gangs) + halfBoxWidthIn(b.gangs) - SLACK_IN &&
+  Math.abs(upIn) < 2 * HALF_BOX_HEIGHT_IN - SLACK_IN;
+
+/** The boxes behind the walls of each room, looked up when they are asked for. */
+const bodies = remembering(
+  () => new Map<string, readonly Body[]>(),
+  ({ boxes, rooms }) => [boxes, rooms],
+);
+
+function bodiesBehind(house: House, roomId: string): readonly Body[] {
+  const known = bodies(house).get(roomId);
+  if (known) return known;
+  const room = house.rooms[roomId]!;
+  const loop = wallLoop(room);
+  const found: Body[] = [];
+  for (const { other, wall, otherWall, thicknessIn } of facingOf(house, room))
+    for (const box of inRoom(house.boxes, other.id)) {
+      if (box.at.kind !== 'wall' || box.at.wall !== otherWall.id) continue;
+      const [alongIn] = projectOnto(wall, otherWall, box.at.alongIn, box.at.alongIn);
+      if (alongIn >= 0 && alongIn <= wall.lengthIn)
+        found.push({ box, wall: wall.id, atIn: toLoop(loop, wall.id, alongIn), wallIn: thicknessIn });
+    }
+  bodies(house).set(roomId, found);
+  return found;
+}
+
+const usualDepthIn = (gangs: number): number => BOX_TYPES.find((one) => one.id === `gang-${gangs}`)!.depthIn;
+
+/**
+ * Whether the box of the next room behind a place leaves too little of the wall for a box of so many gangs there, by the depths of
+ * the usual boxes: *common practice*.
+ */
+export function isTakenFromBehind(
+  house: House,
+  room: string,
+  atLoopIn: number,
+  heightIn: number,
+  gangs: number,
+): boolean {
+  for (const { box, atIn, wallIn } of bodiesBehind(house, room))
+    if (
+      box.at.kind === 'wall' &&
+      overlap(atIn - atLoopIn, box.at.heightIn - heightIn, box, { gangs }) &&
+      typeOf(house, box).depthIn + usualDepthIn(gangs) > wallIn
+    )
+      return true;
+  return false;
+}
+
+/** Two boxes that are drawn in one place: on one wall, or from both sides of it, deeper together than the wall is thick. */
+export interface Collision {
+  readonly box: Box;
+  readonly other: Box;
+  readonly through?: { readonly wallIn: number; readonly depthsIn: number };
+}
+
+/** The boxes of a room that stand in the place of another; of two rooms, in the one whose box is drawn later. */
+export function collisionsIn(house: House, roomId: string): readonly Collision[] {
+  const found: Collision[] = [];
+  const own = inRoom(house.boxes, roomId);
+  const loop = wallLoop(house.rooms[roomId]!);
+  const behind = bodiesBehind(house, roomId);
+  own.forEach((box, i) => {
+    const { at } = box;
+    if (at.kind !== 'wall') return;
+    for (let n = 0; n < i; n++) {
+      const other = own[n]!;
+      if (other.at.kind !== 'wall' || other.at.wall !== at.wall) continue;
+      if (overlap(other.at.alongIn - at.alongIn, other.at.heightIn - at.heightIn, box, other))
+        found.push({ box, other });
+    }
+    const atIn = toLoop(loop, at.wall, at.alongIn);
+    for (const { box: other, wall, atIn: otherIn, wallIn } of behind) {
+      if (wall !== at.wall || other.at.kind !== 'wall') continue;
+      if (!overlap(otherIn - atIn, other.at.heightIn - at.heightIn, box, other)) continue;
+      const depthsIn = typeOf(house, box).depthIn + typeOf(house, other).depthIn;
+      if (depthsIn > wallIn && isLater(house, box, other)) found.push({ box, other, through: { wallIn, depthsIn } });
+    }
+  });
+  return found;
+}
+
+const isLater = (house: House, box: Box, other: Box): boolean => {
+  const ids = Object.keys(house.boxes);
+  return ids.indexOf(box.id) > ids.indexOf(other.id);
+};
