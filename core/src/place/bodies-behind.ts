@@ -1,7 +1,8 @@
-import { remembering } from '../house/remember';
+import { Memory } from '../house/memory';
+import { remembering, sameParts } from '../house/remember';
 import type { Box, House } from '../house/schema';
 import { HALF_BOX_HEIGHT_IN, halfBoxWidthIn } from '../plan/framing-sizes';
-import { facingOf, inRoom, projectOnto } from '../plan/room-view';
+import { facingOf, inRoom, projectOnto, type RoomView } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { BOX_TYPES, typeOf } from './box-catalogue';
 
@@ -74,17 +75,55 @@ export interface Collision {
   readonly through?: { readonly wallIn: number; readonly depthsIn: number };
 }
 
-/** The boxes of a room that stand in the place of another; of two rooms, in the one whose box is drawn later. */
-export function collisionsIn(house: House, roomId: string): readonly Collision[] {
+/** The rooms behind the walls of each room. */
+const roomsBehind = remembering(
+  (house) =>
+    new Map(
+      Object.values(house.rooms).map((room) => [
+        room.id,
+        [...new Set(facingOf(house, room).map((one) => one.other.id))],
+      ]),
+    ),
+  ({ rooms }) => [rooms],
+);
+
+/** What was found last in houses with these rooms, view by view. */
+interface Found {
+  readonly parts: readonly unknown[];
+  readonly views: readonly RoomView[];
+  readonly each: readonly (readonly Collision[])[];
+}
+const foundByRooms = new Memory<House['rooms'], Found>();
+
+/**
+ * The boxes that stand in the place of another; of two, the one that was drawn later. Only rooms that have changed, and those
+ * behind their walls, are looked at again.
+ */
+export function collisionsOf(house: House, views: readonly RoomView[]): readonly Collision[] {
+  const { rooms, levels, standards } = house;
+  const parts = [levels, standards];
+  const before = foundByRooms.get(rooms);
+  const last = before && sameParts(before.parts, parts) ? before : undefined;
+  const stale = new Set<string>();
+  views.forEach((view, i) => {
+    if (view === last?.views[i]) return;
+    stale.add(view.room.id);
+    for (const id of roomsBehind(house).get(view.room.id)!) stale.add(id);
+  });
+  const each = views.map((view, i) => (stale.has(view.room.id) ? findCollisions(house, view) : last!.each[i]!));
+  foundByRooms.set(rooms, { parts, views, each });
+  return each.flat();
+}
+
+function findCollisions(house: House, view: RoomView): readonly Collision[] {
   const found: Collision[] = [];
-  const own = inRoom(house.boxes, roomId);
-  const loop = wallLoop(house.rooms[roomId]!);
-  const behind = bodiesBehind(house, roomId);
-  own.forEach((box, i) => {
+  const loop = wallLoop(view.room);
+  const behind = bodiesBehind(house, view.room.id);
+  view.boxes.forEach((box, i) => {
     const { at } = box;
     if (at.kind !== 'wall') return;
     for (let n = 0; n < i; n++) {
-      const other = own[n]!;
+      const other = view.boxes[n]!;
       if (other.at.kind !== 'wall' || other.at.wall !== at.wall) continue;
       if (overlap(other.at.alongIn - at.alongIn, other.at.heightIn - at.heightIn, box, other))
         found.push({ box, other });

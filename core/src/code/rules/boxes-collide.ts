@@ -1,4 +1,4 @@
-import { collisionsIn } from '../../place/bodies-behind';
+import { collisionsOf } from '../../place/bodies-behind';
 import { moveBoxRemedies } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
@@ -22,16 +22,17 @@ export const boxesCollide = defineRule({
   scope: 'house',
   appliesTo: (facts) => facts.views.some((view) => view.boxes.some((box) => box.at.kind === 'wall')),
   check: (facts, _limits, report) => {
-    const found = facts.views.flatMap((view) =>
-      collisionsIn(facts.house, view.room.id).map(({ box, other, through }) => {
-        const where = { room: view.room.id, box: box.id };
-        const tags = { tag: box.tag, other: other.tag };
-        const detail = { remedies: moveBoxRemedies(view, box) };
-        return through
-          ? report.fail('behind', { ...tags, ...through }, where, detail)
-          : report.fail('over', tags, where, detail);
-      }),
-    );
+    const found = collisionsOf(facts.house, facts.views).map(({ box, other, through }) => {
+      const where = { room: box.room, box: box.id };
+      const tags = { tag: box.tag, other: other.tag };
+      const remedies = moveBoxRemedies(
+        facts.views.find((view) => view.room.id === box.room)!,
+        box,
+      );
+      return through
+        ? report.fail('behind', { ...tags, ...through }, where, { remedies })
+        : report.fail('over', tags, where, { remedies });
+    });
     if (found.length > 0) return found;
     const count = facts.views.reduce((sum, { boxes }) => sum + boxes.filter((box) => box.at.kind === 'wall').length, 0);
     return [report.pass('apart', { count }, {})];
