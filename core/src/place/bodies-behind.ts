@@ -18,9 +18,12 @@ interface Body {
 /** What tapes and typed lengths differ by, inches. */
 const SLACK_IN = 0.13;
 
-const overlap = (alongIn: number, upIn: number, a: { gangs: number }, b: { gangs: number }): boolean =>
-  Math.abs(alongIn) < halfBoxWidthIn(a.gangs) + halfBoxWidthIn(b.gangs) - SLACK_IN &&
-  Math.abs(upIn) < 2 * HALF_BOX_HEIGHT_IN - SLACK_IN;
+type Width = Pick<Box, 'gangs'>;
+
+/** Whether two boxes whose middles are so far apart on a wall are in one place, or nearer to each other than a gap, inches. */
+export const overlap = (alongIn: number, upIn: number, a: Width, b: Width, gapIn = -SLACK_IN): boolean =>
+  Math.abs(alongIn) < halfBoxWidthIn(a.gangs) + halfBoxWidthIn(b.gangs) + gapIn &&
+  Math.abs(upIn) < 2 * HALF_BOX_HEIGHT_IN + gapIn;
 
 /** The boxes behind the walls of each room, looked up when they are asked for. */
 const bodies = remembering(

@@ -1,7 +1,6 @@
 import type { Box, House } from '../house/schema';
-import { isTakenFromBehind } from './bodies-behind';
+import { isTakenFromBehind, overlap } from './bodies-behind';
 import { shadowsOver } from './obstructions';
-import { HALF_BOX_HEIGHT_IN, halfBoxWidthIn } from '../plan/framing-sizes';
 import { viewRoom } from '../plan/room-view';
 import { studFaces, type StudFace } from '../plan/studs';
 import { fromLoop, toLoop, wallLoop, wrapIn } from '../plan/wall-loop';
@@ -15,9 +14,7 @@ const areApart = (box: Box, other: Box): boolean =>
   box.at.kind !== 'wall' ||
   other.at.kind !== 'wall' ||
   other.at.wall !== box.at.wall ||
-  Math.abs(other.at.heightIn - box.at.heightIn) >= 2 * HALF_BOX_HEIGHT_IN + BETWEEN_BOXES_IN ||
-  Math.abs(other.at.alongIn - box.at.alongIn) >=
-    halfBoxWidthIn(box.gangs) + halfBoxWidthIn(other.gangs) + BETWEEN_BOXES_IN;
+  !overlap(other.at.alongIn - box.at.alongIn, other.at.heightIn - box.at.heightIn, box, other, BETWEEN_BOXES_IN);
 
 /** A box on a wall moved along its room's walls to the nearest stud's side, where nothing else stands or shades it; undefined where none is free. */
 export function nearestOnStud(house: House, box: Box): Box | undefined {
