@@ -26,6 +26,38 @@ test('the server dies in a burst of edits: all that waits goes through after it 
   await expect(page.getByRole('button', { name: /^Office/ })).toBeVisible();
 });
 
+test('an edit is kept though the page is left while it is busy, before it has heard that it is kept', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'House');
+  for (const name of ['Left at once', 'Left again']) {
+    await page.getByLabel('Name of the house').evaluate((field: HTMLInputElement, value) => {
+      field.value = value;
+      field.dispatchEvent(new Event('input'));
+      field.dispatchEvent(new Event('change'));
+      setTimeout(() => {
+        const end = performance.now() + 400;
+        while (performance.now() < end);
+      });
+    }, name);
+    await page.reload();
+    await expect(page.getByLabel('Name of the house')).toHaveValue(name);
+  }
+});
+
+test('a device that keeps nothing says so, and the server still gets every edit', async ({ owner: page }) => {
+  await page.addInitScript(() =>
+    Object.defineProperty(IDBObjectStore.prototype, 'put', { value: () => Promise.reject(new Error('full')) }),
+  );
+  await page.reload();
+  await openDemo(page, 'House');
+  await rename(page, 'Kept by the server alone');
+  await expect(page.getByText(/This device keeps nothing/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Name of the house')).toHaveValue('Kept by the server alone');
+});
+
 test('two windows of one house: disjoint edits meet, a clash is shown side by side', async ({
   app,
   owner: anna,

@@ -85,7 +85,11 @@ export const useHouse = defineStore('house', () => {
             };
           }
         },
-        store: (next) => writeStored(userId, houseId, next),
+        // Without a place on the device (it is full, or the window is a private one) the server still gets every edit.
+        store: (next) =>
+          writeStored(userId, houseId, next).catch(() => {
+            problem.value = 'This device keeps nothing: close this window only when it says "Saved".';
+          }),
         newBatchId: () => crypto.randomUUID(),
         later: (milliseconds, run) => {
           const timer = setTimeout(run, milliseconds);

@@ -95,8 +95,10 @@ export class HouseSync {
   push(house: House, edit: Edit): void {
     this.#house = house;
     this.#pending.push(edit);
+    // Kept before it is shown: what comes of it on the screen may take long on a slow device.
+    const kept = this.#store();
     this.#changed(this.#state.kind === 'conflict' ? this.#state : { kind: 'saving', waiting: this.#pending.length });
-    void this.#store().then(() => this.flush());
+    void kept.then(() => this.flush());
   }
 
   /** Sends what waits, unless something is on its way or a person has to choose first. */
