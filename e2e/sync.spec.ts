@@ -58,6 +58,36 @@ test('a device that keeps nothing says so, and the server still gets every edit'
   await expect(page.getByLabel('Name of the house')).toHaveValue('Kept by the server alone');
 });
 
+test('two windows on one device, both closed with edits waiting: neither loses any', async ({ app, owner: page }) => {
+  const other = await page.context().newPage();
+  await other.goto(app.url);
+  await openDemo(page, 'House');
+  await openDemo(other, 'House');
+  const house = page.url();
+  await app.kill();
+  await rename(page, 'Named in the one');
+  await tape(other, "den 10' x 9' east of Kitchen");
+  for (const window of [page, other]) await expect(window.getByText('Offline, 1 edit waiting')).toBeVisible();
+  await other.close();
+  await page.goto('about:blank');
+  await app.start();
+  await page.goto(house);
+  await expect(page.getByLabel('Name of the house')).toHaveValue('Named in the one');
+  await expect(page.getByRole('button', { name: /^Den/ })).toBeVisible();
+  await saved(page);
+  // And it is the server that has them, not this device.
+  const fresh = await (
+    await page
+      .context()
+      .browser()!
+      .newContext({ storageState: await page.context().storageState() })
+  ).newPage();
+  await fresh.goto(house);
+  await expect(fresh.getByLabel('Name of the house')).toHaveValue('Named in the one');
+  await expect(fresh.getByRole('button', { name: /^Den/ })).toBeVisible();
+  await fresh.context().close();
+});
+
 test('two windows of one house: disjoint edits meet, a clash is shown side by side', async ({
   app,
   owner: anna,

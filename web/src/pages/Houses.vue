@@ -4,7 +4,7 @@ import { onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiError } from '../api';
 import MembersDialog from '../frame/MembersDialog.vue';
-import { forgetStored } from '../sync/device-store';
+import { forgetCopies } from '../sync/device-store';
 import { useSession } from '../stores/session';
 
 const LARGEST_FILE = 10_000_000;
@@ -60,7 +60,7 @@ async function remove(house: HouseSummary): Promise<void> {
   if (!window.confirm(`Delete "${house.name}" with everything in it? This cannot be undone.`)) return;
   try {
     await api.deleteHouse(house.id);
-    await forgetStored(session.signedIn?.user.id ?? '', house.id);
+    await forgetCopies(session.signedIn?.user.id ?? '', house.id);
     await load();
   } catch (error) {
     show(error);

@@ -14,8 +14,8 @@ import type { AppliedBatch } from '@winculum/contract';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { api, ApiError } from '../api';
-import { readStored, writeStored } from '../sync/device-store';
-import { HouseSync, type SendFailure, type SyncState } from '../sync/house-sync';
+import { openCopies, type Copy } from '../sync/device-store';
+import { HouseSync, type SendFailure, type SyncDependencies, type SyncState } from '../sync/house-sync';
 import { useSession } from './session';
 
 // markRaw does nothing on frozen objects, and a House that Vue walks through is many times slower. Said here and not where the
@@ -39,6 +39,8 @@ export const useHouse = defineStore('house', () => {
   const redoStack = shallowRef<readonly Edit[]>([]);
   const session = useSession();
   let sync: HouseSync | undefined;
+  /** What closed windows of this house left waiting on this device, each sent on its own. */
+  let leftBehind: readonly HouseSync[] = [];
   let events: EventSource | undefined;
 
   const check = computed<HouseCheck | null>(() => (house.value ? markRaw(checkHouse(house.value)) : null));
@@ -50,72 +52,91 @@ export const useHouse = defineStore('house', () => {
     events.addEventListener('batch', (event) =>
       sync?.hear(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch),
     );
-    events.addEventListener('open', () => void sync?.flush());
+    events.addEventListener('open', () => flush());
   }
+
+  const linkTo = (houseId: string): Pick<SyncDependencies, 'send' | 'newBatchId' | 'later'> => ({
+    send: async (batch) => {
+      try {
+        return { ok: true, answer: await api.sendBatch(houseId, batch) };
+      } catch (error) {
+        const failure = asFailure(error);
+        // A new token is all that is missing when the server was restarted or the session renewed.
+        if (failure.kind === 'signed-out') await session.refresh().catch(() => undefined);
+        return {
+          ok: false,
+          failure: failure.kind === 'signed-out' && session.signedIn ? { kind: 'unreachable' } : failure,
+        };
+      }
+    },
+    newBatchId: () => crypto.randomUUID(),
+    later: (milliseconds, run) => {
+      const timer = setTimeout(run, milliseconds);
+      return () => clearTimeout(timer);
+    },
+  });
 
   /** Opens a house: what waits on this device first, else what the server has, else the last copy kept here. */
   async function open(houseId: string): Promise<void> {
     close();
     id.value = houseId;
-    const userId = session.signedIn?.user.id ?? '';
-    const stored = await readStored(userId, houseId).catch(() => undefined);
-    let start = stored;
-    if (!stored || stored.pending.length === 0) {
+    const copies = await openCopies(session.signedIn?.user.id ?? '', houseId).catch(() => undefined);
+    let start = copies?.mine;
+    if (!start || start.pending.length === 0) {
       try {
         const state = await api.loadHouse(houseId);
         const read = validateHouse(state.house);
         if (!read.ok) throw new Error(read.problems[0]?.message);
         start = { version: state.version, house: read.value, pending: [], sending: null };
       } catch (error) {
-        if (!stored || !(error instanceof ApiError) || error.status !== 0) throw error;
+        if (!start || !(error instanceof ApiError) || error.status !== 0) throw error;
       }
     }
+    // Without a place on the device (it is full, or the window is a private one) the server still gets every edit.
+    const keepsNothing = () => {
+      problem.value = 'This device keeps nothing: close this window only when it says "Saved".';
+    };
     sync = new HouseSync(
       {
-        send: async (batch) => {
-          try {
-            return { ok: true, answer: await api.sendBatch(houseId, batch) };
-          } catch (error) {
-            const failure = asFailure(error);
-            // A new token is all that is missing when the server was restarted or the session renewed.
-            if (failure.kind === 'signed-out') await session.refresh().catch(() => undefined);
-            return {
-              ok: false,
-              failure: failure.kind === 'signed-out' && session.signedIn ? { kind: 'unreachable' } : failure,
-            };
-          }
-        },
-        // Without a place on the device (it is full, or the window is a private one) the server still gets every edit.
-        store: (next) =>
-          writeStored(userId, houseId, next).catch(() => {
-            problem.value = 'This device keeps nothing: close this window only when it says "Saved".';
-          }),
-        newBatchId: () => crypto.randomUUID(),
-        later: (milliseconds, run) => {
-          const timer = setTimeout(run, milliseconds);
-          return () => clearTimeout(timer);
-        },
+        ...linkTo(houseId),
+        store: async (next) => (copies ? copies.write(next).catch(keepsNothing) : keepsNothing()),
         onChange: (next, state) => {
           house.value = markRaw(next);
           syncState.value = state;
         },
       },
-      start!,
+      start,
     );
     house.value = markRaw(sync.house);
     syncState.value = sync.state;
     connect(houseId);
     window.addEventListener('online', flush);
-    void sync.flush();
+    leftBehind = (copies?.left ?? []).map((copy) => sendOn(houseId, copy));
+    flush();
   }
 
-  const flush = () => void sync?.flush();
+  /** Sends what a closed window left; what the server refuses stays on the device, and is asked about at the next opening. */
+  function sendOn(houseId: string, copy: Copy): HouseSync {
+    return new HouseSync(
+      {
+        ...linkTo(houseId),
+        store: (next) => (next.pending.length > 0 ? copy.write(next) : copy.forget()).catch(() => undefined),
+        onChange: (_, state) => {
+          if (state.kind === 'conflict')
+            problem.value = `${state.mine.length === 1 ? 'An edit' : `${state.mine.length} edits`} of a window that was closed no longer fit. Open the house again once this window says "Saved", to choose.`;
+        },
+      },
+      copy.stored,
+    );
+  }
+
+  const flush = () => [sync, ...leftBehind].forEach((one) => void one?.flush());
 
   function close(): void {
     window.removeEventListener('online', flush);
     events?.close();
-    sync?.stop();
-    [sync, events] = [undefined, undefined];
+    [sync, ...leftBehind].forEach((one) => one?.stop());
+    [sync, events, leftBehind] = [undefined, undefined, []];
     [house.value, undoStack.value, redoStack.value, problem.value] = [null, [], [], ''];
   }
 

@@ -1,4 +1,5 @@
 import { openDB, type IDBPDatabase } from 'idb';
+import { newId } from '../new-id';
 import type { Stored } from './house-sync';
 
 let opening: Promise<IDBPDatabase> | undefined;
@@ -11,11 +12,95 @@ const open = async () =>
     },
   })));
 
-/** A key for one person's copy of one house: two people on one device never see each other's queue. */
-const keyOf = (userId: string, houseId: string) => `${userId}/${houseId}`;
+/** One person's copies of one house on this device, of any window: two people on one device never see each other's. */
+const copiesOf = (userId: string, houseId: string) =>
+  IDBKeyRange.bound(`${userId}/${houseId}`, `${userId}/${houseId}/\uffff`);
 
-export async function readStored(userId: string, houseId: string): Promise<Stored | undefined> {
-  return (await (await open()).get('houses', keyOf(userId, houseId))) as Stored | undefined;
+/** Longer than a page that was left takes to let go of its lock. */
+const CLAIM_MS = 1_000;
+
+/**
+ * Claims a window's copies for this page until the page is gone; false if the window is still open. A page that is just being
+ * left may be waited for. Where the browser has no locks (it has them for 127.0.0.1 and https), the window is taken to be
+ * closed.
+ */
+function claim(window: string, mayWait: boolean): Promise<boolean> {
+  if (!('locks' in navigator)) return Promise.resolve(true);
+  return new Promise((answer) => {
+    const options = mayWait ? { signal: AbortSignal.timeout(CLAIM_MS) } : { ifAvailable: true };
+    const held = navigator.locks.request(`winculum-window-${window}`, options, (lock) => {
+      answer(lock !== null);
+      return lock ? new Promise<never>(() => undefined) : Promise.resolve();
+    });
+    held.catch(() => answer(false));
+  });
+}
+
+const WINDOW = 'winculum-window';
+let own: Promise<string> | undefined;
+/** This window's name: the same after a reload, another in a window that was made as a copy of this one. */
+const thisWindow = () =>
+  (own ??= (async () => {
+    const before = sessionStorage.getItem(WINDOW);
+    if (before && (await claim(before, true))) return before;
+    const fresh = newId('window');
+    await claim(fresh, false);
+    sessionStorage.setItem(WINDOW, fresh);
+    return fresh;
+  })());
+
+/** What one window keeps of one house. */
+export interface Copy {
+  readonly stored: Stored;
+  /** Keeps the next state of it. */
+  readonly write: (stored: Stored) => Promise<void>;
+  readonly forget: () => Promise<void>;
+}
+
+/**
+ * The copy that this window goes on with, if there is one, and those that closed windows left with edits in them. What waits
+ * in this very window comes first, then what waits in a closed one.
+ */
+export async function openCopies(
+  userId: string,
+  houseId: string,
+): Promise<{ readonly mine: Stored | undefined; readonly write: Copy['write']; readonly left: readonly Copy[] }> {
+  const window = await thisWindow();
+  const place = `${userId}/${houseId}/${window}`;
+  const reading = (await open()).transaction('houses').store;
+  const [keys, values] = await Promise.all([
+    reading.getAllKeys(copiesOf(userId, houseId)) as Promise<string[]>,
+    reading.getAll(copiesOf(userId, houseId)) as Promise<Stored[]>,
+  ]);
+  const all = keys.map((key, i) => ({ key, stored: values[i]! }));
+  // The keys of old had no window in them: such a copy was left by one that is closed.
+  const isClosed = await Promise.all(
+    all.map(
+      ({ key, stored }) => key === place || claim(key.slice(`${userId}/${houseId}/`.length), stored.pending.length > 0),
+    ),
+  );
+  const free = all
+    .filter((_, i) => isClosed[i])
+    .toSorted(
+      (a, b) =>
+        Number(b.stored.pending.length > 0) - Number(a.stored.pending.length > 0) ||
+        Number(b.key === place) - Number(a.key === place) ||
+        b.stored.version - a.stored.version,
+    );
+  const [mine, ...others] = free;
+  if (mine && mine.key !== place) await write(place, mine.stored);
+  await Promise.all(
+    free
+      .filter((one) => one.key !== place && (one === mine || one.stored.pending.length === 0))
+      .map((one) => forget(one.key)),
+  );
+  return {
+    mine: mine?.stored,
+    write: (stored) => write(place, stored),
+    left: others
+      .filter((one) => one.stored.pending.length > 0)
+      .map(({ key, stored }) => ({ stored, write: (next) => write(key, next), forget: () => forget(key) })),
+  };
 }
 
 /**
@@ -23,13 +108,16 @@ export async function readStored(userId: string, houseId: string): Promise<Store
  * writing: left to itself the browser commits only after the page has heard of the writing, and a page that is busy drawing
  * when it is left never does; the edit was lost then.
  */
-export async function writeStored(userId: string, houseId: string, stored: Stored): Promise<void> {
+async function write(key: string, stored: Stored): Promise<void> {
   const writing = (opened ?? (await open())).transaction('houses', 'readwrite');
-  const put = writing.store.put(stored, keyOf(userId, houseId));
+  const put = writing.store.put(stored, key);
   writing.commit();
   await Promise.all([put, writing.done]);
 }
 
-export async function forgetStored(userId: string, houseId: string): Promise<void> {
-  await (await open()).delete('houses', keyOf(userId, houseId));
+const forget = async (key: string): Promise<void> => (await open()).delete('houses', key);
+
+/** Forgets every copy of a house that is no more. */
+export async function forgetCopies(userId: string, houseId: string): Promise<void> {
+  await (await open()).delete('houses', copiesOf(userId, houseId));
 }
