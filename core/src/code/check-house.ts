@@ -134,8 +134,8 @@ function toFinding(one: Verdict, force: InForce, house: House): Finding {
   return finding;
 }
 
-const gravity = (finding: Finding): number =>
-  finding.kind === 'fail' ? { violation: 0, caution: 1, reminder: 3 }[finding.severity] : 2;
+const GRAVITY: Readonly<Record<Severity, number>> = { violation: 0, caution: 1, reminder: 3 };
+const gravity = ({ kind, severity }: Finding): number => (kind === 'fail' ? GRAVITY[severity] : 2);
 
 export interface CheckOptions {
   readonly edition?: Edition;

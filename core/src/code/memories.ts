@@ -1,5 +1,5 @@
-import type { Circuit, House } from '../house/schema';
-import { sameParts } from '../house/remember';
+import type { Circuit } from '../house/schema';
+import { remembering, sameParts } from '../house/remember';
 import { Memory } from '../house/memory';
 import type { RoomView } from '../plan/room-view';
 import { wireHouse, type BoxMakeUp, type UnitWiring } from '../wiring/make-up';
@@ -9,16 +9,23 @@ import type { Facts, ReadsBoxes, Verdict } from './rule';
 /** Verdicts of a rule about one thing; null where it does not apply to it. */
 export type Verdicts = readonly Verdict[] | null;
 
-/** The parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
-function groundOf(house: House): object {
-  const { rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job } = house;
-  const parts = [rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job];
-  const known = grounds.get(rooms);
-  if (known && sameParts(known, parts)) return known;
-  grounds.set(rooms, parts);
-  return parts;
-}
-const grounds = new Memory<House['rooms'], readonly object[]>();
+/** Stands for the parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
+const groundOf = remembering(
+  () => ({}),
+  ({ rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job }) => [
+    rooms,
+    openings,
+    features,
+    levels,
+    panels,
+    circuits,
+    cables,
+    switchGroups,
+    loads,
+    standards,
+    job,
+  ],
+);
 
 /** Things that rules are about one by one: the same key stands for the same thing as long as the ground is the same. */
 class Scope<T> {
@@ -40,8 +47,12 @@ class Scope<T> {
 
 function findPlaces(keys: readonly object[], before: readonly object[]): Int32Array | null {
   if (sameParts(keys, before)) return null;
-  const known = new Map(before.map((key, i) => [key, i]));
-  return Int32Array.from(keys, (key) => known.get(key) ?? -1);
+  // Most stand where they stood; the others are sought among those that were left over.
+  const places = new Int32Array(keys.length);
+  const left = new Map<object, number>();
+  for (let i = 0; i < before.length; i++) if (keys[i] !== before[i]) left.set(before[i]!, i);
+  for (let i = 0; i < keys.length; i++) places[i] = keys[i] === before[i] ? i : (left.get(keys[i]!) ?? -1);
+  return places;
 }
 
 /** What a rule said last of the things of its scope, thing by thing, and in one list. */
@@ -97,12 +108,12 @@ export function gather<T>(force: InForce, scope: Scope<T>, find: (thing: T) => V
   const before = last?.ground === ground ? last : undefined;
   const places = before && scope.placesIn(before.keys);
   if (before && places === null) return before.all;
-  const each: Verdicts[] = [];
+  const each = new Array<Verdicts>(things.length);
   let all: Verdict[] | null = null;
   for (let i = 0; i < things.length; i++) {
     const place = places ? places[i]! : -1;
     const verdicts = place >= 0 ? before!.each[place]! : find(things[i]!);
-    each.push(verdicts);
+    each[i] = verdicts;
     if (verdicts) for (const one of verdicts) (all ??= []).push(one);
   }
   said.set(force, { ground, keys, each, all });

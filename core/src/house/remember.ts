@@ -23,27 +23,25 @@ export function collect(search: (report: Report) => void): readonly Problem[] {
   return problems;
 }
 
+/** What something follows from; what it follows to is kept beside the first, an entity or a collection of them. */
+type Parts = readonly [object, ...unknown[]];
+
 /** What follows from some parts of the house, found again only when one of the parts is another object than last time. */
-export function remembering<T>(
-  find: (house: House) => T,
-  partsOf: (house: House) => readonly object[],
-): (house: House) => T {
+export function remembering<T>(find: (house: House) => T, partsOf: (house: House) => Parts): (house: House) => T {
   const memory = new Memory<object, Remembered<T>>();
   return (house) => {
     const parts = partsOf(house);
-    const known = memory.get(parts[0]!);
+    const known = memory.get(parts[0]);
     if (known && sameParts(known.parts, parts)) return known.value;
     const value = find(house);
-    memory.set(parts[0]!, { parts, value });
+    memory.set(parts[0], { parts, value });
     return value;
   };
 }
 
 /** Problems of some parts of the house. */
-export const rememberBy = (
-  find: (house: House, report: Report) => void,
-  partsOf: (house: House) => readonly object[],
-): Find => remembering((house) => collect((report) => find(house, report)), partsOf);
+export const rememberBy = (find: (house: House, report: Report) => void, partsOf: (house: House) => Parts): Find =>
+  remembering((house) => collect((report) => find(house, report)), partsOf);
 
 /** The same entity by entity: most edits touch one of many. What an entity is asked about must be itself and the parts. */
 export function rememberEach<T extends object>(

@@ -275,8 +275,13 @@ export function storedCables(house: House, unit: WiringUnit): readonly Cable[] {
     byCircuit = groupBy(Object.values(house.cables), (one) => one.circuit);
     cablesByCircuit.set(house.cables, byCircuit);
   }
-  return unit.circuits.flatMap(({ id }) => byCircuit.get(id) ?? []);
+  if (byCircuit.size === 0) return NO_CABLES;
+  const [circuit, twin] = unit.circuits;
+  const own = byCircuit.get(circuit!.id) ?? NO_CABLES;
+  const others = twin ? byCircuit.get(twin.id) : undefined;
+  return others ? [...own, ...others] : own;
 }
+const NO_CABLES: readonly Cable[] = [];
 const cablesByCircuit = new Memory<House['cables'], ReadonlyMap<string | null, readonly Cable[]>>();
 
 /** The feed order of a unit: the cables of the file where there are any, otherwise by a scheme. */

@@ -1,5 +1,5 @@
-import { indexOutlets, type Outlet } from '../circuits/outlets';
-import { sameParts } from '../house/remember';
+import type { Outlet } from '../circuits/outlets';
+import { remembering, sameParts } from '../house/remember';
 import type { Box, House, MakeUp } from '../house/schema';
 import { makeUpSchema } from '../house/schema';
 import { Memory } from '../house/memory';
@@ -124,34 +124,39 @@ function leastOf(ways: readonly SchemeParents[], counter: WireCounter): SchemePa
   return best;
 }
 
-interface Remembered {
-  readonly parts: readonly unknown[];
-  readonly wiring: UnitWiring;
-}
-const unitMemory = new Memory<object, Remembered>();
+/** The parts that every unit's wiring reads; the same object while they are the same. */
+const groundOf = remembering(
+  () => ({}),
+  ({ rooms, openings, levels, features, panels, cables, job }) => [
+    rooms,
+    openings,
+    levels,
+    features,
+    panels,
+    cables,
+    job.edition,
+  ],
+);
+const NO_BOXES: readonly Box[] = [];
+const unitMemory = new Memory<
+  WiringUnit,
+  {
+    readonly ground: object;
+    /** Boxes of drawn cables: one that a cable only passes through holds no outlet of the circuit, and decides lengths all the same. */
+    readonly ends: readonly (Box | undefined)[];
+    readonly wiring: UnitWiring;
+  }
+>();
 
 /** A unit's wiring, found again only when something that it reads is another object than last time. */
-function rememberedUnit(house: House, unit: WiringUnit): UnitWiring {
-  const { byCircuit } = indexOutlets(house);
-  const key = unit.circuits[0]!;
-  const parts = [
-    ...unit.circuits,
-    ...unit.circuits.map((one) => byCircuit.get(one.id)),
-    ...unit.groups.flatMap((one) => [one.group, one.letter, ...one.switches, ...one.controls]),
-    // Boxes that a drawn cable only passes through hold no outlet of the circuit, and decide lengths all the same.
-    ...storedCables(house, unit).flatMap(({ from, to }) => [house.boxes[from ?? ''], house.boxes[to ?? '']]),
-    house.cables,
-    house.rooms,
-    house.openings,
-    house.levels,
-    house.features,
-    house.panels,
-    house.job.edition,
-  ];
-  const known = unitMemory.get(key);
-  if (known && sameParts(known.parts, parts)) return known.wiring;
+function rememberedUnit(house: House, unit: WiringUnit, ground: object): UnitWiring {
+  const cables = storedCables(house, unit);
+  const ends =
+    cables.length === 0 ? NO_BOXES : cables.flatMap(({ from, to }) => [house.boxes[from ?? ''], house.boxes[to ?? '']]);
+  const known = unitMemory.get(unit);
+  if (known && known.ground === ground && sameParts(known.ends, ends)) return known.wiring;
   const wiring = wireByChoice(house, unit);
-  unitMemory.set(key, { parts, wiring });
+  unitMemory.set(unit, { ground, ends, wiring });
   return wiring;
 }
 
@@ -265,7 +270,8 @@ export function wireHouse(house: House): HouseWiring {
   const known = houseMemory.get(house);
   if (known) return known;
   const makeUp = makeUpOf(house);
-  const units = wiringUnits(house).map((unit) => rememberedUnit(house, unit));
+  const ground = groundOf(house);
+  const units = wiringUnits(house).map((unit) => rememberedUnit(house, unit, ground));
   const last = lastWiring.get(house.circuits);
   const before = last?.makeUp === makeUp ? last.wiring : undefined;
   const stays = new Set(before?.units.filter((one) => units.includes(one)));

@@ -136,67 +136,130 @@ export const isCompanion = (one: Outlet): boolean => one.device.kind === 'switch
 type Resolved = ReturnType<typeof resolveGroup>;
 const indexMemory = new Memory<House['switchGroups'], GroupIndex>();
 const groupMemory = new Memory<House, readonly Resolved[]>();
-const resolvedMemory = new Memory<SwitchGroup, { readonly parts: readonly unknown[]; readonly resolved: Resolved }>();
+const lastGroups = new Memory<House['switchGroups'], readonly Resolved[]>();
+const resolvedMemory = new Memory<
+  SwitchGroup,
+  {
+    readonly groups: House['switchGroups'];
+    readonly circuits: House['circuits'];
+    /** Of its switches, then of what it controls. */
+    readonly outlets: readonly (Outlet | undefined)[];
+    readonly resolved: Resolved;
+  }
+>();
 
-/** Every group, resolved again only when the groups, the circuits or one of its own outlets has changed. */
+/** A group, resolved again only when the groups, the circuits or one of its own outlets has changed. */
+function rememberedGroup(house: House, group: SwitchGroup, index: GroupIndex): Resolved {
+  const { byDevice } = indexOutlets(house);
+  const known = resolvedMemory.get(group);
+  const { switches, controls } = group;
+  if (
+    known &&
+    known.groups === house.switchGroups &&
+    known.circuits === house.circuits &&
+    switches.every((id, i) => known.outlets[i] === byDevice.get(id)) &&
+    controls.every((id, i) => known.outlets[switches.length + i] === byDevice.get(id))
+  )
+    return known.resolved;
+  const resolved = resolveGroup(house, group, index);
+  const outlets = [...switches, ...controls].map((id) => byDevice.get(id));
+  resolvedMemory.set(group, { groups: house.switchGroups, circuits: house.circuits, outlets, resolved });
+  return resolved;
+}
+
+/** Every group; the same list as that of an earlier state of the house where nothing in it has changed. */
 function resolvedGroups(house: House): readonly Resolved[] {
-  let all = groupMemory.get(house);
-  if (all) return all;
+  const known = groupMemory.get(house);
+  if (known) return known;
   let index = indexMemory.get(house.switchGroups);
   if (!index) indexMemory.set(house.switchGroups, (index = indexGroups(house.switchGroups)));
-  const { byDevice } = indexOutlets(house);
-  all = Object.values(house.switchGroups).map((group) => {
-    const parts = [house.switchGroups, house.circuits];
-    const outlets = [...group.switches, ...group.controls].map((id) => byDevice.get(id));
-    const known = resolvedMemory.get(group);
-    if (known && sameParts(known.parts, [...parts, ...outlets])) return known.resolved;
-    const resolved = resolveGroup(house, group, index);
-    resolvedMemory.set(group, { parts: [...parts, ...outlets], resolved });
-    return resolved;
-  });
+  const found = Object.values(house.switchGroups).map((group) => rememberedGroup(house, group, index));
+  const last = lastGroups.get(house.switchGroups);
+  const all = last && sameParts(last, found) ? last : found;
   groupMemory.set(house, all);
+  lastGroups.set(house.switchGroups, all);
   return all;
 }
 
 /** What is wrong with the switch groups of a house, whichever circuit they are on. */
 export const groupProblems = (house: House): readonly Problem[] => resolvedGroups(house).flatMap((one) => one.problems);
 
-/** The circuits of a house as they are wired: two that share a neutral together. */
+const wiredMemory = new Memory<readonly Resolved[], ReadonlyMap<string, readonly WiredGroup[]>>();
+
+/** The groups that can be wired, by circuit. */
+function wiredGroups(house: House): ReadonlyMap<string, readonly WiredGroup[]> {
+  const resolved = resolvedGroups(house);
+  let byCircuit = wiredMemory.get(resolved);
+  if (!byCircuit) {
+    byCircuit = groupBy(
+      resolved.flatMap((one) => one.wired ?? []),
+      (one) => one.circuit,
+    );
+    wiredMemory.set(resolved, byCircuit);
+  }
+  return byCircuit;
+}
+
+const NO_GROUPS: readonly WiredGroup[] = [];
+const unitMemory = new Memory<Circuit, { readonly parts: readonly unknown[]; readonly unit: WiringUnit }>();
+
+/** The circuits of a house as they are wired, two that share a neutral together; each the same object as long as all in it is. */
 export function wiringUnits(house: House): readonly WiringUnit[] {
   const { byCircuit, byDevice } = indexOutlets(house);
-  const groups = groupBy(
-    resolvedGroups(house).flatMap((one) => one.wired ?? []),
-    (one) => one.circuit,
-  );
+  const groups = wiredGroups(house);
+  const units: WiringUnit[] = [];
   const done = new Set<string>();
-  return Object.values(house.circuits).flatMap((circuit): WiringUnit[] => {
-    if (done.has(circuit.id)) return [];
+  for (const circuit of Object.values(house.circuits)) {
+    if (done.has(circuit.id)) continue;
     const twin = circuit.sharesNeutralWith === undefined ? undefined : house.circuits[circuit.sharesNeutralWith];
-    const both = twin && twin.sharesNeutralWith === circuit.id && twin.id !== circuit.id ? [circuit, twin] : [circuit];
-    for (const one of both) done.add(one.id);
-    const mine = both.flatMap(({ id }) => groups.get(id) ?? []);
-    const own = both.flatMap((one) => byCircuit.get(one.id) ?? []);
-    const claimed = new Set(own.map((one) => one.device.id));
-    // A switch without a circuit goes with what it controls.
-    const along = mine.flatMap((one) => one.switches).filter((one) => !claimed.has(one.device.id));
+    const partner = twin && twin.sharesNeutralWith === circuit.id && twin.id !== circuit.id ? twin : undefined;
+    if (partner) done.add(partner.id);
+    const panel = panelOf(house, circuit);
     const first = circuit.gfciFirst === null ? undefined : byDevice.get(circuit.gfciFirst);
-    const problems: Problem[] = [];
-    if (both.length > 1 && both.some((one) => one.gfciFirst !== null))
-      problems.push({
-        code: 'gfci-shared-neutral',
-        path: `circuits.${circuit.id}.gfciFirst`,
-        message: `${both.map((one) => one.name).join(' and ')} share a neutral: a GFCI receptacle cannot protect what comes after it there. Use a two-pole GFCI breaker, or give each its own neutral.`,
-      });
-    return [
-      {
-        id: circuit.id,
-        circuits: both,
-        outlets: [...own, ...along],
-        groups: mine,
-        panel: panelOf(house, circuit),
-        gfci: both.length === 1 && first?.device.circuit === circuit.id ? first : undefined,
-        problems,
-      },
-    ];
-  });
+    const parts: unknown[] = [circuit, partner, panel, first, byCircuit.get(circuit.id)];
+    for (const one of groups.get(circuit.id) ?? NO_GROUPS) parts.push(one);
+    if (partner) {
+      parts.push(byCircuit.get(partner.id));
+      for (const one of groups.get(partner.id) ?? NO_GROUPS) parts.push(one);
+    }
+    let known = unitMemory.get(circuit);
+    if (!known || !sameParts(known.parts, parts)) {
+      const mine = [circuit, ...(partner ? [partner] : [])].flatMap(({ id }) => groups.get(id) ?? NO_GROUPS);
+      unitMemory.set(circuit, (known = { parts, unit: toUnit(house, circuit, partner, mine, panel, first) }));
+    }
+    units.push(known.unit);
+  }
+  return units;
+}
+
+function toUnit(
+  house: House,
+  circuit: Circuit,
+  partner: Circuit | undefined,
+  groups: readonly WiredGroup[],
+  panel: Panel | undefined,
+  first: Outlet | undefined,
+): WiringUnit {
+  const { byCircuit } = indexOutlets(house);
+  const both = partner ? [circuit, partner] : [circuit];
+  const own = both.flatMap((one) => byCircuit.get(one.id) ?? []);
+  const claimed = new Set(own.map((one) => one.device.id));
+  // A switch without a circuit goes with what it controls.
+  const along = groups.flatMap((one) => one.switches).filter((one) => !claimed.has(one.device.id));
+  const problems: Problem[] = [];
+  if (partner && both.some((one) => one.gfciFirst !== null))
+    problems.push({
+      code: 'gfci-shared-neutral',
+      path: `circuits.${circuit.id}.gfciFirst`,
+      message: `${both.map((one) => one.name).join(' and ')} share a neutral: a GFCI receptacle cannot protect what comes after it there. Use a two-pole GFCI breaker, or give each its own neutral.`,
+    });
+  return {
+    id: circuit.id,
+    circuits: both,
+    outlets: [...own, ...along],
+    groups,
+    panel,
+    gfci: !partner && first?.device.circuit === circuit.id ? first : undefined,
+    problems,
+  };
 }
