@@ -7,7 +7,7 @@ import { toLoop, wallLoop } from '../plan/wall-loop';
 import { BOX_TYPES, typeOf } from './box-catalogue';
 
 /** A box in the next room that stands in the same wall, where this room sees it. */
-interface Body {
+export interface BodyBehind {
   readonly box: Box;
   readonly wall: string;
   /** Its middle, inches along this room's loop. */
@@ -27,16 +27,17 @@ export const overlap = (alongIn: number, upIn: number, a: Width, b: Width, gapIn
 
 /** The boxes behind the walls of each room, looked up when they are asked for. */
 const bodies = remembering(
-  () => new Map<string, readonly Body[]>(),
+  () => new Map<string, readonly BodyBehind[]>(),
   ({ boxes, rooms }) => [boxes, rooms],
 );
 
-function bodiesBehind(house: House, roomId: string): readonly Body[] {
+/** What the next rooms have in the walls of a room. */
+export function bodiesBehind(house: House, roomId: string): readonly BodyBehind[] {
   const known = bodies(house).get(roomId);
   if (known) return known;
   const room = house.rooms[roomId]!;
   const loop = wallLoop(room);
-  const found: Body[] = [];
+  const found: BodyBehind[] = [];
   for (const { other, wall, otherWall, thicknessIn } of facingOf(house, room))
     for (const box of inRoom(house.boxes, other.id)) {
       if (box.at.kind !== 'wall' || box.at.wall !== otherWall.id) continue;
@@ -50,25 +51,48 @@ function bodiesBehind(house: House, roomId: string): readonly Body[] {
 
 const usualDepthIn = (gangs: number): number => BOX_TYPES.find((one) => one.id === `gang-${gangs}`)!.depthIn;
 
+/** How deep a box is with the one behind a place, inches; undefined where they do not stand back to back. */
+const depthsTogether = (
+  house: House,
+  { box: other, atIn }: BodyBehind,
+  place: { readonly atIn: number; readonly heightIn: number; readonly gangs: number; readonly depthIn: number },
+): number | undefined =>
+  other.at.kind === 'wall' && overlap(atIn - place.atIn, other.at.heightIn - place.heightIn, other, place)
+    ? typeOf(house, other).depthIn + place.depthIn
+    : undefined;
+
 /**
  * Whether the box of the next room behind a place leaves too little of the wall for a box of so many gangs there, by the depths of
  * the usual boxes: *common practice*.
  */
-export function isTakenFromBehind(
+export const isTakenFromBehind = (
   house: House,
   room: string,
   atLoopIn: number,
   heightIn: number,
   gangs: number,
-): boolean {
-  for (const { box, atIn, wallIn } of bodiesBehind(house, room))
-    if (
-      box.at.kind === 'wall' &&
-      overlap(atIn - atLoopIn, box.at.heightIn - heightIn, box, { gangs }) &&
-      typeOf(house, box).depthIn + usualDepthIn(gangs) > wallIn
-    )
-      return true;
-  return false;
+): boolean =>
+  bodiesBehind(house, room).some(
+    (body) =>
+      (depthsTogether(house, body, { atIn: atLoopIn, heightIn, gangs, depthIn: usualDepthIn(gangs) }) ?? 0) >
+      body.wallIn,
+  );
+
+/** The boxes of the next rooms that a box meets in the wall, and how deep each is together with it. */
+export function metBehind(house: House, box: Box): readonly { readonly body: BodyBehind; readonly depthsIn: number }[] {
+  const { at, gangs } = box;
+  if (at.kind !== 'wall') return [];
+  const place = {
+    atIn: toLoop(wallLoop(house.rooms[box.room]!), at.wall, at.alongIn),
+    heightIn: at.heightIn,
+    gangs,
+    depthIn: typeOf(house, box).depthIn,
+  };
+  return bodiesBehind(house, box.room).flatMap((body) => {
+    if (body.wall !== at.wall) return [];
+    const depthsIn = depthsTogether(house, body, place);
+    return depthsIn !== undefined && depthsIn > body.wallIn ? [{ body, depthsIn }] : [];
+  });
 }
 
 /** Two boxes that are drawn in one place: on one wall, or from both sides of it, deeper together than the wall is thick. */
@@ -120,8 +144,6 @@ export function collisionsOf(house: House, views: readonly RoomView[]): readonly
 
 function findCollisions(house: House, view: RoomView): readonly Collision[] {
   const found: Collision[] = [];
-  const loop = wallLoop(view.room);
-  const behind = bodiesBehind(house, view.room.id);
   view.boxes.forEach((box, i) => {
     const { at } = box;
     if (at.kind !== 'wall') return;
@@ -131,13 +153,9 @@ function findCollisions(house: House, view: RoomView): readonly Collision[] {
       if (overlap(other.at.alongIn - at.alongIn, other.at.heightIn - at.heightIn, box, other))
         found.push({ box, other });
     }
-    const atIn = toLoop(loop, at.wall, at.alongIn);
-    for (const { box: other, wall, atIn: otherIn, wallIn } of behind) {
-      if (wall !== at.wall || other.at.kind !== 'wall') continue;
-      if (!overlap(otherIn - atIn, other.at.heightIn - at.heightIn, box, other)) continue;
-      const depthsIn = typeOf(house, box).depthIn + typeOf(house, other).depthIn;
-      if (depthsIn > wallIn && isLater(house, box, other)) found.push({ box, other, through: { wallIn, depthsIn } });
-    }
+    for (const { body, depthsIn } of metBehind(house, box))
+      if (isLater(house, box, body.box))
+        found.push({ box, other: body.box, through: { wallIn: body.wallIn, depthsIn } });
   });
   return found;
 }

@@ -1,3 +1,4 @@
+export * from './bodies-behind';
 export * from './box-catalogue';
 export * from './cover';
 export * from './luminaires';

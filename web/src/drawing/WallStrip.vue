@@ -83,7 +83,7 @@ function pull(event: PointerEvent): void {
     attempt: moveBox(
       props.house,
       now.box.id,
-      snapToStud(props.house, props.roomId, atLoopIn, heightIn, event.altKey ? 0 : 4),
+      snapToStud(props.house, props.roomId, atLoopIn, heightIn, event.altKey ? 0 : 4, now.box.gangs),
     ),
   };
 }
@@ -100,11 +100,14 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
 <template>
   <section class="strip" aria-label="Wall strip">
     <header>
-      <b>Wall strip</b><span class="muted">{{ strip.roomName }}, {{ strip.startsAt }}</span
+      <b>Wall strip</b
+      ><span class="muted start" :title="`${strip.roomName}, ${strip.startsAt}`"
+        >{{ strip.roomName }}, {{ strip.startsAt }}</span
       ><span class="grow" />
       <span class="muted"
         >cursor <b class="num">{{ show(wallAtCursor.alongIn) }}</b> along the {{ wallAtCursor.wall.name }} wall</span
       >
+      <span v-if="strip.behind.length" class="muted legend"><i class="key" /> next room's</span>
       <span class="muted legend">studs {{ strip.studSpacingIn }}" o.c.</span>
     </header>
     <div ref="frame" class="frame">
@@ -213,11 +216,15 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
             class="ghost"
           />
         </g>
+        <g v-for="one in strip.behind" :key="`behind-${one.box.id}`" class="behind">
+          <rect :x="x(one.at) - 5.5" :y="y(one.heightIn) - 8.5" width="11" height="17" rx="2.5" />
+          <title>{{ one.box.tag }} of {{ one.room }} is in this wall</title>
+        </g>
         <g
-          v-for="{ box, at, heightIn } in strip.boxes"
+          v-for="{ box, at, heightIn, meets } in strip.boxes"
           :key="box.id"
           class="box"
-          :class="{ selected: selected.has(box.id) }"
+          :class="{ selected: selected.has(box.id), meets }"
           tabindex="0"
           role="button"
           :aria-label="`${box.tag}, ${show(at)} from the start, ${show(heightIn)} high`"
@@ -258,7 +265,14 @@ header {
   align-items: baseline;
   font-size: 13px;
   white-space: nowrap;
+}
+header > * {
+  flex: none;
+}
+header > .start {
+  flex: 0 1 auto;
   overflow: hidden;
+  text-overflow: ellipsis;
 }
 .frame {
   overflow-x: auto;
@@ -381,6 +395,21 @@ svg {
   stroke: var(--room);
   stroke-width: 3px;
 }
+.behind rect,
+.key {
+  fill: var(--lumber);
+  stroke: var(--muted);
+  stroke-dasharray: 2 2;
+}
+.key {
+  display: inline-block;
+  width: 8px;
+  height: 12px;
+  border: 1px dashed var(--muted);
+  border-radius: 2px;
+  background: var(--lumber);
+  vertical-align: -2px;
+}
 .selected .face {
   fill: var(--chalk-soft);
   stroke: var(--chalk);
@@ -388,6 +417,10 @@ svg {
 }
 .selected .tag {
   fill: var(--chalk);
+}
+.meets .face {
+  stroke: var(--caution);
+  stroke-width: 2.4;
 }
 .ghost {
   fill: none;

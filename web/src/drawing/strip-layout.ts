@@ -1,8 +1,10 @@
 import {
+  bodiesBehind,
   cutIntervals,
   findWall,
   barredByFraming,
   layStuds,
+  metBehind,
   narrowBays,
   openingBreak,
   reachAlongCounters,
@@ -58,6 +60,15 @@ export interface Strip {
     readonly box: Box;
     readonly at: number;
     readonly atLoopIn: number;
+    readonly heightIn: number;
+    /** Whether it meets a box of the next room in the wall. */
+    readonly meets: boolean;
+  }[];
+  /** Boxes of the next rooms in these walls. */
+  readonly behind: readonly {
+    readonly box: Box;
+    readonly room: string;
+    readonly at: number;
     readonly heightIn: number;
   }[];
 }
@@ -173,7 +184,13 @@ export function layOutStrip(
     boxes: view.boxes.flatMap((box) => {
       if (box.at.kind !== 'wall') return [];
       const atLoopIn = toLoop(loop, box.at.wall, box.at.alongIn);
-      return [{ box, atLoopIn, at: cutAt(base, atLoopIn), heightIn: box.at.heightIn }];
+      const meets = metBehind(house, box).length > 0;
+      return [{ box, atLoopIn, at: cutAt(base, atLoopIn), heightIn: box.at.heightIn, meets }];
     }),
+    behind: bodiesBehind(house, roomId).flatMap(({ box, atIn }) =>
+      box.at.kind === 'wall'
+        ? [{ box, room: house.rooms[box.room]!.name, at: cutAt(base, atIn), heightIn: box.at.heightIn }]
+        : [],
+    ),
   };
 }

@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { boundsOf, polygonsOverlap, toLoop, wallLoop, type House } from '@winculum/core';
+import {
+  boundsOf,
+  boxPoint,
+  fromLoop,
+  isTakenFromBehind,
+  moveBox,
+  polygonsOverlap,
+  toLoop,
+  wallLoop,
+  type House,
+} from '@winculum/core';
 import { cutAt, layOutStrip } from '../drawing/strip-layout';
+import { snapToStud } from '../drawing/tools/drag-edit';
 import { describePatches } from '../frame/describe-patches';
 import { demo, oneBedroom } from '../test/rooms';
 import { readTapeLine } from './boxes/tape-line';
@@ -90,6 +101,47 @@ describe('the wall strip', () => {
     for (const { box, at } of strip.boxes)
       if (box.at.kind === 'wall')
         expect(cutAt(strip, toLoop(wallLoop(demo.rooms[id]!), box.at.wall, box.at.alongIn))).toBe(at);
+  });
+});
+
+describe('a box of the next room in the same wall', () => {
+  const limits = { reachIn: 72, minWallIn: 24 };
+  const away = (at: { wall: string; alongIn: number }, wall: string, alongIn: number) =>
+    at.wall === wall ? Math.abs(at.alongIn - alongIn) : Infinity;
+  const behind = layOutStrip(demo, 'studio', limits).behind.find((one) => one.box.tag === 'LA-2')!;
+  const { startIn, lengthIn } = layOutStrip(demo, 'studio', limits);
+  const atLoopIn = (startIn + behind.at) % lengthIn;
+  const place = fromLoop(wallLoop(demo.rooms['studio']!), atLoopIn);
+
+  it('is on the strip, where a plumb line through the wall would meet it', () => {
+    expect(behind.room).toBe(demo.rooms[behind.box.room]!.name);
+    const mine = boxPoint(demo, {
+      ...behind.box,
+      room: 'studio',
+      at: { kind: 'wall', wall: place.wall.id, alongIn: place.alongIn, heightIn: 16 },
+    });
+    const theirs = boxPoint(demo, behind.box);
+    // The wall between them runs from east to west, so that they differ by its thickness alone.
+    expect(mine.x).toBeCloseTo(theirs.x, 3);
+    expect(Math.abs(mine.y - theirs.y)).toBeLessThan(8);
+  });
+
+  it('marks the box that is put in front of it, and no other', () => {
+    const box = Object.values(demo.boxes).find((one) => one.tag === 'ST-4')!;
+    const at = { kind: 'wall' as const, wall: place.wall.id, alongIn: place.alongIn, heightIn: behind.heightIn };
+    const moved = moveBox(demo, box.id, at);
+    const { boxes } = layOutStrip(moved.ok ? moved.value.house : demo, 'studio', limits);
+    expect(boxes.filter((one) => one.meets).map((one) => one.box.tag)).toEqual(['ST-4']);
+  });
+
+  it('is kept clear of by what is drawn to a stud: to its other side, or to no stud at all', () => {
+    const { heightIn } = behind;
+    const free = snapToStud(demo, 'studio', atLoopIn, heightIn, 0);
+    expect(away(free, place.wall.id, place.alongIn)).toBeLessThan(0.5);
+    const near = snapToStud(demo, 'studio', atLoopIn, heightIn, 6);
+    expect(
+      isTakenFromBehind(demo, 'studio', toLoop(wallLoop(demo.rooms['studio']!), near.wall, near.alongIn), heightIn, 1),
+    ).toBe(false);
   });
 });
 

@@ -3,6 +3,7 @@ import {
   featureOutline,
   findWall,
   fromLoop,
+  isTakenFromBehind,
   moveBox,
   moveCorners,
   moveRooms,
@@ -53,19 +54,31 @@ function dragBox(house: House, id: string, drag: Drag): Result<Edited> {
       toLoop(loop, near.wall.id, near.alongIn),
       box.at.heightIn,
       drag.free ? 0 : drag.thresholdIn,
+      box.gangs,
     ),
   );
 }
 
-/** A place on a wall, drawn to a stud's side where one is within the threshold. */
-export function snapToStud(house: House, roomId: string, atLoopIn: number, heightIn: number, thresholdIn: number) {
+/**
+ * A place on a wall, drawn to a stud's side where one is within the threshold, and to its other side where a box of the next room
+ * stands behind the first.
+ */
+export function snapToStud(
+  house: House,
+  roomId: string,
+  atLoopIn: number,
+  heightIn: number,
+  thresholdIn: number,
+  gangs = 1,
+) {
   const view = viewRoom(house, roomId);
   const loop = wallLoop(view.room);
-  const face = studFaces(view, heightIn).reduce<number | undefined>(
-    (best, one) => (Math.abs(one.atIn - atLoopIn) < Math.abs((best ?? Infinity) - atLoopIn) ? one.atIn : best),
-    undefined,
-  );
-  const snapped = face !== undefined && Math.abs(face - atLoopIn) <= thresholdIn ? face : atLoopIn;
+  const face = studFaces(view, heightIn, gangs)
+    .map((one) => one.atIn)
+    .filter((at) => Math.abs(at - atLoopIn) <= thresholdIn)
+    .sort((a, b) => Math.abs(a - atLoopIn) - Math.abs(b - atLoopIn))
+    .find((at) => !isTakenFromBehind(house, roomId, at, heightIn, gangs));
+  const snapped = face ?? atLoopIn;
   const { wall, alongIn } = fromLoop(loop, snapped);
   const along = snapped === face ? Math.round(alongIn * 16) / 16 : halfInch(alongIn);
   return { kind: 'wall' as const, wall: wall.id, alongIn: Math.min(along, wall.lengthIn), heightIn };
