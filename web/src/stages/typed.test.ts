@@ -6,7 +6,9 @@ import {
   isTakenFromBehind,
   moveBox,
   polygonsOverlap,
+  studFaces,
   toLoop,
+  viewRoom,
   wallLoop,
   type House,
 } from '@winculum/core';
@@ -106,8 +108,7 @@ describe('the wall strip', () => {
 
 describe('a box of the next room in the same wall', () => {
   const limits = { reachIn: 72, minWallIn: 24 };
-  const away = (at: { wall: string; alongIn: number }, wall: string, alongIn: number) =>
-    at.wall === wall ? Math.abs(at.alongIn - alongIn) : Infinity;
+  const away = (a: number, b: number) => Math.abs(a - b);
   const behind = layOutStrip(demo, 'studio', limits).behind.find((one) => one.box.tag === 'LA-2')!;
   const { startIn, lengthIn } = layOutStrip(demo, 'studio', limits);
   const atLoopIn = (startIn + behind.at) % lengthIn;
@@ -134,14 +135,23 @@ describe('a box of the next room in the same wall', () => {
     expect(boxes.filter((one) => one.meets).map((one) => one.box.tag)).toEqual(['ST-4']);
   });
 
-  it('is kept clear of by what is drawn to a stud: to its other side, or to no stud at all', () => {
-    const { heightIn } = behind;
-    const free = snapToStud(demo, 'studio', atLoopIn, heightIn, 0);
-    expect(away(free, place.wall.id, place.alongIn)).toBeLessThan(0.5);
-    const near = snapToStud(demo, 'studio', atLoopIn, heightIn, 6);
-    expect(
-      isTakenFromBehind(demo, 'studio', toLoop(wallLoop(demo.rooms['studio']!), near.wall, near.alongIn), heightIn, 1),
-    ).toBe(false);
+  it('keeps what is drawn to a stud from its place, though that is the nearest', () => {
+    const { heightIn, box } = behind;
+    const face = studFaces(viewRoom(demo, 'studio'), heightIn).find((one) => away(one.atIn, atLoopIn) < 16)!;
+    // Two rooms walk along the wall between them in opposite directions.
+    if (box.at.kind !== 'wall') throw new Error('a box on a wall');
+    const moved = moveBox(demo, box.id, { ...box.at, alongIn: box.at.alongIn - (face.atIn - atLoopIn) });
+    const house = moved.ok ? moved.value.house : demo;
+    const snapped = (where: House, thresholdIn: number) => {
+      const { wall, alongIn } = snapToStud(where, 'studio', face.atIn - 0.4, heightIn, thresholdIn);
+      return toLoop(wallLoop(where.rooms['studio']!), wall, alongIn);
+    };
+    const elsewhere = moveBox(demo, box.id, { ...box.at, heightIn: 60 });
+    expect(away(snapped(elsewhere.ok ? elsewhere.value.house : demo, 6), face.atIn)).toBeLessThan(0.07);
+    expect(away(snapped(house, 6), face.atIn)).toBeGreaterThan(2);
+    expect(isTakenFromBehind(house, 'studio', snapped(house, 6), heightIn, 1)).toBe(false);
+    // Held off, or with nothing within reach, it stays under the hand.
+    expect(away(snapped(house, 0), face.atIn)).toBeLessThan(1);
   });
 });
 
