@@ -9,7 +9,8 @@ import { roundToSixteenth } from '../units/length';
 /** Least gap between two boxes, inches: *common practice*, room for their plates. */
 const BETWEEN_BOXES_IN = 1;
 
-const areApart = (box: Box, other: Box): boolean =>
+/** Whether two boxes of a room leave room for each other's plates. */
+export const areApart = (box: Box, other: Box): boolean =>
   other.id === box.id ||
   box.at.kind !== 'wall' ||
   other.at.kind !== 'wall' ||

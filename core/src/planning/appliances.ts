@@ -6,10 +6,10 @@ import { isFramedAt, studFaces } from '../plan/studs';
 import { wallLoop, findWall } from '../plan/wall-loop';
 import { edit, type Edited } from '../house/edit';
 import type { Box, BoxPlace, Feature, FeatureKind, House } from '../house/schema';
-import { newDevice, type LoadKind } from '../house/schema-equipment';
+import { newDevice, type Load, type LoadKind } from '../house/schema-equipment';
 import { nextTag, type NewId } from '../house/verbs';
 import { isTakenFromBehind } from '../place/bodies-behind';
-import { nearestOnStud } from '../place/nearest-on-stud';
+import { areApart, nearestOnStud } from '../place/nearest-on-stud';
 import { LOAD_LIBRARY } from '../loads/library';
 import { refuse, type Result } from '../units/result';
 
@@ -95,7 +95,7 @@ const TO_STUD_IN = 8;
 
 /**
  * Moves a box on a wall to the nearest stud's side: behind the appliance, or beside it where it belongs there. Where none is near,
- * a bracket carries the box; where a doorway is in its place, it goes where there is wall.
+ * a bracket carries the box; where a doorway or another box is in its place, it goes where there is room.
  */
 function onStud(house: House, feature: Feature, box: Box): Box {
   const { at } = box;
@@ -104,14 +104,17 @@ function onStud(house: House, feature: Feature, box: Box): Box {
   const { startIn, lengthIn } = wallOf(view, at.wall);
   const { alongIn: fromIn, widthIn } = feature.at;
   const isBehind = (alongIn: number) => alongIn > fromIn && alongIn < fromIn + widthIn;
+  const isClear = (alongIn: number) =>
+    view.boxes.every((other) => areApart({ ...box, at: { ...at, alongIn } }, other)) &&
+    !isTakenFromBehind(house, feature.room, startIn + alongIn, at.heightIn, box.gangs);
   const near = studFaces(view, at.heightIn, box.gangs)
     .map((face) => face.atIn - startIn)
     .filter((alongIn) => alongIn > 0 && alongIn < lengthIn && Math.abs(alongIn - at.alongIn) <= TO_STUD_IN)
     .filter((alongIn) => isBehind(alongIn) === isBehind(at.alongIn))
-    .filter((alongIn) => !isTakenFromBehind(house, feature.room, startIn + alongIn, at.heightIn, box.gangs))
+    .filter(isClear)
     .sort((a, b) => Math.abs(a - at.alongIn) - Math.abs(b - at.alongIn));
   if (near[0] !== undefined) return { ...box, at: { ...at, alongIn: near[0] } };
-  const clear = inTheWayOf(view, box) && nearestOnStud(house, box);
+  const clear = inTheWayOf(view, box) || !isClear(at.alongIn) ? nearestOnStud(house, box) : undefined;
   return clear ?? { ...box, bracket: true };
 }
 
@@ -137,42 +140,53 @@ function placeBeside(house: House, feature: Feature, heightIn: number): BoxPlace
     : { kind: 'wall', wall: at.wall, alongIn: best, heightIn };
 }
 
+/** What an appliance connects to: its box with a receptacle or a connection, and its typical load. */
+function connect(house: House, feature: Feature, newId: NewId): { readonly box: Box; readonly load: Load } {
+  const { kind, hookup } = loadOf(feature)!;
+  const typical = LOAD_LIBRARY[kind];
+  const ids = { box: newId('box'), device: newId('device'), load: newId('load') };
+  const device = typical.cord
+    ? newDevice('receptacle', ids.device, {
+        volts: typical.volts,
+        ...(typical.volts === 240 ? { style: 'single', ratingA: hookup.ratingA ?? 30, tr: false } : {}),
+      })
+    : newDevice('connection', ids.device, { volts: typical.volts });
+  const box: Box = {
+    id: ids.box,
+    room: feature.room,
+    tag: nextTag(house, house.rooms[feature.room]!),
+    at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
+    ...(hookup.beside ? { inCabinet: true } : {}),
+    gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
+    origin: 'wish',
+    devices: { [ids.device]: device },
+  };
+  return {
+    box: onStud(house, feature, box),
+    load: {
+      ...typical,
+      id: ids.load,
+      kind,
+      name: feature.name || typical.name,
+      source: 'typical',
+      box: ids.box,
+      device: ids.device,
+    },
+  };
+}
+
 /** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere. */
 export function connectAppliances(house: House, newId: NewId): Result<Edited> {
   const open = unconnectedAppliances(house);
   if (open.length === 0) return refuse('nothing', 'features', 'Every appliance that is drawn is connected.');
+  // One after the other, so that each keeps clear of the boxes of those before it.
+  let now = house;
+  const made = open.map((feature) => {
+    const one = connect(now, feature, newId);
+    now = { ...now, boxes: { ...now.boxes, [one.box.id]: one.box } };
+    return one;
+  });
   return edit(house, `Connect ${count(open.length, 'appliance')}`, (draft) => {
-    for (const feature of open) {
-      const { kind, hookup } = loadOf(feature)!;
-      const typical = LOAD_LIBRARY[kind];
-      const ids = { box: newId('box'), device: newId('device'), load: newId('load') };
-      const device = typical.cord
-        ? newDevice('receptacle', ids.device, {
-            volts: typical.volts,
-            ...(typical.volts === 240 ? { style: 'single', ratingA: hookup.ratingA ?? 30, tr: false } : {}),
-          })
-        : newDevice('connection', ids.device, { volts: typical.volts });
-      const gangs = device.kind === 'receptacle' && device.volts === 240 ? 2 : 1;
-      const box: Box = {
-        id: ids.box,
-        room: feature.room,
-        tag: nextTag(draft as House, draft.rooms[feature.room]!),
-        at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
-        ...(hookup.beside ? { inCabinet: true } : {}),
-        gangs,
-        origin: 'wish',
-        devices: { [ids.device]: device },
-      };
-      draft.boxes[ids.box] = onStud(house, feature, box);
-      draft.loads[ids.load] = {
-        ...typical,
-        id: ids.load,
-        kind,
-        name: feature.name || typical.name,
-        source: 'typical',
-        box: ids.box,
-        device: ids.device,
-      };
-    }
+    for (const { box, load } of made) [draft.boxes[box.id], draft.loads[load.id]] = [box, load];
   });
 }

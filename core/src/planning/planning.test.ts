@@ -11,7 +11,9 @@ import {
   findLockConflict,
   indexOutlets,
   mergeCircuits,
+  newDevice,
   outletsOn,
+  placeBoxes,
   planCircuits,
   planningOf,
   planningSchema,
@@ -293,6 +295,34 @@ describe('appliances that are drawn', () => {
     const again = connectAppliances(done.value.house, newId);
     expect(again.ok ? '' : again.problems[0]!.message).toContain('Every appliance');
     expect(plan(done.value.house).objections.filter((one) => one.ruleId !== 'general-circuits')).toEqual([]);
+  });
+
+  it('keep clear of each other through the wall, and of a receptacle that stands there', () => {
+    const house = aHouse()
+      .room('a', 'kitchen', [0, 0, 144, 120])
+      .feature('a', 'refrigerator', ['c2', 40, 36, 30])
+      .room('b', 'laundry', [0, 124.5, 144, 120])
+      .feature('b', 'refrigerator', ['c0', 68, 36, 30])
+      .room('c', 'kitchen', [200, 0, 144, 120])
+      .feature('c', 'refrigerator', ['c0', 40, 36, 30])
+      .build();
+    const places = (of: House) => {
+      const done = connectAppliances(of, newId);
+      if (!done.ok) throw new Error(done.problems[0]!.message);
+      const clashes = checkHouse(done.value.house).findings.filter((one) => one.ruleId === 'boxes-collide');
+      expect(clashes.map((one) => one.message)).toEqual([]);
+      return Object.fromEntries(
+        Object.values(done.value.house.boxes).flatMap(({ room, at, origin }) =>
+          at.kind === 'wall' && origin === 'wish' ? [[room, at]] : [],
+        ),
+      );
+    };
+    const free = places(house);
+    const taken = placeBoxes(house, [
+      { id: 'x', room: 'c', at: free['c']!, origin: 'code', devices: [newDevice('receptacle', 'xd')] },
+    ]);
+    if (!taken.ok) throw new Error(taken.problems[0]!.message);
+    expect(places(taken.value.house)['c']).not.toEqual(free['c']);
   });
 
   it.each([
