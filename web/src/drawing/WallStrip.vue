@@ -107,7 +107,7 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
       <span class="muted"
         >cursor <b class="num">{{ show(wallAtCursor.alongIn) }}</b> along the {{ wallAtCursor.wall.name }} wall</span
       >
-      <span v-if="strip.behind.length" class="muted legend"><i class="key" /> next room's</span>
+      <span v-if="strip.behind.length" class="muted legend"><i class="swatch" /> next room's</span>
       <span class="muted legend">studs {{ strip.studSpacingIn }}" o.c.</span>
     </header>
     <div ref="frame" class="frame">
@@ -395,13 +395,12 @@ svg {
   stroke: var(--room);
   stroke-width: 3px;
 }
-.behind rect,
-.key {
+.behind rect {
   fill: var(--lumber);
   stroke: var(--muted);
   stroke-dasharray: 2 2;
 }
-.key {
+.swatch {
   display: inline-block;
   width: 8px;
   height: 12px;

@@ -50,24 +50,6 @@ const form = computed(() =>
   flex-direction: column;
   min-height: 0;
 }
-.tabs {
-  display: flex;
-  border-bottom: 1px solid var(--rule);
-}
-.tab {
-  flex: 1;
-  min-height: 42px;
-  border: 0;
-  background: none;
-  color: var(--muted);
-  font: 600 14px var(--words);
-  cursor: pointer;
-  border-bottom: 3px solid transparent;
-}
-.tab[aria-selected='true'] {
-  color: var(--ink);
-  border-bottom-color: var(--chalk);
-}
 .body {
   flex: 1;
   overflow-y: auto;

@@ -143,7 +143,7 @@ watch(
 }
 @media (max-width: 820px) {
   .frame {
-    grid-template: 48px minmax(0, 1fr) 38vh / 60px minmax(0, 1fr);
+    grid-template: 48px minmax(0, 1fr) 32vh / 60px minmax(0, 1fr);
     grid-template-areas: 'top top' 'rail stage' 'side side';
   }
   /* On the walk and at the box the sheet is what one needs in hand. */

@@ -55,7 +55,7 @@ function accept(): void {
 </script>
 
 <template>
-  <section class="boxing" aria-label="Proposed boxes">
+  <section class="panel-over" aria-label="Proposed boxes">
     <header>
       <template v-if="plan.boxes.length || plan.provisions.length">
         <b class="num count">{{ chosen.size }}</b>
@@ -124,31 +124,7 @@ function accept(): void {
 </template>
 
 <style scoped>
-.boxing {
-  position: absolute;
-  inset: 10px 10px 10px auto;
-  width: min(400px, 92%);
-  display: flex;
-  flex-direction: column;
-  background: var(--card);
-  border: 1px solid var(--chalk);
-  border-radius: 6px;
-  box-shadow: 0 2px 12px rgb(0 0 0 / 0.12);
-  z-index: 2;
-}
-header,
 footer {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  padding: 8px 12px;
-  flex-wrap: wrap;
-}
-header {
-  border-bottom: 1px solid var(--rule);
-}
-footer {
-  border-top: 1px solid var(--rule);
   font-size: 12.5px;
 }
 .count {

@@ -192,7 +192,7 @@ function place(): void {
 </script>
 
 <template>
-  <section class="ceiling" aria-label="Ceiling grid">
+  <section class="panel-over" aria-label="Ceiling grid">
     <header>
       <b class="grow">Ceiling of {{ room.name }}</b>
       <button class="plain-button" aria-label="Close the ceiling grid" @click="emit('close')">Close</button>
@@ -294,32 +294,6 @@ function place(): void {
 </template>
 
 <style scoped>
-.ceiling {
-  position: absolute;
-  inset: 10px 10px 10px auto;
-  width: min(380px, 92%);
-  display: flex;
-  flex-direction: column;
-  background: var(--card);
-  border: 1px solid var(--chalk);
-  border-radius: 6px;
-  box-shadow: 0 2px 12px rgb(0 0 0 / 0.12);
-  z-index: 2;
-}
-header,
-footer {
-  display: flex;
-  align-items: center;
-  flex-wrap: wrap;
-  gap: 6px;
-  padding: 8px 12px;
-}
-header {
-  border-bottom: 1px solid var(--rule);
-}
-footer {
-  border-top: 1px solid var(--rule);
-}
 .body {
   flex: 1;
   overflow-y: auto;
@@ -347,6 +321,10 @@ footer {
   border-radius: 4px;
   padding: 8px 10px;
   line-height: 1.5;
+}
+.grid3 .row {
+  flex-wrap: nowrap;
+  min-height: 36px;
 }
 .grid3 .field {
   display: grid;

@@ -178,8 +178,8 @@ function selectUnassigned(): void {
     :progress="planning.progress.value"
     @cancel="planning.cancel()"
   />
-  <div class="split">
-    <div class="sheet">
+  <div class="stage-split">
+    <div class="stage-sheet">
       <PlanSheet
         :house="shown"
         :level="view.level"
@@ -199,7 +199,7 @@ function selectUnassigned(): void {
       </PlanSheet>
     </div>
     <PlanningPanel v-if="plan" :plan="plan.plan" :conflict="plan.conflict" :made="plan.made" @close="plan = null" />
-    <div v-else class="column" :class="side">
+    <div v-else class="stage-column" :class="side">
       <div class="tabs" role="tablist" aria-label="Circuits, and questions about them">
         <button
           v-for="[id, word] in SIDES"
@@ -259,50 +259,16 @@ function selectUnassigned(): void {
   overflow-x: auto;
   flex: none;
 }
-.split {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-  border-top: 1px solid var(--rule);
-}
-.sheet {
-  flex: 1;
-  min-width: 0;
-  position: relative;
-}
-.column {
-  width: 340px;
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  border-left: 1px solid var(--rule);
+.stage-column {
   background: var(--card);
 }
-.column.cards {
+.stage-column.cards {
   width: 276px;
   background: var(--rail);
 }
-.column > section {
+.stage-column > section {
   flex: 1;
   overflow-y: auto;
-}
-.tabs {
-  display: flex;
-  border-bottom: 1px solid var(--rule);
-}
-.tab {
-  flex: 1;
-  min-height: 44px;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--muted);
-  font: 600 13.5px var(--words);
-  cursor: pointer;
-}
-.tab[aria-selected='true'] {
-  color: var(--ink);
-  border-bottom-color: var(--chalk);
 }
 section.cards {
   display: grid;
@@ -311,16 +277,6 @@ section.cards {
   align-content: start;
 }
 @media (max-width: 900px) {
-  .split {
-    flex-direction: column;
-  }
-  .column,
-  .column.cards {
-    width: auto;
-    max-height: 45%;
-    border-left: 0;
-    border-top: 1px solid var(--rule);
-  }
   section.cards {
     grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
   }

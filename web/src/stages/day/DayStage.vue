@@ -139,7 +139,7 @@ const after = (seconds: number) =>
       {{ wordFor(trips.length, 'breaker') }} open{{ trips.length === 1 ? 's' : '' }}</span
     >
   </div>
-  <div class="split">
+  <div class="stage-split">
     <section class="items" :aria-label="mode === 'day' ? 'What runs in the day' : 'What runs now'">
       <input v-model="filter" class="plain" placeholder="find …" aria-label="Find in the list" />
       <label v-for="one in listed" :key="one.id" class="item">
@@ -266,12 +266,6 @@ const after = (seconds: number) =>
 .big {
   font-size: 26px;
 }
-.split {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-  border-top: 1px solid var(--rule);
-}
 .items {
   width: 270px;
   overflow-y: auto;
@@ -381,9 +375,6 @@ tr.selected {
   background: var(--chalk-soft);
 }
 @media (max-width: 900px) {
-  .split {
-    flex-direction: column;
-  }
   .items {
     width: auto;
     max-height: 40%;

@@ -197,8 +197,8 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
       {{ proposal.plan.boxes.length ? 'Leave it' : 'Close' }}
     </button>
   </p>
-  <div class="split">
-    <div class="sheet">
+  <div class="stage-split">
+    <div class="stage-sheet">
       <PlanSheet
         :house="store.house!"
         :level="view.level"
@@ -225,7 +225,7 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
         </template>
       </PlanSheet>
     </div>
-    <div class="column">
+    <div class="stage-column">
       <div class="tabs" role="tablist" aria-label="Switching">
         <button role="tab" class="tab" :aria-selected="side === 'groups'" @click="side = 'groups'">
           Groups {{ letters.size }}
@@ -256,61 +256,13 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
   padding: 8px 12px;
   background: var(--chalk-soft);
 }
-.split {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-  border-top: 1px solid var(--rule);
-}
-.sheet {
-  flex: 1;
-  min-width: 0;
-  position: relative;
-}
 .drawn {
   stroke: var(--chalk);
   stroke-linecap: round;
   pointer-events: none;
 }
-.column {
-  width: 340px;
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  border-left: 1px solid var(--rule);
-  background: var(--rail);
-}
 .body {
   overflow-y: auto;
   padding: 10px;
-}
-.tabs {
-  display: flex;
-  border-bottom: 1px solid var(--rule);
-}
-.tab {
-  flex: 1;
-  min-height: 44px;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--muted);
-  font: 600 14px var(--words);
-  cursor: pointer;
-}
-.tab[aria-selected='true'] {
-  color: var(--ink);
-  border-bottom-color: var(--chalk);
-}
-@media (max-width: 900px) {
-  .split {
-    flex-direction: column;
-  }
-  .column {
-    width: auto;
-    max-height: 48%;
-    border-left: 0;
-    border-top: 1px solid var(--rule);
-  }
 }
 </style>
