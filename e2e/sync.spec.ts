@@ -58,7 +58,10 @@ test('a device that keeps nothing says so, and the server still gets every edit'
   await expect(page.getByLabel('Name of the house')).toHaveValue('Kept by the server alone');
 });
 
-test('two windows on one device, both closed with edits waiting: neither loses any', async ({ app, owner: page }) => {
+test('two windows on one device, both closed with edits waiting: neither loses any, and a clash is asked about', async ({
+  app,
+  owner: page,
+}) => {
   const other = await page.context().newPage();
   await other.goto(app.url);
   await openDemo(page, 'House');
@@ -67,7 +70,8 @@ test('two windows on one device, both closed with edits waiting: neither loses a
   await app.kill();
   await rename(page, 'Named in the one');
   await tape(other, "den 10' x 9' east of Kitchen");
-  for (const window of [page, other]) await expect(window.getByText('Offline, 1 edit waiting')).toBeVisible();
+  await expect(page.getByText('Offline, 1 edit waiting')).toBeVisible();
+  await expect(other.getByText('Offline, 1 edit waiting')).toBeVisible();
   await other.close();
   await page.goto('about:blank');
   await app.start();
@@ -76,16 +80,33 @@ test('two windows on one device, both closed with edits waiting: neither loses a
   await expect(page.getByRole('button', { name: /^Den/ })).toBeVisible();
   await saved(page);
   // And it is the server that has them, not this device.
-  const fresh = await (
-    await page
-      .context()
-      .browser()!
-      .newContext({ storageState: await page.context().storageState() })
-  ).newPage();
-  await fresh.goto(house);
-  await expect(fresh.getByLabel('Name of the house')).toHaveValue('Named in the one');
-  await expect(fresh.getByRole('button', { name: /^Den/ })).toBeVisible();
-  await fresh.context().close();
+  const storageState = await page.context().storageState();
+  const elsewhere = await (await page.context().browser()!.newContext({ storageState })).newPage();
+  await elsewhere.goto(house);
+  await expect(elsewhere.getByLabel('Name of the house')).toHaveValue('Named in the one');
+  await expect(elsewhere.getByRole('button', { name: /^Den/ })).toBeVisible();
+
+  // Both name it: whoever is taken over second no longer fits, stays, and is asked about when the house is opened again.
+  const third = await page.context().newPage();
+  await third.goto(house);
+  await saved(third);
+  await app.kill();
+  await rename(page, 'One name');
+  await rename(third, 'Another name');
+  await expect(third.getByText('Offline, 1 edit waiting')).toBeVisible();
+  await third.close();
+  await page.goto('about:blank');
+  await app.start();
+  await page.goto(house);
+  await expect(page.getByText(/no longer fit/)).toBeVisible({ timeout: 25_000 });
+  await expect(page.getByLabel('Name of the house')).toHaveValue('One name');
+  await saved(page);
+  await page.getByRole('link', { name: 'All houses' }).click();
+  await page.getByRole('link', { name: 'One name' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Another name');
+  await page.getByRole('button', { name: 'Keep mine on top of theirs' }).click();
+  await expect(elsewhere.getByLabel('Name of the house')).toHaveValue('Another name', { timeout: 15_000 });
+  await elsewhere.context().close();
 });
 
 test('two windows of one house: disjoint edits meet, a clash is shown side by side', async ({

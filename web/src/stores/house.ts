@@ -82,14 +82,15 @@ export const useHouse = defineStore('house', () => {
     id.value = houseId;
     const copies = await openCopies(session.signedIn?.user.id ?? '', houseId).catch(() => undefined);
     let start = copies?.mine;
-    if (!start || start.pending.length === 0) {
+    if (!start) {
       try {
         const state = await api.loadHouse(houseId);
         const read = validateHouse(state.house);
         if (!read.ok) throw new Error(read.problems[0]?.message);
         start = { version: state.version, house: read.value, pending: [], sending: null };
       } catch (error) {
-        if (!start || !(error instanceof ApiError) || error.status !== 0) throw error;
+        if (!copies?.last || !(error instanceof ApiError) || error.status !== 0) throw error;
+        start = copies.last;
       }
     }
     // Without a place on the device (it is full, or the window is a private one) the server still gets every edit.

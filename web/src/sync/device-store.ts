@@ -18,6 +18,8 @@ const copiesOf = (userId: string, houseId: string) =>
 
 /** Longer than a page that was left takes to let go of its lock. */
 const CLAIM_MS = 1_000;
+/** The windows whose copies are this page's, its own among them. */
+const claimed = new Set<string>();
 
 /**
  * Claims a window's copies for this page until the page is gone; false if the window is still open. A page that is just being
@@ -25,10 +27,11 @@ const CLAIM_MS = 1_000;
  * closed.
  */
 function claim(window: string, mayWait: boolean): Promise<boolean> {
-  if (!('locks' in navigator)) return Promise.resolve(true);
+  if (claimed.has(window) || !('locks' in navigator)) return Promise.resolve(true);
   return new Promise((answer) => {
     const options = mayWait ? { signal: AbortSignal.timeout(CLAIM_MS) } : { ifAvailable: true };
     const held = navigator.locks.request(`winculum-window-${window}`, options, (lock) => {
+      if (lock) claimed.add(window);
       answer(lock !== null);
       return lock ? new Promise<never>(() => undefined) : Promise.resolve();
     });
@@ -57,14 +60,21 @@ export interface Copy {
   readonly forget: () => Promise<void>;
 }
 
-/**
- * The copy that this window goes on with, if there is one, and those that closed windows left with edits in them. What waits
- * in this very window comes first, then what waits in a closed one.
- */
-export async function openCopies(
-  userId: string,
-  houseId: string,
-): Promise<{ readonly mine: Stored | undefined; readonly write: Copy['write']; readonly left: readonly Copy[] }> {
+/** What a device keeps of one house. */
+export interface Copies {
+  /** What this window goes on with: edits that wait in it, or else in a closed one. */
+  readonly mine: Stored | undefined;
+  readonly write: Copy['write'];
+  /** What other closed windows left with edits in them. */
+  readonly left: readonly Copy[];
+  /** The house as the server last gave it to any window, for want of the server. */
+  readonly last: Stored | undefined;
+}
+
+const isWaiting = ({ stored }: { readonly stored: Stored }): boolean => stored.pending.length > 0;
+
+/** Opens the copies of a house: those of closed windows are taken over, and forgotten unless edits wait in them. */
+export async function openCopies(userId: string, houseId: string): Promise<Copies> {
   const window = await thisWindow();
   const place = `${userId}/${houseId}/${window}`;
   const reading = (await open()).transaction('houses').store;
@@ -72,34 +82,23 @@ export async function openCopies(
     reading.getAllKeys(copiesOf(userId, houseId)) as Promise<string[]>,
     reading.getAll(copiesOf(userId, houseId)) as Promise<Stored[]>,
   ]);
-  const all = keys.map((key, i) => ({ key, stored: values[i]! }));
+  const all = keys
+    .map((key, i) => ({ key, stored: values[i]! }))
+    .toSorted((a, b) => Number(b.key === place) - Number(a.key === place) || b.stored.version - a.stored.version);
   // The keys of old had no window in them: such a copy was left by one that is closed.
-  const isClosed = await Promise.all(
-    all.map(
-      ({ key, stored }) => key === place || claim(key.slice(`${userId}/${houseId}/`.length), stored.pending.length > 0),
-    ),
+  const isFree = await Promise.all(
+    all.map((one) => claim(one.key.slice(`${userId}/${houseId}/`.length), isWaiting(one))),
   );
-  const free = all
-    .filter((_, i) => isClosed[i])
-    .toSorted(
-      (a, b) =>
-        Number(b.stored.pending.length > 0) - Number(a.stored.pending.length > 0) ||
-        Number(b.key === place) - Number(a.key === place) ||
-        b.stored.version - a.stored.version,
-    );
-  const [mine, ...others] = free;
+  const free = all.filter((_, i) => isFree[i]);
+  const [mine, ...left] = free.filter(isWaiting);
   if (mine && mine.key !== place) await write(place, mine.stored);
-  await Promise.all(
-    free
-      .filter((one) => one.key !== place && (one === mine || one.stored.pending.length === 0))
-      .map((one) => forget(one.key)),
-  );
+  for (const one of free) if (one.key !== place && (one === mine || !isWaiting(one))) await forget(one.key);
+  const newest = all.toSorted((a, b) => b.stored.version - a.stored.version)[0]?.stored;
   return {
     mine: mine?.stored,
     write: (stored) => write(place, stored),
-    left: others
-      .filter((one) => one.stored.pending.length > 0)
-      .map(({ key, stored }) => ({ stored, write: (next) => write(key, next), forget: () => forget(key) })),
+    left: left.map(({ key, stored }) => ({ stored, write: (next) => write(key, next), forget: () => forget(key) })),
+    last: newest && { version: newest.version, house: newest.house, pending: [], sending: null },
   };
 }
 
