@@ -89,7 +89,7 @@ function toLine(share: FillShare): FillLine {
     conductors: () => `${wordFor(items, 'conductor')} of ${awg}`,
     yokes: () => `${items === 1 ? name : `${items} devices`} on ${awg}`,
     idle: () => `${items === 1 ? 'device' : `${items} devices`} not wired yet`,
-    grounds: () => `grounds, ${items} of them`,
+    grounds: () => (items === 1 ? 'ground' : `grounds, ${items} of them`),
     clamps: () => 'clamps inside',
   };
   return { count, what: words[of](), in3: in3Of(share), section: SECTIONS[of] };
@@ -176,6 +176,10 @@ export function boxFill(house: House, makeUp: BoxMakeUp, edition: Edition = hous
 
 /** The sum of a box in words, line by line with its sections. */
 export const fillLines = (fill: BoxFill): readonly FillLine[] => fill.shares.map(toLine);
+
+/** What the box is called on its card: its type, with the volume that somebody read in the box itself. */
+export const nameOfBox = ({ box, type }: Pick<BoxFill, 'box' | 'type'>): string =>
+  box.volumeIn3 === undefined ? type.name : `${type.name.replace(/, [\d.]+ in³$/, '')}, ${box.volumeIn3} in³ marked`;
 
 /** What is written into the box: allowances of its largest conductor, allowed and used. Empty for an open back. */
 export function fillNote({ allowedIn3, usedIn3, largest }: BoxFill): string {

@@ -1,5 +1,14 @@
 import { describe, expect, test } from 'vitest';
-import { boxFill as fillBox, fillLines, fillNote, smallestFor, wireHouse, type Edition, type House } from '../../index';
+import {
+  boxFill as fillBox,
+  fillLines,
+  fillNote,
+  nameOfBox,
+  smallestFor,
+  wireHouse,
+  type Edition,
+  type House,
+} from '../../index';
 import { testRule } from '../../test/rule-tester';
 import { chainOf, wiringBuilder, wiringHouse, type Spec } from '../../test/wiring-house';
 import { boxFill } from './box-fill';
@@ -135,6 +144,17 @@ describe('the sum of a box, worked by hand', () => {
       [1, 2.25, 'grounds, 2 of them'],
       [1, 2.25, 'clamps inside'],
     ]);
+  });
+
+  test('a card calls a box by its type, and by the volume that was read in it', () => {
+    const house = crowded(1, 1).build();
+    const fill = fillBox(house, wireHouse(house).boxes.get('X')!);
+    const { box, type } = fill;
+    expect(nameOfBox({ box, type })).toBe(type.name);
+    expect(
+      nameOfBox({ box: { ...box, volumeIn3: 20.3 }, type: { ...type, name: 'Single-gang, deep, 22.5 in³' } }),
+    ).toBe('Single-gang, deep, 20.3 in³ marked');
+    expect(fillLines(fill).map((one) => one.what)).toContain('ground');
   });
 
   test('more cables never fill a box less', () => {

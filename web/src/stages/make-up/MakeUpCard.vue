@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fillNote, fillOf, makeUpOf, type BoxMakeUp, type Proof } from '@winculum/core';
+import { fillNote, fillOf, makeUpOf, nameOfBox, type BoxMakeUp, type Proof } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { layoutCard } from './card-layout';
 import CardDrawing from './CardDrawing.vue';
@@ -51,7 +51,7 @@ const proved = computed(() =>
   <article class="card" :aria-label="`Make-up of ${makeUp.box.tag}`">
     <header>
       <h2 class="num">{{ makeUp.box.tag }}</h2>
-      <p>{{ fill.type.name }}, {{ room.name }}</p>
+      <p>{{ nameOfBox(fill) }}, {{ room.name }}</p>
       <p class="off">Circuit {{ circuits.join(' and ') }} · turn off and test before opening</p>
     </header>
     <div class="body" :class="{ wide: layout.width > 620 }">

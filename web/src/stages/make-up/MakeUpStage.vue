@@ -68,7 +68,7 @@ const print = () => window.print();
       </select>
       <span class="grow" />
       <span class="progress" role="status"
-        ><b class="num">{{ sound }}</b> of <b class="num">{{ groups.length }}</b> groups proved
+        ><b class="num">{{ sound }}</b> of <b class="num">{{ groups.length }}</b>{{ full ? '' : ' groups' }} proved
         <template v-if="full">
           · <b class="num is-violation">{{ full }}</b> too full</template
         ></span
@@ -100,6 +100,10 @@ const print = () => window.print();
 </template>
 
 <style scoped>
+/* One line of tools, whatever the room is called. */
+.make-up-page select.pick {
+  max-width: 130px;
+}
 @page make-up {
   size: letter portrait;
   margin: 0.4in;
