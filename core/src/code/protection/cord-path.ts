@@ -76,14 +76,19 @@ interface Target {
   readonly bounds: Bounds;
 }
 
+/** Features of some kinds on a level, from west to east, and how wide the widest is, so that those near a place stand side by side. */
+interface Targets {
+  readonly list: readonly Target[];
+  readonly widestIn: number;
+}
+
 /** What has been asked for in a house so far: for each set of kinds, the features of each level, by its id. */
 const targetMemory = remembering(
-  () => new Map<ReadonlySet<string>, ReadonlyMap<string, readonly Target[]>>(),
+  () => new Map<ReadonlySet<string>, ReadonlyMap<string, Targets>>(),
   ({ features, rooms }) => [features, rooms],
 );
 
-/** The features of some kinds on each level, by its id, from west to east. */
-function targetsOf(house: House, kinds: ReadonlySet<string>): ReadonlyMap<string, readonly Target[]> {
+function targetsOf(house: House, kinds: ReadonlySet<string>): ReadonlyMap<string, Targets> {
   const memory = targetMemory(house);
   let known = memory.get(kinds);
   if (!known) {
@@ -94,9 +99,27 @@ function targetsOf(house: House, kinds: ReadonlySet<string>): ReadonlyMap<string
         return { room, bounds: boundsOf(featureOutline(room, feature)) };
       });
     targets.sort((one, other) => one.bounds.minX - other.bounds.minX);
-    memory.set(kinds, (known = groupBy(targets, ({ room }) => room.level)));
+    const widthIn = ({ bounds }: Target) => bounds.maxX - bounds.minX;
+    known = new Map(
+      [...groupBy(targets, ({ room }) => room.level)].map(([level, list]) => [
+        level,
+        { list, widestIn: Math.max(...list.map(widthIn)) },
+      ]),
+    );
+    memory.set(kinds, known);
   }
   return known;
+}
+
+/** The first of some targets that begins east of a place. */
+function firstEastOf(list: readonly Target[], x: number): number {
+  let [from, to] = [0, list.length];
+  while (from < to) {
+    const middle = (from + to) >> 1;
+    if (list[middle]!.bounds.minX > x) to = middle;
+    else from = middle + 1;
+  }
+  return from;
 }
 
 /** From a point to the nearest of a rectangle, inches; 0 inside. */
@@ -105,7 +128,11 @@ const distanceToBounds = ({ minX, maxX, minY, maxY }: Bounds, { x, y }: Point): 
 
 /** Whether a feature of some kinds, in a room not passed yet, is near by its bounds, which no cord is shorter than. */
 function isAnyNear({ house, kinds }: CordSearch, view: RoomView, from: Point, nearIn: number, passed: readonly Room[]) {
-  for (const { room, bounds } of targetsOf(house, kinds).get(view.level.id) ?? []) {
+  const targets = targetsOf(house, kinds).get(view.level.id);
+  if (!targets) return false;
+  const { list, widestIn } = targets;
+  for (let i = firstEastOf(list, from.x - nearIn - widestIn); i < list.length; i++) {
+    const { room, bounds } = list[i]!;
     // Those that follow lie farther east still.
     if (bounds.minX - from.x >= nearIn) break;
     if (distanceToBounds(bounds, from) < nearIn && !passed.includes(room)) return true;

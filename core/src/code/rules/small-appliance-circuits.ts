@@ -37,7 +37,7 @@ export const smallApplianceCircuits = defineRule({
       return rooms.size > 1 ? [report.fail('twoKitchens', data, { circuit: circuit.id })] : [];
     });
     const counters = kitchens.map(({ room }) => {
-      const over = facts.outlets.all.filter((outlet) => outlet.room === room && isCounterReceptacle(facts, outlet));
+      const over = (facts.outlets.byRoom.get(room.id) ?? []).filter((outlet) => isCounterReceptacle(facts, outlet));
       if (over.length === 0) return report.cannotTell('noCounter', { room: room.name }, { room: room.id });
       const feeding = circuitsOf(facts).filter(
         (circuit) =>

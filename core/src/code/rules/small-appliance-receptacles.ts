@@ -38,7 +38,8 @@ export const smallApplianceReceptacles = defineRule({
     const rooms = [...new Set(facts.outlets.all.filter(isFoodReceptacle).map((outlet) => outlet.room))];
     return rooms.flatMap((room) => {
       const wrong = new Map<string, (typeof facts.outlets.all)[number][]>();
-      for (const outlet of facts.outlets.all.filter((one) => one.room === room && isFoodReceptacle(one))) {
+      for (const outlet of facts.outlets.byRoom.get(room.id) ?? []) {
+        if (!isFoodReceptacle(outlet)) continue;
         const circuit = outlet.device.circuit === null ? undefined : facts.house.circuits[outlet.device.circuit];
         if (!circuit) continue;
         // Exception 1: a switched receptacle in place of a lighting outlet may be on a general circuit; no kitchen has one (210.70(A)(1)).
