@@ -13,6 +13,7 @@ import {
   type Proposal,
   type Result,
 } from '@winculum/core';
+import StripGround from './StripGround.vue';
 import { cutAt, layOutStrip } from './strip-layout';
 import { snapToStud } from './tools/drag-edit';
 
@@ -128,62 +129,7 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
           class="wall"
           @click="emit('cursor', loopAt($event))"
         />
-        <path
-          v-for="stud in strip.studs"
-          :key="`${stud.at}`"
-          :d="`M${x(stud.at)},${WALL_TOP}v${WALL_HEIGHT}`"
-          class="stud"
-          :class="stud.kind"
-          pointer-events="none"
-        />
-        <rect
-          v-for="(one, i) in strip.barred"
-          :key="`barred-${i}`"
-          :x="x(one.fromIn)"
-          :y="y(one.topIn)"
-          :width="(one.toIn - one.fromIn) * perInch"
-          :height="Math.max(0, y(one.bottomIn) - y(one.topIn))"
-          class="barred"
-          pointer-events="none"
-        >
-          <title>{{ one.cause }}: no box, no hole</title>
-        </rect>
-        <path
-          v-for="(bay, i) in strip.narrow"
-          :key="`narrow-${i}`"
-          :d="`M${x(bay.fromIn)},${WALL_TOP + 2}H${x(bay.toIn)}`"
-          class="narrow"
-        >
-          <title>bay under 10 in clear: an ordinary drill does not fit</title>
-        </path>
-        <g v-for="part in strip.parts" :key="part.id" pointer-events="none">
-          <rect
-            :x="x(part.fromIn)"
-            :y="y(part.topIn)"
-            :width="(part.toIn - part.fromIn) * perInch"
-            :height="y(part.bottomIn) - y(part.topIn)"
-            :class="['part', part.look]"
-          />
-          <text
-            v-if="(part.toIn - part.fromIn) * perInch > part.label.length * 5.6"
-            :x="x((part.fromIn + part.toIn) / 2)"
-            :y="(y(part.topIn) + y(part.bottomIn)) / 2"
-            class="part-name"
-          >
-            {{ part.label }}
-          </text>
-        </g>
-        <g v-for="wall in strip.walls" :key="`${wall.name}${wall.fromIn}`" pointer-events="none">
-          <path :d="`M${x(wall.fromIn)},${WALL_TOP - 6}v${WALL_HEIGHT + 10}`" class="corner" />
-          <text
-            v-if="(wall.toIn - wall.fromIn) * perInch > 34"
-            :x="x((wall.fromIn + wall.toIn) / 2)"
-            :y="WALL_TOP - 10"
-            class="wall-name"
-          >
-            {{ wall.name }}
-          </text>
-        </g>
+        <StripGround :strip="strip" :x="x" :y="y" :per-inch="perInch" :top="WALL_TOP" :height="WALL_HEIGHT" />
         <g v-for="stretch in strip.ribbon" :key="`r${stretch.fromIn}`" pointer-events="none">
           <rect
             :x="x(stretch.fromIn)"
@@ -286,55 +232,6 @@ svg {
 .wall {
   fill: var(--room);
   stroke: var(--wall);
-}
-.stud {
-  stroke: var(--lumber);
-  stroke-width: 2;
-  opacity: 0.75;
-}
-.stud.king {
-  stroke-width: 3;
-}
-.barred {
-  fill: var(--lumber);
-  opacity: 0.45;
-}
-.narrow {
-  stroke: var(--caution);
-  stroke-width: 4;
-}
-.corner {
-  stroke: var(--wall);
-  stroke-width: 1.5;
-}
-.wall-name {
-  font: 600 11px var(--numbers);
-  letter-spacing: 0.12em;
-  text-transform: uppercase;
-  text-anchor: middle;
-  fill: var(--muted);
-}
-.part {
-  stroke: var(--muted);
-  stroke-width: 0.8;
-  fill: var(--feature);
-}
-.part.window,
-.part.glass {
-  fill: var(--glass);
-}
-.part.void {
-  fill: var(--rail);
-}
-.part.soft {
-  fill: none;
-  stroke-dasharray: 4 3;
-}
-.part-name {
-  font: 500 11px var(--words);
-  fill: var(--muted);
-  text-anchor: middle;
-  dominant-baseline: central;
 }
 .reached {
   fill: var(--reached);
