@@ -104,6 +104,7 @@ export const useHouse = defineStore('house', () => {
         onChange: (next, state) => {
           house.value = markRaw(next);
           syncState.value = state;
+          if (state.kind === 'saved') sendLeft();
         },
       },
       start,
@@ -131,7 +132,13 @@ export const useHouse = defineStore('house', () => {
     );
   }
 
-  const flush = () => [sync, ...leftBehind].forEach((one) => void one?.flush());
+  const sendLeft = () => leftBehind.forEach((one) => void one.flush());
+
+  /** Own edits first, so that in a clash it is what was left behind that is asked about. */
+  function flush(): void {
+    void sync?.flush();
+    if (sync?.state.kind === 'saved') sendLeft();
+  }
 
   function close(): void {
     window.removeEventListener('online', flush);

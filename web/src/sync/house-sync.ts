@@ -74,6 +74,7 @@ export class HouseSync {
     this.#version = stored.version;
     this.#pending = [...stored.pending];
     this.#sending = stored.sending;
+    if (stored.pending.length > 0) this.#state = { kind: 'saving', waiting: stored.pending.length };
     const rebuilt = applyEdit(stored.house, patchesOf(stored.pending));
     this.#house = rebuilt.ok ? rebuilt.value : stored.house;
     if (!rebuilt.ok) this.#conflict([], rebuilt.problems[0]!.message);
