@@ -38,6 +38,8 @@ export const useHouse = defineStore('house', () => {
   const undoStack = shallowRef<readonly Edit[]>([]);
   const redoStack = shallowRef<readonly Edit[]>([]);
   const session = useSession();
+  /** Counts openings and closings: who had to wait sees by it that another house, or none, is wanted by now. */
+  let turn = 0;
   let sync: HouseSync | undefined;
   /** What closed windows of this house left waiting on this device, each sent on its own. */
   let leftBehind: readonly HouseSync[] = [];
@@ -79,6 +81,7 @@ export const useHouse = defineStore('house', () => {
   /** Opens a house: what waits on this device first, else what the server has, else the last copy kept here. */
   async function open(houseId: string): Promise<void> {
     close();
+    const mine = turn;
     id.value = houseId;
     const copies = await openCopies(session.signedIn?.user.id ?? '', houseId).catch(() => undefined);
     let start = copies?.mine;
@@ -93,6 +96,7 @@ export const useHouse = defineStore('house', () => {
         start = copies.last;
       }
     }
+    if (mine !== turn) return;
     // Without a place on the device (it is full, or the window is a private one) the server still gets every edit.
     const keepsNothing = () => {
       problem.value = 'This device keeps nothing: close this window only when it says "Saved".';
@@ -141,6 +145,7 @@ export const useHouse = defineStore('house', () => {
   }
 
   function close(): void {
+    turn++;
     window.removeEventListener('online', flush);
     events?.close();
     [sync, ...leftBehind].forEach((one) => one?.stop());

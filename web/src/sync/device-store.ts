@@ -73,22 +73,27 @@ export interface Copies {
 
 const isWaiting = ({ stored }: { readonly stored: Stored }): boolean => stored.pending.length > 0;
 
+async function readCopies(userId: string, houseId: string): Promise<{ key: string; stored: Stored }[]> {
+  const { store } = (await open()).transaction('houses');
+  const [keys, values] = await Promise.all([
+    store.getAllKeys(copiesOf(userId, houseId)) as Promise<string[]>,
+    store.getAll(copiesOf(userId, houseId)) as Promise<Stored[]>,
+  ]);
+  return keys.map((key, i) => ({ key, stored: values[i]! }));
+}
+
 /** Opens the copies of a house: those of closed windows are taken over, and forgotten unless edits wait in them. */
 export async function openCopies(userId: string, houseId: string): Promise<Copies> {
   const window = await thisWindow();
   const place = `${userId}/${houseId}/${window}`;
-  const reading = (await open()).transaction('houses').store;
-  const [keys, values] = await Promise.all([
-    reading.getAllKeys(copiesOf(userId, houseId)) as Promise<string[]>,
-    reading.getAll(copiesOf(userId, houseId)) as Promise<Stored[]>,
-  ]);
-  const all = keys
-    .map((key, i) => ({ key, stored: values[i]! }))
-    .toSorted((a, b) => Number(b.key === place) - Number(a.key === place) || b.stored.version - a.stored.version);
   // The keys of old had no window in them: such a copy was left by one that is closed.
-  const isFree = await Promise.all(
-    all.map((one) => claim(one.key.slice(`${userId}/${houseId}/`.length), isWaiting(one))),
+  const windowOf = (key: string) => key.slice(`${userId}/${houseId}/`.length);
+  await Promise.all((await readCopies(userId, houseId)).map((one) => claim(windowOf(one.key), isWaiting(one))));
+  // Read again, now that nobody else writes them: a window may have sent its edits just before it let go.
+  const all = (await readCopies(userId, houseId)).toSorted(
+    (a, b) => Number(b.key === place) - Number(a.key === place) || b.stored.version - a.stored.version,
   );
+  const isFree = await Promise.all(all.map((one) => claim(windowOf(one.key), false)));
   const free = all.filter((_, i) => isFree[i]);
   const [mine, ...left] = free.filter(isWaiting);
   if (mine && mine.key !== place) await write(place, mine.stored);

@@ -263,8 +263,12 @@ function selectUnassigned(): void {
   background: var(--card);
 }
 .stage-column.cards {
-  width: 276px;
   background: var(--rail);
+}
+@media (min-width: 901px) {
+  .stage-column.cards {
+    width: 276px;
+  }
 }
 .stage-column > section {
   flex: 1;

@@ -56,7 +56,7 @@ function accept(): void {
 </script>
 
 <template>
-  <section class="planned" aria-label="Proposed circuits">
+  <section class="stage-column planned" aria-label="Proposed circuits">
     <header class="row">
       <span class="grow"
         ><b class="num count">{{ plan.after.circuits }}</b> circuits, {{ count(moved, 'outlet') }} moved</span
@@ -138,11 +138,7 @@ function accept(): void {
 
 <style scoped>
 .planned {
-  width: 340px;
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  border-left: 1px solid var(--chalk);
+  border-color: var(--chalk);
   background: var(--card);
 }
 header {
