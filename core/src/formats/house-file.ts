@@ -1,9 +1,12 @@
 import { HOUSE_VERSION, type House } from '../house/schema';
 import { validateHouse } from '../house/validate';
 import { refuse, type Result } from '../units/result';
+import { isNestedDeeper } from './json-depth';
 
 /** Larger than any house by far; a file over it is refused before it is parsed. Characters. */
 export const LARGEST_FILE = 10_000_000;
+/** A house file nests eight deep. */
+const DEEPEST_FILE = 24;
 
 type Json = Record<string, unknown>;
 
@@ -58,6 +61,8 @@ export function readHouseFile(text: string): Result<House> {
       '',
       `The file has ${(text.length / 1e6).toFixed(0)} MB; a house file has at most ${LARGEST_FILE / 1e6} MB. Choose the house file itself.`,
     );
+  if (isNestedDeeper(text, DEEPEST_FILE))
+    return refuse('depth', '', 'This is not a house file: it is nested too deeply. Choose a file that Winculum wrote.');
   let data: unknown;
   try {
     data = JSON.parse(text.replace(/^\uFEFF/, ''));

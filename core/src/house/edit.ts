@@ -1,24 +1,8 @@
-import { applyPatches, enablePatches, produceWithPatches, setAutoFreeze, type Draft, type Patch } from 'immer';
-import { refuse, succeed, type Problem, type Result } from '../units/result';
-import { checkIntegrity, collections, type Collection } from './integrity';
-import {
-  amendmentSchema,
-  boxSchema,
-  cableSchema,
-  circuitSchema,
-  featureSchema,
-  jobSchema,
-  levelSchema,
-  logEntrySchema,
-  openingSchema,
-  panelSchema,
-  roomSchema,
-  standardsSchema,
-  switchGroupSchema,
-  type House,
-} from './schema';
-import { loadSchema } from './schema-equipment';
-import { problemsOf } from './validate';
+import { applyPatches, enablePatches, produce, produceWithPatches, setAutoFreeze, type Draft, type Patch } from 'immer';
+import { succeed, type Problem, type Result } from '../units/result';
+import { checkIntegrity } from './integrity';
+import type { House } from './schema';
+import { checkTouched, settle } from './touched';
 
 enablePatches();
 
@@ -42,83 +26,111 @@ export interface Edited {
   readonly edit: Edit;
 }
 
-const entitySchemas = {
-  levels: levelSchema,
-  rooms: roomSchema,
-  openings: openingSchema,
-  features: featureSchema,
-  boxes: boxSchema,
-  loads: loadSchema,
-  circuits: circuitSchema,
-  switchGroups: switchGroupSchema,
-  cables: cableSchema,
-  panels: panelSchema,
-  amendments: amendmentSchema,
-  log: logEntrySchema,
-} satisfies Record<Collection, unknown>;
-
-const isCollection = (key: unknown): key is Collection => (collections as readonly unknown[]).includes(key);
-
-/** Problems of the parts that the patches touched, each field by the schema. */
-function checkTouched(house: House, patches: readonly Patch[]): Problem[] {
-  const touched = new Set(patches.map((patch) => patch.path.slice(0, 2).join('.')));
-  const problems: Problem[] = [];
-  for (const path of touched) {
-    const [part, id] = path.split('.');
-    const parse = (schema: { safeParse: (data: unknown) => { error?: unknown } }, value: unknown) => {
-      const { error } = schema.safeParse(value);
-      if (error) problems.push(...problemsOf(error as Parameters<typeof problemsOf>[0], path));
-    };
-    if (isCollection(part)) {
-      if (id === undefined)
-        problems.push({ code: 'path', path, message: 'An edit changes entities, not a whole collection.' });
-      else if (Object.hasOwn(house[part], id)) parse(entitySchemas[part], house[part][id]);
-    } else if (part === 'job') parse(jobSchema, house.job);
-    else if (part === 'standards') parse(standardsSchema, house.standards);
-    else if (part === 'name') {
-      if (typeof house.name !== 'string' || house.name.trim() === '' || house.name.length > 80)
-        problems.push({ code: 'schema', path: 'name', message: 'A house needs a name of at most 80 characters.' });
-    } else problems.push({ code: 'path', path, message: `An edit may not touch "${path}".` });
-  }
-  return problems;
-}
-
-/** The house after the patches, if it is a valid one. Refused patches leave nothing behind. */
-function checked(house: House, patches: readonly Patch[]): Result<House> {
-  const problems = checkTouched(house, patches);
-  if (problems.length === 0) problems.push(...checkIntegrity(house));
-  return problems.length > 0 ? { ok: false, problems } : succeed(house);
-}
-
 /**
- * Turns one House into the next. The recipe changes a draft, or returns a problem to refuse.
- * The result is validated; a refused edit changes nothing.
+ * Turns one House into the next. The recipe changes a draft, or returns a problem to refuse. What it touched is written as
+ * the schema writes it, defaults and all, before the patches are made, so that the house is the same before and after it was
+ * stored. The result is validated; a refused edit changes nothing.
  */
 export function edit(house: House, label: string, recipe: (draft: Draft<House>) => Problem | void): Result<Edited> {
   const refusals: Problem[] = [];
-  const [next, patches, inverse] = produceWithPatches(house, (draft) => {
+  let [next, patches, inverse] = produceWithPatches(house, (draft) => {
     const refusal = recipe(draft);
     if (refusal) refusals.push(refusal);
   });
   if (refusals.length > 0) return { ok: false, problems: refusals };
-  const result = checked(next, patches);
-  return result.ok ? succeed({ house: next, edit: { label, patches, inverse } }) : result;
+  const { problems, unsettled } = checkTouched(next, patches);
+  if (problems.length > 0) return { ok: false, problems };
+  if (unsettled.length > 0) {
+    const [settled, after, before] = produceWithPatches(next, (draft) => settle(draft, unsettled));
+    [next, patches, inverse] = [settled, [...patches, ...after], [...before, ...inverse]];
+  }
+  const broken = checkIntegrity(next);
+  return broken.length > 0
+    ? { ok: false, problems: broken }
+    : succeed({ house: next, edit: { label, patches, inverse } });
 }
 
-/** The house after someone's patches: an undo, a redo, or an edit made elsewhere. */
-export function applyEdit(house: House, patches: readonly Patch[]): Result<House> {
-  if (patches.length === 0) return succeed(house);
+/** What stands at a path of a draft, and the array or record that holds it. */
+function holderOf(draft: Draft<House>, path: readonly (string | number)[]): unknown {
+  let at: unknown = draft;
+  for (const part of path.slice(0, -1)) {
+    if (typeof at !== 'object' || at === null || !Object.hasOwn(at, part)) return undefined;
+    at = (at as Record<string | number, unknown>)[part];
+  }
+  return at;
+}
+
+/** Why a patch does not fit what it meets: a place that is not there, or an index past the end of a list. */
+function misfit(draft: Draft<House>, { op, path, value }: Patch): string | undefined {
+  const [holder, last] = [holderOf(draft, path), path.at(-1)];
+  if (typeof holder !== 'object' || holder === null || last === undefined) return 'what it changes is no longer there';
+  if (!Array.isArray(holder)) {
+    if (typeof last !== 'string') return `"${last}" is no field`;
+    return op !== 'add' && !Object.hasOwn(holder, last) ? 'what it changes is no longer there' : undefined;
+  }
+  if (last === 'length') {
+    const shortens = op === 'replace' && Number.isInteger(value) && value >= 0 && value <= holder.length;
+    return shortens ? undefined : 'a list is not made longer by its length';
+  }
+  if (typeof last !== 'number') return `"${last}" is no place in a list`;
+  const end = op === 'add' ? holder.length : holder.length - 1;
+  return last > end ? `the list has ${holder.length} things, and place ${last + 1} is past its end` : undefined;
+}
+
+/** Applies patches to a draft one by one, each only where it fits what the ones before it left. Answers why one does not. */
+function applyInOrder(draft: Draft<House>, patches: readonly Patch[]): Problem | undefined {
   try {
-    const next = applyPatches(house, patches);
-    return next === house ? succeed(house) : checked(next, patches);
+    for (const patch of patches) {
+      const why = misfit(draft, patch);
+      if (why) return misfitOf(patch, why);
+      applyPatches(draft, [patch]);
+    }
+    return undefined;
   } catch (error) {
-    return refuse(
-      'patch',
-      patches[0]!.path.join('.'),
-      `This change no longer fits the house: ${error instanceof Error ? error.message : String(error)}`,
-    );
+    return misfitOf(patches[0]!, error instanceof Error ? error.message : String(error));
   }
 }
+
+const misfitOf = (patch: Patch, why: string): Problem => ({
+  code: 'patch',
+  path: patch.path.join('.'),
+  message: `This change no longer fits the house: ${why}.`,
+});
+
+function applied(house: House, patches: readonly Patch[]): Result<House> {
+  const problems: Problem[] = [];
+  const next = produce(house, (draft) => {
+    const problem = applyInOrder(draft, patches);
+    if (problem) problems.push(problem);
+  });
+  return problems.length > 0 ? { ok: false, problems } : succeed(next);
+}
+
+/**
+ * The house after someone's patches: an undo, a redo, or an edit made elsewhere. Patches are refused where the result would
+ * not be written as it is, since what came of them would differ before and after it was stored; the field is named.
+ */
+export function applyEdit(house: House, patches: readonly Patch[]): Result<House> {
+  if (patches.length === 0) return succeed(house);
+  const next = applied(house, patches);
+  if (!next.ok || next.value === house) return next;
+  const { problems, unsettled } = checkTouched(next.value, patches);
+  for (const { path } of unsettled)
+    problems.push({
+      code: 'unsettled',
+      path,
+      message: `${path} is not written as a house file writes it. Load the page again and make the change once more.`,
+    });
+  if (problems.length === 0) problems.push(...checkIntegrity(next.value));
+  return problems.length > 0 ? { ok: false, problems } : next;
+}
+
+/**
+ * An edit made once more on a house: its patches by the way of {@link edit}, so that what an older program left out is
+ * written too. For edits that waited on a device, and for batches stored before defaults were written.
+ */
+export const remakeEdit = (house: House, { label, patches }: Pick<Edit, 'label' | 'patches'>): Result<Edited> =>
+  edit(house, label, (draft) => applyInOrder(draft, patches));
 
 export const undoOf = (done: Edit): Edit => ({ label: done.label, patches: done.inverse, inverse: done.patches });
 
@@ -129,19 +141,4 @@ export function joinEdits(label: string, edits: readonly Edit[]): Edit {
     patches: edits.flatMap((one) => one.patches),
     inverse: edits.toReversed().flatMap((one) => one.inverse),
   };
-}
-
-/** Where a patch acts, for finding clashes. Arrays shift under their indices, so a path ends where one begins. */
-function reachOf(patch: Patch): string[] {
-  const index = patch.path.findIndex((part) => typeof part === 'number');
-  return (index < 0 ? patch.path : patch.path.slice(0, index)).map(String);
-}
-
-/** Whether two sets of patches touch the same place: one path the same as, or above, the other. */
-export function editsOverlap(a: readonly Patch[], b: readonly Patch[]): boolean {
-  const reaches = b.map(reachOf);
-  return a.some((patch) => {
-    const mine = reachOf(patch);
-    return reaches.some((theirs) => mine.slice(0, theirs.length).every((part, i) => part === theirs[i]));
-  });
 }

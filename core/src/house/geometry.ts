@@ -61,11 +61,10 @@ export function isInside(point: Point, polygon: readonly Point[]): boolean {
   for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
     const a = polygon[i]!;
     const b = polygon[j]!;
-    if (distanceToSegment(point, a, b) < 1e-6) return false;
     if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x)
       inside = !inside;
   }
-  return inside;
+  return inside && edgesOf(polygon).every(([a, b]) => distanceToSegment(point, a, b) >= 1e-6);
 }
 
 export function distanceToSegment(point: Point, a: Point, b: Point): number {
@@ -106,17 +105,46 @@ export function innerPoint(polygon: readonly Point[]): Point {
   return best?.point ?? polygon[0]!;
 }
 
-/** Whether two polygons share area; walls that only touch do not. */
+const hair = 1 / 32;
+
+/** The edges of an outline that come near a rectangle. */
+const edgesNear = (polygon: readonly Point[], { minX, minY, maxX, maxY }: Bounds): [Point, Point][] =>
+  edgesOf(polygon).filter(
+    ([a, b]) =>
+      Math.max(a.x, b.x) >= minX &&
+      Math.min(a.x, b.x) <= maxX &&
+      Math.max(a.y, b.y) >= minY &&
+      Math.min(a.y, b.y) <= maxY,
+  );
+
+/** Whether two rectangles share more than a hair. */
+export const boundsMeet = (a: Bounds, b: Bounds): boolean =>
+  a.maxX - hair > b.minX && b.maxX - hair > a.minX && a.maxY - hair > b.minY && b.maxY - hair > a.minY;
+
+/** Whether two polygons share area; walls that only touch do not. Only what lies where their bounds meet is looked at. */
 export function polygonsOverlap(a: readonly Point[], b: readonly Point[]): boolean {
   const [boxA, boxB] = [boundsOf(a), boundsOf(b)];
-  const hair = 1 / 32;
-  if (boxA.maxX - hair <= boxB.minX || boxB.maxX - hair <= boxA.minX) return false;
-  if (boxA.maxY - hair <= boxB.minY || boxB.maxY - hair <= boxA.minY) return false;
-  if (edgesOf(a).some(([p, q]) => edgesOf(b).some(([r, s]) => segmentsCross(p, q, r, s)))) return true;
-  const probes = (polygon: readonly Point[]) => [
-    ...polygon,
-    ...edgesOf(polygon).map(([p, q]) => ({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 })),
-    innerPoint(polygon),
-  ];
-  return probes(a).some((p) => isInside(p, b)) || probes(b).some((p) => isInside(p, a));
+  if (!boundsMeet(boxA, boxB)) return false;
+  const common = {
+    minX: Math.max(boxA.minX, boxB.minX),
+    minY: Math.max(boxA.minY, boxB.minY),
+    maxX: Math.min(boxA.maxX, boxB.maxX),
+    maxY: Math.min(boxA.maxY, boxB.maxY),
+  };
+  const [nearA, nearB] = [edgesNear(a, common), edgesNear(b, common)];
+  for (const [p, q] of nearA) {
+    const [minX, maxX] = p.x < q.x ? [p.x, q.x] : [q.x, p.x];
+    const [minY, maxY] = p.y < q.y ? [p.y, q.y] : [q.y, p.y];
+    for (const [r, s] of nearB) {
+      if ((r.x < minX && s.x < minX) || (r.x > maxX && s.x > maxX)) continue;
+      if ((r.y < minY && s.y < minY) || (r.y > maxY && s.y > maxY)) continue;
+      if (segmentsCross(p, q, r, s)) return true;
+    }
+  }
+  const isCommon = ({ x, y }: Point) => x >= common.minX && x <= common.maxX && y >= common.minY && y <= common.maxY;
+  const probes = (polygon: readonly Point[], near: [Point, Point][]) =>
+    [...near.flatMap(([p, q]) => [p, q, { x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 }]), innerPoint(polygon)].filter(
+      isCommon,
+    );
+  return probes(a, nearA).some((p) => isInside(p, b)) || probes(b, nearB).some((p) => isInside(p, a));
 }

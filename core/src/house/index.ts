@@ -3,6 +3,8 @@ export * from './switch-verbs';
 export * from './copy-room';
 export * from './create-house';
 export * from './edit';
+export { editsOverlap } from './overlap';
+export { findTooMany, MOST } from './sizes';
 export * from './geometry';
 export { checkIntegrity, collections, type Collection } from './integrity';
 export { Memory } from './memory';

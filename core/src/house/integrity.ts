@@ -1,12 +1,13 @@
 import { formatLength } from '../units/length';
 import type { Problem } from '../units/result';
-import { areaFt2, boundsOf, crossesItself, distance, isClockwise, polygonsOverlap } from './geometry';
+import { areaFt2, boundsOf, crossesItself, distance, isClockwise } from './geometry';
 import { findBadBoxes } from './integrity-boxes';
 import { findDangling } from './integrity-references';
 import { checkOnWall } from './on-wall';
 import { rememberBy, type Report } from './remember';
 import type { House, Opening, Room } from './schema';
-import { Memory } from './memory';
+import { findOverlaps } from './rooms-apart';
+import { tooManyOf } from './sizes';
 import { OPENING_NAMES } from './opening-names';
 
 const COLLECTIONS = [
@@ -79,28 +80,14 @@ function checkOpeningsApart(house: House, report: Report): void {
   }
 }
 
-const apart = new Memory<House['rooms'], readonly Problem[]>();
-
-/** Overlaps of rooms, remembered by the identity of the rooms: most edits do not touch them. */
-function findOverlaps(records: House['rooms']): readonly Problem[] {
-  const known = apart.get(records);
-  if (known) return known;
-  const problems: Problem[] = [];
-  const rooms = Object.values(records);
-  for (let i = 0; i < rooms.length; i++)
-    for (let j = i + 1; j < rooms.length; j++) {
-      const [a, b] = [rooms[i]!, rooms[j]!];
-      if (a.level === b.level && polygonsOverlap(a.corners, b.corners))
-        problems.push({
-          code: 'rooms-overlap',
-          path: `rooms.${b.id}.corners`,
-          message: `${b.name} overlaps ${a.name}. Move it, or make it smaller.`,
-        });
-    }
-  apart.set(records, problems);
-  return problems;
-}
-
+const findCounts = COLLECTIONS.map((collection) =>
+  rememberBy(
+    (house, report) => {
+      for (const { code, path, message } of tooManyOf(collection, house[collection])) report(code, path, message);
+    },
+    (house) => [house[collection]],
+  ),
+);
 const findKeys = COLLECTIONS.map((collection) =>
   rememberBy(
     (house, report) => {
@@ -150,9 +137,9 @@ const findBadFeatures = rememberBy(
   (house) => [house.features, house.rooms],
 );
 
-/** What no single field can show: dangling ids, things past the end of their wall, rooms that overlap. */
+/** What no single field can show: too much of something, dangling ids, things past the end of their wall, rooms that overlap. */
 export function checkIntegrity(house: House): readonly Problem[] {
-  for (const find of [...findKeys, ...findDangling]) if (find(house).length > 0) return find(house);
+  for (const find of [...findCounts, ...findKeys, ...findDangling]) if (find(house).length > 0) return find(house);
   const problems = [findBadRooms, findBadOpenings, findBadFeatures, ...findBadBoxes].flatMap((find) => find(house));
   return problems.length > 0 ? problems : findOverlaps(house.rooms);
 }

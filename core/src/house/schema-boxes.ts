@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { deviceSchema } from './schema-equipment';
-import { height, id, inches, name } from './schema-parts';
+import { MOST_DEVICES } from './sizes';
+import { height, id, inches, name, text } from './schema-parts';
 
 export const boxPlaceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -57,7 +58,7 @@ export const boxSchema = z.strictObject({
   wished: z.strictObject({ by: name, on: z.iso.date() }).optional(),
   state: z.enum(BOX_STATES).optional(),
   /** What it waits for, or how it is to be done. */
-  note: z.string().max(400).optional(),
+  note: text(400).optional(),
   /** The box itself, by its id in the catalogue; the smallest that fits where nothing is said. */
   type: id.optional(),
   /** It hangs on an adjustable bracket between studs, away from their faces, on purpose. */
@@ -67,6 +68,8 @@ export const boxSchema = z.strictObject({
   progress: z.enum(['marked', 'nailed']).optional(),
   /** Inside a cabinet or cupboard: never counts for spacing. */
   inCabinet: z.boolean().optional(),
-  devices: z.record(id, deviceSchema),
+  devices: z
+    .record(id, deviceSchema)
+    .refine((all) => Object.keys(all).length <= MOST_DEVICES, `holds more than ${MOST_DEVICES} devices`),
 });
 export type Box = z.infer<typeof boxSchema>;

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-
-import { id } from './schema-parts';
+import { id, name } from './schema-parts';
 
 const onCircuit = { id, circuit: id.nullable().default(null) };
 
@@ -198,7 +197,7 @@ export const LOAD_KINDS = [
 /** A piece of utilization equipment and where it connects. */
 export const loadSchema = z.strictObject({
   id,
-  name: z.string().trim().min(1, 'needs a name').max(80),
+  name,
   kind: z.enum(LOAD_KINDS),
   /** Volt-amperes while it runs. */
   va: z.number().gt(0, 'must be greater than zero; read it off the nameplate').max(60_000),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { height, id, inches, span } from './schema-parts';
+import { height, id, inches, label, span } from './schema-parts';
 
 const openingBase = {
   id,
@@ -96,7 +96,7 @@ export const featureSchema = z.strictObject({
   id,
   room: id,
   kind: z.enum(FEATURE_KINDS),
-  name: z.string().trim().max(80).default(''),
+  name: label(80).default(''),
   at: placeSchema,
   /** Top above the finished floor. */
   heightIn: height.default(36),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { boxSchema, boxTypeSchema } from './schema-boxes';
 import { loadSchema } from './schema-equipment';
 import { featureSchema, openingSchema } from './schema-fixed';
-import { height, id, inches, name, note } from './schema-parts';
+import { height, id, inches, label, name, note, text } from './schema-parts';
 
 export * from './schema-boxes';
 export * from './schema-fixed';
@@ -211,11 +211,11 @@ export type SwitchGroup = z.infer<typeof switchGroupSchema>;
 export type Cable = z.infer<typeof cableSchema>;
 export const amendmentSchema = z.strictObject({
   id,
-  rule: z.string().min(1).max(80),
+  rule: label(80).min(1),
   /** Switch the rule off, or give one of its limits another value. */
   change: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('off') }),
-    z.strictObject({ kind: z.literal('limit'), limit: z.string().min(1).max(60), value: z.number().finite() }),
+    z.strictObject({ kind: z.literal('limit'), limit: label(60).min(1), value: z.number().finite() }),
   ]),
   authority: name,
   /** ISO date of the ruling. */
@@ -283,7 +283,7 @@ export const standardsSchema = z.strictObject({
   switchFromJambIn: z.number().min(2).max(24).default(6),
   /** Groups of boxes set down by one key; the usual ones where nothing is said. */
   templates: z
-    .array(z.strictObject({ name, text: z.string().max(400) }))
+    .array(z.strictObject({ name, text: text(400) }))
     .max(9)
     .optional(),
   /** Boxes that this firm buys, beside or in place of those of the catalogue with the same id. */
@@ -306,7 +306,7 @@ export type Standards = z.infer<typeof standardsSchema>;
 
 export const jobSchema = z.strictObject({
   edition: editionSchema,
-  authority: z.string().max(120).default(''),
+  authority: label(120).default(''),
   permitDate: z.iso.date().nullable().default(null),
 });
 

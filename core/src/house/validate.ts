@@ -3,6 +3,7 @@ import type { Problem, Result } from '../units/result';
 import { sentenceOf } from './field-words';
 import { checkIntegrity } from './integrity';
 import { houseSchema, type House } from './schema';
+import { findTooMany } from './sizes';
 
 /** Zod's findings as problems with dotted paths. */
 export function problemsOf(error: z.ZodError, prefix = ''): Problem[] {
@@ -13,8 +14,10 @@ export function problemsOf(error: z.ZodError, prefix = ''): Problem[] {
   }));
 }
 
-/** Any data as a House: every field by the schema, then everything that spans fields. */
+/** Any data as a House: first how much of it there is, then every field by the schema, then everything that spans fields. */
 export function validateHouse(data: unknown): Result<House> {
+  const tooMany = findTooMany(data);
+  if (tooMany.length > 0) return { ok: false, problems: tooMany };
   const parsed = houseSchema.safeParse(data);
   if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) };
   const problems = checkIntegrity(parsed.data);
