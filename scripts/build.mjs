@@ -19,7 +19,12 @@ const shared = {
   logLevel: 'warning',
 };
 
-await build({ ...shared, entryPoints: [join(root, 'server/src/main.ts')], outfile: join(root, 'server/dist/main.js') });
+for (const [from, to] of [
+  ['main.ts', 'main.js'],
+  ['admin/main.ts', 'admin.js'],
+  ['checking/house-worker.ts', 'house-worker.js'],
+])
+  await build({ ...shared, entryPoints: [join(root, 'server/src', from)], outfile: join(root, 'server/dist', to) });
 await build({
   ...shared,
   entryPoints: [join(root, 'cli/src/main.ts')],

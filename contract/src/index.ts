@@ -6,24 +6,71 @@ export const roleSchema = z.enum(ROLES);
 export type Role = z.infer<typeof roleSchema>;
 
 const email = z.string().trim().toLowerCase().max(200).pipe(z.email('is not an e-mail address'));
-const password = z.string().min(10, 'needs at least 10 characters').max(200);
-const name = z.string().trim().min(1, 'needs a name').max(80, 'is longer than 80 characters');
+/** Lengths by NIST SP 800-63B and ASVS 2.1; the server also refuses common passwords. */
+export const SHORTEST_PASSWORD = 12;
+export const LONGEST_PASSWORD = 128;
+const newPassword = z
+  .string()
+  .min(SHORTEST_PASSWORD, `needs at least ${SHORTEST_PASSWORD} characters`)
+  .max(LONGEST_PASSWORD, `has at most ${LONGEST_PASSWORD} characters`);
+const password = z.string().min(1, 'is empty').max(200);
+const name = z
+  .string()
+  .trim()
+  .min(1, 'needs a name')
+  .max(80, 'is longer than 80 characters')
+  .regex(/^\P{Cc}*$/u, 'holds a character that cannot be printed');
+const token = z.string().regex(/^[A-Za-z0-9_-]{20,80}$/, 'is not a link of this server');
+/** Six digits of the second factor, or one of the recovery codes. */
+const code = z
+  .string()
+  .trim()
+  .transform((text) => text.replace(/[\s-]/g, '').toUpperCase())
+  .pipe(z.string().regex(/^([0-9]{6}|[A-Z2-7]{16})$/, 'is six digits, or a recovery code'));
 
-export const signInSchema = z.strictObject({ email, password: z.string().min(1, 'is empty').max(200) });
-export const newAccountSchema = z.strictObject({ firm: name, name, email, password });
-export const newMemberSchema = z.strictObject({ name, email, password, role: roleSchema });
+export const signInSchema = z.strictObject({
+  email,
+  password,
+  code: code.optional(),
+  /** Stay signed in on this device as long as the firm allows. */
+  trust: z.boolean().default(false),
+});
+export const newAccountSchema = z.strictObject({ firm: name, name, email, password: newPassword });
+export const verifySchema = z.strictObject({ token });
+export const resetRequestSchema = z.strictObject({ email });
+export const resetSchema = z.strictObject({ token, password: newPassword });
+export const passwordChangeSchema = z.strictObject({ old: password, password: newPassword });
+export const confirmSchema = z.strictObject({ password, code: code.optional() });
+export const secondFactorSchema = z.strictObject({ code });
+export const invitationSchema = z.strictObject({ name, email, role: roleSchema });
+export const acceptSchema = z.strictObject({ token, password: newPassword });
 export const memberChangeSchema = z.strictObject({ role: roleSchema });
+export const firmSettingsSchema = z.strictObject({
+  /** Days that a device may stay signed in where a person says so; 0 for nobody. */
+  trustDays: z.number().int().min(0).max(90),
+  needsSecondFactor: z.boolean(),
+});
+export const firmDeletionSchema = z.strictObject({ name });
 
-/** A new house: empty with a name, or from the text of a house file. */
-export const newHouseSchema = z.union([
-  z.strictObject({ name, edition: editionSchema }),
-  z.strictObject({ file: z.string() }),
-]);
+/** A new, empty house. A house file is sent as it is, to an address of its own. */
+export const newHouseSchema = z.strictObject({ name, edition: editionSchema });
+
+/** What one request may carry, bytes. */
+export const BODY_LIMITS = {
+  /** Before anybody has signed in, and wherever nothing else is said. */
+  small: 16_384,
+  /** A batch of edits: the proposal for a whole house fits. */
+  edits: 1_000_000,
+  /** What a person has built on the bench, or drawn as a signature. */
+  drawing: 500_000,
+  /** A house file, and nothing else. */
+  houseFile: 12_000_000,
+} as const;
 
 const patchSchema = z.strictObject({
   op: z.enum(['add', 'remove', 'replace']),
   path: z
-    .array(z.union([z.string().max(80), z.number().int().min(0)]))
+    .array(z.union([z.string().max(80), z.number().int().min(0).max(1e6)]))
     .min(1)
     .max(12),
   value: z.unknown().optional(),
@@ -31,7 +78,11 @@ const patchSchema = z.strictObject({
 
 /** One edit as the client made it; the inverse stays with whoever may undo it. */
 export const sentEditSchema = z.strictObject({
-  label: z.string().min(1).max(120),
+  label: z
+    .string()
+    .min(1)
+    .max(120)
+    .regex(/^\P{Cc}*$/u, 'holds a character that cannot be printed'),
   patches: z.array(patchSchema).max(20_000),
 });
 export type SentEdit = z.infer<typeof sentEditSchema>;
@@ -39,7 +90,13 @@ export type SentEdit = z.infer<typeof sentEditSchema>;
 /** Edits made on a base version; all or none are applied. The id makes a repeated sending harmless. */
 export const batchSchema = z.strictObject({
   id: z.uuid(),
-  base: z.number().int().min(0),
+  base: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31 - 1),
+  /** The life of the database that the base is of, as the house was read; a restore begins another. */
+  epoch: z.uuid().optional(),
   edits: z.array(sentEditSchema).min(1).max(500),
 });
 export type Batch = z.infer<typeof batchSchema>;
@@ -75,8 +132,17 @@ export type Signer = (typeof SIGNERS)[number];
 
 export const newRevisionSchema = z.strictObject({
   /** The version of the house that is to be signed; it must be the newest. */
-  version: z.number().int().min(0),
-  note: z.string().trim().max(400).default(''),
+  version: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31 - 1),
+  note: z
+    .string()
+    .trim()
+    .max(400)
+    .regex(/^[^\0]*$/, 'holds a character that cannot be printed')
+    .default(''),
 });
 
 /** A drawn signature: strokes of points in a box of 1000 by 300. */
@@ -93,6 +159,8 @@ export interface Signature {
   readonly at: string;
   /** Who was signed in when it was drawn. */
   readonly recordedBy: string;
+  /** The revision is, letter for letter, what was signed. */
+  readonly isIntact: boolean;
 }
 
 export interface Revision {
@@ -101,6 +169,8 @@ export interface Revision {
   readonly note: string;
   readonly at: string;
   readonly by: string;
+  /** SHA-256 of the house as it was frozen, in hexadecimal: what signatures are bound to. */
+  readonly hash: string;
   readonly signatures: readonly Signature[];
 }
 
@@ -117,19 +187,98 @@ export interface HouseSummary {
 }
 
 export interface HouseState extends HouseSummary {
+  /** The life of the database: a restore begins another. */
+  readonly epoch: string;
   readonly house: unknown;
+}
+
+/** A house that was deleted and can still be had back. */
+export interface DeletedHouse {
+  readonly id: string;
+  readonly name: string;
+  readonly deletedAt: string;
+  readonly by: string;
+  /** After this day it is gone for good. */
+  readonly keptUntil: string;
+}
+
+/** What a window hears first on its stream, before the batches. */
+export interface StreamHello {
+  readonly epoch: string;
+  /** When the database was last restored, and the version that this house had then. */
+  readonly restoredAt: string | null;
+  readonly version: number;
+  /** The oldest version whose following batches are still kept. */
+  readonly oldest: number;
 }
 
 export interface SignedIn {
   readonly user: { readonly id: string; readonly name: string; readonly email: string };
   readonly firm: { readonly id: string; readonly name: string };
   readonly role: Role;
+  /** What has to be done before anything else: the password is too old, or the firm asks for a second factor. */
+  readonly mustDo?: 'password' | 'second-factor';
 }
 
 export interface SessionState {
   readonly signedIn: SignedIn | null;
   /** To be sent back in the header `x-csrf-token` with every change. */
   readonly csrf: string | null;
+  /** Whether e-mail is really sent; otherwise links are handed over by whoever runs the server. */
+  readonly sendsMail: boolean;
+}
+
+/** One of a person's sessions. */
+export interface SessionInfo {
+  readonly id: string;
+  readonly isThis: boolean;
+  readonly device: string;
+  readonly address: string;
+  readonly beganAt: string;
+  readonly seenAt: string;
+  readonly isTrusted: boolean;
+}
+
+/** What a person's account holds besides their name. */
+export interface AccountState {
+  readonly hasSecondFactor: boolean;
+  readonly recoveryCodesLeft: number;
+}
+
+export interface SecondFactorSecret {
+  /** For an authenticator program: the address to be shown as a code, and the secret to be typed. */
+  readonly uri: string;
+  readonly secret: string;
+}
+
+export interface FirmState {
+  readonly name: string;
+  readonly trustDays: number;
+  readonly needsSecondFactor: boolean;
+  readonly houses: number;
+  readonly mostHouses: number;
+  readonly bytes: number;
+  readonly mostBytes: number;
+}
+
+export interface Invitation {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+  readonly expiresAt: string;
+  /** To be handed over by the owner, where no e-mail is sent. */
+  readonly link?: string;
+}
+
+/** A line of a firm's audit log. */
+export interface AuditEntry {
+  readonly id: string;
+  readonly at: string;
+  readonly who: string;
+  readonly event: string;
+  readonly detail: string;
+  readonly address: string;
 }
 
 export interface Member {
@@ -137,6 +286,7 @@ export interface Member {
   readonly name: string;
   readonly email: string;
   readonly role: Role;
+  readonly hasSecondFactor: boolean;
 }
 
 /** An answer that is not a success: RFC 9457 with a code, the request's id, and what was wrong with which field. */

@@ -3,17 +3,79 @@ import { createHash } from 'node:crypto';
 import pg from 'pg';
 
 export interface Tables {
-  users: { id: Generated<string>; email: string; name: string; password_hash: string };
-  firms: { id: Generated<string>; name: string };
+  installation: {
+    one: Generated<boolean>;
+    epoch: Generated<string>;
+    restored_at: Date | null;
+    demo_loaded_at: Date | null;
+  };
+  users: {
+    id: Generated<string>;
+    email: string;
+    name: string;
+    password_hash: string;
+    verified_at: Date | null;
+    must_change_password: Generated<boolean>;
+    totp_secret: string | null;
+    totp_used: Generated<string>;
+    recovery_hashes: Generated<string[]>;
+  };
+  firms: {
+    id: Generated<string>;
+    name: string;
+    trust_days: Generated<number>;
+    needs_second_factor: Generated<boolean>;
+  };
   members: { firm_id: string; user_id: string; role: string };
+  tokens: {
+    hash: string;
+    kind: string;
+    email: string;
+    firm_id: string | null;
+    user_id: string | null;
+    detail: unknown;
+    at: Generated<Date>;
+    expires_at: Date;
+  };
+  outbox: { id: Generated<string>; at: Generated<Date>; recipient: string; subject: string; body: string };
+  audit: {
+    id: Generated<string>;
+    at: Generated<Date>;
+    firm_id: string | null;
+    user_id: string | null;
+    who: string;
+    event: string;
+    detail: string;
+    address: string;
+  };
+  session: {
+    sid: string;
+    sess: unknown;
+    expire: Date;
+    user_id: Generated<string | null>;
+    began_at: Generated<Date>;
+    seen_at: Generated<Date>;
+  };
   houses: {
     id: Generated<string>;
     firm_id: string;
     name: string;
     version: number;
+    created_at: Generated<Date>;
     updated_at: Generated<Date>;
-    snapshot: unknown;
-    snapshot_version: number;
+    bytes: Generated<string>;
+    deleted_at: Date | null;
+    deleted_by: string | null;
+  };
+  snapshots: { house_id: string; version: number; house: unknown; at: Generated<Date> };
+  set_aside: {
+    house_id: string;
+    version: number;
+    edits: unknown;
+    author_id: string | null;
+    at: Date;
+    reason: string;
+    set_aside_at: Generated<Date>;
   };
   edits: {
     house_id: string;
@@ -31,6 +93,7 @@ export interface Tables {
     author_id: string | null;
     at: Generated<Date>;
     house: unknown;
+    hash: string;
   };
   signatures: {
     id: Generated<string>;
@@ -41,6 +104,7 @@ export interface Tables {
     strokes: unknown;
     author_id: string | null;
     at: Generated<Date>;
+    hash: string;
   };
   bench: { user_id: string; progress: unknown; at: Generated<Date> };
   rate_limits: { key: string; hits: number; reset_at: Date };
@@ -80,7 +144,15 @@ function prepareStatements(client: pg.PoolClient): void {
  * makes a new one. That holds for idle connections, which the pool speaks for, and for one in use between two statements.
  */
 export function openDatabase(url: string): Database {
-  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5_000 });
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 10,
+    connectionTimeoutMillis: 5_000,
+    // Nothing that the application asks takes longer; what does is stuck, or somebody's attempt to make it so.
+    statement_timeout: 20_000,
+    idle_in_transaction_session_timeout: 20_000,
+    application_name: 'winculum',
+  });
   pool.on('error', () => undefined);
   pool.on('connect', (client) => {
     client.on('error', () => undefined);

@@ -1,10 +1,14 @@
-import { CompiledQuery } from 'kysely';
-import type { AppliedBatch, Batch, HouseSummary } from '@winculum/contract';
-import type { House } from '@winculum/core';
+import { CompiledQuery, sql } from 'kysely';
+import type { AppliedBatch, Batch, DeletedHouse, HouseSummary } from '@winculum/contract';
 import type { Db } from './database';
+import { KEPT_DAYS } from './housekeeping';
 
 /** PostgreSQL channel on which every applied batch is announced, to all server processes. */
 export const CHANNEL = 'house_edits';
+
+/** Snapshots kept of a house, and with them every batch since the oldest. */
+const SNAPSHOTS_KEPT = 5;
+const GONE = 'a member who has left';
 
 const summary = (row: { id: string; name: string; version: number; updated_at: Date }): HouseSummary => ({
   id: row.id,
@@ -19,46 +23,122 @@ export const listHouses = async (db: Db, firmId: string): Promise<HouseSummary[]
       .selectFrom('houses')
       .select(['id', 'name', 'version', 'updated_at'])
       .where('firm_id', '=', firmId)
+      .where('deleted_at', 'is', null)
       .orderBy('updated_at', 'desc')
       .execute()
   ).map(summary);
 
-export async function insertHouse(db: Db, firmId: string, house: House): Promise<HouseSummary> {
+/** A house that has just been checked, as the text that is stored. */
+export interface NewHouse {
+  readonly name: string;
+  readonly text: string;
+}
+
+export async function insertHouse(db: Db, firmId: string, house: NewHouse): Promise<HouseSummary> {
+  const { rows } = await sql<{ id: string; name: string; version: number; updated_at: Date }>`
+    with added as (
+      insert into houses (firm_id, name, version, bytes)
+      values (${firmId}, ${house.name}, 0, ${Buffer.byteLength(house.text)})
+      returning id, name, version, updated_at
+    ), kept as (
+      insert into snapshots (house_id, version, house) select id, 0, ${house.text}::json from added
+    )
+    select * from added`.execute(db);
+  return summary(rows[0]!);
+}
+
+/** Houses of a firm, deleted ones too, and the bytes that they take. */
+export async function measureFirm(db: Db, firmId: string): Promise<{ houses: number; bytes: number }> {
   const row = await db
-    .insertInto('houses')
-    .values({ firm_id: firmId, name: house.name, version: 0, snapshot: JSON.stringify(house), snapshot_version: 0 })
-    .returning(['id', 'name', 'version', 'updated_at'])
-    .executeTakeFirstOrThrow();
-  return summary(row);
-}
-
-export async function deleteHouse(db: Db, firmId: string, id: string): Promise<boolean> {
-  const { numDeletedRows } = await db
-    .deleteFrom('houses')
+    .selectFrom('houses')
+    .select((eb) => [eb.fn.countAll().as('houses'), sql<string>`coalesce(sum(bytes), 0)`.as('bytes')])
     .where('firm_id', '=', firmId)
-    .where('id', '=', id)
-    .executeTakeFirst();
-  return numDeletedRows > 0n;
+    .executeTakeFirstOrThrow();
+  return { houses: Number(row.houses), bytes: Number(row.bytes) };
 }
 
-/** The version and owner of a house, without its document. */
+/** Puts a house away for thirty days; answers its name, or undefined when the firm has none with this id. */
+export const deleteHouse = async (db: Db, firmId: string, id: string, userId: string): Promise<string | undefined> =>
+  (
+    await db
+      .updateTable('houses')
+      .set({ deleted_at: sql`now()`, deleted_by: userId })
+      .where('firm_id', '=', firmId)
+      .where('id', '=', id)
+      .where('deleted_at', 'is', null)
+      .returning('name')
+      .executeTakeFirst()
+  )?.name;
+
+export const undeleteHouse = async (db: Db, firmId: string, id: string): Promise<string | undefined> =>
+  (
+    await db
+      .updateTable('houses')
+      .set({ deleted_at: null, deleted_by: null })
+      .where('firm_id', '=', firmId)
+      .where('id', '=', id)
+      .where('deleted_at', 'is not', null)
+      .returning('name')
+      .executeTakeFirst()
+  )?.name;
+
+export async function listDeletedHouses(db: Db, firmId: string): Promise<DeletedHouse[]> {
+  const rows = await db
+    .selectFrom('houses')
+    .leftJoin('users', 'users.id', 'houses.deleted_by')
+    .select(['houses.id', 'houses.name', 'houses.deleted_at as deletedAt', 'users.name as by'])
+    .where('houses.firm_id', '=', firmId)
+    .where('houses.deleted_at', 'is not', null)
+    .orderBy('houses.deleted_at', 'desc')
+    .execute();
+  return rows.map(({ id, name, deletedAt, by }) => ({
+    id,
+    name,
+    deletedAt: deletedAt!.toISOString(),
+    by: by ?? GONE,
+    keptUntil: new Date(deletedAt!.getTime() + KEPT_DAYS * 86_400_000).toISOString(),
+  }));
+}
+
+const oldestKept = sql<number>`(select min(version) from snapshots where house_id = houses.id)`;
+
+/** The version of a house, and since when its batches are kept, without its document. */
 export const findHead = (db: Db, firmId: string, id: string) =>
   db
     .selectFrom('houses')
-    .select(['id', 'name', 'version', 'updated_at'])
+    .select(['id', 'name', 'version', 'updated_at', oldestKept.as('oldest')])
     .where('firm_id', '=', firmId)
     .where('id', '=', id)
+    .where('deleted_at', 'is', null)
     .executeTakeFirst();
 
-export const findSnapshot = (db: Db, id: string) =>
+/** The same, and nobody else may write to the house until the transaction ends: writers come one after the other. */
+export const lockHead = (db: Db, firmId: string, id: string) =>
   db
     .selectFrom('houses')
-    .select(['firm_id as firmId', 'snapshot', 'snapshot_version as version'])
+    .select(['id', 'name', 'version', 'updated_at', 'bytes', oldestKept.as('oldest')])
+    .where('firm_id', '=', firmId)
     .where('id', '=', id)
+    .where('deleted_at', 'is', null)
+    .forUpdate()
     .executeTakeFirst();
 
-/** The batches after a version, oldest first. */
-export async function listBatches(db: Db, houseId: string, after: number): Promise<AppliedBatch[]> {
+/** The newest snapshot of a house, as the text that was stored. */
+export const findSnapshot = (db: Db, id: string) =>
+  db
+    .selectFrom('snapshots')
+    .innerJoin('houses', 'houses.id', 'snapshots.house_id')
+    .select(['houses.firm_id as firmId', sql<string>`snapshots.house::text`.as('text'), 'snapshots.version'])
+    .where('house_id', '=', id)
+    .orderBy('snapshots.version', 'desc')
+    .limit(1)
+    .executeTakeFirst();
+
+/** Batches that are read at once: history is read a page at a time. */
+export const PAGE = 100;
+
+/** The batches after a version, oldest first, a page of them. */
+export async function listBatches(db: Db, houseId: string, after: number, most = PAGE): Promise<AppliedBatch[]> {
   const rows = await db
     .selectFrom('edits')
     .leftJoin('users', 'users.id', 'edits.author_id')
@@ -66,11 +146,12 @@ export async function listBatches(db: Db, houseId: string, after: number): Promi
     .where('edits.house_id', '=', houseId)
     .where('edits.version', '>', after)
     .orderBy('edits.version')
+    .limit(most)
     .execute();
   return rows.map((row) => ({
     version: row.version,
     batchId: row.batch_id,
-    author: row.name ?? 'somebody who has left',
+    author: row.name ?? GONE,
     at: row.at.toISOString(),
     edits: row.edits as AppliedBatch['edits'],
   }));
@@ -84,34 +165,37 @@ export interface Append {
   readonly onVersion: number;
   readonly name: string;
   readonly batch: Batch;
-  /** The session to be found alive, where nobody has looked yet. */
-  readonly sessionId?: string;
+  /** The session that writes, to be found alive. */
+  readonly sessionId: string;
+  /** The life of the database that the house was read from. */
+  readonly epoch: string;
 }
 
 /** The statement of {@link appendBatch}: composed once, since it runs at every stroke. */
 const APPEND = `
   with raised as (
-    update houses set version = version + 1, updated_at = now(), name = $1
-    where id = $2 and firm_id = $3 and version = $4
+    update houses set version = version + 1, updated_at = now(), name = $1, bytes = bytes + octet_length($8::text)
+    where id = $2 and firm_id = $3 and version = $4 and deleted_at is null
       and exists (select from members where user_id = $5 and firm_id = $3 and role <> 'viewer')
-      and ($6::text is null or exists (select from session where sid = $6 and expire > now()))
+      and exists (select from session where sid = $6 and expire > now())
+      and exists (select from installation where epoch = $9)
     returning id, version
   ), added as (
     insert into edits (house_id, version, batch_id, author_id, edits)
-    select id, version, $7, $5, $8::json from raised
+    select id, version, $7, $5, $8::text::json from raised
     returning house_id, version
   )
   select version, pg_notify('${CHANNEL}', house_id::text || ' ' || version) from added`;
 
 /**
  * Appends a batch, raises the version and announces it, in one statement and so in one commit, if the author may change
- * houses of the firm at that moment. Answers the new version,
- * `moved` when somebody else came first or the author may not (any more), `known` when this very batch was applied before.
+ * houses of the firm at that moment, in a session that has not ended, and the database was not restored meanwhile. Answers
+ * the new version, `moved` when one of that is not so, `known` when this very batch was applied before.
  */
 export async function appendBatch(db: Db, append: Append): Promise<number | 'moved' | 'known'> {
-  const { houseId, firmId, authorId, onVersion, name, batch, sessionId } = append;
+  const { houseId, firmId, authorId, onVersion, name, batch, sessionId, epoch } = append;
   const edits = JSON.stringify(batch.edits);
-  const values = [name, houseId, firmId, onVersion, authorId, sessionId ?? null, batch.id, edits];
+  const values = [name, houseId, firmId, onVersion, authorId, sessionId, batch.id, edits, epoch];
   try {
     const { rows } = await db.executeQuery<{ version: number }>(CompiledQuery.raw(APPEND, values));
     return rows[0]?.version ?? 'moved';
@@ -132,11 +216,24 @@ export const findBatchVersion = async (db: Db, houseId: string, batchId: string)
       .executeTakeFirst()
   )?.version;
 
-/** Keeps the replay of edits short. An older snapshot never replaces a newer one. */
-export const storeSnapshot = (db: Db, houseId: string, version: number, house: House) =>
-  db
-    .updateTable('houses')
-    .set({ snapshot: JSON.stringify(house), snapshot_version: version })
-    .where('id', '=', houseId)
-    .where('snapshot_version', '<', version)
-    .execute();
+/**
+ * Keeps the replay of edits short: stores a checked house, keeps the newest five of such snapshots and every batch since the
+ * oldest of them, and says how many bytes the house takes then.
+ */
+export async function storeSnapshot(db: Db, houseId: string, version: number, text: string): Promise<void> {
+  await db.transaction().execute(async (tx) => {
+    await sql`select id from houses where id = ${houseId} for update`.execute(tx);
+    await sql`insert into snapshots (house_id, version, house) values (${houseId}, ${version}, ${text}::json)
+      on conflict (house_id, version) do nothing`.execute(tx);
+    await sql`delete from snapshots where house_id = ${houseId} and version not in
+      (select version from snapshots where house_id = ${houseId} order by version desc limit ${SNAPSHOTS_KEPT})`.execute(
+      tx,
+    );
+    await sql`delete from edits where house_id = ${houseId}
+      and version <= (select min(version) from snapshots where house_id = ${houseId})`.execute(tx);
+    await sql`update houses set bytes =
+        coalesce((select sum(octet_length(house::text)) from snapshots where house_id = ${houseId}), 0)
+        + coalesce((select sum(octet_length(edits::text)) from edits where house_id = ${houseId}), 0)
+      where id = ${houseId}`.execute(tx);
+  });
+}

@@ -106,12 +106,119 @@ const bench: Migration = {
   },
 };
 
+/**
+ * What holds against attacks and restores: snapshots of which some are kept, the life of the database, verified addresses,
+ * second factors, sessions that end, links that are sent, an audit log, and signatures bound to what was signed.
+ */
+const holding: Migration = {
+  async up(db) {
+    const run = (text: string) => sql.raw(text).execute(db);
+    await run(`create table installation (
+      one boolean primary key default true check (one),
+      epoch uuid not null default gen_random_uuid(),
+      restored_at timestamptz,
+      demo_loaded_at timestamptz
+    )`);
+    await run(`insert into installation (demo_loaded_at) select min(created_at) from users`);
+    await run(`create table snapshots (
+      house_id uuid not null references houses on delete cascade,
+      version integer not null,
+      house json not null,
+      at timestamptz not null default now(),
+      primary key (house_id, version)
+    )`);
+    await run(`insert into snapshots (house_id, version, house) select id, snapshot_version, snapshot from houses`);
+    await run(`alter table houses
+      drop column snapshot,
+      drop column snapshot_version,
+      add column bytes bigint not null default 0,
+      add column deleted_at timestamptz,
+      add column deleted_by uuid`);
+    await run(`update houses h set bytes = coalesce((select sum(octet_length(s.house::text)) from snapshots s where s.house_id = h.id), 0)
+      + coalesce((select sum(octet_length(e.edits::text)) from edits e where e.house_id = h.id), 0)`);
+    await run(`create table set_aside (
+      house_id uuid not null references houses on delete cascade,
+      version integer not null,
+      edits json not null,
+      author_id uuid,
+      at timestamptz not null,
+      reason text not null,
+      set_aside_at timestamptz not null default now()
+    )`);
+    await run(`alter table users
+      add column verified_at timestamptz,
+      add column must_change_password boolean not null default false,
+      add column totp_secret text,
+      add column totp_used bigint not null default 0,
+      add column recovery_hashes text[] not null default '{}'`);
+    await run(`update users set verified_at = created_at`);
+    await run(`alter table firms
+      add column trust_days integer not null default 0,
+      add column needs_second_factor boolean not null default false`);
+    await run(`create table tokens (
+      hash text primary key,
+      kind text not null check (kind in ('verify', 'invite', 'reset')),
+      email text not null,
+      firm_id uuid references firms on delete cascade,
+      user_id uuid references users on delete cascade,
+      detail json not null,
+      at timestamptz not null default now(),
+      expires_at timestamptz not null
+    )`);
+    await run(`create index tokens_by_firm on tokens (firm_id)`);
+    await run(`create table outbox (
+      id bigserial primary key,
+      at timestamptz not null default now(),
+      recipient text not null,
+      subject text not null,
+      body text not null
+    )`);
+    await run(`create table audit (
+      id bigserial primary key,
+      at timestamptz not null default now(),
+      firm_id uuid references firms on delete cascade,
+      user_id uuid,
+      who text not null,
+      event text not null,
+      detail text not null default '',
+      address text not null default ''
+    )`);
+    await run(`create index audit_by_firm on audit (firm_id, id desc)`);
+    await run(`alter table session
+      add column user_id text generated always as (sess ->> 'userId') stored,
+      add column began_at timestamptz not null default now(),
+      add column seen_at timestamptz not null default now()`);
+    await run(`create index session_by_user on session (user_id)`);
+    // However a session comes to be written, it ends after its idle time and in any case at the end of its whole time.
+    await run(`create function session_ends() returns trigger language plpgsql as $$ begin
+      if new.sess ->> 'idleS' is not null then
+        new.expire := least(
+          now() + (new.sess ->> 'idleS')::int * interval '1 second',
+          new.began_at + (new.sess ->> 'wholeS')::int * interval '1 second');
+      end if;
+      return new;
+    end $$`);
+    await run(
+      `create trigger session_ends before insert or update on session for each row execute function session_ends()`,
+    );
+    await run(`alter table revisions add column hash text`);
+    await run(`update revisions set hash = encode(sha256(convert_to(house::text, 'UTF8')), 'hex')`);
+    await run(`alter table revisions alter column hash set not null`);
+    await run(`alter table signatures add column hash text`);
+    await run(
+      `update signatures s set hash = r.hash from revisions r where r.house_id = s.house_id and r.number = s.number`,
+    );
+    await run(`alter table signatures alter column hash set not null`);
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
-const migrations: Record<string, Migration> = {
+export const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
   '002-lighter-edits': lighterEdits,
   '003-sign-off': signOff,
   '004-bench': bench,
+  '005-holding': holding,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

@@ -1,6 +1,6 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { createServer, type Server } from 'node:http';
+import type { Server } from 'node:http';
 import pg from 'pg';
 import { pino } from 'pino';
 import request from 'supertest';
@@ -9,7 +9,8 @@ import type { BatchAnswer } from '@winculum/contract';
 import { moveBox, type House } from '@winculum/core';
 import { openDatabase, type Database } from '../db/database';
 import { migrateToLatest } from '../db/migrations';
-import { createApp } from '../http/app';
+import { createApp, type AppOptions } from '../http/app';
+import { createHttpServer, type Deadlines } from '../http/server';
 
 /** The PostgreSQL that ./test started; each test file makes a database of its own in it. */
 const serverUrl = process.env['TEST_DATABASE_URL'] ?? '';
@@ -28,32 +29,52 @@ export interface Running {
   readonly url: string;
   readonly database: Database;
   readonly logged: string[];
+  /** How long tries had to wait, milliseconds. */
+  readonly waits: number[];
   readonly stop: () => Promise<void>;
 }
 
-/** The real application on a fresh database and a free port of loopback. */
-export async function startApp(databaseUrl?: string): Promise<Running> {
+/** The real application on a fresh database and a free port of loopback. Tries that have to wait do not wait in earnest. */
+export async function startApp(
+  databaseUrl?: string,
+  options: Partial<AppOptions> = {},
+  deadlines?: Deadlines,
+): Promise<Running> {
   const database = openDatabase(databaseUrl ?? (await newDatabase()));
   await migrateToLatest(database.db);
   const logged: string[] = [];
+  const waits: number[] = [];
   const log = pino({ level: 'debug' }, { write: (line: string) => void logged.push(line) });
-  const { app, announcements } = createApp({ database, log, secret: 'a secret for tests', version: 'test' });
+  const { app, announcements, stop } = createApp({
+    database,
+    log,
+    secret: 'a secret for tests',
+    version: 'test',
+    linksTo: 'http://127.0.0.1',
+    accountsAnHour: 1_000,
+    sleep: async (ms) => void waits.push(ms),
+    ...options,
+  });
   await announcements.start();
-  const server: Server = createServer(app);
+  const server: Server = createHttpServer(app, deadlines);
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const { port } = server.address() as AddressInfo;
   return {
     url: `http://127.0.0.1:${port}`,
     database,
     logged,
+    waits,
     stop: async () => {
-      announcements.stop();
+      await stop();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await database.pool.end();
     },
   };
 }
+
+/** What everybody signs in with here. */
+export const PASSWORD = 'a long walk of seven boxes';
 
 /** Somebody at a browser: keeps the cookie and the token. */
 export class Person {
@@ -84,17 +105,36 @@ export class Person {
   }
 
   async openAccount(firm: string, email: string) {
-    return this.call('post', '/accounts', { firm, name: `Person of ${firm}`, email, password: 'a long password' });
+    return this.call('post', '/accounts', { firm, name: `Person of ${firm}`, email, password: PASSWORD });
   }
 
-  async signIn(email: string, password = 'a long password') {
+  async signIn(email: string, password = PASSWORD) {
     return this.call('post', '/session', { email, password });
   }
 
   async addHouse(file: House): Promise<string> {
-    const answer = await this.call('post', '/houses', { file: JSON.stringify(file) });
+    const answer = await this.call('post', '/houses/file', file);
     if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
     return (answer.body as { id: string }).id;
+  }
+
+  /** Shows the password once more, before what cannot be undone. */
+  async confirm(password = PASSWORD) {
+    return this.call('post', '/session/confirm', { password });
+  }
+
+  /** Invites somebody, who joins at once. */
+  async bringIn(name: string, email: string, role: 'owner' | 'crew' | 'viewer'): Promise<Person> {
+    const invited = await this.call('post', '/invitations', { name, email, role });
+    const { link } = invited.body as { link?: string };
+    if (!link) throw new Error(JSON.stringify(invited.body));
+    const person = new Person(this.url);
+    const joined = await person.call('post', '/accounts/invitation', {
+      token: link.split('/').at(-1),
+      password: PASSWORD,
+    });
+    if (joined.status !== 201) throw new Error(JSON.stringify(joined.body));
+    return person;
   }
 
   /** Sends one batch that moves a box; answers the response. */

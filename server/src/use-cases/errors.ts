@@ -7,6 +7,8 @@ export class Refusal extends Error {
     readonly code: string,
     message: string,
     readonly extra: { readonly problems?: ProblemBody['problems']; readonly theirs?: readonly AppliedBatch[] } = {},
+    /** Seconds after which another try makes sense. */
+    readonly retryAfterS?: number,
   ) {
     super(message);
   }
@@ -14,3 +16,6 @@ export class Refusal extends Error {
 
 export const notFound = (what: string): Refusal => new Refusal(404, 'not-found', `There is no such ${what}.`);
 export const forbidden = (why: string): Refusal => new Refusal(403, 'forbidden', why);
+export const signedOut = (): Refusal => new Refusal(401, 'signed-out', 'Sign in first.');
+export const badField = (path: string, message: string): Refusal =>
+  new Refusal(400, 'bad-request', `${path}: ${message}`, { problems: [{ code: 'field', path, message }] });

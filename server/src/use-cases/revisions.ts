@@ -1,10 +1,15 @@
 import type { z } from 'zod';
 import type { newRevisionSchema, newSignatureSchema, Revision, RevisionState, SignedIn } from '@winculum/contract';
+import { insertAudit } from '../db/audit';
 import type { Db } from '../db/database';
 import { findHead } from '../db/houses';
-import { findRevisedHouse, insertRevision, insertSignature, listRevisions } from '../db/revisions';
+import { countRevisions, findRevisedHouse, insertRevision, insertSignature, listRevisions } from '../db/revisions';
+import type { Caller } from './accounts';
 import { forbidden, notFound, Refusal } from './errors';
 import type { OpenHouses } from './open-houses';
+
+const MOST_REVISIONS = 200;
+const MOST_SIGNATURES = 40;
 
 const mustSee = async (db: Db, member: SignedIn, houseId: string): Promise<void> => {
   if (!(await findHead(db, member.firm.id, houseId))) throw notFound('house');
@@ -35,6 +40,8 @@ export async function makeRevision(
   if (!state) throw notFound('house');
   if (state.version !== input.version)
     throw new Refusal(409, 'moved', 'The house has changed meanwhile. Look at it again, then make the revision.');
+  if ((await countRevisions(db, houseId)) >= MOST_REVISIONS)
+    throw new Refusal(409, 'too-many', `A house has at most ${MOST_REVISIONS} revisions, and each is kept for ever.`);
   const number = await insertRevision(db, {
     houseId,
     version: state.version,
@@ -63,9 +70,10 @@ export async function sign(
   houseId: string,
   number: number,
   input: z.infer<typeof newSignatureSchema>,
+  caller: Caller,
 ): Promise<Revision> {
   await mustSee(db, member, houseId);
-  if (member.role === 'viewer') throw forbidden('Your role here is viewer: somebody of the crew records signatures.');
+  if (member.role === 'viewer') throw forbidden('Your role here is viewer: an owner or the crew records signatures.');
   const all = await listRevisions(db, houseId);
   const revision = all.find((one) => one.number === number);
   if (!revision) throw notFound('revision');
@@ -73,6 +81,16 @@ export async function sign(
     throw new Refusal(409, 'superseded', `Revision ${number} has been followed by another. Sign the newest.`);
   if (revision.signatures.some((one) => one.role === input.role && one.name === input.name))
     throw new Refusal(409, 'signed', `${input.name} has signed this revision as ${input.role} already.`);
+  if (revision.signatures.length >= MOST_SIGNATURES)
+    throw new Refusal(409, 'too-many', `A revision has at most ${MOST_SIGNATURES} signatures.`);
   await insertSignature(db, { houseId, number, authorId: member.user.id }, input);
+  await insertAudit(db, {
+    firmId: member.firm.id,
+    userId: member.user.id,
+    who: member.user.name,
+    event: 'signed off',
+    detail: `revision ${number} of ${houseId} by ${input.name}, ${input.role}`,
+    address: caller.address,
+  });
   return pick(db, houseId, number);
 }

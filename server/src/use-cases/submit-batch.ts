@@ -1,11 +1,26 @@
 import type { AppliedBatch, Batch, BatchAnswer, SignedIn } from '@winculum/contract';
 import { applyEdit, editsOverlap, type House, type Patch } from '@winculum/core';
 import type { Db } from '../db/database';
-import { appendBatch, findBatchVersion, findHead, listBatches, storeSnapshot } from '../db/houses';
-import { forbidden, notFound, Refusal } from './errors';
-import { wantsSnapshot, type OpenHouses } from './open-houses';
+import { appendBatch, findBatchVersion, listBatches, lockHead, PAGE } from '../db/houses';
+import { forbidden, notFound, Refusal, signedOut } from './errors';
+import type { OpenHouse, OpenHouses } from './open-houses';
 
-const MOST_TRIES = 8;
+/** Bytes that one house may take with its snapshots and batches. */
+const MOST_HOUSE_BYTES = 120_000_000;
+
+/** Who writes: a member, in a session of theirs. */
+export interface Writer {
+  readonly member: SignedIn;
+  readonly id: string;
+}
+
+/** Where edits are written. */
+export interface Writing {
+  readonly db: Db;
+  readonly open: OpenHouses;
+  /** The life of the database that this process works on. */
+  readonly epoch: string;
+}
 
 const patchesOf = (batch: { readonly edits: Batch['edits'] | AppliedBatch['edits'] }): Patch[] =>
   batch.edits.flatMap((edit) => edit.patches) as unknown as Patch[];
@@ -15,7 +30,7 @@ function applyBatch(house: House, batch: Batch, missed: readonly AppliedBatch[])
   const mine = patchesOf(batch);
   const theirs = missed.filter((other) => editsOverlap(mine, patchesOf(other)));
   if (theirs.length > 0)
-    throw new Refusal(409, 'conflict', 'Somebody else changed the same places. Choose which to keep.', { theirs });
+    throw new Refusal(409, 'conflict', 'Another member changed the same places. Choose which to keep.', { theirs });
   const next = applyEdit(house, mine);
   if (next.ok) return next.value;
   if (missed.length > 0)
@@ -23,100 +38,125 @@ function applyBatch(house: House, batch: Batch, missed: readonly AppliedBatch[])
   throw new Refusal(422, 'invalid-edit', next.problems[0]!.message, { problems: next.problems });
 }
 
-/**
- * The way that nearly every edit takes: made on the newest version, by somebody who signed in as a member. Tells nothing and
- * does nothing unless the one statement that writes finds version, membership and session as expected; then undefined is
- * answered and the whole way is taken.
- */
-export async function appendAtOnce(
+const append = (
   db: Db,
-  open: OpenHouses,
-  { member, id: sessionId }: { readonly member: SignedIn; readonly id: string },
+  { member, id: sessionId }: Writer,
   houseId: string,
   batch: Batch,
-): Promise<BatchAnswer | undefined> {
-  const state = open.peek(houseId);
-  if (!state || state.version !== batch.base || state.firmId !== member.firm.id) return undefined;
-  const next = applyEdit(state.house, patchesOf(batch));
-  if (!next.ok) return undefined;
-  const result = await append(db, open, member, houseId, batch, state.version, next.value, sessionId);
-  return typeof result === 'number' ? { version: result, missed: [] } : undefined;
-}
-
-/** Writes a checked batch, and keeps and now and then stores the house that came of it. */
-async function append(
-  db: Db,
-  open: OpenHouses,
-  member: SignedIn,
-  houseId: string,
-  batch: Batch,
-  onVersion: number,
+  state: OpenHouse,
   house: House,
-  sessionId?: string,
-): Promise<number | 'moved' | 'known'> {
-  const result = await appendBatch(db, {
+  epoch: string,
+) =>
+  appendBatch(db, {
     houseId,
     firmId: member.firm.id,
     authorId: member.user.id,
-    onVersion,
+    onVersion: state.version,
     name: house.name,
     batch,
-    ...(sessionId === undefined ? {} : { sessionId }),
+    sessionId,
+    epoch,
   });
-  if (typeof result === 'number') {
-    open.keep(houseId, { firmId: member.firm.id, house, version: result });
-    if (wantsSnapshot(result)) await storeSnapshot(db, houseId, result, house);
-  }
-  return result;
+
+/** Remembers the house that came of a committed batch, and now and then has it stored, behind whoever waits for the answer. */
+function keep({ db, open }: Writing, houseId: string, state: OpenHouse): void {
+  open.keep(houseId, state);
+  open.snapshot(db, houseId, state).catch(() => undefined);
 }
 
 /**
- * Applies a batch of edits whole or not at all and answers the new version. A batch on an older version is rebased where it
- * touches other places than what came between, and refused with both sides where it touches the same. What has been
- * answered is committed. A batch sent twice is applied once.
+ * The way that nearly every edit takes: made on the newest version, by somebody who signed in as a member. Tells nothing and
+ * does nothing unless the one statement that writes finds version, membership, session and epoch as expected; then undefined
+ * is answered and the whole way is taken.
+ */
+export async function appendAtOnce(
+  writing: Writing,
+  writer: Writer,
+  houseId: string,
+  batch: Batch,
+): Promise<BatchAnswer | undefined> {
+  const state = writing.open.peek(houseId);
+  if (!state || state.version !== batch.base || state.firmId !== writer.member.firm.id) return undefined;
+  if (batch.epoch !== undefined && batch.epoch !== writing.epoch) return undefined;
+  const next = applyEdit(state.house, patchesOf(batch));
+  if (!next.ok) return undefined;
+  const version = await append(writing.db, writer, houseId, batch, state, next.value, writing.epoch);
+  if (typeof version !== 'number') return undefined;
+  keep(writing, houseId, { firmId: state.firmId, house: next.value, version });
+  return { version, missed: [] };
+}
+
+async function listAllBatches(db: Db, houseId: string, after: number): Promise<AppliedBatch[]> {
+  const all: AppliedBatch[] = [];
+  for (;;) {
+    const page = await listBatches(db, houseId, all.at(-1)?.version ?? after);
+    all.push(...page);
+    if (page.length < PAGE) return all;
+  }
+}
+
+/** What a batch's base says of it, before anything is applied. @throws Refusal where the base is of no use. */
+function checkBase(batch: Batch, head: { version: number; oldest: number; bytes: string }, epoch: string): void {
+  if (batch.epoch !== undefined && batch.epoch !== epoch)
+    throw new Refusal(
+      409,
+      'restored',
+      'The server was restored from a backup since this window read the house. Your edits are kept here: choose what becomes of them.',
+    );
+  if (batch.base > head.version)
+    throw new Refusal(
+      422,
+      'base',
+      `The batch was made on version ${batch.base}; the house has ${head.version}. Load it again.`,
+    );
+  if (batch.base < head.oldest)
+    throw new Refusal(
+      409,
+      'history-gone',
+      `So much has changed since this window read the house (version ${batch.base}, now ${head.version}) that the steps between are no longer kept. Your edits are kept here: choose what becomes of them.`,
+    );
+  if (Number(head.bytes) > MOST_HOUSE_BYTES)
+    throw new Refusal(
+      507,
+      'house-full',
+      'This house takes more room than the server keeps for one. Remove what is not needed.',
+    );
+}
+
+/** Why the writing statement found nothing although nobody came between: the writer may not, or not any more. */
+const mayNot = (): Refusal => signedOut();
+
+/**
+ * Applies a batch of edits whole or not at all and answers the new version. Writers of one house come one after the other,
+ * in this process by a queue and among processes by the row's lock. A batch on an older version is rebased where it touches
+ * other places than what came between, and refused with both sides where it touches the same. What has been answered is
+ * committed. A batch sent twice is applied once.
  */
 export async function submitBatch(
-  db: Db,
-  open: OpenHouses,
-  member: SignedIn,
+  writing: Writing,
+  writer: Writer,
   houseId: string,
   batch: Batch,
 ): Promise<BatchAnswer> {
+  const { member } = writer;
   if (member.role === 'viewer') throw forbidden('Your role here is viewer: you can look, not change.');
-  let state = open.peek(houseId);
-  if (!state || state.version < batch.base) {
-    if (!(await findHead(db, member.firm.id, houseId))) throw notFound('house');
-    state = await open.catchUp(db, houseId);
-  }
-  if (state && state.firmId !== member.firm.id) throw notFound('house');
-  for (let tries = 0; state && tries < MOST_TRIES; tries++) {
-    if (batch.base > state.version)
-      throw new Refusal(
-        422,
-        'base',
-        `The batch was made on version ${batch.base}; the house has ${state.version}. Load it again.`,
-      );
-    const missed = batch.base < state.version ? await listBatches(db, houseId, batch.base) : [];
-    const mineAlready = missed.find((other) => other.batchId === batch.id);
-    if (mineAlready)
-      return { version: mineAlready.version, missed: missed.filter((other) => other.version < mineAlready.version) };
-    // Batches may have landed between the two reads; the guard on the version below catches it.
-    const house = applyBatch(
-      state.house,
-      batch,
-      missed.filter((other) => other.version <= state!.version),
-    );
-    const result = await append(db, open, member, houseId, batch, state.version, house);
-    if (result === 'known')
-      return { version: (await findBatchVersion(db, houseId, batch.id)) ?? state.version, missed };
-    if (result !== 'moved') return { version: result, missed };
-    if (!(await findHead(db, member.firm.id, houseId))) throw notFound('house');
-    state = await open.catchUp(db, houseId);
-  }
-  if (!state) throw notFound('house');
-  throw new Refusal(
-    503,
-    'busy',
-    'Many people are changing this house at once. The edit stays in the queue; try again.',
-  );
+  return writing.open.inTurn(houseId, async () => {
+    const done = await writing.db.transaction().execute(async (tx) => {
+      const head = await lockHead(tx, member.firm.id, houseId);
+      if (!head) throw notFound('house');
+      const known = await findBatchVersion(tx, houseId, batch.id);
+      checkBase(batch, head, writing.epoch);
+      const missed = await listAllBatches(tx, houseId, batch.base);
+      if (known !== undefined)
+        return { answer: { version: known, missed: missed.filter((other) => other.version < known) } };
+      const state = await writing.open.catchUp(tx, houseId);
+      if (!state) throw notFound('house');
+      const house = applyBatch(state.house, batch, missed);
+      const version = await append(tx, writer, houseId, batch, state, house, writing.epoch);
+      if (typeof version !== 'number') throw mayNot();
+      return { answer: { version, missed }, state: { firmId: state.firmId, house, version } };
+    });
+    if (done.state) keep(writing, houseId, done.state);
+    return done.answer;
+  });
 }
