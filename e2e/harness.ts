@@ -6,7 +6,7 @@ import { expect, test as base, type BrowserContext, type Page } from '@playwrigh
 import pg from 'pg';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-const PASSWORD = 'demo house 4310';
+export const PASSWORD = 'demo house 4310';
 
 const freePort = () =>
   new Promise<number>((resolve) => {
@@ -52,6 +52,15 @@ export class App {
     throw new Error('the server did not come up');
   }
 
+  /** Asks the database, as whoever runs the server may. */
+  async query(text: string): Promise<Record<string, string>[]> {
+    const client = new pg.Client({ connectionString: this.databaseUrl });
+    await client.connect();
+    const { rows } = await client.query<Record<string, string>>(text);
+    await client.end();
+    return rows;
+  }
+
   /** Ends it at once, as a crash would. */
   async kill(): Promise<void> {
     const child = this.#child;
@@ -85,7 +94,7 @@ interface Served {
   startOver(): Promise<void>;
 }
 
-export const test = base.extend<{ app: App; owner: Page; faults: string[] }, { served: Served }>({
+export const test = base.extend<{ app: App; ownApp: App; owner: Page; faults: string[] }, { served: Served }>({
   // Tests share a server and a sign-in, which cost more than most of them; what they do to the house they do not share.
   served: [
     async ({ browser }, use) => {
@@ -94,7 +103,7 @@ export const test = base.extend<{ app: App; owner: Page; faults: string[] }, { s
       const app = new App(`http://127.0.0.1:${port}`, port, url);
       await app.start();
       await client.query(
-        'create table first_day as select firm_id, name, version, snapshot, snapshot_version from houses',
+        'create table first_day as select h.firm_id, h.name, s.house from houses h join snapshots s on s.house_id = h.id',
       );
       const context = await browser.newContext();
       await signIn(await context.newPage(), app.url, 'owner@demo.example');
@@ -106,7 +115,8 @@ export const test = base.extend<{ app: App; owner: Page; faults: string[] }, { s
         startOver: async () => {
           await client.query('delete from houses; delete from bench; delete from rate_limits');
           await client.query(
-            'insert into houses (firm_id, name, version, snapshot, snapshot_version) select * from first_day',
+            `with added as (insert into houses (firm_id, name, version) select firm_id, name, 0 from first_day returning id)
+             insert into snapshots (house_id, version, house) select added.id, 0, first_day.house from added, first_day`,
           );
         },
       });
@@ -115,6 +125,17 @@ export const test = base.extend<{ app: App; owner: Page; faults: string[] }, { s
     },
     { scope: 'worker' },
   ],
+  /** A server and a database for one test alone, where it does to them what the others would feel. */
+  // eslint-disable-next-line no-empty-pattern
+  ownApp: async ({}, use) => {
+    const port = await freePort();
+    const { url, client } = await createDatabase();
+    await client.end();
+    const app = new App(`http://127.0.0.1:${port}`, port, url);
+    await app.start();
+    await use(app);
+    await app.kill();
+  },
   app: async ({ served }, use) => {
     await served.app.start();
     await served.startOver();
@@ -146,8 +167,15 @@ export async function signIn(page: Page, url: string, email: string): Promise<vo
   await page.goto(`${url}/sign-in`);
   await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Houses' })).toBeVisible();
+}
+
+/** Shows the password once more, where the server asks for it. */
+export async function confirmPassword(page: Page, password = PASSWORD): Promise<void> {
+  const dialog = page.getByRole('dialog', { name: /once more/ }).or(page.getByRole('dialog'));
+  await dialog.getByLabel('Password').fill(password);
+  await dialog.getByRole('button', { name: 'Go on' }).click();
 }
 
 export async function openDemo(

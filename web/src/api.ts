@@ -1,14 +1,21 @@
 import type {
+  AccountState,
+  AuditEntry,
   Batch,
   BatchAnswer,
   Bench,
+  DeletedHouse,
+  FirmState,
   HouseState,
   HouseSummary,
+  Invitation,
   Member,
   ProblemBody,
   Revision,
   RevisionState,
   Role,
+  SecondFactorSecret,
+  SessionInfo,
   SessionState,
   Signer,
 } from '@winculum/contract';
@@ -26,6 +33,11 @@ export class ApiError extends Error {
 let csrf: string | null = null;
 const ANSWER_WITHIN_MS = 20_000;
 
+/** A body that is text already, and goes as it is. */
+class AsItIs {
+  constructor(readonly text: string) {}
+}
+
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
   const headers: Record<string, string> = { accept: 'application/json' };
   if (body !== undefined) headers['content-type'] = 'application/json';
@@ -35,7 +47,7 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
     response = await fetch(`/api${path}`, {
       method,
       headers,
-      body: body === undefined ? undefined : JSON.stringify(body),
+      body: body === undefined ? undefined : body instanceof AsItIs ? body.text : JSON.stringify(body),
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
     });
   } catch {
@@ -57,16 +69,41 @@ async function keepToken(session: Promise<SessionState>): Promise<SessionState> 
 /** Every request that the interface makes. */
 export const api = {
   session: () => keepToken(call<SessionState>('GET', '/session')),
-  signIn: (email: string, password: string) => keepToken(call<SessionState>('POST', '/session', { email, password })),
+  signIn: (input: { email: string; password: string; code?: string | undefined; trust?: boolean }) =>
+    keepToken(call<SessionState>('POST', '/session', input)),
+  confirm: (password: string) => call<void>('POST', '/session/confirm', { password }),
+  /** Nobody is signed in by it where a letter has to be followed first. */
   createAccount: (account: { firm: string; name: string; email: string; password: string }) =>
     keepToken(call<SessionState>('POST', '/accounts', account)),
+  verify: (token: string) => keepToken(call<SessionState>('POST', '/accounts/verify', { token })),
+  askForReset: (email: string) => call<unknown>('POST', '/accounts/reset', { email }),
+  resetPassword: (token: string, password: string) => call<void>('PUT', '/accounts/reset', { token, password }),
+  invitation: (token: string) =>
+    call<{ firm: string; name: string; email: string }>('GET', `/accounts/invitation?token=${token}`),
+  join: (token: string, password: string) =>
+    keepToken(call<SessionState>('POST', '/accounts/invitation', { token, password })),
+  account: () => call<AccountState>('GET', '/account'),
+  changePassword: (old: string, password: string) =>
+    keepToken(call<SessionState>('PUT', '/account/password', { old, password })),
+  sessions: () => call<SessionInfo[]>('GET', '/account/sessions'),
+  endSession: (id: string) => call<void>('DELETE', `/account/sessions/${id}`),
+  endOtherSessions: () => call<{ ended: number }>('DELETE', '/account/sessions'),
+  newSecondFactor: () => call<SecondFactorSecret>('POST', '/account/second-factor'),
+  turnOnSecondFactor: async (code: string) => {
+    const done = await call<{ codes: string[]; session: SessionState }>('PUT', '/account/second-factor', { code });
+    await keepToken(Promise.resolve(done.session));
+    return done;
+  },
+  turnOffSecondFactor: () => call<void>('DELETE', '/account/second-factor'),
   signOut: async () => {
     await call<void>('DELETE', '/session');
     csrf = null;
   },
   houses: () => call<HouseSummary[]>('GET', '/houses'),
-  addHouse: (house: { name: string; edition: string } | { file: string }) =>
-    call<HouseSummary>('POST', '/houses', house),
+  addHouse: (house: { name: string; edition: string }) => call<HouseSummary>('POST', '/houses', house),
+  importHouse: (text: string) => call<HouseSummary>('POST', '/houses/file', new AsItIs(text)),
+  deletedHouses: () => call<DeletedHouse[]>('GET', '/houses/deleted'),
+  bringBack: (id: string) => call<void>('POST', `/houses/deleted/${id}`),
   loadHouse: (id: string) => call<HouseState>('GET', `/houses/${id}`),
   deleteHouse: (id: string) => call<void>('DELETE', `/houses/${id}`),
   sendBatch: (id: string, batch: Batch) => call<BatchAnswer>('POST', `/houses/${id}/edits`, batch),
@@ -79,8 +116,15 @@ export const api = {
   bench: () => call<Bench>('GET', '/bench'),
   keepBench: (bench: Bench) => call<Bench>('PUT', '/bench', bench),
   members: () => call<Member[]>('GET', '/members'),
-  addMember: (member: { name: string; email: string; password: string; role: Role }) =>
-    call<Member>('POST', '/members', member),
   changeRole: (id: string, role: Role) => call<void>('PATCH', `/members/${id}`, { role }),
   removeMember: (id: string) => call<void>('DELETE', `/members/${id}`),
+  invitations: () => call<Invitation[]>('GET', '/invitations'),
+  invite: (person: { name: string; email: string; role: Role }) => call<Invitation>('POST', '/invitations', person),
+  withdrawInvitation: (id: string) => call<void>('DELETE', `/invitations/${id}`),
+  firm: () => call<FirmState>('GET', '/firm'),
+  changeFirm: (settings: { trustDays: number; needsSecondFactor: boolean }) =>
+    call<FirmState>('PUT', '/firm', settings),
+  audit: (before?: string) => call<AuditEntry[]>('GET', `/firm/audit${before ? `?before=${before}` : ''}`),
+  exportFirm: () => call<unknown>('GET', '/firm/export'),
+  deleteFirm: (name: string) => call<void>('DELETE', '/firm', { name }),
 };

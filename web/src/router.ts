@@ -7,6 +7,19 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/houses' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./pages/SignIn.vue'), meta: { open: true } },
+    {
+      path: '/forgot',
+      component: () => import('./pages/LinkPage.vue'),
+      props: { kind: 'forgot' },
+      meta: { open: true },
+    },
+    {
+      path: '/:kind(verify|reset|join)/:token',
+      component: () => import('./pages/LinkPage.vue'),
+      props: true,
+      meta: { open: true },
+    },
+    { path: '/account', name: 'account', component: () => import('./pages/account/AccountPage.vue') },
     { path: '/houses', name: 'houses', component: () => import('./pages/Houses.vue') },
     { path: '/bench', name: 'bench', component: () => import('./pages/bench/BenchPage.vue') },
     { path: '/houses/:id', redirect: (to) => `/houses/${String(to.params['id'])}/boxes` },
@@ -24,5 +37,6 @@ router.beforeEach(async (to) => {
   const session = useSession();
   await session.load();
   if (!to.meta['open'] && !session.signedIn) return { name: 'sign-in', query: { next: to.fullPath } };
+  if (session.signedIn?.mustDo && to.name !== 'account' && !to.meta['open']) return { name: 'account' };
   return true;
 });

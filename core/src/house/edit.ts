@@ -2,7 +2,7 @@ import { applyPatches, enablePatches, produce, produceWithPatches, setAutoFreeze
 import { succeed, type Problem, type Result } from '../units/result';
 import { checkIntegrity } from './integrity';
 import type { House } from './schema';
-import { checkTouched, settle } from './touched';
+import { checkTouched, settle, takeOver } from './touched';
 
 enablePatches();
 
@@ -38,11 +38,12 @@ export function edit(house: House, label: string, recipe: (draft: Draft<House>) 
     if (refusal) refusals.push(refusal);
   });
   if (refusals.length > 0) return { ok: false, problems: refusals };
-  const { problems, unsettled } = checkTouched(next, patches);
+  const { parts, problems, unsettled } = checkTouched(next, patches);
   if (problems.length > 0) return { ok: false, problems };
   if (unsettled.length > 0) {
-    const [settled, after, before] = produceWithPatches(next, (draft) => settle(draft, unsettled));
-    [next, patches, inverse] = [settled, [...patches, ...after], [...before, ...inverse]];
+    // Made anew from the start: a patch that writes what does not survive the sending would meet nothing at the other end.
+    const settled = produce(next, (draft) => settle(draft, unsettled));
+    [next, patches, inverse] = produceWithPatches(house, (draft) => takeOver(draft, settled, parts));
   }
   const broken = checkIntegrity(next);
   return broken.length > 0

@@ -92,12 +92,24 @@ describe('what the schema would write otherwise', () => {
       edit(house, 'Replace the device', (draft) => {
         draft.boxes[id]!.devices = { d1: { id: 'd1', kind: 'receptacle' } as never };
         draft.boxes[id]!.note = undefined;
+        draft.circuits['c9'] = {
+          id: 'c9',
+          name: ' Nine ',
+          poles: 1,
+          ratingA: 15,
+          awg: '14',
+          panel: null,
+          space: null,
+          lengthFt: undefined,
+        } as never;
         draft.name = '  A house\t ';
       }),
     );
     expect(done.house.boxes[id]!.devices['d1']).toMatchObject({ style: 'duplex', ratingA: 15, tr: true });
     expect(Object.keys(done.house.boxes[id]!)).not.toContain('note');
     expect(done.house.name).toBe('A house');
+    expect(done.house.circuits['c9']).toMatchObject({ name: 'Nine', purpose: 'general' });
+    // As it is sent: what is undefined does not survive it.
     const sent = JSON.parse(JSON.stringify(done.edit.patches)) as Patch[];
     expect(must(applyEdit(house, sent))).toEqual(done.house);
     expect(must(applyEdit(done.house, undoOf(done.edit).patches))).toEqual(house);

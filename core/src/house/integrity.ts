@@ -3,29 +3,13 @@ import type { Problem } from '../units/result';
 import { areaFt2, boundsOf, crossesItself, distance, isClockwise } from './geometry';
 import { findBadBoxes } from './integrity-boxes';
 import { findDangling } from './integrity-references';
+import { collections } from './collections';
 import { checkOnWall } from './on-wall';
 import { rememberBy, type Report } from './remember';
 import type { House, Opening, Room } from './schema';
 import { findOverlaps } from './rooms-apart';
 import { tooManyOf } from './sizes';
 import { OPENING_NAMES } from './opening-names';
-
-const COLLECTIONS = [
-  'levels',
-  'rooms',
-  'openings',
-  'features',
-  'boxes',
-  'loads',
-  'circuits',
-  'switchGroups',
-  'cables',
-  'panels',
-  'amendments',
-  'log',
-] as const;
-export type Collection = (typeof COLLECTIONS)[number];
-export const collections: readonly Collection[] = COLLECTIONS;
 
 /** No room of a house is longer, inches: what is has been typed wrong. */
 const LARGEST_ROOM_IN = 300 * 12;
@@ -80,7 +64,7 @@ function checkOpeningsApart(house: House, report: Report): void {
   }
 }
 
-const findCounts = COLLECTIONS.map((collection) =>
+const findCounts = collections.map((collection) =>
   rememberBy(
     (house, report) => {
       for (const { code, path, message } of tooManyOf(collection, house[collection])) report(code, path, message);
@@ -88,7 +72,7 @@ const findCounts = COLLECTIONS.map((collection) =>
     (house) => [house[collection]],
   ),
 );
-const findKeys = COLLECTIONS.map((collection) =>
+const findKeys = collections.map((collection) =>
   rememberBy(
     (house, report) => {
       for (const [key, entity] of Object.entries(house[collection]))

@@ -1,5 +1,5 @@
 import type { Problem } from '../units/result';
-import type { Collection } from './integrity';
+import type { Collection } from './collections';
 
 /** How many of each a house may hold. Ten times a large house is well below; what is above is a mistake or an attack. */
 export const MOST: Readonly<Record<Collection, number>> = {

@@ -1,7 +1,7 @@
 import type { Draft, Patch } from 'immer';
 import type { z } from 'zod';
 import type { Problem } from '../units/result';
-import { collections, type Collection } from './integrity';
+import { collections, type Collection } from './collections';
 import {
   amendmentSchema,
   boxSchema,
@@ -56,6 +56,7 @@ export interface Unsettled {
 }
 
 export interface Touched {
+  readonly parts: readonly Part[];
   readonly problems: Problem[];
   readonly unsettled: Unsettled[];
 }
@@ -140,7 +141,7 @@ export function checkTouched(house: House, patches: readonly Patch[]): Touched {
     const differs = firstDifference(value, parsed.data, path);
     if (differs !== undefined) unsettled.push({ part, settled: withoutUndefined(parsed.data), path: differs });
   }
-  return { problems, unsettled };
+  return { parts, problems, unsettled };
 }
 
 /** Writes into a draft what differs from the settled value, and leaves the rest the same objects. */
@@ -155,13 +156,26 @@ function settleInto(target: Record<string, unknown>, settled: Record<string, unk
 
 /** Writes the parts as the schema does. */
 export function settle(draft: Draft<House>, unsettled: readonly Unsettled[]): void {
-  for (const { part, settled } of unsettled) {
+  for (const { part, settled } of unsettled) writePart(draft, part, settled);
+}
+
+/** Makes parts of a draft what they are in another house; what is the same in both stays the same objects. */
+export function takeOver(draft: Draft<House>, from: House, parts: readonly Part[]): void {
+  for (const part of parts) {
     const [key, id] = part;
-    if (key === 'name') draft.name = settled as string;
-    else
-      settleInto(
-        (id === undefined ? draft[key] : draft[key as Collection][id]) as unknown as Record<string, unknown>,
-        settled as Record<string, unknown>,
-      );
+    if (id === undefined) writePart(draft, part, from[key]);
+    else if (Object.hasOwn(from[key as Collection], id)) writePart(draft, part, from[key as Collection][id]);
+    else delete (draft[key as Collection] as Record<string, unknown>)[id];
   }
+}
+
+function writePart(draft: Draft<House>, [key, id]: Part, value: unknown): void {
+  if (key === 'name') {
+    draft.name = value as string;
+    return;
+  }
+  const holder = (id === undefined ? draft : draft[key as Collection]) as unknown as Record<string, unknown>;
+  const at = id ?? key;
+  if (Object.hasOwn(holder, at)) settleInto(holder[at] as Record<string, unknown>, value as Record<string, unknown>);
+  else holder[at] = value;
 }

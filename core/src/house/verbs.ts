@@ -1,7 +1,7 @@
 import type { Draft } from 'immer';
 import { isClockwise, type Point } from './geometry';
 import { edit, type Edited } from './edit';
-import type { Collection } from './integrity';
+import type { Collection } from './collections';
 import type { Problem, Result } from '../units/result';
 import type { Box, BoxPlace, Circuit, Corner, House, Room } from './schema';
 import type { Device } from './schema-equipment';

@@ -80,8 +80,8 @@ export class OpenHouses {
   async catchUp(db: Db, id: string): Promise<OpenHouse | undefined> {
     let open = this.#kept.get(id) ?? (await this.#read(db, id));
     if (!open) return undefined;
-    for (let page: AppliedBatch[] = []; ;) {
-      page = await listBatches(db, id, open.version);
+    for (;;) {
+      const page: AppliedBatch[] = await listBatches(db, id, open.version);
       for (const batch of page) {
         const next = replay(open.house, batch);
         if (!next.ok) {

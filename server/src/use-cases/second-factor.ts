@@ -58,5 +58,8 @@ export async function secondFactorOf(
   userId: string,
 ): Promise<{ hasSecondFactor: boolean; recoveryCodesLeft: number }> {
   const found = await findCredentialsOf(db, userId);
-  return { hasSecondFactor: found?.totpSecret != null, recoveryCodesLeft: found?.recoveryHashes.length ?? 0 };
+  return {
+    hasSecondFactor: typeof found?.totpSecret === 'string',
+    recoveryCodesLeft: found?.recoveryHashes.length ?? 0,
+  };
 }

@@ -6,6 +6,7 @@ import { useView } from '../stores/view';
 import ConflictDialog from '../frame/ConflictDialog.vue';
 import HelpDialog from '../frame/HelpDialog.vue';
 import OrderRail from '../frame/OrderRail.vue';
+import SignedOutBar from '../frame/SignedOutBar.vue';
 import SidePanel from '../frame/SidePanel.vue';
 import TopBar from '../frame/TopBar.vue';
 import type { Stop } from '../stops';
@@ -87,6 +88,7 @@ watch(
     </main>
     <SidePanel class="side" :stop="stop" />
     <ConflictDialog />
+    <SignedOutBar v-if="store.syncState.kind === 'signed-out'" />
     <HelpDialog v-if="showHelp" @close="showHelp = false" />
     <v-snackbar
       :model-value="store.problem !== ''"

@@ -3,7 +3,8 @@ import type { HouseSummary } from '@winculum/contract';
 import { onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiError } from '../api';
-import MembersDialog from '../frame/MembersDialog.vue';
+import SignOutDialog from '../frame/SignOutDialog.vue';
+import { useConfirm } from '../stores/confirm';
 import { forgetCopies } from '../sync/device-store';
 import { useSession } from '../stores/session';
 
@@ -15,7 +16,9 @@ const problems = shallowRef<readonly string[]>([]);
 const name = ref('');
 const edition = ref('2023');
 const isLoading = ref(true);
-const showMembers = ref(false);
+const isSigningOut = ref(false);
+const confirm = useConfirm();
+const removing = shallowRef<HouseSummary>();
 
 function show(error: unknown): void {
   const details = error instanceof ApiError ? error.body?.problems : undefined;
@@ -34,11 +37,11 @@ async function load(): Promise<void> {
   }
 }
 
-async function add(house: Parameters<typeof api.addHouse>[0]): Promise<void> {
+async function add(work: () => Promise<HouseSummary>, stop: 'house' | 'boxes'): Promise<void> {
   problems.value = [];
   try {
-    const added = await api.addHouse(house);
-    await router.push(`/houses/${added.id}/${'file' in house ? 'boxes' : 'house'}`);
+    const added = await work();
+    await router.push(`/houses/${added.id}/${stop}`);
   } catch (error) {
     show(error);
   }
@@ -53,23 +56,23 @@ async function openFile(event: Event): Promise<void> {
     problems.value = [
       `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a house file has at most 10 MB. Choose the house file itself.`,
     ];
-  else await add({ file: await file.text() });
-}
-
-async function remove(house: HouseSummary): Promise<void> {
-  if (!window.confirm(`Delete "${house.name}" with everything in it? This cannot be undone.`)) return;
-  try {
-    await api.deleteHouse(house.id);
-    await forgetCopies(session.signedIn?.user.id ?? '', house.id);
-    await load();
-  } catch (error) {
-    show(error);
+  else {
+    const text = await file.text();
+    await add(() => api.importHouse(text), 'boxes');
   }
 }
 
-async function signOut(): Promise<void> {
-  await session.signOut();
-  await router.push('/sign-in');
+async function remove(house: HouseSummary): Promise<void> {
+  removing.value = undefined;
+  try {
+    await confirm.confirmed(async () => {
+      await api.deleteHouse(house.id);
+      await forgetCopies(session.signedIn?.user.id ?? '', house.id);
+      await load();
+    });
+  } catch (error) {
+    show(error);
+  }
 }
 
 onMounted(load);
@@ -83,8 +86,8 @@ onMounted(load);
         >{{ session.signedIn?.user.name }}, {{ session.signedIn?.firm.name }} ({{ session.signedIn?.role }})</span
       >
       <router-link to="/bench" class="plain-button">The bench</router-link>
-      <button class="plain-button" @click="showMembers = true">Members</button>
-      <button class="plain-button" @click="signOut">Sign out</button>
+      <router-link to="/account" class="plain-button">Account</router-link>
+      <button class="plain-button" @click="isSigningOut = true">Sign out</button>
     </header>
     <h1 class="small-caps">Houses</h1>
     <p v-if="!isLoading && houses.length === 0" class="empty">
@@ -98,7 +101,7 @@ onMounted(load);
           v-if="session.signedIn?.role === 'owner'"
           class="plain-button"
           :aria-label="`Delete ${house.name}`"
-          @click="remove(house)"
+          @click="removing = house"
         >
           Delete
         </button>
@@ -107,7 +110,11 @@ onMounted(load);
     <div v-if="problems.length" role="alert" class="problems">
       <p v-for="problem in problems" :key="problem" class="is-violation">{{ problem }}</p>
     </div>
-    <form v-if="session.signedIn?.role !== 'viewer'" class="row new" @submit.prevent="add({ name, edition: edition })">
+    <form
+      v-if="session.signedIn?.role !== 'viewer'"
+      class="row new"
+      @submit.prevent="add(() => api.addHouse({ name, edition }), 'house')"
+    >
       <input
         v-model="name"
         class="plain grow"
@@ -125,7 +132,16 @@ onMounted(load);
         <input class="visually-hidden" type="file" accept=".json,application/json" @change="openFile" />
       </label>
     </form>
-    <MembersDialog v-if="showMembers" @close="showMembers = false" />
+    <SignOutDialog v-if="isSigningOut" @close="isSigningOut = false" />
+    <v-dialog :model-value="removing !== undefined" max-width="460" @update:model-value="removing = undefined">
+      <v-card v-if="removing" class="pa-5" :title="`Delete ${removing.name}`">
+        <p class="mb-4">It can be brought back for 30 days, under Account, Firm.</p>
+        <div class="row">
+          <v-btn color="error" variant="flat" @click="remove(removing)">Delete</v-btn>
+          <v-btn @click="removing = undefined">Cancel</v-btn>
+        </div>
+      </v-card>
+    </v-dialog>
   </main>
 </template>
 

@@ -10,7 +10,7 @@ import {
   type Result,
   applyEdit,
 } from '@winculum/core';
-import type { AppliedBatch } from '@winculum/contract';
+import type { AppliedBatch, StreamHello } from '@winculum/contract';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { api, ApiError } from '../api';
@@ -22,11 +22,21 @@ import { useSession } from './session';
 // interface begins, since the core is not needed before a house is opened.
 leaveHousesUnfrozen();
 
+const FIRST_TRY_MS = 2_000;
+const LONGEST_TRY_MS = 30_000;
+
 function asFailure(error: unknown): SendFailure {
   if (!(error instanceof ApiError)) throw error;
-  if (error.status === 401 || error.body?.code === 'csrf') return { kind: 'signed-out' };
+  if (error.status === 401 || error.body?.code === 'csrf' || error.body?.code?.startsWith('must-'))
+    return { kind: 'signed-out' };
   if (error.status === 0 || error.status >= 500 || error.status === 429) return { kind: 'unreachable' };
-  return { kind: 'refused', reason: error.message, theirs: error.body?.theirs ?? [] };
+  const code = error.body?.code;
+  return {
+    kind: 'refused',
+    reason: error.message,
+    theirs: error.body?.theirs ?? [],
+    ...(code === 'restored' || code === 'history-gone' ? { cause: code } : {}),
+  };
 }
 
 /** The open house: the document, what the code says of it, its edits with undo, and its sync. */
@@ -48,13 +58,48 @@ export const useHouse = defineStore('house', () => {
   const check = computed<HouseCheck | null>(() => (house.value ? markRaw(checkHouse(house.value)) : null));
   const canEdit = computed(() => session.signedIn?.role !== 'viewer');
 
+  /** How long until a stream that was refused is asked for again; longer each time. */
+  let nextTryMs = FIRST_TRY_MS;
+  let nextTry: ReturnType<typeof setTimeout> | undefined;
+
   function connect(houseId: string): void {
+    clearTimeout(nextTry);
     events?.close();
-    events = new EventSource(`/api/houses/${houseId}/events?after=${sync?.version ?? 0}`);
-    events.addEventListener('batch', (event) =>
+    const stream = new EventSource(`/api/houses/${houseId}/events?after=${sync?.version ?? 0}`);
+    events = stream;
+    stream.addEventListener('hello', (event) => {
+      nextTryMs = FIRST_TRY_MS;
+      sync?.meet(JSON.parse((event as MessageEvent<string>).data) as StreamHello);
+      flush();
+    });
+    stream.addEventListener('batch', (event) =>
       sync?.hear(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch),
     );
-    events.addEventListener('open', () => flush());
+    // The browser asks again by itself after a lost connection, but not after an answer that was no stream.
+    stream.addEventListener('error', () => {
+      if (stream.readyState === EventSource.CLOSED && events === stream) connectLater(houseId);
+    });
+  }
+
+  function connectLater(houseId: string): void {
+    nextTry = setTimeout(() => void connectAgain(houseId), nextTryMs);
+    nextTryMs = Math.min(LONGEST_TRY_MS, nextTryMs * 2);
+  }
+
+  /** Asks for the stream again, once it is known that somebody is signed in. */
+  async function connectAgain(houseId: string): Promise<void> {
+    const mine = turn;
+    const isSignedIn = await session.refresh().catch(() => undefined);
+    if (mine !== turn) return;
+    if (isSignedIn === false) sync?.signedOut();
+    else connect(houseId);
+  }
+
+  /** Goes on after the person has signed in again: what waited is sent. */
+  function goOn(): void {
+    if (!id.value) return;
+    connect(id.value);
+    flush();
   }
 
   const linkTo = (houseId: string): Pick<SyncDependencies, 'send' | 'newBatchId' | 'later'> => ({
@@ -64,11 +109,8 @@ export const useHouse = defineStore('house', () => {
       } catch (error) {
         const failure = asFailure(error);
         // A new token is all that is missing when the server was restarted or the session renewed.
-        if (failure.kind === 'signed-out') await session.refresh().catch(() => undefined);
-        return {
-          ok: false,
-          failure: failure.kind === 'signed-out' && session.signedIn ? { kind: 'unreachable' } : failure,
-        };
+        const isBack = failure.kind === 'signed-out' && (await session.refresh().catch(() => false));
+        return { ok: false, failure: isBack && !session.signedIn?.mustDo ? { kind: 'unreachable' } : failure };
       }
     },
     newBatchId: () => crypto.randomUUID(),
@@ -90,7 +132,7 @@ export const useHouse = defineStore('house', () => {
         const state = await api.loadHouse(houseId);
         const read = validateHouse(state.house);
         if (!read.ok) throw new Error(read.problems[0]?.message);
-        start = { version: state.version, house: read.value, pending: [], sending: null };
+        start = { version: state.version, house: read.value, pending: [], sending: null, epoch: state.epoch };
       } catch (error) {
         if (!copies?.last || !(error instanceof ApiError) || error.status !== 0) throw error;
         start = copies.last;
@@ -109,6 +151,9 @@ export const useHouse = defineStore('house', () => {
           house.value = markRaw(next);
           syncState.value = state;
           if (state.kind === 'saved') sendLeft();
+          // Nothing of this window's is at stake: it simply reads the house anew.
+          if (state.kind === 'conflict' && state.cause === 'history-gone' && state.mine.length === 0)
+            void resolveConflict('theirs');
         },
       },
       start,
@@ -147,6 +192,7 @@ export const useHouse = defineStore('house', () => {
   function close(): void {
     turn++;
     window.removeEventListener('online', flush);
+    clearTimeout(nextTry);
     events?.close();
     [sync, ...leftBehind].forEach((one) => one?.stop());
     [sync, events, leftBehind] = [undefined, undefined, []];
@@ -199,7 +245,7 @@ export const useHouse = defineStore('house', () => {
     const state = await api.loadHouse(id.value);
     const read = validateHouse(state.house);
     if (!read.ok || !sync) return;
-    if (!sync.resolve(choice, { version: state.version, house: read.value }))
+    if (!sync.resolve(choice, { version: state.version, house: read.value, epoch: state.epoch }))
       problem.value = 'Your change no longer fits the house. Take theirs and make it again.';
     else if (choice === 'theirs') undoStack.value = [];
     connect(id.value);
@@ -219,6 +265,7 @@ export const useHouse = defineStore('house', () => {
     close,
     apply,
     flush,
+    goOn,
     resolveConflict,
     undo: () => travel(undoStack, redoStack, 'Undo'),
     redo: () => travel(redoStack, undoStack, 'Redo'),

@@ -1,26 +1,35 @@
-import type { SignedIn } from '@winculum/contract';
+import type { SessionState, SignedIn } from '@winculum/contract';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { api, ApiError } from '../api';
 
 const REMEMBERED = 'winculum-last-session';
 
-/** Who is signed in. Without a connection the last known person may go on working; the server decides at the next sending. */
+/**
+ * Who is signed in. Without a connection, or after the session has ended, the last known person may go on working; the
+ * server decides at the next sending.
+ */
 export const useSession = defineStore('session', () => {
   const signedIn = ref<SignedIn | null>(null);
   const isKnown = ref(false);
+  /** The server knows the session no longer: what is done waits on this device. */
+  const hasEnded = ref(false);
+  /** Links are sent by e-mail; otherwise whoever runs the server hands them over. */
+  const sendsMail = ref(false);
 
-  function remember(next: SignedIn | null): void {
-    signedIn.value = next;
+  function remember(state: SessionState): SignedIn | null {
+    sendsMail.value = state.sendsMail;
+    signedIn.value = state.signedIn;
     isKnown.value = true;
-    if (next) localStorage.setItem(REMEMBERED, JSON.stringify(next));
-    else localStorage.removeItem(REMEMBERED);
+    hasEnded.value = false;
+    if (state.signedIn) localStorage.setItem(REMEMBERED, JSON.stringify(state.signedIn));
+    return state.signedIn;
   }
 
   async function load(): Promise<void> {
     if (isKnown.value) return;
     try {
-      remember((await api.session()).signedIn);
+      remember(await api.session());
     } catch (error) {
       const last = localStorage.getItem(REMEMBERED);
       if (error instanceof ApiError && last) signedIn.value = JSON.parse(last) as SignedIn;
@@ -28,18 +37,26 @@ export const useSession = defineStore('session', () => {
     }
   }
 
+  /** A fresh token and identity; a session that has ended takes nobody's work away. */
+  async function refresh(): Promise<boolean> {
+    const state = await api.session();
+    if (state.signedIn) remember(state);
+    else hasEnded.value = true;
+    return state.signedIn !== null;
+  }
+
   return {
     signedIn,
     isKnown,
+    hasEnded,
+    sendsMail,
     load,
-    signIn: async (email: string, password: string) => remember((await api.signIn(email, password)).signedIn),
-    createAccount: async (account: Parameters<typeof api.createAccount>[0]) =>
-      remember((await api.createAccount(account)).signedIn),
+    refresh,
+    remember,
     signOut: async () => {
       await api.signOut();
-      remember(null);
+      localStorage.removeItem(REMEMBERED);
+      signedIn.value = null;
     },
-    /** A fresh token and identity, for instance after the server was away. */
-    refresh: async () => remember((await api.session()).signedIn),
   };
 });

@@ -103,7 +103,7 @@ export async function openCopies(userId: string, houseId: string): Promise<Copie
     mine: mine?.stored,
     write: (stored) => write(place, stored),
     left: left.map(({ key, stored }) => ({ stored, write: (next) => write(key, next), forget: () => forget(key) })),
-    last: newest && { version: newest.version, house: newest.house, pending: [], sending: null },
+    last: newest && { ...newest, pending: [], sending: null },
   };
 }
 
@@ -124,4 +124,17 @@ const forget = async (key: string): Promise<void> => (await open()).delete('hous
 /** Forgets every copy of a house that is no more. */
 export async function forgetCopies(userId: string, houseId: string): Promise<void> {
   await (await open()).delete('houses', copiesOf(userId, houseId));
+}
+
+const copiesOfAll = (userId: string) => IDBKeyRange.bound(`${userId}/`, `${userId}/\uffff`);
+
+/** How many edits of a person wait on this device, in however many houses. */
+export async function countWaiting(userId: string): Promise<number> {
+  const all = (await (await open()).getAll('houses', copiesOfAll(userId))) as Stored[];
+  return all.reduce((sum, one) => sum + one.pending.length, 0);
+}
+
+/** Forgets every house of a person on this device, and what waits in it. */
+export async function forgetAllCopies(userId: string): Promise<void> {
+  await (await open()).delete('houses', copiesOfAll(userId));
 }

@@ -1,5 +1,5 @@
-import { applyEdit, editsOverlap, type Edit, type House, type Patch } from '@winculum/core';
-import type { AppliedBatch, Batch, BatchAnswer, SentEdit } from '@winculum/contract';
+import { applyEdit, editsOverlap, remakeEdit, type Edit, type House, type Patch, type Result } from '@winculum/core';
+import type { AppliedBatch, Batch, BatchAnswer, SentEdit, StreamHello } from '@winculum/contract';
 
 /** What is kept on the device for a house: what the server has confirmed, and what it has not. */
 export interface Stored {
@@ -9,7 +9,19 @@ export interface Stored {
   readonly pending: readonly Edit[];
   /** The batch on its way: its id, and how many of the pending edits it holds. */
   readonly sending: { readonly id: string; readonly count: number } | null;
+  /** The life of the server's database that the version is of; a restore begins another. */
+  readonly epoch?: string;
 }
+
+/** The house as the server has it. */
+export interface OnServer {
+  readonly version: number;
+  readonly house: House;
+  readonly epoch?: string;
+}
+
+/** Why a person has to choose: another changed the same places, the server was put back, or too much happened meanwhile. */
+export type ConflictCause = 'clash' | 'restored' | 'history-gone';
 
 export type SyncState =
   | { readonly kind: 'saved' }
@@ -21,13 +33,19 @@ export type SyncState =
       readonly mine: readonly Edit[];
       readonly theirs: readonly AppliedBatch[];
       readonly reason: string;
+      readonly cause: ConflictCause;
     };
 
 /** How a sending failed. */
 export type SendFailure =
   | { readonly kind: 'unreachable' }
   | { readonly kind: 'signed-out' }
-  | { readonly kind: 'refused'; readonly reason: string; readonly theirs: readonly AppliedBatch[] };
+  | {
+      readonly kind: 'refused';
+      readonly reason: string;
+      readonly theirs: readonly AppliedBatch[];
+      readonly cause?: ConflictCause;
+    };
 
 export interface SyncDependencies {
   readonly send: (batch: Batch) => Promise<{ ok: true; answer: BatchAnswer } | { ok: false; failure: SendFailure }>;
@@ -40,6 +58,9 @@ export interface SyncDependencies {
 
 const FIRST_RETRY_MS = 1_000;
 const LONGEST_RETRY_MS = 15_000;
+const MOST_EDITS = 200;
+/** Characters of one batch: well within what the server takes at once. */
+const MOST_CHARACTERS = 700_000;
 
 const patchesOf = (edits: readonly { readonly patches: readonly unknown[] }[]): Patch[] =>
   edits.flatMap((one) => one.patches) as Patch[];
@@ -48,6 +69,38 @@ const toSent = (edit: Edit): SentEdit => ({
   patches: edit.patches.map((patch) => ({ ...patch, path: [...patch.path] })),
 });
 
+/** How many of the waiting edits go together: what the server takes at once, and one at least. */
+function countForOne(pending: readonly Edit[]): number {
+  let characters = 0;
+  for (const [i, edit] of pending.slice(0, MOST_EDITS).entries()) {
+    characters += JSON.stringify(edit.patches).length;
+    if (characters > MOST_CHARACTERS) return Math.max(1, i);
+  }
+  return Math.min(pending.length, MOST_EDITS);
+}
+
+/** The house after what somebody else did. What an older program left out of it is written as it is today. */
+function follow(house: House, batches: readonly Pick<AppliedBatch, 'edits'>[]): Result<House> {
+  const patches = patchesOf(batches.flatMap((batch) => batch.edits));
+  const next = applyEdit(house, patches);
+  if (next.ok) return next;
+  const remade = remakeEdit(house, { label: 'Theirs', patches });
+  return remade.ok ? { ok: true, value: remade.value.house } : next;
+}
+
+/** Waiting edits made once more, so that what an older program left out of them is written too; as they are where that fails. */
+function remakeAll(house: House, pending: readonly Edit[]): Edit[] {
+  const remade: Edit[] = [];
+  let now = house;
+  for (const one of pending) {
+    const next = remakeEdit(now, one);
+    if (!next.ok) return [...pending];
+    remade.push(next.value.edit);
+    now = next.value.house;
+  }
+  return remade;
+}
+
 /**
  * Keeps one open house in step with the server. Edits apply at once, wait on the device until the server has them, and are
  * sent in batches on the version that they were made on. Knows nothing of Vue, fetch or IndexedDB.
@@ -55,6 +108,7 @@ const toSent = (edit: Edit): SentEdit => ({
 export class HouseSync {
   #confirmed: House;
   #version: number;
+  #epoch: string | undefined;
   #pending: Edit[];
   #sending: Stored['sending'];
   #house: House;
@@ -72,10 +126,12 @@ export class HouseSync {
   ) {
     this.#confirmed = stored.house;
     this.#version = stored.version;
-    this.#pending = [...stored.pending];
+    this.#epoch = stored.epoch;
+    // A batch that was on its way stays as it was sent.
+    this.#pending = stored.sending ? [...stored.pending] : remakeAll(stored.house, stored.pending);
     this.#sending = stored.sending;
     if (stored.pending.length > 0) this.#state = { kind: 'saving', waiting: stored.pending.length };
-    const rebuilt = applyEdit(stored.house, patchesOf(stored.pending));
+    const rebuilt = follow(stored.house, [{ edits: this.#pending.map(toSent) }]);
     this.#house = rebuilt.ok ? rebuilt.value : stored.house;
     if (!rebuilt.ok) this.#conflict([], rebuilt.problems[0]!.message);
   }
@@ -108,7 +164,7 @@ export class HouseSync {
     this.#inFlight = true;
     this.#callOff?.();
     // A batch that was on its way before keeps its id: the server applies it once, however often it comes.
-    const sending = (this.#sending ??= { id: this.use.newBatchId(), count: Math.min(this.#pending.length, 200) });
+    const sending = (this.#sending ??= { id: this.use.newBatchId(), count: countForOne(this.#pending) });
     await this.#store();
     // After a reload the batch of before may be announced as applied, or a conflict found, while it is being stored.
     if (this.#sending !== sending || this.#isInConflict()) {
@@ -117,7 +173,8 @@ export class HouseSync {
     }
     const { id, count } = sending;
     const edits = this.#pending.slice(0, count);
-    const result = await this.use.send({ id, base: this.#version, edits: edits.map(toSent) });
+    const epoch = this.#epoch === undefined ? {} : { epoch: this.#epoch };
+    const result = await this.use.send({ id, base: this.#version, ...epoch, edits: edits.map(toSent) });
     this.#inFlight = false;
     if (this.#stopped) return;
     if (result.ok) this.#acknowledge(id, edits, result.answer);
@@ -135,7 +192,7 @@ export class HouseSync {
     // The announcement of this very batch may have come first.
     if (this.#sending?.id === id) {
       const missed = answer.missed.filter((batch) => batch.version > this.#version);
-      const withMissed = applyEdit(this.#confirmed, patchesOf(missed.flatMap((batch) => batch.edits)));
+      const withMissed = follow(this.#confirmed, missed);
       const withMine = withMissed.ok ? applyEdit(withMissed.value, patchesOf(edits)) : withMissed;
       if (!withMine.ok) return this.#conflict(answer.missed, withMine.problems[0]!.message);
       this.#confirm(withMine.value, answer.version, edits.length, missed.length > 0);
@@ -168,7 +225,7 @@ export class HouseSync {
 
   #failed(failure: SendFailure): void {
     const waiting = this.#pending.length;
-    if (failure.kind === 'refused') return this.#conflict(failure.theirs, failure.reason);
+    if (failure.kind === 'refused') return this.#conflict(failure.theirs, failure.reason, failure.cause);
     this.#changed({ kind: failure.kind === 'signed-out' ? 'signed-out' : 'offline', waiting });
     if (failure.kind === 'unreachable') {
       this.#callOff = this.use.later(this.#retryMs, () => void this.flush());
@@ -176,8 +233,32 @@ export class HouseSync {
     }
   }
 
-  #conflict(theirs: readonly AppliedBatch[], reason: string): void {
-    this.#changed({ kind: 'conflict', mine: [...this.#pending], theirs, reason });
+  #conflict(theirs: readonly AppliedBatch[], reason: string, cause: ConflictCause = 'clash'): void {
+    this.#changed({ kind: 'conflict', mine: [...this.#pending], theirs, reason, cause });
+  }
+
+  /** Hears where the server stands, whenever the connection comes back; the edits that wait are kept whatever it says. */
+  meet({ epoch, version, oldest, restoredAt }: StreamHello): void {
+    if (this.#isInConflict()) return;
+    if (this.#epoch !== undefined && this.#epoch !== epoch) {
+      const day = restoredAt ? ` on ${new Date(restoredAt).toLocaleString()}` : '';
+      this.#conflict(
+        [],
+        `The server was restored from a backup${day}. This house is at version ${version} there; this window shows version ${this.#version}.`,
+        'restored',
+      );
+    } else if (this.#version < oldest)
+      this.#conflict(
+        [],
+        `So much has changed since this window read the house that the steps between are no longer kept (version ${this.#version} here, ${version} on the server).`,
+        'history-gone',
+      );
+    else this.#epoch = epoch;
+  }
+
+  /** Says that nobody is signed in any more; edits go on and wait. */
+  signedOut(): void {
+    if (!this.#isInConflict()) this.#changed({ kind: 'signed-out', waiting: this.#pending.length });
   }
 
   /** Hears of a batch that the server has applied, from this window or another. */
@@ -203,7 +284,7 @@ export class HouseSync {
     }
     // While a batch is on its way the server decides, and its answer brings what was missed.
     if (this.#state.kind === 'conflict' || this.#sending !== null) return false;
-    const next = applyEdit(this.#confirmed, patchesOf(batch.edits));
+    const next = follow(this.#confirmed, [batch]);
     if (!next.ok) return false;
     if (this.#pending.length > 0 && editsOverlap(patchesOf(this.#pending), patchesOf(batch.edits))) {
       this.#conflict([batch], 'Somebody else changed the same places.');
@@ -216,11 +297,13 @@ export class HouseSync {
   }
 
   /** Ends a conflict: keep mine on top of theirs where that still fits, or give mine up. */
-  resolve(choice: 'mine' | 'theirs', server: { readonly version: number; readonly house: House }): boolean {
+  resolve(choice: 'mine' | 'theirs', server: OnServer): boolean {
     const mine = choice === 'mine' ? applyEdit(server.house, patchesOf(this.#pending)) : undefined;
     if (mine && !mine.ok) return false;
     this.#confirmed = server.house;
     this.#version = server.version;
+    if (server.epoch !== undefined) this.#epoch = server.epoch;
+    this.#heard.clear();
     this.#sending = null;
     if (choice === 'theirs') this.#pending = [];
     this.#state = { kind: 'saved' };
@@ -235,6 +318,7 @@ export class HouseSync {
       house: this.#confirmed,
       pending: this.#pending,
       sending: this.#sending,
+      ...(this.#epoch === undefined ? {} : { epoch: this.#epoch }),
     });
   }
 

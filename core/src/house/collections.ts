@@ -1,0 +1,16 @@
+/** The collections of entities that a house has, by id. */
+export const collections = [
+  'levels',
+  'rooms',
+  'openings',
+  'features',
+  'boxes',
+  'loads',
+  'circuits',
+  'switchGroups',
+  'cables',
+  'panels',
+  'amendments',
+  'log',
+] as const;
+export type Collection = (typeof collections)[number];
