@@ -154,7 +154,7 @@ export async function measureServer(): Promise<Figure[]> {
   try {
     const session = await signIn(server.url);
     const api = new Connection(server.url, session);
-    const { id } = await api.post('/houses', { file: JSON.stringify(demo) });
+    const { id } = await api.post('/houses/file', demo);
     const edits = moves(demo);
     for (let n = 0; n < WARM; n++)
       await api.post(`/houses/${id}/edits`, { id: randomUUID(), base: n, edits: [edits[n]] });
@@ -173,7 +173,7 @@ export async function measureServer(): Promise<Figure[]> {
     }
     await client.end();
     for (let n = 0; n < 20; n++) {
-      const house = await api.post('/houses', { file: JSON.stringify(demo) });
+      const house = await api.post('/houses/file', demo);
       await api.post(`/houses/${house.id}/edits`, { id: randomUUID(), base: 0, edits: [edits[0]] });
     }
     api.end();

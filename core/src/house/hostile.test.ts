@@ -72,6 +72,11 @@ describe('patches of somebody who means harm', () => {
     expect(refusal([patch])).toContain(said);
   });
 
+  it('replaced as a whole, a collection is refused whatever else is touched', () => {
+    const move: Patch = { op: 'replace', path: ['boxes', box.id, 'gangs'], value: 2 };
+    expect(refusal([move, { op: 'add', path: ['boxes'], value: null }])).toBe('path boxes');
+  });
+
   it('takes no longer for being many', () => {
     const patches = Array.from({ length: 20_000 }, (_, i): Patch => ({
       op: 'replace',

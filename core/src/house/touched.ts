@@ -126,6 +126,8 @@ const withoutUndefined = (value: unknown): unknown => {
 /** Every part that the patches touched, by the schema. */
 export function checkTouched(house: House, patches: readonly Patch[]): Touched {
   const { parts, problems } = partsOf(patches);
+  // What stands where a collection was is looked at by nobody.
+  if (problems.length > 0) return { parts: [], problems, unsettled: [] };
   const unsettled: Unsettled[] = [];
   for (const part of parts) {
     const [key, id] = part;

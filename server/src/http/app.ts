@@ -45,6 +45,7 @@ export interface AppOptions {
   readonly sleep?: Sleep;
   readonly checkBudgetMs?: number;
   readonly accountsAnHour?: number;
+  readonly snapshotEvery?: number;
 }
 
 export interface Application {
@@ -167,7 +168,7 @@ function createContext(options: AppOptions): Context {
   const { database, log, linksTo = '', smtpUrl, mailFrom } = options;
   const { db } = database;
   const checker = new HouseChecker(options.checkBudgetMs);
-  const open = new OpenHouses(checker, log);
+  const open = new OpenHouses(checker, log, options.snapshotEvery);
   const announcements = new Announcements(db, database.pool, log);
   announcements.forgetHouse = (id) => open.drop(id);
   const mail = createMail({ db, log, publicUrl: linksTo.replace(/\/$/, ''), smtpUrl, from: mailFrom });

@@ -52,6 +52,7 @@ export async function startApp(
     version: 'test',
     linksTo: 'http://127.0.0.1',
     accountsAnHour: 1_000,
+    snapshotEvery: 50,
     sleep: async (ms) => void waits.push(ms),
     ...options,
   });

@@ -59,8 +59,10 @@ export async function loadHouse(
   id: string,
 ): Promise<{ head: NonNullable<Awaited<ReturnType<typeof findHead>>>; state: OpenHouse }> {
   const head = await findHead(db, member.firm.id, id);
-  const state = head && (await open.catchUp(db, id));
-  if (!head || !state) throw notFound('house');
+  if (!head) throw notFound('house');
+  const kept = open.peek(id);
+  const state = kept && kept.version >= head.version ? kept : await open.catchUp(db, id);
+  if (!state) throw notFound('house');
   return { head, state };
 }
 

@@ -13,7 +13,8 @@ export interface OpenHouse {
   readonly version: number;
 }
 
-const SNAPSHOT_EVERY = 50;
+/** Batches between two snapshots: an opened house replays at most so many. */
+const SNAPSHOT_EVERY = 200;
 /** Houses kept in memory a process; the least recently used goes first. */
 const KEPT = 24;
 /** Writers that may wait for one house in one process. */
@@ -47,6 +48,7 @@ export class OpenHouses {
   constructor(
     private readonly checker: HouseChecker,
     private readonly log: Logger,
+    private readonly snapshotEvery = SNAPSHOT_EVERY,
   ) {}
 
   /** What is known of a house without asking the database. */
@@ -131,7 +133,7 @@ export class OpenHouses {
 
   /** Now and then, after an edit, the house is checked whole, apart from whoever waits, and stored if it is sound. */
   async snapshot(db: Db, id: string, open: OpenHouse): Promise<void> {
-    if (open.version % SNAPSHOT_EVERY !== 0) return;
+    if (open.version % this.snapshotEvery !== 0) return;
     const checked = await this.checker.check(this.textOf(open));
     if (checked.ok) await storeSnapshot(db, id, open.version, checked.text);
     else this.log.error({ house: id, version: open.version, problem: checked.problems[0] }, 'no snapshot: not sound');

@@ -4,8 +4,10 @@ import type { AppliedBatch, Batch } from '@winculum/contract';
 import {
   applyEdit,
   changeEntity,
+  edit,
   editsOverlap,
   moveBox,
+  type Edit,
   type Edited,
   type House,
   type Patch,
@@ -219,6 +221,78 @@ describe('HouseSync', () => {
       expect(alongOf(server.house, 0)).toBe(choice === 'mine' ? 30 : 20);
       expect(alongOf(ben.sync.house, 0)).toBe(choice === 'mine' ? 30 : 20);
     }
+  });
+
+  it('told of another life of the database, keeps what waits and asks; what is kept goes on with the new one', async () => {
+    const server = new Server();
+    server.connection = 'down';
+    const { sync, seen, edit } = client(server, { version: 7, house: demo, pending: [], sending: null, epoch: 'old' });
+    edit(0, 20);
+    await settled();
+    sync.meet({ epoch: 'new', version: 3, oldest: 0, restoredAt: '2026-11-29T08:00:00Z' });
+    if (seen.state.kind !== 'conflict') throw new Error('a choice was due');
+    expect([seen.state.cause, seen.state.mine.length]).toEqual(['restored', 1]);
+    expect(seen.state.reason).toMatch(/restored from a backup.*version 3 there; this window shows version 7/);
+    // What is edited meanwhile waits too, and a second hello does not undo the question.
+    edit(1, 30);
+    sync.meet({ epoch: 'new', version: 3, oldest: 0, restoredAt: null });
+    await settled();
+    expect([seen.state.kind, seen.stored!.pending.length]).toEqual(['conflict', 2]);
+    server.connection = 'up';
+    server.batches = [1, 2, 3].map((version) => ({ version, batchId: `x${version}`, author: '', at: '', edits: [] }));
+    expect(sync.resolve('mine', { version: 3, house: demo, epoch: 'new' })).toBe(true);
+    await settled();
+    await settled();
+    expect([seen.state.kind, alongOf(server.house, 0), alongOf(server.house, 1)]).toEqual(['saved', 20, 30]);
+    expect([seen.stored!.epoch, seen.stored!.pending.length]).toEqual(['new', 0]);
+  });
+
+  it('older than what the server keeps, asks, and loses nothing', async () => {
+    const server = new Server();
+    const { sync, seen } = client(server, { version: 7, house: demo, pending: [], sending: null, epoch: 'one' });
+    sync.meet({ epoch: 'one', version: 900, oldest: 500, restoredAt: null });
+    expect(seen.state).toMatchObject({ kind: 'conflict', cause: 'history-gone', mine: [] });
+    expect(sync.resolve('theirs', { version: 900, house: demo, epoch: 'one' })).toBe(true);
+    expect([seen.state.kind, sync.version]).toEqual(['saved', 900]);
+  });
+
+  it('sends no more at once than the server takes', async () => {
+    const server = new Server();
+    const counts: number[] = [];
+    const { send } = server;
+    server.send = async (batch) => (counts.push(batch.edits.length), send(batch));
+    server.connection = 'down';
+    const { sync, seen } = client(server);
+    for (let n = 0; n < 5; n++) {
+      const id = `l${n}`;
+      const note = (i: number) => ({ id: `${id}-${i}`, date: '2026-11-01', who: 'Ann', text: 'x'.repeat(2000) });
+      const entries = Object.fromEntries(Array.from({ length: 150 }, (_, i) => [`${id}-${i}`, note(i)]));
+      const edited = must(edit(sync.house, 'Log', (draft) => void Object.assign(draft.log, entries)));
+      sync.push(edited.house, edited.edit);
+    }
+    await settled();
+    counts.length = 0;
+    server.connection = 'up';
+    for (let round = 0; round < 4; round++) {
+      await sync.flush();
+      await settled();
+    }
+    expect(seen.state.kind).toBe('saved');
+    // Some 310 kB each, of which two fit.
+    expect(counts).toEqual([2, 2, 1]);
+  });
+
+  it('writes what an older program left out of an edit that waits', async () => {
+    const server = new Server();
+    const raw: Edit = {
+      label: 'Log',
+      patches: [{ op: 'add', path: ['log', 'l1'], value: { id: 'l1', date: '2026-11-01', who: ' Ann ', text: 'x' } }],
+      inverse: [{ op: 'remove', path: ['log', 'l1'] }],
+    };
+    const { sync, seen } = client(server, { version: 0, house: demo, pending: [raw], sending: null });
+    await sync.flush();
+    await settled();
+    expect([seen.state.kind, server.house.log['l1']?.who]).toEqual(['saved', 'Ann']);
   });
 
   it('comes to the same house as the server, whatever the connection does', async () => {
