@@ -14,21 +14,11 @@ import {
   type Edition,
   type House,
 } from '../index';
-import { must } from '../test/demo-house';
+import { byTheTool } from '../test/by-the-tool';
 import { ranchHouse } from '../test/ranch-house';
 
-/** From a drawing to a wired house by the tool alone, as somebody would who takes every proposal. */
-function byTheTool(edition: Edition): House {
-  let n = 0;
-  const newId = (prefix: string) => `${prefix}-n${++n}`;
-  let house = must(connectAppliances(ranchHouse(edition), newId)).house;
-  const plan = planBoxes(house, Object.keys(house.rooms), newId);
-  house = must(acceptPlan(house, plan, new Set(plan.boxes.map((one) => one.box.id)))).house;
-  return must(acceptCircuitPlan(house, must(planCircuits(house, newId)), house)).house;
-}
-
 describe.each(EDITIONS)('a house that nobody tuned, by the tool alone, under NEC %s', (edition) => {
-  const house = byTheTool(edition);
+  const house = byTheTool(ranchHouse(edition));
   const { findings } = checkHouse(house);
 
   it('has no violation, no open question, and of cautions only voltage drop', () => {
