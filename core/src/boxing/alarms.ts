@@ -1,7 +1,6 @@
 import { distance, innerPoint, isInside, nearestOnSegment, type Point } from '../house/geometry';
 import { distanceToFeature } from '../plan/points';
-import { openingBreak } from '../plan/wall-spaces';
-import { roomBehind, viewRoom, type RoomView } from '../plan/room-view';
+import { viewRoom, type RoomView } from '../plan/room-view';
 import { checkHouse, limitInForce } from '../code/check-house';
 import { coAlarms } from '../code/rules/co-alarms';
 import { hasAlarm } from '../code/alarm-places';
@@ -20,9 +19,9 @@ function alarmPoint(boxing: Boxing, view: RoomView): Point {
   const others = ceilingBoxes(view);
   const fromBath = limitInForce(boxing.house, 'alarm-clearance', 'bathDoorIn');
   const fromCooking = limitInForce(boxing.house, 'alarm-clearance', 'cookingIn');
-  const baths = view.openings
-    .filter((seen) => openingBreak(seen) && roomBehind(boxing.house, view.room.id, seen)?.kind === 'bathroom')
-    .map((seen) => jambPoints(view, seen));
+  const baths = view.ways
+    .filter(({ behind }) => behind !== undefined && boxing.house.rooms[behind]!.kind === 'bathroom')
+    .map((way) => jambPoints(view, way));
   const cooking = Object.values(boxing.house.features).filter(
     (one) =>
       (one.kind === 'range' || one.kind === 'cooktop') && boxing.house.rooms[one.room]!.level === view.room.level,

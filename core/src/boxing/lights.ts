@@ -3,7 +3,7 @@ import type { RoomKind } from '../house/schema';
 import { lightOf } from '../control/room-light';
 import { indexOutlets } from '../circuits/outlets';
 import { distanceToFeature } from '../plan/points';
-import { roomBehind, wallOf, type RoomView, type SeenOpening } from '../plan/room-view';
+import { wallOf, type RoomView, type Way } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
 import { OUTDOOR_KINDS } from '../place/outdoors';
 import type { Boxing } from './plan';
@@ -68,10 +68,10 @@ const ENTRANCES = new Set(['door', 'slider', 'pocket', 'barn', 'cased']);
 
 /** The openings of a room that lead outdoors, with the outdoor room where one is drawn. */
 export const waysOut = (boxing: Boxing, room: string) =>
-  boxing.view(room).openings.flatMap((seen) => {
-    if (!ENTRANCES.has(seen.opening.kind) || OUTDOOR_KINDS.has(boxing.house.rooms[room]!.kind)) return [];
-    const behind = roomBehind(boxing.house, room, seen);
-    return !behind || OUTDOOR_KINDS.has(behind.kind) ? [{ seen, outside: behind }] : [];
+  boxing.view(room).ways.flatMap((way) => {
+    if (!ENTRANCES.has(way.kind) || OUTDOOR_KINDS.has(boxing.house.rooms[room]!.kind)) return [];
+    const behind = way.behind === undefined ? undefined : boxing.house.rooms[way.behind]!;
+    return !behind || OUTDOOR_KINDS.has(behind.kind) ? [{ way, outside: behind }] : [];
   });
 
 /** A light outside every outdoor entrance, on the wall at the latch side, or under the roof where no wall is drawn. */
@@ -86,7 +86,7 @@ export function boxOutdoorLights(boxing: Boxing, room: string): void {
     }
     if (!needsLight(boxing, outside.id)) continue;
     const view = boxing.view(outside.id);
-    const door = view.openings.find((one) => roomBehind(boxing.house, outside.id, one)?.id === room);
+    const door = view.ways.find((one) => one.behind === room)?.seen;
     const because = { reason: `outside the door of ${boxing.house.rooms[room]!.name}`, section: '210.70(A)(2)' };
     const device = boxing.device('luminaire', { style: 'wall', marked: 'wet' });
     const jambs = door ? jambPoints(view, door) : [];
@@ -102,7 +102,10 @@ export function boxOutdoorLights(boxing: Boxing, room: string): void {
   }
 }
 
-export function jambPoints(view: RoomView, seen: SeenOpening): Point[] {
-  const wall = wallOf(view, seen.wall);
-  return [pointOnWall(wall, seen.alongIn), pointOnWall(wall, seen.alongIn + seen.widthIn)];
+export function jambPoints(
+  view: RoomView,
+  { wall: id, alongIn, widthIn }: Pick<Way, 'wall' | 'alongIn' | 'widthIn'>,
+): Point[] {
+  const wall = wallOf(view, id);
+  return [pointOnWall(wall, alongIn), pointOnWall(wall, alongIn + widthIn)];
 }

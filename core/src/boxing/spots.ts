@@ -1,7 +1,7 @@
 import { distance, type Point } from '../house/geometry';
 import type { BoxPlace, House } from '../house/schema';
 import { isTakenFromBehind } from '../place/bodies-behind';
-import { openingBreak } from '../plan/wall-spaces';
+import { openingBreak } from '../plan/opening-break';
 import { placeOf } from '../plan/points';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { halfBoxWidthIn } from '../plan/framing-sizes';

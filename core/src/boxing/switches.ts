@@ -1,9 +1,8 @@
-import { distance, polygonsOverlap } from '../house/geometry';
+import { distance, polygonsOverlap, type Point } from '../house/geometry';
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { lightOf } from '../control/room-light';
 import { latchAlongIn } from '../plan/latch';
-import { openingBreak } from '../plan/wall-spaces';
-import { roomBehind, wallOf, type RoomView, type SeenOpening } from '../plan/room-view';
+import { wallOf, type RoomView, type Way } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
 import { OUTDOOR_KINDS } from '../place/outdoors';
 import { waysOut } from './lights';
@@ -24,21 +23,21 @@ interface Governed {
   readonly devices: readonly string[];
 }
 
-/** The doors by which one comes into a room: not those of its closets, baths and outdoors unless there is no other. */
-function waysIn(boxing: Boxing, view: RoomView): SeenOpening[] {
-  const doors = view.openings.filter((seen) => openingBreak(seen) && seen.opening.kind !== 'vehicle');
-  const main = doors.filter((seen) => {
-    const behind = roomBehind(boxing.house, view.room.id, seen);
-    return behind !== undefined && !SIDE_ROOMS.test(behind.kind);
-  });
-  const ways = main.length > 0 ? main : doors;
+/**
+ * The ways by which one comes into a room, by doors and over open sides: not those of its closets and baths, nor from outdoors
+ * unless it is the front of the house or there is no other.
+ */
+function waysIn(boxing: Boxing, view: RoomView): Way[] {
+  const all = view.ways.filter((way) => way.kind !== 'vehicle');
+  const main = all.filter(({ behind }) => behind !== undefined && !SIDE_ROOMS.test(boxing.house.rooms[behind]!.kind));
+  const ways = main.length > 0 ? main : all;
   return view.room.kind === 'hallway' && ways.length > 2 ? farthestApart(view, ways) : ways.slice(0, MOST_WAYS);
 }
 
 /** A hall is switched at both ends, not at every bedroom door: *common practice*. */
-function farthestApart(view: RoomView, ways: readonly SeenOpening[]): SeenOpening[] {
-  const middle = (seen: SeenOpening) => pointOnWall(wallOf(view, seen.wall), seen.alongIn + seen.widthIn / 2);
-  let best: SeenOpening[] = [];
+function farthestApart(view: RoomView, ways: readonly Way[]): Way[] {
+  const middle = (way: Way) => pointOnWall(wallOf(view, way.wall), way.alongIn + way.widthIn / 2);
+  let best: Way[] = [];
   let most = -1;
   for (const a of ways)
     for (const b of ways) {
@@ -48,27 +47,41 @@ function farthestApart(view: RoomView, ways: readonly SeenOpening[]): SeenOpenin
   return best;
 }
 
-/** A switch box at a door's latch side, with a gang for each thing it governs. Answers the switches, in that order. */
-function switchBox(boxing: Boxing, view: RoomView, seen: SeenOpening, governed: readonly Governed[]): string[] {
-  const wall = wallOf(view, seen.wall);
-  const latch = latchAlongIn(seen, wall.lengthIn);
-  const { standards } = boxing.house;
-  const wanted = pointOnWall(wall, latch.alongIn + latch.outward * standards.switchFromJambIn);
-  const jamb = pointOnWall(wall, latch.alongIn);
+/** Where a hand looks for the switch: the latch side of a door and the place beside it, or either edge of an open side. */
+function reachAt(boxing: Boxing, view: RoomView, way: Way): { jamb: Point; wanted: Point }[] {
+  const wall = wallOf(view, way.wall);
+  if (!way.seen) {
+    const edges = [way.alongIn, way.alongIn + way.widthIn].map((at) => pointOnWall(wall, at));
+    return edges.map((edge) => ({ jamb: edge, wanted: edge }));
+  }
+  const latch = latchAlongIn(way.seen, wall.lengthIn);
+  const wanted = pointOnWall(wall, latch.alongIn + latch.outward * boxing.house.standards.switchFromJambIn);
+  return [{ jamb: pointOnWall(wall, latch.alongIn), wanted }];
+}
+
+/** A switch box at the latch side of a door or the edge of an open side, with a gang for each thing it governs. Answers the switches, in that order. */
+function switchBox(boxing: Boxing, view: RoomView, way: Way, governed: readonly Governed[]): string[] {
+  const places = reachAt(boxing, view, way);
   const spot = bestSpot(boxing.house, view.room.id, {
-    heightIn: standards.switchHeightIn,
+    heightIn: boxing.house.standards.switchHeightIn,
     gangs: governed.length,
-    cost: ({ point }) => (distance(jamb, point) <= WITHIN_REACH_IN ? distance(wanted, point) : undefined),
+    cost: ({ point }) => {
+      const near = places.filter(({ jamb }) => distance(jamb, point) <= WITHIN_REACH_IN);
+      return near.length > 0 ? Math.min(...near.map(({ wanted }) => distance(wanted, point))) : undefined;
+    },
   });
   if (!spot) {
-    boxing.leaveOpen(view.room.id, `No wall at the latch side of a door of ${view.room.name} for its switch.`);
+    boxing.leaveOpen(view.room.id, `No wall ${placeNameOf(way)} of ${view.room.name} for its switch.`);
     return [];
   }
   const devices = governed.map(() => boxing.device('switch'));
-  const reason = `at the latch side of the way in, for ${governed.map((one) => one.name).join(' and ')}`;
+  const names = governed.map((one) => one.name).join(' and ');
+  const reason = way.seen ? `at the latch side of the way in, for ${names}` : `where the room opens, for ${names}`;
   const placed = boxing.place(view.room.id, spot.at, devices, { reason, section: '210.70(A)' }, spot.bracket);
   return placed ? devices.map((one) => one.id) : [];
 }
+
+const placeNameOf = (way: Way): string => (way.seen ? 'at the latch side of a door' : 'near the open side');
 
 const ids = (outlets: readonly Outlet[]) => outlets.map((one) => one.device.id);
 
@@ -93,32 +106,32 @@ export function boxSwitches(boxing: Boxing, room: string): void {
       : undefined;
   const air: Governed | undefined =
     fans.length > 0 && (!together || !mine) ? { name: `${view.room.name} fan`, devices: ids(fans) } : undefined;
-  const outdoors = waysOut(boxing, room).flatMap(({ seen, outside }) => {
+  const outdoors = waysOut(boxing, room).flatMap(({ way, outside }) => {
     if (!outside) return [];
     const there = lightOf(boxing.house, indexOutlets(boxing.house), boxing.house.rooms[outside.id]!);
     const free = there.luminaires.filter((one) => !isGoverned(boxing, one));
     return free.length > 0 && there.switches.length === 0
-      ? [{ seen, governed: { name: `${outside.name} light`, devices: ids(free) } }]
+      ? [{ way, governed: { name: `${outside.name} light`, devices: ids(free) } }]
       : [];
   });
   const switches = new Map<Governed, string[]>();
-  const add = (seen: SeenOpening, governed: readonly Governed[]) => {
-    const made = switchBox(boxing, boxing.view(room), seen, governed);
+  const add = (way: Way, governed: readonly Governed[]) => {
+    const made = switchBox(boxing, boxing.view(room), way, governed);
     made.forEach((id, i) => switches.set(governed[i]!, [...(switches.get(governed[i]!) ?? []), id]));
   };
   const ways = mine ? waysIn(boxing, view) : [];
-  for (const seen of ways) {
-    const also = outdoors.filter((one) => one.seen === seen).map((one) => one.governed);
+  for (const way of ways) {
+    const also = outdoors.filter((one) => one.way.seen === way.seen).map((one) => one.governed);
     // The fan is switched at the first way in only, beside the light.
-    add(seen, [mine!, ...(air && seen === ways[0] ? [air] : []), ...also]);
+    add(way, [mine!, ...(air && way === ways[0] ? [air] : []), ...also]);
   }
   if (air && !switches.has(air)) {
     const [way] = waysIn(boxing, view);
     if (way) add(way, [air]);
     else boxing.leaveOpen(room, `${view.room.name} has no way in where a switch for its fan could stand.`);
   }
-  for (const { seen, governed } of outdoors)
-    if (!switches.has(governed)) add(seen, mine && ways.length === 0 ? [mine, governed] : [governed]);
+  for (const { way, governed } of outdoors)
+    if (!switches.has(governed)) add(way, mine && ways.length === 0 ? [mine, governed] : [governed]);
   if (mine && !switches.has(mine))
     boxing.leaveOpen(room, `${view.room.name} has no way in where a switch could stand.`);
   for (const [governed, made] of switches) boxing.group(governed.name, made, governed.devices);

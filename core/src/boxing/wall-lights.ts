@@ -2,7 +2,7 @@ import { newDevice, type Device } from '../house/schema-equipment';
 import type { Box } from '../house/schema';
 import { wallLoop } from '../plan/wall-loop';
 import type { RoomView, SeenOpening } from '../plan/room-view';
-import { openingBreak } from '../plan/wall-spaces';
+import { openingBreak } from '../plan/opening-break';
 import { stripVa } from '../loads/parse-power';
 
 /** A light on a wall that is proposed: where its box goes and what hangs there. */

@@ -1,7 +1,6 @@
 import type { House, Room } from '../house/schema';
 import { Memory } from '../house/memory';
-import { openingBreak } from '../plan/wall-spaces';
-import { roomBehind, type RoomView } from '../plan/room-view';
+import type { RoomView } from '../plan/room-view';
 import { OUTDOOR_KINDS } from '../place/outdoors';
 import type { Facts } from './rule';
 
@@ -15,14 +14,14 @@ export const hasAlarm = (view: RoomView, what: 'smoke' | 'co'): boolean =>
 
 const doorMemory = new Memory<House['openings'], { rooms: House['rooms']; beyond: Map<string, readonly Room[]> }>();
 
-/** The rooms that the doors and cased openings of a room lead to, remembered while rooms and openings stay. */
+/** The rooms that the ways out of a room lead to, remembered while rooms and openings stay. */
 export function roomsBeyond({ house }: Facts, view: RoomView): readonly Room[] {
   const { openings, rooms } = house;
   let known = doorMemory.get(openings);
   if (known?.rooms !== rooms) doorMemory.set(openings, (known = { rooms, beyond: new Map() }));
   let beyond = known.beyond.get(view.room.id);
   if (!beyond) {
-    beyond = view.openings.flatMap((seen) => (openingBreak(seen) && roomBehind(house, view.room.id, seen)) ?? []);
+    beyond = view.ways.flatMap(({ behind }) => (behind === undefined ? [] : [house.rooms[behind]!]));
     known.beyond.set(view.room.id, beyond);
   }
   return beyond;

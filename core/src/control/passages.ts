@@ -3,9 +3,8 @@ import { remembering } from '../house/remember';
 import type { House, Room } from '../house/schema';
 import { Memory } from '../house/memory';
 import { latchAlongIn } from '../plan/latch';
-import { roomBehind, viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
+import { viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
-import { openingBreak } from '../plan/wall-spaces';
 
 /** A stair costs as much as so many inches of floor. */
 const STAIR_IN = 180;
@@ -13,15 +12,15 @@ const STAIR_IN = 180;
 /** Whether a place is reached over a hatch, which is no way of the plan and which nobody crosses at night. */
 export const isOverHatch = ({ kind }: Pick<Room, 'kind'>): boolean => kind === 'attic' || kind === 'crawl-space';
 
-/** A way from one room into another: a doorway, or the flight of a stair. */
+/** A way from one room into another: a doorway, an open side, or the flight of a stair. */
 export interface Passage {
   readonly id: string;
   readonly from: string;
   readonly to: string;
   readonly at: Point;
-  /** The opening's two edges as the room that one comes from sees it; none on a stair. */
+  /** The two edges of the opening or open side as the room that one comes from sees it; none on a stair. */
   readonly edges: readonly [Point, Point] | undefined;
-  /** The edge by which a hand reaches in, on the side of the room that one enters. */
+  /** The edge by which a hand reaches in, on the side of the room that one enters; none on a stair or an open side. */
   readonly latch: Point | undefined;
 }
 
@@ -33,19 +32,17 @@ function findPassages(house: House): readonly Passage[] {
   const rooms = Object.values(house.rooms).filter((room) => !isOverHatch(room));
   for (const room of rooms) {
     const view = viewRoom(house, room.id);
-    for (const seen of view.openings) {
-      if (!openingBreak(seen) || seen.opening.kind === 'vehicle') continue;
-      const behind = roomBehind(house, room.id, seen);
-      if (!behind) continue;
-      const wall = wallOf(view, seen.wall);
-      const edge = (along: number) => pointOnWall(wall, along);
+    for (const way of view.ways) {
+      if (way.kind === 'vehicle' || way.behind === undefined) continue;
+      const wall = wallOf(view, way.wall);
+      const at = (share: number) => pointOnWall(wall, way.alongIn + way.widthIn * share);
       passages.push({
-        id: `${seen.opening.id} ${room.id}`,
+        id: `${way.seen?.opening.id ?? `open ${way.wall} ${way.behind}`} ${room.id}`,
         from: room.id,
-        to: behind.id,
-        at: edge(seen.alongIn + seen.widthIn / 2),
-        edges: [edge(seen.alongIn), edge(seen.alongIn + seen.widthIn)],
-        latch: latchInside(house, behind, seen),
+        to: way.behind,
+        at: at(0.5),
+        edges: [at(0), at(1)],
+        latch: way.seen && latchInside(house, house.rooms[way.behind]!, way.seen),
       });
     }
   }

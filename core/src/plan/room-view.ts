@@ -2,20 +2,28 @@ import { boundsOf, type Bounds } from '../house/geometry';
 import type { Box, Feature, House, Level, Opening, Room } from '../house/schema';
 import { Memory } from '../house/memory';
 import { groupBy } from '../units/group-by';
+import { openingBreak, type SeenOpening } from './opening-break';
 import { findWall, wallLoop, type LoopWall } from './wall-loop';
 
 /** The thickest wall between two rooms across which an opening is seen from both sides, inches. */
 const THICKEST_WALL_IN = 16;
 
-/** An opening as a room sees it on its own floor line. */
-export interface SeenOpening {
-  readonly opening: Opening;
-  /** Wall of the seeing room. */
+export type { SeenOpening } from './opening-break';
+
+/** How one gets from a room into the next: by what kind of door, through an opening without one, or because there is no wall. */
+export type WayKind = Exclude<Opening['kind'], 'window' | 'fixed-glass'> | 'open';
+
+/** A way out of a room, for people and for cords: each rule decides by its kind which it means. */
+export interface Way {
+  readonly kind: WayKind;
+  /** Wall of the room, and the clear part of it, inches from its start. */
   readonly wall: string;
   readonly alongIn: number;
   readonly widthIn: number;
-  /** Whether the opening is stored on this room. */
-  readonly own: boolean;
+  /** The room beyond by its id; undefined where nothing is drawn. */
+  readonly behind: string | undefined;
+  /** The opening; none where the side of the room is open. */
+  readonly seen: SeenOpening | undefined;
 }
 
 /** Everything that the derivations of one room read; identical as long as none of it changed. */
@@ -23,6 +31,8 @@ export interface RoomView {
   readonly room: Room;
   readonly level: Level;
   readonly openings: readonly SeenOpening[];
+  /** Every way out, open sides too. */
+  readonly ways: readonly Way[];
   readonly features: readonly Feature[];
   readonly boxes: readonly Box[];
   /** Walls of other rooms that meet one of this room's walls from behind, by their middle. */
@@ -145,18 +155,25 @@ export function inRoom<T extends { readonly room: string }>(
 
 interface Seen {
   readonly rooms: House['rooms'];
-  readonly byRoom: Map<string, readonly SeenOpening[]>;
+  readonly byRoom: Map<string, SeenFromRoom>;
+}
+interface SeenFromRoom {
+  readonly openings: readonly SeenOpening[];
+  readonly ways: readonly Way[];
 }
 const seenByOpenings = new Memory<House['openings'], Seen>();
 
-/** The openings that a room sees: its own, and those of its neighbours that pierce a shared wall. */
-function seeOpenings(house: House, room: Room): readonly SeenOpening[] {
+/** The openings that a room sees, its own and those of its neighbours that pierce a shared wall, and its ways out. */
+function seeOpenings(house: House, room: Room): SeenFromRoom {
   let seen = seenByOpenings.get(house.openings);
   if (!seen || seen.rooms !== house.rooms)
     seenByOpenings.set(house.openings, (seen = { rooms: house.rooms, byRoom: new Map() }));
-  let openings = seen.byRoom.get(room.id);
-  if (!openings) seen.byRoom.set(room.id, (openings = findOpenings(house, room)));
-  return openings;
+  let found = seen.byRoom.get(room.id);
+  if (!found) {
+    const openings = findOpenings(house, room);
+    seen.byRoom.set(room.id, (found = { openings, ways: waysOf(house, room, openings) }));
+  }
+  return found;
 }
 
 function findOpenings(house: House, room: Room): SeenOpening[] {
@@ -188,6 +205,30 @@ export function roomBehind(house: House, roomId: string, seen: SeenOpening): Roo
   return facingOf(house, room).find(
     ({ wall, fromIn, toIn }) => wall.id === seen.wall && fromIn <= middle && middle <= toIn,
   )?.other;
+}
+
+/** Where a room is open to another: a side that either of them calls open. Shorter than this it is no way, inches. */
+const NARROWEST_WAY_IN = 12;
+
+function openSides(house: House, room: Room): Way[] {
+  return facingOf(house, room).flatMap(({ other, wall, otherWall, fromIn, toIn }): Way[] => {
+    if (wall.boundary !== 'open' && otherWall.boundary !== 'open') return [];
+    const alongIn = Math.max(0, fromIn);
+    const widthIn = Math.min(wall.lengthIn, toIn) - alongIn;
+    if (widthIn < NARROWEST_WAY_IN) return [];
+    return [{ kind: 'open', wall: wall.id, alongIn, widthIn, behind: other.id, seen: undefined }];
+  });
+}
+
+function waysOf(house: House, room: Room, openings: readonly SeenOpening[]): Way[] {
+  const through = openings.flatMap((seen): Way[] => {
+    const gap = openingBreak(seen);
+    const { kind } = seen.opening;
+    if (!gap || kind === 'window' || kind === 'fixed-glass') return [];
+    const { alongIn, widthIn } = gap;
+    return [{ kind, wall: seen.wall, alongIn, widthIn, behind: roomBehind(house, room.id, seen)?.id, seen }];
+  });
+  return [...through, ...openSides(house, room)];
 }
 
 const partitionsByRooms = new Memory<House['rooms'], Map<string, readonly Partition[]>>();
@@ -229,11 +270,25 @@ const sameSeen = (a: readonly SeenOpening[], b: readonly SeenOpening[]): boolean
       one.widthIn === b[i]!.widthIn,
   );
 
+const sameWays = (a: readonly Way[], b: readonly Way[]): boolean =>
+  a.length === b.length &&
+  a.every((one, i) => {
+    const other = b[i]!;
+    return (
+      one.kind === other.kind &&
+      one.wall === other.wall &&
+      one.behind === other.behind &&
+      one.alongIn === other.alongIn &&
+      one.widthIn === other.widthIn
+    );
+  });
+
 /** Whether two views of a room differ in boxes at most. */
 const sameShell = (a: RoomView, b: RoomView): boolean =>
   a.level === b.level &&
   sameItems(a.features, b.features) &&
   sameSeen(a.openings, b.openings) &&
+  sameWays(a.ways, b.ways) &&
   samePartitions(a.partitions, b.partitions);
 
 const viewsByHouse = new Memory<House, Map<string, RoomView>>();
@@ -257,9 +312,9 @@ function lookAtRoom(house: House, roomId: string): RoomView {
   const level = house.levels[room.level]!;
   const features = inRoom(house.features, roomId);
   const boxes = inRoom(house.boxes, roomId);
-  const openings = seeOpenings(house, room);
+  const { openings, ways } = seeOpenings(house, room);
   const partitions = partitionsOf(house, room);
-  const view = { room, level, openings, features, boxes, partitions };
+  const view = { room, level, openings, ways, features, boxes, partitions };
   const last = lastViews.get(room);
   if (last && sameShell(last, view) && sameItems(last.boxes, boxes)) return last;
   lastViews.set(room, view);

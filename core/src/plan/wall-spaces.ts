@@ -1,6 +1,7 @@
 import type { Feature, RoomKind } from '../house/schema';
 import { cutLoop, lengthOf, type Interval } from './intervals';
-import { perRoom, type RoomView, type SeenOpening } from './room-view';
+import { openingBreak } from './opening-break';
+import { perRoom, type RoomView } from './room-view';
 import { fromLoop, stretchBefore, toLoop, wallLoop } from './wall-loop';
 
 /**
@@ -17,28 +18,6 @@ export interface WallSpace extends Interval {
 /** A stretch that breaks the wall space, and what breaks it. */
 export interface WallBreak extends Interval {
   readonly cause: string;
-}
-
-/** Windows leave wall below them; fixed glass counts as wall (fixed panels). Of a sliding door only the moving half breaks. */
-export function openingBreak(seen: SeenOpening): { alongIn: number; widthIn: number; cause: string } | undefined {
-  const { opening, alongIn, widthIn } = seen;
-  switch (opening.kind) {
-    case 'window':
-    case 'fixed-glass':
-      return undefined;
-    case 'slider': {
-      const movingAtStart = (opening.moving === 'left') === seen.own;
-      return { alongIn: movingAtStart ? alongIn : alongIn + widthIn / 2, widthIn: widthIn / 2, cause: 'moving panel' };
-    }
-    case 'pocket':
-    case 'barn':
-    case 'door':
-      return { alongIn, widthIn, cause: 'door' };
-    case 'cased':
-      return { alongIn, widthIn, cause: 'cased opening' };
-    case 'vehicle':
-      return { alongIn, widthIn, cause: 'vehicle door' };
-  }
 }
 
 /**

@@ -4,7 +4,7 @@ import type { Device } from '../house/schema-equipment';
 import { backingFor, coveringAt, settingOf } from '../place/box-catalogue';
 import { boxToBuy } from '../wiring/box-fill';
 import { receptaclesOf } from '../place/receptacles';
-import { openingBreak } from '../plan/wall-spaces';
+import { openingBreak } from '../plan/opening-break';
 import { placeOf } from '../plan/points';
 import { viewRoom, wallOf, type RoomView } from '../plan/room-view';
 import { faceUnder, isFramedAt } from '../plan/studs';

@@ -12,8 +12,7 @@ import type { Box, Feature, House, Room } from '../../house/schema';
 import { Memory } from '../../house/memory';
 import { groupBy } from '../../units/group-by';
 import { boxPoint, featureOutline } from '../../plan/points';
-import { perRoom, roomBehind, viewRoom, type RoomView } from '../../plan/room-view';
-import { openingBreak } from '../../plan/wall-spaces';
+import { perRoom, viewRoom, type RoomView, type Way, type WayKind } from '../../plan/room-view';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
 
 /** Whether a straight line between two points of a room stays inside it. */
@@ -140,65 +139,75 @@ function isAnyNear({ house, kinds }: CordSearch, view: RoomView, from: Point, ne
   return false;
 }
 
-/** The doorways of a room with their two edges, looked up once for all of its boxes. */
-const doorwaysOf = perRoom(({ room, openings }) =>
-  openings.flatMap((seen) => {
-    const gap = openingBreak(seen);
-    if (!gap) return [];
-    const wall = wallLoop(room).walls.find((one) => one.id === seen.wall)!;
-    const edges = [pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn)] as const;
-    return [{ seen, gap, wall, edges, middle: pointOnWall(wall, gap.alongIn + gap.widthIn / 2) }];
+/** The ways out of a room with their two edges, looked up once for all of its boxes. */
+const waysWithEdges = perRoom(({ room, ways }) =>
+  ways.flatMap((way) => {
+    if (way.behind === undefined) return [];
+    const wall = wallLoop(room).walls.find((one) => one.id === way.wall)!;
+    const at = (share: number) => pointOnWall(wall, way.alongIn + way.widthIn * share);
+    return [{ way, behind: way.behind, at, edges: [at(0), at(1)] as const }];
   }),
 );
 
-/** Places across a doorway at which a cord is tried, besides its first jamb. */
+/** What a cord may pass on its way out of a room: nothing, sides without a wall, or doorways and cased openings as well. */
+export type Passing = 'nothing' | 'open-sides' | 'doorways';
+
+const mayPass = (passing: Passing, kind: WayKind): boolean =>
+  passing === 'doorways' || (passing === 'open-sides' && kind === 'open');
+
+/** Places across a way out at which a cord is tried, besides its first edge. */
 const CROSSINGS = 16;
+/** On a side that is open all along, this far apart at most, inches. */
+const CROSSING_IN = 3;
 
 interface CordSearch {
   readonly house: House;
   readonly kinds: ReadonlySet<string>;
-  /** The cord is shorter than this, inches. */
+  /** The longest cord, inches. */
   readonly withinIn: number;
-  readonly throughDoorways: boolean;
+  readonly passing: Passing;
 }
 
 /**
- * Whether a cord shorter than so many inches leads from a box to the outer edge of a feature of some kinds. NEC 210.8: without piercing
- * floor, wall or ceiling; from 2020 doorways may lie on the way, in 2017 they may not. Plan distance: heights are left out, which
- * errs towards protection. A bowl's inner edge (the reference since 2017) lies farther than the outer edge used here, which
- * errs the same way.
+ * Whether a cord of so many inches, or of fewer, leads from a box to the outer edge of a feature of some kinds. NEC 210.8:
+ * *within 6 ft* takes in 6 ft itself; without piercing floor, wall or ceiling; what may lie on the way is a matter of the
+ * edition. Plan distance: heights are left out, which errs towards protection. A bowl's inner edge (the reference since 2017)
+ * lies farther than the outer edge used here, which errs the same way.
  */
 export function isWithinCord(
   house: House,
   box: Box,
   kinds: ReadonlySet<string>,
   withinIn: number,
-  throughDoorways: boolean,
+  passing: Passing,
 ): boolean {
-  const search = { house, kinds, withinIn, throughDoorways };
+  const search = { house, kinds, withinIn: withinIn + HAIR_IN, passing };
   return leadsOn(search, viewRoom(house, box.room), boxPoint(house, box), 0, []);
 }
 
+/** Lengths are sums of roots: what is drawn at exactly the limit may come out a little longer. */
+const HAIR_IN = 1e-6;
+
 /** Whether a cord leads from a place in a room to such a feature, through rooms not passed yet, so many inches being gone already. */
 function leadsOn(search: CordSearch, view: RoomView, start: Point, goneIn: number, passed: readonly Room[]): boolean {
-  const { house, kinds, withinIn, throughDoorways } = search;
+  const { house, kinds, withinIn, passing } = search;
   if (!isAnyNear(search, view, start, withinIn - goneIn, passed)) return false;
   for (const feature of view.features)
     if (kinds.has(feature.kind) && leadsTo(view, feature, start, withinIn - goneIn)) return true;
-  if (!throughDoorways) return false;
+  if (passing === 'nothing') return false;
   let beyond: readonly Room[] | undefined;
-  for (const { seen, gap, wall, edges, middle } of doorwaysOf(view)) {
+  for (const { way, behind: behindId, edges, at } of waysWithEdges(view)) {
+    if (!mayPass(passing, way.kind)) continue;
     const left = withinIn - goneIn - distance(start, nearestOnSegment(start, edges[0], edges[1]));
     if (left <= 0) continue;
     beyond ??= [...passed, view.room];
-    // No point of the doorway is nearer to what lies beyond than its middle by more than half its width.
-    if (!isAnyNear(search, view, middle, left + gap.widthIn / 2, beyond)) continue;
-    const behind = roomBehind(house, view.room.id, seen);
-    if (!behind || passed.includes(behind)) continue;
+    // No point of the way out is nearer to what lies beyond than its middle by more than half its width.
+    if (!isAnyNear(search, view, at(0.5), left + way.widthIn / 2, beyond)) continue;
+    const behind = house.rooms[behindId]!;
+    if (passed.includes(behind)) continue;
     const other = viewRoom(house, behind.id);
-    // The shortest way need not pass the jamb that is nearest, so the whole doorway is tried.
-    for (let step = 0; step <= CROSSINGS; step++) {
-      const through = pointOnWall(wall, gap.alongIn + (gap.widthIn * step) / CROSSINGS);
+    // The shortest way need not pass the edge that is nearest, so the whole width is tried.
+    for (const through of crossingsOf(start, way, edges, at)) {
       if (!isAnyNear(search, view, through, withinIn - goneIn - distance(start, through), beyond)) continue;
       const entry = nearestPointInside(other, through);
       const gone = goneIn + pathInRoom(view, start, through) + distance(through, entry);
@@ -206,6 +215,17 @@ function leadsOn(search: CordSearch, view: RoomView, start: Point, goneIn: numbe
     }
   }
   return false;
+}
+
+/** Places at which a cord is tried on its way out: some across the whole width, no farther apart than a doorway's, and the nearest. */
+function crossingsOf(
+  start: Point,
+  way: Way,
+  [from, to]: readonly [Point, Point],
+  at: (share: number) => Point,
+): readonly Point[] {
+  const steps = Math.max(CROSSINGS, Math.ceil(way.widthIn / CROSSING_IN));
+  return [nearestOnSegment(start, from, to), ...Array.from({ length: steps + 1 }, (_, i) => at(i / steps))];
 }
 
 /** Whether a cord of less than so many inches leads to a feature of the room that one is in. */

@@ -8,13 +8,12 @@ import { servesCounter } from '../../place/receptacles';
 import { viewRoom } from '../../plan/room-view';
 import { fromMemory } from '../rule';
 import { isInLaundryArea } from '../laundry-area';
-import { isWithinCord } from './cord-path';
+import { isWithinCord, type Passing } from './cord-path';
 import { staysAsItIs, type Decision } from './decision';
 
 /**
  * GFCI in dwellings, NEC 210.8. Everything here is recalled *from memory*; confidence stands with each entry.
- * 2014 and 2017: (A) covers 125 V, 15 and 20 A receptacles. The digest of 2014 says nothing of doorways on the way to a sink;
- * they are not taken to stop it, which errs towards protection. 2020 and 2023: 125 V to 250 V, any rating, up to 150 V to ground.
+ * 2014 and 2017: (A) covers 125 V, 15 and 20 A receptacles. 2020 and 2023: 125 V to 250 V, any rating, up to 150 V to ground.
  */
 const NEAR_WATER_IN = 72;
 const SINKS: ReadonlySet<string> = new Set(['sink', 'basin']);
@@ -175,8 +174,20 @@ function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decisi
   return known.decisions.get(edition);
 }
 
+/**
+ * What a cord may pass, by edition: since 2020 the words on doors and doorways are gone, so it goes through them; in 2017 the path
+ * may pass no door, doorway or window; 2014 names no way of measuring. A side without a wall is no doorway. *From memory*, high.
+ */
+const PASSING: Readonly<Record<Edition, Passing>> = {
+  '2014': 'open-sides',
+  '2017': 'open-sides',
+  '2020': 'doorways',
+  '2023': 'doorways',
+};
+
 function measureNearWater(house: House, box: Box, edition: Edition): Decision | undefined {
-  const isNear = (kinds: ReadonlySet<string>) => isWithinCord(house, box, kinds, NEAR_WATER_IN, edition !== '2017');
+  const isNear = (kinds: ReadonlySet<string>, passing = PASSING[edition]) =>
+    isWithinCord(house, box, kinds, NEAR_WATER_IN, passing);
   if (isNear(SINKS))
     return required(
       `210.8(A)${SINK_ITEM[edition]}`,
@@ -186,7 +197,16 @@ function measureNearWater(house: House, box: Box, edition: Edition): Decision | 
     );
   if (isNear(TUBS))
     return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
-  return undefined;
+  if (edition !== '2014') return undefined;
+  const item = isNear(SINKS, 'doorways') ? SINK_ITEM['2014'] : isNear(TUBS, 'doorways') ? TUB_ITEM['2014'] : undefined;
+  return (
+    item && {
+      kind: 'cannot-tell',
+      section: `210.8(A)${item}`,
+      reason:
+        'Water lies within 6 ft only through a doorway, and 2014 does not say whether the path may pass one: ask the authority, and protect if in doubt.',
+    }
+  );
 }
 
 /** An area with a sink and permanent provisions for food or drink, in 2023; the room's name does not tell the provisions. */

@@ -187,7 +187,7 @@ describe('GFCI 210.8 by place and edition', () => {
       'nnyy',
     ],
     [
-      'a bedroom receptacle 5 ft from a tub through the open doorway: 2017 alone stops at it',
+      'a bedroom receptacle 5 ft from a tub through the open doorway: 2017 stops at it, 2014 does not say',
       (edition: Edition) =>
         aHouse(edition)
           .room('bed', 'bedroom', [0, 0, 120, 120])
@@ -196,10 +196,10 @@ describe('GFCI 210.8 by place and edition', () => {
           .feature('bath', 'tub', ['c3', 20, 60, 30])
           .circuit('A', 15)
           .receptacle('bed', 'c1', 70, { circuit: 'A' }),
-      'ynyy',
+      '?nyy',
     ],
     [
-      'a floor receptacle 5 ft 8 in from a basin slantwise through a doorway: 2017 alone stops at it',
+      'a floor receptacle 5 ft 8 in from a basin slantwise through a doorway: 2017 stops at it, 2014 does not say',
       (edition: Edition) =>
         aHouse(edition)
           .room('bed', 'bedroom', [0, 0, 120, 120])
@@ -207,12 +207,63 @@ describe('GFCI 210.8 by place and edition', () => {
           .opening('bed', 'c1', 'door', 20, 32)
           .standing('basin', 'bath', 'basin', [145, 0, 20, 20])
           .floorReceptacle('bed', 90, 60),
-      'ynyy',
+      '?nyy',
     ],
     [
       'a bedroom receptacle just within 6 ft of a basin, over a walk-in closet and its two doorways',
       overCloset(174),
-      'ynyy',
+      '?nyy',
+    ],
+    ...(
+      [
+        ['exactly 6 ft from a sink', 72, 'yyyy'],
+        ['a thirty-second of an inch more than 6 ft from a sink', 72 + 1 / 32, 'nnnn'],
+      ] as const
+    ).map(
+      ([what, apartIn, expected]) =>
+        [
+          what,
+          (edition: Edition) =>
+            aHouse(edition)
+              .room('s', 'studio', [0, 0, 400, 120])
+              .feature('s', 'sink', ['c0', 200, 30, 20])
+              .receptacle('s', 'c0', 200 - apartIn),
+          expected,
+        ] as const,
+    ),
+    [
+      'a family room open to the kitchen, 5 ft from its sink: no doorway lies between, whatever the edition',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('kitchen', 'kitchen', [0, 0, 168, 144])
+          .room('family', 'family', [168, 0, 200, 144])
+          .boundary('kitchen', 'c1', 'open')
+          .boundary('family', 'c3', 'open')
+          .feature('kitchen', 'sink', ['c0', 130, 33, 22])
+          .receptacle('family', 'c0', 48),
+      'yyyy',
+    ],
+    [
+      'the same, though only one of the two rooms says that its side is open',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('kitchen', 'kitchen', [0, 0, 168, 144])
+          .room('family', 'family', [168, 0, 200, 144])
+          .boundary('kitchen', 'c1', 'open')
+          .feature('kitchen', 'sink', ['c0', 130, 33, 22])
+          .receptacle('family', 'c0', 48),
+      'yyyy',
+    ],
+    [
+      'the same through a railing that is drawn between: a railing is no open side',
+      (edition: Edition) =>
+        aHouse(edition)
+          .room('kitchen', 'kitchen', [0, 0, 168, 144])
+          .room('family', 'family', [168, 0, 200, 144])
+          .boundary('kitchen', 'c1', 'railing')
+          .feature('kitchen', 'sink', ['c0', 130, 33, 22])
+          .receptacle('family', 'c0', 48),
+      'nnnn',
     ],
     ['just beyond 6 ft', overCloset(176), 'nnnn'],
     [

@@ -2,9 +2,8 @@ import { distance } from '../../house/geometry';
 import type { FeatureKind } from '../../house/schema';
 import { boxPoint, distanceToFeature, placeOf } from '../../plan/points';
 import { nearestOnSegment } from '../../house/geometry';
-import { openingBreak } from '../../plan/wall-spaces';
 import { pointOnWall } from '../../plan/wall-loop';
-import { roomBehind, viewRoom, wallOf } from '../../plan/room-view';
+import { viewRoom, wallOf } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 const COOKING: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['range', 'cooktop']);
@@ -42,11 +41,10 @@ export const alarmClearance = defineRule({
       const view = viewRoom(facts.house, box.room);
       const at = placeOf(view, box);
       const where = { room: box.room, box: box.id };
-      const baths = view.openings.flatMap((seen) => {
-        const gap = openingBreak(seen);
-        if (!gap || roomBehind(facts.house, box.room, seen)?.kind !== 'bathroom') return [];
-        const wall = wallOf(view, seen.wall);
-        const ends = [pointOnWall(wall, gap.alongIn), pointOnWall(wall, gap.alongIn + gap.widthIn)] as const;
+      const baths = view.ways.flatMap(({ wall: id, alongIn, widthIn, behind }) => {
+        if (behind === undefined || facts.house.rooms[behind]!.kind !== 'bathroom') return [];
+        const wall = wallOf(view, id);
+        const ends = [pointOnWall(wall, alongIn), pointOnWall(wall, alongIn + widthIn)] as const;
         return [distance(at, nearestOnSegment(at, ...ends))];
       });
       const bath = Math.min(Infinity, ...baths);

@@ -2,7 +2,6 @@ import { distance } from '../../house/geometry';
 import { Memory } from '../../house/memory';
 import { lightOf, switchesFor, type RoomLight } from '../../control/room-light';
 import { placeOf } from '../../plan/points';
-import { openingBreak } from '../../plan/wall-spaces';
 import { pointOnWall } from '../../plan/wall-loop';
 import { wallOf, type RoomView } from '../../plan/room-view';
 import { SPACED_ROOMS } from '../../place/receptacles';
@@ -25,13 +24,12 @@ function nearestControl(facts: Facts, view: RoomView, light: RoomLight): Nearest
 
 function findNearest(facts: Facts, view: RoomView, light: RoomLight): Nearest | undefined {
   const controls = light.controlled.flatMap((outlet) => switchesFor(facts.house, facts.outlets, outlet));
-  const doors = view.openings.flatMap((seen) => {
-    const gap = openingBreak(seen);
-    return gap && seen.opening.kind !== 'vehicle' ? [{ ...gap, wall: wallOf(view, seen.wall) }] : [];
-  });
-  // A control in the next room, at the door between, is near by its nature.
-  if (doors.length === 0 || controls.some((one) => one.room.id !== view.room.id)) return undefined;
-  const jambs = doors.flatMap(({ wall, alongIn, widthIn }) =>
+  const waysIn = view.ways
+    .filter((way) => way.kind !== 'vehicle')
+    .map((way) => ({ ...way, wall: wallOf(view, way.wall) }));
+  // A control in the next room, at the way between, is near by its nature.
+  if (waysIn.length === 0 || controls.some((one) => one.room.id !== view.room.id)) return undefined;
+  const jambs = waysIn.flatMap(({ wall, alongIn, widthIn }) =>
     [alongIn, alongIn + widthIn].map((at) => pointOnWall(wall, at)),
   );
   const places = [...new Set(controls.map((one) => one.box))].map((box) => placeOf(view, box));
