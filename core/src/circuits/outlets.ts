@@ -70,6 +70,26 @@ function keepLists(owners: Readonly<Record<string, Circuit | Room>>, lists: Map<
   }
 }
 
+/**
+ * Puts switches that are on no circuit of their own on that of what their group governs, where all of it is on one: such a switch
+ * interrupts that circuit, so for protection, sums and outages it belongs to it.
+ */
+function followGroups(
+  { switchGroups }: House,
+  switches: readonly Outlet[],
+  byDevice: ReadonlyMap<string, Outlet>,
+  byCircuit: ReadonlyMap<string, Outlet[]>,
+): void {
+  const loose = new Set(switches.map((one) => one.device.id));
+  for (const { switches: members, controls } of Object.values(switchGroups)) {
+    if (!members.some((id) => loose.has(id))) continue;
+    const fed = new Set(controls.map((id) => byDevice.get(id)?.device.circuit ?? null));
+    const [only] = fed;
+    if (fed.size !== 1 || typeof only !== 'string') continue;
+    for (const id of members) if (loose.delete(id)) byCircuit.get(only)?.push(byDevice.get(id)!);
+  }
+}
+
 /** All outlets of a house by circuit; remembered by the identity of the house. */
 export function indexOutlets(house: House): OutletIndex {
   const known = indices.get(house);
@@ -83,6 +103,7 @@ export function indexOutlets(house: House): OutletIndex {
   const byRoom = new Map<string, Outlet[]>();
   const byCircuit = new Map<string, Outlet[]>();
   for (const id of Object.keys(house.circuits)) byCircuit.set(id, []);
+  const loose: Outlet[] = [];
   for (const box of Object.values(house.boxes)) {
     const room = house.rooms[box.room]!;
     for (const device of Object.values(box.devices)) {
@@ -97,9 +118,11 @@ export function indexOutlets(house: House): OutletIndex {
       if (here) here.push(outlet);
       else byRoom.set(room.id, [outlet]);
       if (device.circuit !== null) byCircuit.get(device.circuit)?.push(outlet);
-      else if (device.kind !== 'switch') unassigned.push(outlet);
+      else if (device.kind === 'switch') loose.push(outlet);
+      else unassigned.push(outlet);
     }
   }
+  if (loose.length > 0) followGroups(house, loose, byDevice, byCircuit);
   keepLists(house.circuits, byCircuit);
   keepLists(house.rooms, byRoom);
   const index: OutletIndex = { all, ...keepKinds(house, kinds), byCircuit, byRoom, byDevice, unassigned };

@@ -10,3 +10,5 @@ export * from './studs';
 export * from './wall-loop';
 export * from './wall-spaces';
 export * from './latch';
+export { openingBreak } from './opening-break';
+export * from './opening-break';

@@ -135,11 +135,22 @@ describe('one house under two editions', () => {
 
 describe('equipment that its own article guards', () => {
   it.each([
+    ['2014', '424.99(B)'],
+    ['2023', '424.45(E), 424.99(B)'],
+  ] as const)('of floor heat under a bedroom in %s which installation it is decides: %s', (edition, section) => {
+    const house = aHouse(edition)
+      .room('r', 'bedroom', [0, 0, 144, 144])
+      .circuit('A', 20)
+      .load('floor-heat', 'r', 'c0', 30, 'A')
+      .build();
+    expect(decideGfci(house, indexOutlets(house).all[0]!, edition)).toMatchObject({ kind: 'cannot-tell', section });
+  });
+
+  it.each([
     ['hot-tub', 'porch', '2014', '680.44'],
     ['tub-pump', 'bathroom', '2017', '680.71'],
     ['pool-pump', 'outdoors', '2020', '680.21(C)'],
-    ['floor-heat', 'bathroom', '2023', '424.44, 424.45'],
-    ['floor-heat', 'bedroom', '2023', undefined],
+    ['floor-heat', 'bathroom', '2023', '424.44(G), 424.45(E), 424.99(B)'],
     ['ev-cord', 'garage', '2017', '625.54'],
     ['ev-charger', 'garage', '2023', undefined],
     ['double-oven', 'kitchen', '2020', undefined],

@@ -21,6 +21,8 @@ const TUBS: ReadonlySet<string> = new Set(['tub', 'shower']);
 const HVAC: ReadonlySet<LoadKind> = new Set(['air-conditioner', 'heat-pump', 'mini-split']);
 /** 210.8(F) Exception 2 of 2023 lets listed HVAC equipment go without until this day. *From memory*, high. */
 const HVAC_EXEMPT_BEFORE = '2026-09-01';
+/** TIA 20-13 puts 210.8(F) of 2020 off for equipment with power conversion until this day. *From memory*, medium. */
+const INVERTER_EXEMPT_BEFORE = '2023-01-01';
 
 /** Rooms that need it as a whole, by edition; an edition without an item does not. */
 const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, string>> & { what: string }>>> = {
@@ -88,11 +90,25 @@ function isInVoltageScope(outlet: Outlet, edition: Edition): boolean {
   return (edition !== '2014' && edition !== '2017') || (outlet.device.volts === 120 && outlet.device.ratingA <= 20);
 }
 
-/** Cables of floor heat under bathroom and kitchen floors; receptacles for charging cars from 2017 on. Numbers medium. */
+/**
+ * Floor heat is one of three installations, and the plan does not say which: cable in concrete or poured masonry, 424.44(G), needs it in
+ * bathrooms, kitchens and tub places in all editions; cable set under a floor covering, 424.45(E), in any room since 2017; heating panels
+ * under a covering, 424.99(B), in any room in all editions. *From memory*, medium.
+ */
+function decideFloorHeat(kind: RoomKind, edition: Edition): Decision {
+  if (['bathroom', 'half-bath', 'kitchen'].includes(kind))
+    return required('424.44(G), 424.45(E), 424.99(B)', 'Floor heat under a bathroom or kitchen floor.', 'medium');
+  return {
+    kind: 'cannot-tell',
+    section: edition === '2014' ? '424.99(B)' : '424.45(E), 424.99(B)',
+    reason: `Heating panels under a floor covering need GFCI in any room${edition === '2014' ? '' : ', and so does cable under one'}; cable in concrete does not here; a thin-set mat goes by its instructions. Say which it is, and protect if in doubt.`,
+  };
+}
+
+/** Floor heat; receptacles for charging cars from 2017 on. Numbers medium. */
 function decideByArticle(outlet: Outlet, edition: Edition): Decision | undefined {
   const { load, room, device } = outlet;
-  if (load?.kind === 'floor-heat' && ['bathroom', 'half-bath', 'kitchen'].includes(room.kind))
-    return required('424.44, 424.45', 'Floor heat under a bathroom or kitchen floor.', 'medium');
+  if (load?.kind === 'floor-heat') return decideFloorHeat(room.kind, edition);
   if (load && /^ev-/.test(load.kind) && device.kind === 'receptacle' && edition !== '2014')
     return required('625.54', 'A receptacle for charging a car.', 'medium');
   return undefined;
@@ -129,8 +145,18 @@ function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decisio
       };
     if (permitDate < HVAC_EXEMPT_BEFORE)
       return {
-        kind: 'not-required',
-        reason: `Listed HVAC equipment is excepted until ${HVAC_EXEMPT_BEFORE}: 210.8(F) Exception 2.`,
+        kind: 'cannot-tell',
+        section: '210.8(F) Exception 2',
+        reason: `Listed HVAC equipment was excepted until ${HVAC_EXEMPT_BEFORE}. The permit is older; whether its day, that of the installation or that of the inspection counts is the authority's to say.`,
+      };
+  }
+  if (edition === '2020' && outlet.load && HVAC.has(outlet.load.kind)) {
+    const { permitDate } = house.job;
+    if (permitDate === null || permitDate < INVERTER_EXEMPT_BEFORE)
+      return {
+        kind: 'cannot-tell',
+        section: '210.8(F), TIA 20-13',
+        reason: `Mini-splits and equipment with power conversion were put off until ${INVERTER_EXEMPT_BEFORE} where TIA 20-13 was adopted. Read the nameplate, and ask the authority.`,
       };
   }
   return required('210.8(F)', 'An outdoor outlet, hard-wired ones included.', 'medium');

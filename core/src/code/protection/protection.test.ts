@@ -36,6 +36,13 @@ const fridge = (sinkAt: number) => (edition: Edition) =>
     .load('refrigerator', 'k', 'c0', 20, 'A')
     .feature('k', 'sink', ['c0', sinkAt, 30, 20]);
 /** A bedroom with a bath behind a walk-in closet, the doors in one line, and a basin whose edge stands so far from the west wall of the lot. */
+/** A studio with a receptacle so many inches from the edge of its sink. */
+const fromSink = (apartIn: number) => (edition: Edition) =>
+  aHouse(edition)
+    .room('s', 'studio', [0, 0, 400, 120])
+    .feature('s', 'sink', ['c0', 200, 30, 20])
+    .receptacle('s', 'c0', 200 - apartIn);
+
 const overCloset = (basinX: number) => (edition: Edition) =>
   aHouse(edition)
     .room('bed', 'bedroom', [0, 0, 120, 120])
@@ -113,14 +120,14 @@ describe('GFCI 210.8 by place and edition', () => {
       'nnnn',
     ],
     [
-      'a mini-split outdoors is HVAC equipment too: excepted in 2023 for permits before September 2026',
+      'a mini-split outdoors is HVAC equipment too: with a permit before September 2026 the day that counts is a question in 2023',
       (edition: Edition) =>
         aHouse(edition)
           .room('yard', 'outdoors', [0, 0, 99, 99])
           .circuit('A', 20, { poles: 2 })
           .load('mini-split', 'yard', 'c0', 20, 'A')
           .with((house) => (house.job.permitDate = '2026-08-31')),
-      'nnyn',
+      'nny?',
     ],
     [
       'a disposer in the sink cabinet',
@@ -214,23 +221,8 @@ describe('GFCI 210.8 by place and edition', () => {
       overCloset(174),
       '?nyy',
     ],
-    ...(
-      [
-        ['exactly 6 ft from a sink', 72, 'yyyy'],
-        ['a thirty-second of an inch more than 6 ft from a sink', 72 + 1 / 32, 'nnnn'],
-      ] as const
-    ).map(
-      ([what, apartIn, expected]) =>
-        [
-          what,
-          (edition: Edition) =>
-            aHouse(edition)
-              .room('s', 'studio', [0, 0, 400, 120])
-              .feature('s', 'sink', ['c0', 200, 30, 20])
-              .receptacle('s', 'c0', 200 - apartIn),
-          expected,
-        ] as const,
-    ),
+    ['exactly 6 ft from a sink', fromSink(72), 'yyyy'],
+    ['a thirty-second of an inch more than 6 ft from a sink', fromSink(72 + 1 / 32), 'nnnn'],
     [
       'a family room open to the kitchen, 5 ft from its sink: no doorway lies between, whatever the edition',
       (edition: Edition) =>
@@ -296,14 +288,14 @@ describe('GFCI 210.8 by place and edition', () => {
       'nnnn',
     ],
     [
-      'an air conditioner: excepted in 2023 for permits before September 2026',
+      'an air conditioner: with a permit before September 2026 the day that counts is a question in 2023',
       (edition: Edition) =>
         aHouse(edition)
           .room('yard', 'outdoors', [0, 0, 99, 99])
           .circuit('A', 30, { poles: 2 })
           .load('air-conditioner', 'yard', 'c0', 20, 'A')
           .with((house) => (house.job.permitDate = '2026-08-31')),
-      'nnyn',
+      'nny?',
     ],
     [
       'the same with a later permit',
@@ -322,7 +314,7 @@ describe('GFCI 210.8 by place and edition', () => {
           .room('yard', 'outdoors', [0, 0, 99, 99])
           .circuit('A', 30, { poles: 2 })
           .load('air-conditioner', 'yard', 'c0', 20, 'A'),
-      'nny?',
+      'nn??',
     ],
     [
       'a crawl-space light',
@@ -422,6 +414,29 @@ describe('the breaker that follows', () => {
       'a porch light alone',
       aHouse().room('p', 'porch', [0, 0, 99, 99]).circuit('A', 15).ceiling('p', 'luminaire', 'A'),
       'plain',
+    ],
+    [
+      'a hall switch of a garage light is on its circuit, and asks for AFCI there',
+      aHouse()
+        .room('g', 'garage', [0, 0, 240, 240])
+        .room('h', 'hallway', [0, 244.5, 240, 48])
+        .circuit('A', 15)
+        .ceiling('g', 'luminaire', 'A')
+        .switchAt('h', 'c0', 20, null)
+        .with((house) => {
+          const of = (kind: string) =>
+            Object.values(house.boxes)
+              .flatMap((box) => Object.values(box.devices))
+              .filter((one) => one.kind === kind)
+              .map((one) => one.id);
+          house.switchGroups['G'] = {
+            id: 'G',
+            name: 'Garage light',
+            switches: of('switch'),
+            controls: of('luminaire'),
+          };
+        }),
+      'afci',
     ],
     ['GFCI receptacles everywhere leave the AFCI', inRoom('laundry', { gfci: true })('2023'), 'afci'],
   ] as const)('%s: %s', (_, builder, expected) => expect(kindOf(builder)).toBe(expected));

@@ -545,10 +545,10 @@ testRule(cordLoad, {
         .load('portable-heater', 'den', 'c0', 30, 'A', { va: 1920, ratingA: 20 }),
     ],
     [
-      'by itself it may have the whole circuit',
+      'by itself at a single receptacle it may have the whole circuit',
       cord()
         .circuit('B', 15)
-        .load('portable-heater', 'den', 'c0', 30, 'B')
+        .load('portable-heater', 'den', 'c0', 30, 'B', { style: 'single' })
         .load('kettle', 'den', 'c2', 30, 'A', { va: 900 }),
     ],
   ],
@@ -557,6 +557,16 @@ testRule(cordLoad, {
       'a 1,500 W heater on 15 A',
       cord().load('portable-heater', 'den', 'c0', 30, 'A'),
       'Portable heater draws 12.5 A on A; 12 A is the most for one plug-in load there.',
+    ],
+    [
+      'by itself at a duplex, which is two receptacles',
+      den().circuit('B', 15).load('portable-heater', 'den', 'c0', 30, 'B'),
+      'Portable heater draws 12.5 A on B; 12 A is the most for one plug-in load there.',
+    ],
+    [
+      'a window unit over half of a circuit that feeds other things: 440.62(C)',
+      cord().load('window-ac', 'den', 'c0', 30, 'A', { va: 1200 }),
+      'Window air conditioner draws 10.0 A on A; 7.5 A is the most for one plug-in load there.',
     ],
     [
       'a 1,500 W heater on 20 A by a 15 A receptacle: Table 210.21(B)(2)',
@@ -610,6 +620,13 @@ testRule(individualCircuit, {
     ],
   ],
   fails: [
+    [
+      'a sump pump is no part of a furnace, whatever it is called',
+      den()
+        .circuit('A', 15)
+        .load('furnace', 'den', 'c0', 30, 'A')
+        .load('sump-pump', 'den', 'c1', 30, 'A', { name: 'Condensate pump' }),
+    ],
     [
       'a convenience receptacle on the furnace circuit',
       den().circuit('A', 15).load('furnace', 'den', 'c0', 30, 'A').receptacle('den', 'c1', 30, { circuit: 'A' }),
@@ -795,16 +812,33 @@ testRule(generalCircuits, {
   passes: [
     [
       '2017: one 15 A circuit serves 600 ft²',
-      aHouse('2017').room('hall', 'living', [0, 0, 240, 360]).circuit('A', 15),
+      aHouse('2017').room('hall', 'living', [0, 0, 240, 360]).circuit('A', 15).ceiling('hall', 'luminaire', 'A'),
       '600 ft² of floor ask for 1800 VA of general circuits; there are 1800 VA.',
+    ],
+    [
+      'one that feeds only outdoors is a general one',
+      aHouse()
+        .room('hall', 'living', [0, 0, 240, 360])
+        .room('yard', 'outdoors', [0, 370, 240, 99])
+        .circuit('A', 15)
+        .receptacle('yard', 'c0', 20, { circuit: 'A' }),
     ],
     ['2023: a garage is not counted', aHouse('2023').room('garage', 'garage', [0, 0, 400, 400]).circuit('A', 15)],
   ],
   fails: [
     [
       '2020: a hair over 600 ft² asks for a second',
-      big('2020').circuit('A', 15),
+      big('2020').circuit('A', 15).ceiling('hall', 'luminaire', 'A'),
       '602 ft² of floor ask for 1805 VA of general circuits; there are 1800 VA.',
+    ],
+    [
+      'a circuit that feeds one appliance, and one that feeds nothing, serve none of the floor',
+      aHouse()
+        .room('hall', 'living', [0, 0, 240, 360])
+        .circuit('A', 15)
+        .load('freezer', 'hall', 'c0', 30, 'A')
+        .circuit('B', 20),
+      '600 ft² of floor ask for 1800 VA of general circuits; there are 0 VA.',
     ],
   ],
 });

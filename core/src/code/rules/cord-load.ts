@@ -1,8 +1,9 @@
+import type { Outlet } from '../../circuits/outlets';
 import { outletsOf, outletsProper } from '../circuit-facts';
 import { ampsOf } from '../../loads/library';
 import { defineRule, fromMemory } from '../rule';
 
-const entry = (section: string) => ({ section, limits: { share: 0.8 }, basis: fromMemory('high') });
+const entry = (section: string) => ({ section, limits: { share: 0.8, coolerShare: 0.5 }, basis: fromMemory('high') });
 /** A receptacle may feed plugs up to 12 A at 15 A, 16 A at 20 A, 24 A at 30 A: four fifths of its rating, Table 210.21(B)(2). */
 const BY_RECEPTACLE = '210.21(B)(2)';
 
@@ -34,15 +35,25 @@ export const cordLoad = defineRule({
   appliesTo: (facts, circuit) => outletsOf(facts, circuit).some((outlet) => outlet.load?.cord && !outlet.load.fastened),
   check: (facts, circuit, limits, report) => {
     const outlets = outletsProper(outletsOf(facts, circuit));
-    if (outlets.length < 2 || circuit.ratingA > 30) return [];
+    // A duplex is two receptacles: only one that is single, and alone, has the circuit to itself.
+    const isAlone = outlets.length < 2 && !outlets.some(isDuplex);
+    if (isAlone || circuit.ratingA > 30) return [];
     return outlets.flatMap(({ load, box, device }) => {
       if (!load?.cord || load.fastened) return [];
       const amps = ampsOf(load);
       const receptacleA = device.kind === 'receptacle' ? device.ratingA : circuit.ratingA;
-      const allowed = Math.min(circuit.ratingA, receptacleA) * limits.share;
+      const isShared = outlets.length > 1;
+      const isRoomCooler = load.kind === 'window-ac';
+      // Of a circuit that feeds other things as well, half: 440.62(C).
+      const share = isRoomCooler && isShared ? limits.coolerShare : limits.share;
+      const allowed = Math.min(circuit.ratingA, receptacleA) * share;
       const data = { load: load.name, amps, allowed, circuit: circuit.name };
       const detail = {
-        ...(receptacleA < circuit.ratingA ? { section: BY_RECEPTACLE } : {}),
+        ...(isRoomCooler
+          ? { section: isShared ? '440.62(C)' : '440.62(B)' }
+          : receptacleA < circuit.ratingA
+            ? { section: BY_RECEPTACLE }
+            : {}),
         measured: () => `${amps.toFixed(1)} A`,
         required: () => `${allowed} A at most`,
       };
@@ -58,6 +69,8 @@ export const cordLoad = defineRule({
     });
   },
 });
+
+const isDuplex = ({ device }: Outlet): boolean => device.kind === 'receptacle' && device.style === 'duplex';
 
 interface Data {
   readonly load: string;

@@ -1,7 +1,7 @@
 import { areaFt2 } from '../../house/geometry';
-import type { RoomKind } from '../../house/schema';
-import { circuitsOf } from '../circuit-facts';
-import { defineRule, fromMemory } from '../rule';
+import type { Circuit, RoomKind } from '../../house/schema';
+import { circuitsOf, outletsOf, outletsProper } from '../circuit-facts';
+import { defineRule, fromMemory, type Facts } from '../rule';
 
 /** Open porches, garages and spaces not adaptable for living are left out of the floor area. *From memory*, high. */
 const NOT_COUNTED: ReadonlySet<RoomKind> = new Set([
@@ -15,6 +15,10 @@ const NOT_COUNTED: ReadonlySet<RoomKind> = new Set([
   'crawl-space',
   'basement-unfinished',
 ]);
+
+/** A circuit that feeds nothing, or nothing but appliances, serves none of the floor; one that feeds only outdoors does: 220.14(J). */
+const feedsInGeneral = (facts: Facts, circuit: Circuit): boolean =>
+  outletsProper(outletsOf(facts, circuit)).some((outlet) => outlet.load === undefined);
 
 const entry = (section: string) => ({ section, limits: { vaPerFt2: 3 }, basis: fromMemory('medium') });
 
@@ -39,7 +43,6 @@ export const generalCircuits = defineRule({
     },
   },
   scope: 'house',
-  reads: 'none',
   appliesTo: (facts) => circuitsOf(facts).length > 0,
   check: (facts, limits, report) => {
     // Inside faces: the code's outside dimensions are a few per cent more, which is allowed for by the walls between rooms.
@@ -48,7 +51,7 @@ export const generalCircuits = defineRule({
       .reduce((sum, view) => sum + areaFt2(view.room.corners), 0);
     const need = Math.ceil(area * limits.vaPerFt2);
     const have = circuitsOf(facts)
-      .filter((circuit) => circuit.purpose === 'general' && circuit.poles === 1)
+      .filter((circuit) => circuit.purpose === 'general' && circuit.poles === 1 && feedsInGeneral(facts, circuit))
       .reduce((sum, circuit) => sum + circuit.ratingA * 120, 0);
     const data = { area, need, have };
     const detail = { measured: () => `${have} VA`, required: () => `${need} VA (inside area; add the walls)` };

@@ -18,8 +18,14 @@ function sectionFor(load: Load, edition: Edition): string | undefined {
 /** Heating plants other than fixed electric space heat, which falls to Article 424. */
 const isCentralHeating = ({ kind }: Load): boolean => kind === 'furnace' || kind === 'boiler';
 
-/** Equipment that belongs to a furnace may share its circuit: pumps, valves, humidifiers. 422.12 Exception. */
-const isAssociated = (name: string): boolean => /pump|humidifier|valve|air cleaner/i.test(name);
+/**
+ * Equipment that belongs to a furnace may share its circuit: humidifiers, air cleaners, valves, its own circulating and condensate
+ * pumps. 422.12 Exception. A sump, well or grinder pump is no part of it, whatever it is called; what has no kind of its own goes by
+ * what is written of it.
+ */
+const isAssociated = (load: Load | undefined): boolean =>
+  load?.kind === 'humidifier' ||
+  (load?.kind === 'other' && /condensate|circulat|humidifier|zone valve|gas valve|air cleaner/i.test(load.name));
 
 const entry = { section: '110.3(B)', limits: {}, basis: fromMemory('high') };
 
@@ -48,7 +54,7 @@ export const individualCircuit = defineRule({
       if (!section) return [];
       const load = outlet.load!;
       const others = outletsProper(outletsOf(facts, circuit)).filter(
-        (one) => one !== outlet && !(isCentralHeating(load) && isAssociated(one.load?.name ?? '')),
+        (one) => one !== outlet && !(isCentralHeating(load) && isAssociated(one.load)),
       );
       const where = { circuit: circuit.id, box: outlet.box.id };
       if (others.length > 0 && isTappedCooking(facts.house, circuit))

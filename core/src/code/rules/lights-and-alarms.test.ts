@@ -225,6 +225,13 @@ testRule(smokeAlarms, {
       'A smoke alarm stands in bed.',
     ],
     ['one on a storey without bedrooms', room('living').ceiling('r', 'alarm', null, smoke)],
+    [
+      'a storey that has only a garage needs none',
+      room('living')
+        .ceiling('r', 'alarm', null, smoke)
+        .with((house) => (house.levels['L0'] = { ...house.levels['L1']!, id: 'L0', name: 'Below', elevationIn: -108 }))
+        .room('gar', 'garage', [0, 0, 240, 240], { level: 'L0', bays: 2 }),
+    ],
   ],
   fails: [
     ['none in the bedroom', sleeping().ceiling('hall', 'alarm', null, smoke), 'bed has no smoke alarm.'],

@@ -321,6 +321,11 @@ testRule(outdoorReceptacles, {
   ],
   cannotTell: [
     [
+      'the only one at the back is that of a plug-in tub',
+      outside().receptacle('front', 'c0', 50).load('plug-in-tub', 'back', 'c2', 50, null),
+      'The only receptacle at the back of the house, R3-1, is that of an appliance. Ask whether it stays free to use, or add one.',
+    ],
+    [
       'the back is not drawn',
       aHouse()
         .room('liv', 'living', [0, 0, 200, 200])

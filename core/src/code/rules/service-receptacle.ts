@@ -1,10 +1,17 @@
 import { distance } from '../../house/geometry';
-import type { FeatureKind } from '../../house/schema';
+import type { Box, FeatureKind } from '../../house/schema';
 import { boxPoint, featureOutline } from '../../plan/points';
 import { receptaclesOf } from '../../place/receptacles';
-import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { isFreeBox } from '../circuit-facts';
+import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
 
 const EQUIPMENT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'condenser']);
+/** A free 125 V receptacle that somebody gets at: not in a cabinet, not taken by an appliance. */
+const canServe = (facts: Facts, box: Box): boolean =>
+  box.inCabinet !== true &&
+  receptaclesOf(box).some((one) => one.volts === 120 && one.ratingA <= 20) &&
+  isFreeBox(facts, box);
+
 const entry = (section: string): EditionEntry<{ withinIn: number }> => ({
   section,
   limits: { withinIn: 300 },
@@ -28,6 +35,8 @@ export const serviceReceptacle = defineRule({
       none: ({ what, room }: { what: string; room: string }) =>
         `No receptacle stands within 25 ft of the ${what} in ${room}, on its level.`,
       near: ({ what, tag }: { what: string; tag: string }) => `Receptacle ${tag} serves the ${what}.`,
+      elsewhere: ({ what, tag, room }: { what: string; tag: string; room: string }) =>
+        `The nearest receptacle to the ${what}, ${tag}, stands in another room, ${room}. If one gets to it freely from the equipment it serves; a wall or a locked door between, and it does not.`,
     },
   },
   scope: 'house',
@@ -38,24 +47,29 @@ export const serviceReceptacle = defineRule({
         .filter((feature) => EQUIPMENT.has(feature.kind))
         .map((feature) => {
           const outline = featureOutline(view.room, feature);
-          const nearest = facts.views
+          const near = facts.views
             .filter((one) => one.level === view.level)
             .flatMap((one) => one.boxes)
-            .filter((box) => receptaclesOf(box).some((one) => one.volts === 120 && one.ratingA <= 20))
+            .filter((box) => canServe(facts, box))
             .map((box) => ({
               box,
               far: Math.min(...outline.map((corner) => distance(corner, boxPoint(facts.house, box)))),
             }))
-            .sort((a, b) => a.far - b.far)[0];
+            .sort((a, b) => a.far - b.far);
+          // One in the same room first: no wall lies between.
+          const nearest = near.find((one) => one.box.room === view.room.id && one.far <= limits.withinIn) ?? near[0];
           const what = feature.name || feature.kind.replaceAll('-', ' ');
           const where = { room: view.room.id, feature: feature.id };
           const detail = {
             measured: (show: (lengthIn: number) => string) => (nearest ? show(nearest.far) : 'none on this level'),
             required: (show: (lengthIn: number) => string) => `within ${show(limits.withinIn)}`,
           };
-          return nearest && nearest.far <= limits.withinIn
-            ? report.pass('near', { what, tag: nearest.box.tag }, where, detail)
-            : report.fail('none', { what, room: view.room.name }, where, detail);
+          if (!nearest || nearest.far > limits.withinIn)
+            return report.fail('none', { what, room: view.room.name }, where, detail);
+          const { tag, room } = nearest.box;
+          return room === view.room.id
+            ? report.pass('near', { what, tag }, where, detail)
+            : report.cannotTell('elsewhere', { what, tag, room: facts.house.rooms[room]!.name }, where, detail);
         }),
     ),
 });

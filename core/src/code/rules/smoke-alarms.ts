@@ -8,6 +8,7 @@ const NOT_A_STOREY: ReadonlySet<RoomKind> = new Set<RoomKind>([
   'crawl-space',
   'attic',
   'accessory-building',
+  'garage',
 ]);
 
 export const smokeAlarms = defineRule({
