@@ -94,9 +94,11 @@ async function twoAgainstOne(isQuick: boolean): Promise<{ ratio: number; told: s
           }),
         );
     };
-    await go(0, edits);
+    // Each process warmed up by as many edits, whether it has company or not.
+    const warm = edits * targets.length;
+    await go(0, warm);
     const before = targets.map((one) => one.cpuMs());
-    await go(edits, edits * 2);
+    await go(warm, warm + edits);
     return targets.reduce((sum, one, i) => sum + one.cpuMs() - before[i]!, 0) / (edits * 2);
   };
   const first = await Target.start();

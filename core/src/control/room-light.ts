@@ -6,7 +6,7 @@ import { Memory } from '../house/memory';
 export interface RoomLight {
   readonly luminaires: readonly Outlet[];
   readonly switchedReceptacles: readonly Outlet[];
-  /** Wall switches of the room that no group claims for something else. */
+  /** Idle wall switches of the room, which no group claims. */
   readonly switches: readonly Outlet[];
   /** Lighting outlets, or receptacles in their place, that a wall control governs. */
   readonly controlled: readonly Outlet[];
@@ -35,8 +35,8 @@ const NO_LIGHT: RoomLight = { luminaires: [], switchedReceptacles: [], switches:
 const lightMemory = new Memory<readonly Outlet[], { readonly groups: Groups; readonly light: RoomLight }>();
 
 /**
- * The lighting outlets of a room and whether a wall control governs them: by a switch group, or, where no group names the
- * outlet, by a switch in the room that no group claims. Remembered by the room's outlets and the groups.
+ * The lighting outlets of a room and whether a wall control governs them: by a switch group, and by nothing else; a switch that no
+ * group claims is idle, and may turn out to be a fan's. Remembered by the room's outlets and the groups.
  */
 export function lightOf(house: House, index: OutletIndex, room: Room): RoomLight {
   const here = index.byRoom.get(room.id);
@@ -51,7 +51,7 @@ export function lightOf(house: House, index: OutletIndex, room: Room): RoomLight
   const switches = here.filter((outlet) => outlet.device.kind === 'switch' && !groups.claimed.has(outlet.device.id));
   const isControlled = (outlet: Outlet) => {
     const group = groups.byControl.get(outlet.device.id);
-    return group ? group.switches.length > 0 : switches.length > 0;
+    return group !== undefined && group.switches.length > 0;
   };
   const controlled = [...luminaires, ...switchedReceptacles].filter(isControlled);
   const light = { luminaires, switchedReceptacles, switches, controlled };
@@ -59,12 +59,8 @@ export function lightOf(house: House, index: OutletIndex, room: Room): RoomLight
   return light;
 }
 
-/** Whether some group names the device among what it controls. */
-export const isGrouped = (house: House, device: string): boolean => groupsOf(house).byControl.has(device);
-
 /** The switches that govern an outlet of the room. */
 export function switchesFor(house: House, index: OutletIndex, outlet: Outlet): readonly Outlet[] {
   const group = groupsOf(house).byControl.get(outlet.device.id);
-  if (group) return group.switches.flatMap((id) => index.byDevice.get(id) ?? []);
-  return lightOf(house, index, outlet.room).switches;
+  return group ? group.switches.flatMap((id) => index.byDevice.get(id) ?? []) : [];
 }

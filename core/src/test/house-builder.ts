@@ -177,7 +177,23 @@ export class HouseBuilder {
 
   /** A light in the ceiling and a switch for it beside the start of a wall. */
   lit(room: string): this {
-    return this.ceiling(room, 'luminaire', null).switchAt(room, 'c0', 8, null);
+    return this.ceiling(room, 'luminaire', null).switchAt(room, 'c0', 8, null).governed(room);
+  }
+
+  /** Groups the switches of some rooms with their lights and switched receptacles, as somebody would at Switching. */
+  governed(...rooms: readonly string[]): this {
+    const devices = Object.values(this.#house.boxes)
+      .filter((box) => rooms.includes(box.room))
+      .flatMap((box) => Object.values(box.devices));
+    const idsOf = (isMeant: (one: Device) => boolean) => devices.filter(isMeant).map((one) => one.id);
+    const id = `light-${rooms.join('-')}`;
+    this.#house.switchGroups[id] = {
+      id,
+      name: `${rooms[0]} light`,
+      switches: idsOf((one) => one.kind === 'switch'),
+      controls: idsOf((one) => one.kind === 'luminaire' || (one.kind === 'receptacle' && one.switched !== 'no')),
+    };
+    return this;
   }
 
   /** A load of the library at a receptacle of its own, or hard-wired when it has no cord. */

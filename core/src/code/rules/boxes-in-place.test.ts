@@ -346,8 +346,18 @@ testRule(panelPlace, {
     ['in a bathroom', panel('half-bath'), 'Main stands in r.'],
     ['in a clothes closet', panel('closet')],
     ['over steps', panel('stair')],
+    [
+      'above a door',
+      panel('hallway').with((house) => Object.assign(house.features['p']!, { bottomIn: 84, heightIn: 94 })),
+      'Main begins 7\'-0" above the floor: its breakers are out of reach.',
+    ],
   ],
   cannotTell: [
+    [
+      'a tall one whose highest handle is not known',
+      panel('hallway').with((house) => Object.assign(house.features['p']!, { heightIn: 80 })),
+      'The top of Main is 6\'-8" above the floor. See that its highest breaker handle is not above 6 ft 7 in.',
+    ],
     [
       'in a linen closet',
       panel('linen'),
@@ -364,6 +374,13 @@ testRule(panelWorkingSpace, {
       panel('garage')
         .feature('r', 'tile', ['c0', 50, 40, 0.5])
         .feature('r', 'cabinet', ['c0', 50, 40, 12], { bottomIn: 80, heightIn: 96 }),
+    ],
+    [
+      'a panel of 14 1/2 in, a quarter of an inch from the end of a wall of 31 in',
+      aHouse()
+        .room('r', 'hallway', [0, 0, 31, 144])
+        .feature('r', 'panel', ['c0', 0.25, 14.5, 4], { id: 'p' })
+        .panel('Main', 'r', 40, 'p'),
     ],
     [
       'a passage 40 in wide just holds it',

@@ -2,10 +2,9 @@ import { defineRule, everyEdition, fromMemory } from '../rule';
 import { areaFt2 } from '../../house/geometry';
 import { countedOnLoop } from '../../place/receptacles';
 import { placesIn } from '../../place/reach';
-import { cutIntervals } from '../../plan/intervals';
-import { wallLoop } from '../../plan/wall-loop';
+import { cutIntervals, cutLoop, lengthOf, type Interval } from '../../plan/intervals';
+import { toLoop, wallLoop, type WallLoop } from '../../plan/wall-loop';
 import { measureBreaks } from '../../plan/wall-spaces';
-import { toLoop } from '../../plan/wall-loop';
 
 export const foyerReceptacle = defineRule({
   id: 'foyer-receptacle',
@@ -19,6 +18,8 @@ export const foyerReceptacle = defineRule({
       none: ({ room, wall, length }: { room: string; wall: string; length: number }, show) =>
         `${show(length)} of the ${wall} wall of ${room} has no receptacle.`,
       served: ({ room, wall }: { room: string; wall: string }) => `The ${wall} wall of ${room} has a receptacle.`,
+      corner: ({ room, length }: { room: string; length: number }, show) =>
+        `${show(length)} of wall around a corner of ${room} has no receptacle, and no straight stretch of it is 3 ft. Whether such a space counts is disputed: ask the authority.`,
       small: ({ room, area }: { room: string; area: number }) =>
         `${room} has ${area.toFixed(0)} ft²: none is required.`,
     },
@@ -37,20 +38,19 @@ export const foyerReceptacle = defineRule({
         fromIn: toLoop(loop, seen.wall, seen.alongIn),
         toIn: toLoop(loop, seen.wall, seen.alongIn) + seen.widthIn,
       }));
-    return loop.walls.flatMap((wall) =>
-      cutIntervals({ fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn }, [
-        ...measureBreaks(view),
-        ...sidelights,
-      ])
+    const breaks = [...measureBreaks(view), ...sidelights];
+    const isServed = (space: Interval) =>
+      placesIn(
+        space,
+        loop.lengthIn,
+        countedOnLoop(view).map((one) => one.atIn),
+      ).length > 0;
+    const straight = loop.walls.flatMap((wall) =>
+      cutIntervals({ fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn }, breaks)
         .filter((space) => space.toIn - space.fromIn >= limits.minWallIn - 1 / 64)
         .map((space) => {
           const length = space.toIn - space.fromIn;
-          const served =
-            placesIn(
-              space,
-              loop.lengthIn,
-              countedOnLoop(view).map((one) => one.atIn),
-            ).length > 0;
+          const served = isServed(space);
           const where = { room: view.room.id, stretch: space };
           const detail = {
             measured: (show: (lengthIn: number) => string) =>
@@ -63,5 +63,29 @@ export const foyerReceptacle = defineRule({
             : report.fail('none', { room, wall: wall.name, length }, where, detail);
         }),
     );
+    // A space of 3 ft and more that has them only around a corner: disputed.
+    const around = cutLoop(loop.lengthIn, breaks)
+      .filter((space) => lengthOf(space) >= limits.minWallIn - 1 / 64 && !isServed(space))
+      .filter((space) => longestStraight(loop, space) < limits.minWallIn - 1 / 64)
+      .map((space) =>
+        report.cannotTell(
+          'corner',
+          { room, length: lengthOf(space) },
+          { room: view.room.id, stretch: space },
+          { basis: fromMemory('medium') },
+        ),
+      );
+    return [...straight, ...around];
   },
 });
+
+/** The longest part of a stretch of floor line that lies on one wall, inches. */
+const longestStraight = (loop: WallLoop, space: Interval): number =>
+  Math.max(
+    ...loop.walls.flatMap((wall) =>
+      [0, loop.lengthIn].map(
+        (turn) =>
+          Math.min(space.toIn, wall.startIn + wall.lengthIn + turn) - Math.max(space.fromIn, wall.startIn + turn),
+      ),
+    ),
+  );

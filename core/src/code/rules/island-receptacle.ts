@@ -15,6 +15,8 @@ const neededByArea = (areaFt2: number): number => 1 + Math.ceil(Math.max(0, area
 const DIVIDERS: ReadonlySet<string> = new Set(['sink', 'cooktop', 'range']);
 /** Counter behind a sink or cooktop that keeps an island's top one space, inches: 2014 and 2017. *From memory*, high. */
 const BEHIND_IN = 12;
+/** How far a top may reach over a receptacle in its side that serves it: 210.52(C)(5) to 2020. *From memory*, high. */
+const MOST_OVERHANG_IN = 6;
 
 /** The stretches of an island's long side that count each for themselves: a sink with little counter behind divides it. */
 function spacesAlong(view: RoomView, island: Feature): number[] {
@@ -61,7 +63,11 @@ function neededBy(view: RoomView, island: Feature, limits: IslandLimits): number
   if (limits.optional) return 'provision';
   if (limits.byArea) return neededByArea((widthIn * depthIn) / 144);
   const spaces = spacesAlong(view, island);
-  return spaces.length === 1 ? 1 : spaces.filter((one) => one >= limits.minLongIn).length;
+  if (spaces.length === 1) return 1;
+  // Each piece by itself: its longer side and its shorter one, whichever way it lies.
+  return spaces.filter(
+    (along) => Math.max(along, short) >= limits.minLongIn && Math.min(along, short) >= limits.minShortIn,
+  ).length;
 }
 
 /** The receptacles that serve the top: in or above it, or not too far below where the edition lets them. */
@@ -71,7 +77,9 @@ function servingBoxes(view: RoomView, island: Feature, limits: IslandLimits): re
       box.at.kind === 'feature' &&
       box.at.feature === island.id &&
       receptaclesOf(box).length > 0 &&
-      island.heightIn - box.at.heightIn <= limits.belowIn + 1 / 64,
+      island.heightIn - box.at.heightIn <= limits.belowIn + 1 / 64 &&
+      // Under a top that reaches over by more than 6 in nobody finds it, and a cord hangs over the edge.
+      !(box.at.heightIn < island.heightIn && (island.overhangIn ?? 0) > MOST_OVERHANG_IN),
   );
   if (island.kind !== 'peninsula' || !limits.fromWall || limits.byArea || island.at.kind !== 'wall') return own;
   // Measured from the wall, the space begins there: a receptacle over it on that wall serves it (2017, medium).

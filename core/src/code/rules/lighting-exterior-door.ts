@@ -1,6 +1,6 @@
 import type { RoomKind } from '../../house/schema';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
-import { isGrouped, lightOf } from '../../control/room-light';
+import { lightOf } from '../../control/room-light';
 import { roomBehind } from '../../plan/room-view';
 import { mayHaveNoPower } from '../detached';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -45,11 +45,8 @@ export const lightingExteriorDoor = defineRule({
         const light = lightOf(facts.house, facts.outlets, outside);
         const data = { outside: outside.name, from: view.room.name };
         if (light.luminaires.length === 0) return [report.fail('none', data, { room: outside.id })];
-        // A switch just inside the door serves as well as one outside; which it is, a group says.
-        const inside = lightOf(facts.house, facts.outlets, view.room).switches.length > 0;
-        const grouped = light.luminaires.some((one) => isGrouped(facts.house, one.device.id));
-        if (light.controlled.length === 0 && (grouped || !inside))
-          return [report.fail('uncontrolled', data, { room: outside.id })];
+        // A switch just inside the door serves as well as one outside; which it is, a group says, and nothing else.
+        if (light.controlled.length === 0) return [report.fail('uncontrolled', data, { room: outside.id })];
         return [report.pass('lit', data, { room: outside.id })];
       });
     }),

@@ -26,7 +26,7 @@ testRule(lightingOutlet, {
     ['a bedroom with a light and a switch', room('bedroom').lit('r'), 'r is lit by a luminaire on a wall switch.'],
     [
       'a living room with a receptacle half of which is switched',
-      room('living').receptacle('r', 'c1', 30, { switched: 'half' }).switchAt('r', 'c0', 8, null),
+      room('living').receptacle('r', 'c1', 30, { switched: 'half' }).switchAt('r', 'c0', 8, null).governed('r'),
       'r is lit by a receptacle on a wall switch.',
     ],
     [
@@ -53,6 +53,11 @@ testRule(lightingOutlet, {
       'a bathroom with a switched receptacle only',
       room('bathroom').receptacle('r', 'c1', 30, { switched: 'whole' }).switchAt('r', 'c0', 8, null),
       'r has no lighting outlet.',
+    ],
+    [
+      'a light and a switch that nobody has said to belong together',
+      room('kitchen').ceiling('r', 'luminaire', null).switchAt('r', 'c0', 8, null),
+      'No wall switch governs the light of r.',
     ],
     [
       'a light without a switch',
@@ -111,7 +116,7 @@ testRule(lightingExteriorDoor, {
   passes: [
     [
       'a porch light, switched inside',
-      entry().ceiling('porch', 'luminaire', null).switchAt('liv', 'c2', 40, null),
+      entry().ceiling('porch', 'luminaire', null).switchAt('liv', 'c2', 40, null).governed('porch', 'liv'),
       'porch is lit outside the door of liv.',
     ],
     [
@@ -119,12 +124,17 @@ testRule(lightingExteriorDoor, {
       entry()
         .ceiling('porch', 'luminaire', null)
         .switchAt('liv', 'c2', 40, null)
+        .governed('porch', 'liv')
         .room('shed', 'accessory-building', [400, 0, 90, 90])
         .opening('shed', 'c2', 'door', 20, 36),
     ],
   ],
   fails: [
     ['no porch light', entry(), 'porch, outside the door of liv, has no lighting outlet.'],
+    [
+      'a switch inside that nobody has said to govern it',
+      entry().ceiling('porch', 'luminaire', null).switchAt('liv', 'c2', 40, null),
+    ],
     [
       'no switch anywhere near',
       entry().ceiling('porch', 'luminaire', null),
@@ -152,6 +162,30 @@ testRule(stairSwitches, {
       'six risers and no switch',
       stair(6).ceiling('r', 'luminaire', null),
       'No wall switch at the stair in r governs its light.',
+    ],
+    ['an idle switch', stair(14).ceiling('r', 'luminaire', null).switchAt('r', 'c0', 8, null)],
+    [
+      'a switch of the porch light beside a stair light that is switched elsewhere',
+      stair(14)
+        .ceiling('r', 'luminaire', null)
+        .room('porch', 'porch', [0, -90, 90, 80])
+        .over('porch', 'luminaire', 40, -50)
+        .switchAt('r', 'c0', 8, null)
+        .with((house) => {
+          const [, porch, control] = Object.values(house.boxes).flatMap((box) => Object.keys(box.devices));
+          house.switchGroups['g'] = { id: 'g', name: 'Porch light', switches: [control!], controls: [porch!] };
+        }),
+    ],
+    [
+      'a fan\u2019s switch',
+      stair(14)
+        .ceiling('r', 'luminaire', null)
+        .ceiling('r', 'fan', null)
+        .switchAt('r', 'c0', 8, null)
+        .with((house) => {
+          const [, fan, control] = Object.values(house.boxes).flatMap((box) => Object.keys(box.devices));
+          house.switchGroups['g'] = { id: 'g', name: 'Fan', switches: [control!], controls: [fan!] };
+        }),
     ],
   ],
   cannotTell: [
@@ -196,11 +230,13 @@ testRule(switchNearEntrance, {
   passes: [
     [
       'beside the door',
-      bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c2', 50, null),
+      bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c2', 50, null).governed('bed'),
       'The switch of bed stands near a way in.',
     ],
   ],
-  fails: [['across the room', bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null)]],
+  fails: [
+    ['across the room', bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null).governed('bed')],
+  ],
   notApplicable: [
     ['2017 did not ask', bedroom('2017').ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null)],
   ],

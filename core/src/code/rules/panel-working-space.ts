@@ -1,5 +1,5 @@
 import { polygonsOverlap, segmentsCross, type Point } from '../../house/geometry';
-import type { FeatureKind, Room } from '../../house/schema';
+import type { Feature, FeatureKind, Room } from '../../house/schema';
 import { featureOutline } from '../../plan/points';
 import { rectangleOnWall, wallLoop, type LoopWall } from '../../plan/wall-loop';
 import { wallOf } from '../../plan/room-view';
@@ -19,6 +19,26 @@ function crossedSides(room: Room, space: readonly Point[]): readonly LoopWall[] 
   return wallLoop(room).walls.filter((wall) =>
     inner.some((corner, i) => segmentsCross(corner, inner[(i + 1) % inner.length]!, wall.from, wall.to)),
   );
+}
+
+/**
+ * Where along its wall a space that holds the panel's width may begin: flush with either side of the panel, with the ends of the wall, with
+ * the edges of what stands beside it, and every inch between.
+ */
+function startsFor(
+  panel: { readonly alongIn: number; readonly widthIn: number },
+  wide: number,
+  wall: LoopWall,
+  others: readonly Feature[],
+): number[] {
+  const [first, last] = [panel.alongIn + panel.widthIn - wide, panel.alongIn];
+  const edges = others.flatMap(({ at }) =>
+    at.kind === 'wall' && at.wall === wall.id ? [at.alongIn + at.widthIn, at.alongIn - wide] : [],
+  );
+  const inches = Array.from({ length: Math.max(0, Math.floor(last - first)) }, (_, i) => first + i + 1);
+  return [first, last, 0, wall.lengthIn - wide, ...edges, ...inches]
+    .filter((start) => start >= first - 1e-6 && start <= last + 1e-6)
+    .filter((start) => start >= -1e-6 && start + wide <= wall.lengthIn + 1e-6);
 }
 
 export const panelWorkingSpace = defineRule({
@@ -70,8 +90,7 @@ export const panelWorkingSpace = defineRule({
       let blocker: string | undefined;
       let [shallow, open] = [false, false];
       let fits = false;
-      for (let start = alongIn + widthIn - wide; start <= alongIn + 1e-6; start += 1) {
-        if (start < -1e-6 || start + wide > wall.lengthIn + 1e-6) continue;
+      for (const start of startsFor({ alongIn, widthIn }, wide, wall, others)) {
         fits = true;
         const space = rectangleOnWall(wall, {
           alongIn: start,

@@ -122,6 +122,15 @@ testRule(islandReceptacle, {
       island('2023', 64, 30).onFeature('kit', 'isl', null, 30),
       'The island has a receptacle in its side only: it may be there, but does not serve the counter. Set one listed for countertops into the top, or keep a provision.',
     ],
+    [
+      '2017: a sink divides it into two pieces of 20 by 36 in, and each counts',
+      island('2017', 73, 36).standing('sink', 'kit', 'sink', [120, 102, 33, 32]).onFeature('kit', 'isl'),
+      'The island (18.3 ft²) has 1 receptacle; 2 are due.',
+    ],
+    [
+      '2020: only under a top that reaches 7 in over',
+      island('2020', 36, 36, { overhangIn: 7 }).onFeature('kit', 'isl'),
+    ],
     ['2017: none', island('2017', 24, 12), 'The island (2.0 ft²) has 0 receptacles; 1 is due.'],
     [
       '2020: a hair over 27 ft² asks for three',
@@ -186,6 +195,18 @@ testRule(foyerReceptacle, {
   passes: [
     ['exactly 60 ft² is not yet a case', foyer(90), 'foyer has 60 ft²: none is required.'],
     ['a wall of 8 ft with one', foyer(96).receptacle('foyer', 'c0', 48), 'The north wall of foyer has a receptacle.'],
+  ],
+  cannotTell: [
+    [
+      'four feet of wall, but only around a corner',
+      aHouse()
+        .room('foyer', 'foyer', [0, 0, 100, 100])
+        .opening('foyer', 'c0', 'cased', 24, 76)
+        .opening('foyer', 'c1', 'cased', 0, 100)
+        .opening('foyer', 'c2', 'cased', 0, 100)
+        .opening('foyer', 'c3', 'cased', 0, 76),
+      '4\'-0" of wall around a corner of foyer has no receptacle, and no straight stretch of it is 3 ft. Whether such a space counts is disputed: ask the authority.',
+    ],
   ],
   fails: [['over 60 ft², a wall of 8 ft without', foyer(96), '8\'-0" of the north wall of foyer has no receptacle.']],
 });

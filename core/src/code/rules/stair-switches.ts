@@ -1,5 +1,20 @@
+import { polygonsOverlap } from '../../house/geometry';
+import type { Feature } from '../../house/schema';
+import type { Outlet } from '../../circuits/outlets';
 import { lightOf, switchesFor } from '../../control/room-light';
-import { defineRule, everyEdition, fromMemory } from '../rule';
+import { featureOutline } from '../../plan/points';
+import type { RoomView } from '../../plan/room-view';
+import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+
+/** The lights of a stair: those of its room, and of the rooms on other floors that the same stair is drawn in or above. */
+function lightsOfStair(facts: Facts, view: RoomView, stair: Feature): readonly Outlet[] {
+  const flight = featureOutline(view.room, stair);
+  const isSameStair = ({ room, features }: RoomView) =>
+    (room.kind === 'stair' && polygonsOverlap(room.corners, flight)) ||
+    features.some((other) => other.kind === 'stair' && polygonsOverlap(featureOutline(room, other), flight));
+  const others = facts.views.filter((one) => one.level !== view.level && isSameStair(one));
+  return [view, ...others].flatMap(({ room }) => lightOf(facts.house, facts.outlets, room).luminaires);
+}
 
 export const stairSwitches = defineRule({
   id: 'stair-switches',
@@ -30,15 +45,10 @@ export const stairSwitches = defineRule({
           const where = { room: view.room.id, feature: stair.id };
           if (stair.risers === undefined) return report.cannotTell('unknown', { room }, where);
           if (stair.risers < limits.minRisers) return report.pass('few', { room, risers: stair.risers }, where);
-          const light = lightOf(facts.house, facts.outlets, view.room);
-          const here = facts.outlets.byRoom.get(view.room.id) ?? [];
-          const grouped = here.some((one) => one.device.kind === 'switch' && !light.switches.includes(one));
-          const canLight =
-            light.switches.length > 0 ||
-            grouped ||
-            light.luminaires.some((one) =>
-              switchesFor(facts.house, facts.outlets, one).some((control) => control.room.id === view.room.id),
-            );
+          // The light of this stair, on whichever floor it hangs: not a fan's switch nor the porch light's, nor an idle one.
+          const canLight = lightsOfStair(facts, view, stair).some((one) =>
+            switchesFor(facts.house, facts.outlets, one).some((control) => control.room.id === view.room.id),
+          );
           return canLight ? report.pass('lit', { room }, where) : report.fail('dark', { room }, where);
         }),
     ),
