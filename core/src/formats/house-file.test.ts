@@ -137,6 +137,11 @@ describe('published formats', () => {
       circuits: { A: { ...one.circuits['A']!, name: 'Beds, "two"' }, B: { ...one.circuits['B']!, name: '=cmd|x' } },
     };
     const lines = writeScheduleCsv(scheduleOf(named, 'P')).split('\r\n');
+    const aluminum = {
+      ...one,
+      circuits: { A: { ...one.circuits['A']!, metal: 'aluminium' as const, awg: '6' as const } },
+    };
+    expect(writeScheduleCsv(scheduleOf(aluminum, 'P'))).toContain(',SE Al 6,');
     expect(lines[0]).toBe('Space,Leg,Poles,Breaker A,Kind,Conductor,Name,Directory,VA');
     expect(lines[1]).toBe('1,A,1,15,plain,NM-B Cu 14,"Beds, ""two""","Beds, ""two"" (nothing on it yet)",0');
     expect(lines[2]).toContain(",'=cmd|x,");

@@ -1,3 +1,4 @@
+import { cableNameOf } from '../circuits/outlets';
 import type { PanelSchedule } from '../panel/schedule';
 
 /** A field as RFC 4180 wants it. A leading =, +, - or @ gets an apostrophe, so that no spreadsheet runs it. */
@@ -18,7 +19,7 @@ export function writeScheduleCsv(schedule: PanelSchedule): string {
           circuit.poles,
           circuit.ratingA,
           continued ? 'second pole' : (breaker ?? ''),
-          `NM-B Cu ${circuit.awg}`,
+          cableNameOf(circuit),
           circuit.name,
           directory,
           Math.round(va),

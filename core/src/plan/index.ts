@@ -1,6 +1,7 @@
 export * from './barred';
 export * from './counter-spaces';
 export * from './framing-sizes';
+export { gradeOf } from './grade';
 export * from './intervals';
 export * from './place-room';
 export * from './points';

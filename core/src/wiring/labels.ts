@@ -34,7 +34,8 @@ export function cableLabel(wiring: UnitWiring, end: CableEnd): CableLabel {
   if (travelers.length > 0) parts.push(`3-WAY ${travelers.join(' ')}`);
   if (legs.length > 0) parts.push(`SWITCHED ${legs.join(' ')}`);
   if (signals.some((one) => one.kind === 'interconnect')) parts.push('ALARMS');
-  const size = `${run.awg}-${cable.kind.slice(1)}`;
+  const isAluminum = wiring.unit.circuits.some((one) => one.metal === 'aluminium');
+  const size = `${run.awg}-${cable.kind.slice(1)}${isAluminum ? ' Al' : ''}`;
   const far = end.end === 'b' ? `from ${run.from?.tag ?? 'the panel'}` : `to ${run.to.tag}`;
   return { heading: parts.join(' + ') || 'SPARE', detail: `${size} ${far}, ${breakerOf(end)}` };
 }

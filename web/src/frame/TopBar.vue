@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { useTheme } from 'vuetify';
-import { changeEntity, count, edit, EDITIONS, writeHouseFile, type Edition } from '@winculum/core';
+import { count, edit, EDITIONS, writeHouseFile, type Edition, type Level } from '@winculum/core';
+import { newId } from '../new-id';
 import { storeTheme } from '../style/vuetify';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import { download } from './download';
 import BreakerSearch from './BreakerSearch.vue';
 import JobDialog from './JobDialog.vue';
+import LevelDialog from './LevelDialog.vue';
 
 const emit = defineEmits<{ help: [] }>();
 const store = useHouse();
@@ -50,29 +52,41 @@ function save(): void {
   );
 }
 
-function addLevel(): void {
-  const above = Math.max(...levels.value.map((level) => level.elevationIn));
-  const id = `L${levels.value.length + 1}-${Date.now().toString(36)}`;
-  const first = store.house!.levels[view.level]!;
-  const added = {
-    ...first,
-    id,
-    name: `Level ${levels.value.length + 1}`,
-    elevationIn: above + 120,
-    below: 'floor' as const,
-  };
-  if (store.apply(edit(store.house!, 'Add level', (draft) => void (draft.levels[id] = added)))) view.level = id;
-}
+const editing = shallowRef<Level>();
 
-function renameLevel(): void {
-  const level = store.house!.levels[view.level]!;
-  const name = window.prompt('Name of this level', level.name)?.trim();
-  if (name) store.apply(changeEntity(store.house!, 'levels', level.id, { name }));
+/** A level like the one in view, above all others, or below them as a basement. */
+function addLevel(where: 'above' | 'basement'): void {
+  const all = levels.value.map((level) => level.elevationIn);
+  const id = newId('level');
+  const like = store.house!.levels[view.level]!;
+  const added: Level =
+    where === 'above'
+      ? {
+          ...like,
+          id,
+          name: `Level ${levels.value.length + 1}`,
+          elevationIn: Math.max(...all) + 120,
+          below: 'floor',
+          belowGrade: false,
+        }
+      : {
+          ...like,
+          id,
+          name: levels.value.some((level) => level.name === 'Basement') ? 'Lower basement' : 'Basement',
+          elevationIn: Math.min(...all) - 108,
+          ceilingIn: Math.min(like.ceilingIn, 96),
+          below: 'slab',
+          above: 'floor',
+          belowGrade: true,
+        };
+  const label = where === 'above' ? 'Add level' : 'Add basement';
+  if (store.apply(edit(store.house!, label, (draft) => void (draft.levels[id] = added)))) view.level = id;
 }
 
 function chooseLevel(value: string): void {
-  if (value === '+') addLevel();
-  else if (value === '~') renameLevel();
+  if (value === '+') addLevel('above');
+  else if (value === '-') addLevel('basement');
+  else if (value === '~') editing.value = store.house!.levels[view.level]!;
   else view.level = value;
 }
 </script>
@@ -98,8 +112,9 @@ function chooseLevel(value: string): void {
       "
     >
       <option v-for="level in levels" :key="level.id" :value="level.id">{{ level.name }}</option>
-      <option v-if="store.canEdit" value="~">Rename this level …</option>
-      <option v-if="store.canEdit" value="+">Add a level …</option>
+      <option v-if="store.canEdit" value="~">Change this level …</option>
+      <option v-if="store.canEdit" value="+">Add a level above</option>
+      <option v-if="store.canEdit" value="-">Add a basement</option>
     </select>
     <select
       class="plain pill edition"
@@ -137,6 +152,7 @@ function chooseLevel(value: string): void {
     </button>
     <button class="plain-button icon" aria-label="Light or dark" title="Light or dark" @click="turnTheme">◐</button>
     <button class="plain-button icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</button>
+    <LevelDialog v-if="editing" :level="editing" @close="editing = undefined" />
     <JobDialog v-if="showJob" @close="showJob = false" />
   </header>
 </template>

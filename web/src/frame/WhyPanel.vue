@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import {
+  cableNameOf,
   decideAfci,
   decideGfci,
   formatLength,
@@ -111,7 +112,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         </select>
       </label>
       <p v-if="circuitOf(device)" class="num line">
-        {{ circuitOf(device)!.ratingA }} A, NM-B {{ circuitOf(device)!.awg }}
+        {{ circuitOf(device)!.ratingA }} A, {{ cableNameOf(circuitOf(device)!) }}
       </p>
       <DeviceForm v-if="store.canEdit" :box="box" :device="device" />
       <template
@@ -124,7 +125,13 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         <p v-if="device.kind !== 'switch'" class="decision">
           <b :class="{ needed: decision.kind === 'required' }"
             >{{ name }}
-            {{ decision.kind === 'required' ? 'due' : decision.kind === 'cannot-tell' ? 'cannot tell' : 'not due' }}</b
+            {{
+              decision.kind === 'required'
+                ? 'required'
+                : decision.kind === 'cannot-tell'
+                  ? 'cannot tell'
+                  : 'not required'
+            }}</b
           >
           {{ decision.reason }} <span v-if="'section' in decision" class="muted num">{{ decision.section }}</span>
         </p>

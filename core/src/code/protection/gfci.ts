@@ -5,6 +5,7 @@ import type { Outlet } from '../../circuits/outlets';
 import { voltsAt } from '../../circuits/outlets';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { servesCounter } from '../../place/receptacles';
+import { gradeOf } from '../../plan/grade';
 import { viewRoom } from '../../plan/room-view';
 import { fromMemory } from '../rule';
 import { isInLaundryArea } from '../laundry-area';
@@ -50,6 +51,33 @@ const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, str
   },
   'basement-finished': { '2020': '(5)', '2023': '(5)', what: 'in a basement' },
 };
+/** Until 2017 only what is unfinished and not lived in: storage, work and the like. */
+const NOT_LIVED_IN: ReadonlySet<RoomKind> = new Set<RoomKind>(['utility', 'storage']);
+
+/**
+ * Basements, 210.8(A)(5): since 2020 every receptacle in one, whatever its rooms are called; until 2017 those of its unfinished parts. It is the
+ * level that makes a basement, not a room's name.
+ */
+function decideBasement(house: House, { room }: Outlet, edition: Edition): Decision | undefined {
+  if (OUTDOOR_KINDS.has(room.kind)) return undefined;
+  const isOld = edition === '2014' || edition === '2017';
+  if (isOld && !NOT_LIVED_IN.has(room.kind)) return undefined;
+  const level = house.levels[room.level]!;
+  const grade = gradeOf(house, level);
+  if (grade === 'above') return undefined;
+  if (grade === 'below')
+    return required(
+      '210.8(A)(5)',
+      isOld ? 'A receptacle in a part of a basement that is not lived in.' : 'A receptacle in a basement.',
+      isOld ? 'medium' : 'high',
+    );
+  return {
+    kind: 'cannot-tell',
+    section: '210.8(A)(5)',
+    reason: `Whether ${level.name} lies below grade is not said. If it does, it is a basement, and this receptacle needs GFCI: mark the level, and protect if in doubt.`,
+  };
+}
+
 /** Laundry areas, wherever they are. */
 const LAUNDRY_ITEM = { '2014': '(10)', '2017': '(10)', '2020': '(10)', '2023': '(11)' } as const;
 
@@ -292,6 +320,8 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Deci
   const whole = WHOLE_ROOMS[room.kind];
   const item = whole?.[edition];
   if (whole && item) return required(`210.8(A)${item}`, `A receptacle ${whole.what}.`);
+  const inBasement = decideBasement(house, outlet, edition);
+  if (inBasement?.kind === 'required') return inBasement;
   const dampItem = room.damp === true ? DAMP_ITEM[edition] : undefined;
   if (dampItem) return required(`210.8(A)${dampItem}`, 'A receptacle in an indoor place that is damp or wet.');
   if (isInLaundryArea(house, outlet))
@@ -305,6 +335,7 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Deci
     decideNearWater(house, outlet, edition) ??
     decideFoodArea(house, outlet, edition);
   if (found) return found;
+  if (inBasement) return inBasement;
   const service = decideService(house, outlet, edition);
   if (service) return service;
   if (room.kind === 'other')

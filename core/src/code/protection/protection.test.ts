@@ -223,6 +223,29 @@ describe('GFCI 210.8 by place and edition', () => {
     ],
     ['exactly 6 ft from a sink', fromSink(72), 'yyyy'],
     ['a thirty-second of an inch more than 6 ft from a sink', fromSink(72 + 1 / 32), 'nnnn'],
+    ...(
+      [
+        ['a recreation room in a basement', 'recreation', true, -108, 'nnyy'],
+        ['a storage room in a basement', 'storage', true, -108, 'yyyy'],
+        [
+          'a recreation room on a level that nobody has marked, its floor 9 ft under grade',
+          'recreation',
+          false,
+          -108,
+          'nn??',
+        ],
+        ['a storage room there', 'storage', false, -108, '????'],
+        ['a recreation room on the main level', 'recreation', false, 0, 'nnnn'],
+      ] as const
+    ).map(([what, kind, belowGrade, elevationIn, expected]): [string, (edition: Edition) => HouseBuilder, string] => [
+      what,
+      (edition) =>
+        aHouse(edition)
+          .room('r', kind, [0, 0, 200, 200])
+          .with((house) => Object.assign(house.levels['L1']!, { belowGrade, elevationIn }))
+          .receptacle('r', 'c0', 100),
+      expected,
+    ]),
     [
       'a family room open to the kitchen, 5 ft from its sink: no doorway lies between, whatever the edition',
       (edition: Edition) =>

@@ -3,6 +3,7 @@ import { accessoryReceptacle } from './accessory-receptacle';
 import { afciProtection } from './afci-protection';
 import { alarmClearance } from './alarm-clearance';
 import { alarmInterconnection } from './alarm-interconnection';
+import { applianceOvercurrent } from './appliance-overcurrent';
 import { applianceReceptacle } from './appliance-receptacle';
 import { basementReceptacle } from './basement-receptacle';
 import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
@@ -112,6 +113,7 @@ export const rules: readonly Rule[] = [
   conductorSize,
   conductorsTogether,
   continuousLoads,
+  applianceOvercurrent,
   cordLoad,
   counterReceptacleSpacing,
   dimmerUse,

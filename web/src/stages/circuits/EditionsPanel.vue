@@ -13,7 +13,7 @@ const after = ref<Edition>(here);
 const lens = computed(() => compareEditions(store.house!, before.value, after.value));
 const KINDS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 const say = (decision: Decision) =>
-  ({ required: 'due', 'not-required': 'not due', 'cannot-tell': 'cannot tell' })[decision.kind];
+  ({ required: 'required', 'not-required': 'not required', 'cannot-tell': 'cannot tell' })[decision.kind];
 </script>
 
 <template>

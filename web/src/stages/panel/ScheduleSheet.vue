@@ -76,7 +76,9 @@ const legs = computed(() =>
                 words[row.breaker]
               }}</b>
             </td>
-            <td class="num wire">{{ row.circuit && !row.continued ? row.circuit.awg : '' }}</td>
+            <td class="num wire">
+              {{ row.circuit && !row.continued ? `${row.circuit.awg} ${row.circuit.metal ? 'Al' : 'Cu'}` : '' }}
+            </td>
             <td>
               <button
                 v-if="row.circuit && !row.continued"

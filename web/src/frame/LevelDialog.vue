@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { changeEntity, formatLength, gradeOf, parseLength, type Level } from '@winculum/core';
+import { useHouse } from '../stores/house';
+
+const props = defineProps<{ level: Level }>();
+const emit = defineEmits<{ close: [] }>();
+const store = useHouse();
+const name = ref(props.level.name);
+const elevation = ref(formatLength(props.level.elevationIn));
+const ceiling = ref(formatLength(props.level.ceilingIn));
+const belowGrade = ref(props.level.belowGrade);
+const isAsked = gradeOf(store.house!, props.level) === 'not-known';
+const message = ref('');
+
+function save(): void {
+  const [floor, top] = [parseLength(elevation.value, 'Floor above grade'), parseLength(ceiling.value, 'Ceiling')];
+  const wrong = [floor, top].find((one) => !one.ok);
+  if (!floor.ok || !top.ok) message.value = wrong && !wrong.ok ? wrong.problems[0]!.message : '';
+  else if (
+    store.apply(
+      changeEntity(store.house!, 'levels', props.level.id, {
+        name: name.value,
+        elevationIn: floor.value,
+        ceilingIn: top.value,
+        belowGrade: belowGrade.value,
+      }),
+    )
+  )
+    emit('close');
+  else message.value = store.takeProblem();
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="460" @update:model-value="emit('close')">
+    <v-card class="pa-5" :title="level.name">
+      <v-form class="stack" @submit.prevent="save">
+        <v-text-field v-model="name" label="Name" maxlength="80" autofocus />
+        <v-text-field v-model="elevation" label="Floor above grade, below it with a minus" />
+        <v-text-field v-model="ceiling" label="Ceiling height" />
+        <v-checkbox
+          v-model="belowGrade"
+          density="compact"
+          hide-details
+          label="This level lies below grade: a basement"
+        />
+        <p :class="isAsked ? 'is-caution' : 'muted'">
+          In a basement every receptacle needs GFCI since 2020, whatever its rooms are called (NEC 210.8(A)(5)).
+          <template v-if="isAsked">Nobody has said yet whether this level is one.</template>
+        </p>
+        <p v-if="message" class="is-violation" role="alert">{{ message }}</p>
+        <div class="row">
+          <v-btn type="submit" color="primary" variant="flat">Save</v-btn>
+          <v-btn @click="emit('close')">Cancel</v-btn>
+        </div>
+      </v-form>
+    </v-card>
+  </v-dialog>
+</template>
