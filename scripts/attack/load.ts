@@ -155,7 +155,10 @@ export async function attackLoad(isQuick: boolean): Promise<Outcome> {
   const figures: string[] = [];
   const target = await Target.start();
   const owner = await Person.withAccount(target.url, 'load@attack.example');
-  const hold = (what: string, value: number, most: number, unit: string) => {
+  // The quick part tells a break from a slow hour: it allows three times as much.
+  const slack = isQuick ? 3 : 1;
+  const hold = (what: string, value: number, limit: number, unit: string) => {
+    const most = limit * slack;
     figures.push(`${what}: ${value.toFixed(value < 10 ? 2 : 0)} ${unit} (at most ${most})`);
     if (value > most) findings.push(`${what}: ${value.toFixed(2)} ${unit}, more than ${most}`);
   };

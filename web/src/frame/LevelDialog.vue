@@ -13,10 +13,17 @@ const belowGrade = ref(props.level.belowGrade);
 const isAsked = gradeOf(store.house!, props.level) === 'not-known';
 const message = ref('');
 
+/** A height over grade, or under it with a minus. */
+function readHeight(text: string): ReturnType<typeof parseLength> {
+  const isUnder = text.trim().startsWith('-');
+  const read = parseLength(isUnder ? text.trim().slice(1) : text);
+  return read.ok && isUnder ? { ok: true, value: -read.value } : read;
+}
+
 function save(): void {
-  const [floor, top] = [parseLength(elevation.value, 'Floor above grade'), parseLength(ceiling.value, 'Ceiling')];
-  const wrong = [floor, top].find((one) => !one.ok);
-  if (!floor.ok || !top.ok) message.value = wrong && !wrong.ok ? wrong.problems[0]!.message : '';
+  const [floor, top] = [readHeight(elevation.value), parseLength(ceiling.value)];
+  if (!floor.ok) message.value = `Floor above grade: ${floor.problems[0]!.message}`;
+  else if (!top.ok) message.value = `Ceiling height: ${top.problems[0]!.message}`;
   else if (
     store.apply(
       changeEntity(store.house!, 'levels', props.level.id, {
