@@ -6,7 +6,7 @@ import { cutIntervals, HAIR_IN, lengthOf, type Interval } from '../plan/interval
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 import { fromLoop, wallLoop } from '../plan/wall-loop';
-import { coverWithFewest } from './cover';
+import { coverWithFewest, type CoverProblem } from './cover';
 import { shadowsOf } from './obstructions';
 import { placesIn, type Reach, type Stretch } from './reach';
 import {
@@ -105,6 +105,14 @@ function fill(
       return isClear(view, atIn, heightIn) && !isTakenFromBehind(house, room, atIn, heightIn, 1);
     });
   };
+  const boxAt = (at: number, onStud: boolean): Placed => ({
+    reaches: reachesOf(wanted.stretch, at, reachIn),
+    room,
+    heightIn,
+    purpose,
+    onStud,
+    atLoopIn: (wanted.stretch.fromIn + at) % loop.lengthIn,
+  });
   // Clear of furniture where that takes no box more than the fewest.
   const fewest = coverWithFewest({ ...problem, candidatesIn: relative(faces) });
   for (const [candidatesIn, onStud] of [
@@ -116,20 +124,60 @@ function fill(
     const more =
       cover.kind === 'covered' && fewest.kind === 'covered' && cover.chosenIn.length > fewest.chosenIn.length;
     if (cover.kind === 'covered' && !more)
-      return {
-        missing,
-        unreachable: [],
-        boxes: cover.chosenIn.map((at) => ({
-          reaches: reachesOf(wanted.stretch, at, reachIn),
-          room,
-          heightIn,
-          purpose,
-          onStud,
-          atLoopIn: (wanted.stretch.fromIn + at) % loop.lengthIn,
-        })),
-      };
+      return { missing, unreachable: [], boxes: cover.chosenIn.map((at) => boxAt(at, onStud)) };
   }
-  return { missing, boxes: [], unreachable: missing.map((stretch) => ({ room, stretch })) };
+  // Something of it no box on the wall can reach. The rest is completed all the same, and what is left is named.
+  const places = anywhere();
+  const { pieces, holes } = splitByReach(problem, places);
+  const boxes = pieces.flatMap((piece) => {
+    const within = (candidatesIn: readonly number[]) =>
+      candidatesIn
+        .flatMap((at) => [at, at + lengthIn])
+        .filter((at) => at >= piece.fromIn - HAIR_IN && at <= piece.toIn + HAIR_IN)
+        .map((at) => at - piece.fromIn);
+    for (const [candidatesIn, onStud] of [
+      [relative(free), true],
+      [relative(faces), true],
+      [places, false],
+    ] as const) {
+      const cover = coverWithFewest({
+        lengthIn: lengthOf(piece),
+        reachIn,
+        fixedIn: within(problem.fixedIn),
+        candidatesIn: within(candidatesIn),
+      });
+      if (cover.kind === 'covered')
+        return cover.chosenIn.map((at) => boxAt((piece.fromIn + at) % Math.max(lengthIn, HAIR_IN), onStud));
+    }
+    return [];
+  });
+  const left = holes.map(({ fromIn, toIn }) => ({
+    room,
+    stretch: { fromIn: wanted.stretch.fromIn + fromIn, toIn: wanted.stretch.fromIn + toIn },
+  }));
+  return { missing, boxes, unreachable: left };
+}
+
+/**
+ * A stretch cut where no place, taken or possible, reaches: the pieces between can be covered each for itself, since nothing on one side
+ * of such a hole reaches past it.
+ */
+function splitByReach(
+  { lengthIn, reachIn, fixedIn, endless }: Pick<CoverProblem, 'lengthIn' | 'reachIn' | 'fixedIn' | 'endless'>,
+  places: readonly number[],
+): { pieces: Interval[]; holes: Interval[] } {
+  const turns = endless ? [-lengthIn, 0, lengthIn] : [0];
+  const served = [...places, ...fixedIn].flatMap((at) =>
+    turns.map((turn) => ({ fromIn: at + turn - reachIn, toIn: at + turn + reachIn })),
+  );
+  const whole = { fromIn: 0, toIn: lengthIn };
+  const holes = cutIntervals(whole, served).filter((one) => lengthOf(one) > HAIR_IN);
+  const pieces = cutIntervals(whole, holes).filter((one) => lengthOf(one) > HAIR_IN);
+  const [first, last] = [pieces[0], pieces.at(-1)];
+  const meetsItself = endless && first !== last && first?.fromIn === 0 && last?.toIn === lengthIn;
+  if (!meetsItself) return { pieces, holes };
+  // On a loop the first piece goes on from the last.
+  return { pieces: [...pieces.slice(1, -1), { fromIn: last!.fromIn, toIn: lengthIn + first!.toIn }], holes };
 }
 
 /** What a box at a distance from the start of a stretch reaches of it; around the start of one without an end, too. */

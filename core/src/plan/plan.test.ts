@@ -217,6 +217,37 @@ describe('proposals', () => {
     // Now and then it takes one around the corner.
     expect(around).toBeGreaterThan(0);
   });
+  it('of a wall that is glass in the middle the rest is completed, and exactly what no box reaches is left', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 150, max: 330 }),
+        fc.integer({ min: 160, max: 400 }),
+        fc.array(fc.integer({ min: 5, max: 1500 }), { maxLength: 3 }),
+        (along, widthIn, taken) => {
+          let builder = aHouse()
+            .room('sun', 'sunroom', [0, 0, 720, 144])
+            .opening('sun', 'c0', 'fixed-glass', along, Math.min(widthIn, 715 - along))
+            .opening('sun', 'c2', 'door', 100, 36);
+          for (const at of taken) if (at < along - 4) builder = builder.receptacle('sun', 'c0', at);
+          const house = builder.build();
+          let n = 0;
+          const proposal = proposeForRoom(house, 'sun', placementLimits(house));
+          const placed = placeBoxes(
+            house,
+            boxesOfProposal(house, proposal, (prefix) => `${prefix}${++n}`),
+          );
+          if (!placed.ok) throw new Error(placed.problems[0]!.message);
+          const gaps = reachAlongWalls(viewRoom(placed.value.house, 'sun'), 72, 24).flatMap(({ reach }) => reach.gaps);
+          const round = (all: readonly { fromIn: number; toIn: number }[]) =>
+            all
+              .filter((one) => one.toIn - one.fromIn > 0.2)
+              .map((one) => [Math.round(one.fromIn), Math.round(one.toIn)]);
+          expect(round(gaps)).toEqual(round(proposal.unreachable.map((one) => one.stretch)));
+        },
+      ),
+    );
+  });
+
   it('glass to the floor wants a floor receptacle', () => {
     const house = aHouse()
       .room('sun', 'sunroom', [0, 0, 120, 100])
