@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { checkHouse, EDITIONS, edit, type House } from './index';
+import { basementHouse } from './test/basement-house';
 import { byTheTool } from './test/by-the-tool';
 import { demo, must } from './test/demo-house';
 import { openPlanHouse } from './test/open-plan-house';
@@ -42,6 +43,7 @@ describe('golden file', () => {
     for (const [name, drawn] of [
       ['ranch', ranchHouse],
       ['open-plan', openPlanHouse],
+      ['basement', basementHouse],
     ] as const)
       it(`the ${name} house by the tool alone under ${edition}`, async () => {
         const house = byTheTool(drawn(edition));

@@ -1,10 +1,11 @@
+import { serviceReceptacles, SERVICED_EQUIPMENT } from '../code/service-receptacles';
 import { areaFt2, distance, distanceToSegment, type Point } from '../house/geometry';
-import type { Feature, FeatureKind } from '../house/schema';
+import type { Feature } from '../house/schema';
 import { boxesOfProposal, proposeForRoom } from '../place/propose';
 import { boxHeightIn, countedOnLoop, receptaclesOf, usualHeightIn, whyNotCounted } from '../place/receptacles';
 import { placesIn } from '../place/reach';
 import { cutIntervals, lengthOf } from '../plan/intervals';
-import { boxPoint, distanceToFeature, featureOutline, placeOf } from '../plan/points';
+import { distanceToFeature, featureOutline, placeOf } from '../plan/points';
 import { vehicleBays } from '../plan/vehicle-bays';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../plan/wall-spaces';
@@ -208,20 +209,12 @@ function onIsland(boxing: Boxing, room: string, island: Feature): void {
     );
 }
 
-const SERVICED: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'condenser']);
-
 function forService(boxing: Boxing, room: string, equipment: Feature): void {
   const view = boxing.view(room);
   const within = limitInForce(boxing.house, 'service-receptacle', 'withinIn');
+  const [nearest] = serviceReceptacles(boxing.house, equipment, within);
+  if (nearest && nearest.box.room === room && nearest.farIn <= within) return;
   const corners = featureOutline(view.room, equipment);
-  const { house } = boxing;
-  const served = Object.values(house.boxes).some(
-    (box) =>
-      house.rooms[box.room]!.level === view.room.level &&
-      receptaclesOf(box).some((one) => one.volts === 120 && one.ratingA <= 20) &&
-      corners.some((corner) => distance(corner, boxPoint(house, box)) <= within),
-  );
-  if (served) return;
   drop(
     boxing,
     room,
@@ -264,5 +257,6 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
       'an accessory building with power',
       '210.52(G)(2)',
     );
-  for (const feature of boxing.view(room).features) if (SERVICED.has(feature.kind)) forService(boxing, room, feature);
+  for (const feature of boxing.view(room).features)
+    if (SERVICED_EQUIPMENT.has(feature.kind)) forService(boxing, room, feature);
 }

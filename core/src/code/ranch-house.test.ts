@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { boxFill, checkHouse, EDITIONS, netlistOf, prove, wireHouse } from '../index';
+import { basementHouse } from '../test/basement-house';
 import { byTheTool } from '../test/by-the-tool';
+import { openPlanHouse } from '../test/open-plan-house';
 import { ranchHouse } from '../test/ranch-house';
 
 describe.each(EDITIONS)('a house that nobody tuned, by the tool alone, under NEC %s', (edition) => {
@@ -22,5 +24,17 @@ describe.each(EDITIONS)('a house that nobody tuned, by the tool alone, under NEC
     }
     const full = [...boxes.values()].filter((one) => boxFill(house, one).fits === false).map((one) => one.box.tag);
     expect(full).toEqual([]);
+  });
+});
+
+describe.each(EDITIONS)('houses that are no ranch, by the tool alone, under NEC %s', (edition) => {
+  it.each([
+    ['one space without walls between kitchen, dining and family room', openPlanHouse],
+    ['a basement whose rooms are not called so', basementHouse],
+  ] as const)('%s: no violation of the tool\u2019s own making', (_, drawn) => {
+    const house = byTheTool(drawn(edition));
+    const failed = checkHouse(house).findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
+    expect(failed.map((one) => `${one.ruleId}: ${one.message}`)).toEqual([]);
+    expect(Object.keys(house.boxes).length).toBeGreaterThan(40);
   });
 });

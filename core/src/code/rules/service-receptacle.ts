@@ -1,16 +1,5 @@
-import { distance } from '../../house/geometry';
-import type { Box, FeatureKind } from '../../house/schema';
-import { boxPoint, featureOutline } from '../../plan/points';
-import { receptaclesOf } from '../../place/receptacles';
-import { isFreeBox } from '../circuit-facts';
-import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
-
-const EQUIPMENT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'condenser']);
-/** A free 125 V receptacle that somebody gets at: not in a cabinet, not taken by an appliance. */
-const canServe = (facts: Facts, box: Box): boolean =>
-  box.inCabinet !== true &&
-  receptaclesOf(box).some((one) => one.volts === 120 && one.ratingA <= 20) &&
-  isFreeBox(facts, box);
+import { serviceReceptacles, SERVICED_EQUIPMENT } from '../service-receptacles';
+import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
 const entry = (section: string): EditionEntry<{ withinIn: number }> => ({
   section,
@@ -40,31 +29,21 @@ export const serviceReceptacle = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.views.some((view) => view.features.some((feature) => EQUIPMENT.has(feature.kind))),
+  appliesTo: (facts) =>
+    facts.views.some((view) => view.features.some((feature) => SERVICED_EQUIPMENT.has(feature.kind))),
   check: (facts, limits, report) =>
     facts.views.flatMap((view) =>
       view.features
-        .filter((feature) => EQUIPMENT.has(feature.kind))
+        .filter((feature) => SERVICED_EQUIPMENT.has(feature.kind))
         .map((feature) => {
-          const outline = featureOutline(view.room, feature);
-          const near = facts.views
-            .filter((one) => one.level === view.level)
-            .flatMap((one) => one.boxes)
-            .filter((box) => canServe(facts, box))
-            .map((box) => ({
-              box,
-              far: Math.min(...outline.map((corner) => distance(corner, boxPoint(facts.house, box)))),
-            }))
-            .sort((a, b) => a.far - b.far);
-          // One in the same room first: no wall lies between.
-          const nearest = near.find((one) => one.box.room === view.room.id && one.far <= limits.withinIn) ?? near[0];
+          const [nearest] = serviceReceptacles(facts.house, feature, limits.withinIn);
           const what = feature.name || feature.kind.replaceAll('-', ' ');
           const where = { room: view.room.id, feature: feature.id };
           const detail = {
-            measured: (show: (lengthIn: number) => string) => (nearest ? show(nearest.far) : 'none on this level'),
+            measured: (show: (lengthIn: number) => string) => (nearest ? show(nearest.farIn) : 'none on this level'),
             required: (show: (lengthIn: number) => string) => `within ${show(limits.withinIn)}`,
           };
-          if (!nearest || nearest.far > limits.withinIn)
+          if (!nearest || nearest.farIn > limits.withinIn)
             return report.fail('none', { what, room: view.room.name }, where, detail);
           const { tag, room } = nearest.box;
           return room === view.room.id
