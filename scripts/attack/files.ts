@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
+import { demo, manyTimes } from '../bench/checks';
 import { Person, randomFrom, root, sleep, Target, type Outcome } from './target';
 
 interface Room {
@@ -79,6 +80,14 @@ export async function attackFiles(isQuick: boolean): Promise<Outcome> {
     8_000,
     () => person.call('POST', '/houses/file', tangle(400)),
     refused,
+  );
+  const ten = manyTimes(demo, 10);
+  const size = `${Object.keys(ten.rooms).length} rooms and ${Object.keys(ten.boxes).length} boxes`;
+  await timed(
+    `ten times the demo house (${size})`,
+    6_000,
+    () => person.call('POST', '/houses/file', ten),
+    (one) => one === 201,
   );
   await timed('501 rooms', 2_000, () => person.call('POST', '/houses/file', tangle(501)), refused);
   await timed('11 MB of brackets', 4_000, () => person.call('POST', '/houses/file', '['.repeat(11_000_000)), refused);

@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { Agent, createServer, request } from 'node:http';
 import { randomUUID } from 'node:crypto';
 import { readFileSync, writeFileSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
@@ -149,6 +150,52 @@ async function fifty(
   return { statuses, times, reads };
 }
 
+/** A proxy as it comes: what arrives is handed on. */
+async function startProxy(to: number): Promise<{ url: string; stop: () => void }> {
+  const onward = new Agent({ keepAlive: true });
+  const proxy = createServer((from, back) => {
+    const call = request(
+      { port: to, host: '127.0.0.1', method: from.method, path: from.url, headers: from.headers, agent: onward },
+      (answer) => {
+        back.writeHead(answer.statusCode!, answer.headers);
+        answer.pipe(back);
+      },
+    );
+    from.pipe(call);
+  });
+  const port = await freePort();
+  await new Promise<void>((resolve) => proxy.listen(port, '127.0.0.1', resolve));
+  return { url: `http://127.0.0.1:${port}`, stop: () => proxy.close() };
+}
+
+/** Edits a second of eight writers on eight houses, straight and behind a plain proxy. */
+async function throughput(target: Target, owner: Person, seconds: number): Promise<string> {
+  const proxy = await startProxy(target.port);
+  const ids = await Promise.all(Array.from({ length: 8 }, () => owner.addHouse(demo)));
+  const bases = ids.map(() => 0);
+  const run = async (url: string) => {
+    let done = 0;
+    const end = performance.now() + seconds * 1_000;
+    await Promise.all(
+      ids.map(async (id, i) => {
+        const person = new Person(url);
+        [person.cookie, person.csrf] = [owner.cookie, owner.csrf];
+        while (performance.now() < end) {
+          const answer = await person.call('POST', `/houses/${id}/edits`, batch(bases[i]!, 20 + (bases[i]! % 20)));
+          if (answer.status !== 200) throw new Error(`an edit: ${answer.status}`);
+          bases[i] = answer.body['version'] as number;
+          done++;
+        }
+      }),
+    );
+    return done / seconds;
+  };
+  await run(target.url);
+  const [straight, behind] = [await run(target.url), await run(proxy.url)];
+  proxy.stop();
+  return `${straight.toFixed(0)} edits a second by eight writers, ${behind.toFixed(0)} behind a plain proxy`;
+}
+
 /** What people feel, and what it costs: the limits are those of docs/performance.md. */
 export async function attackLoad(isQuick: boolean): Promise<Outcome> {
   const findings: string[] = [];
@@ -165,6 +212,7 @@ export async function attackLoad(isQuick: boolean): Promise<Outcome> {
   const bare = await againstBare(owner, isQuick);
   figures.push(bare.told);
   hold('an edit against a bare Express insert at p50', bare.ratio, 3, 'times');
+  if (!isQuick) figures.push(await throughput(target, owner, 5));
   const rest = target.residentMb();
   const { statuses, times, reads } = await fifty(target, isQuick ? 8 : 60);
   const told = Object.entries(statuses).map(([status, count]) => `${count} × ${status}`);

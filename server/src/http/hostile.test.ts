@@ -281,6 +281,38 @@ describe('streams', () => {
     opened.forEach((one) => one.close());
   });
 
+  it('that do not read are let go, and begin again where they stood', async () => {
+    const id = await anna.addHouse(demo);
+    const { hostname, port } = new URL(app.url);
+    const socket = connect(Number(port), hostname);
+    const closed = new Promise<string>((resolve) => socket.on('close', () => resolve('let go')));
+    socket.on('error', () => undefined);
+    socket.write(`GET /api/houses/${id}/events HTTP/1.1\r\nhost: 127.0.0.1\r\ncookie: ${anna.cookie}\r\n\r\n`);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    socket.pause();
+    // Some 12 MB, which no buffer of the system holds.
+    const entry = (n: number, i: number) => ({
+      id: `l${n}-${i}`,
+      date: '2026-11-01',
+      who: 'Ann',
+      text: 'x'.repeat(1990),
+    });
+    for (let n = 0; n < 16; n++) {
+      const patches = Array.from({ length: 300 }, (_, i) => ({
+        op: 'add',
+        path: ['log', `l${n}-${i}`],
+        value: entry(n, i),
+      }));
+      const batch = { id: crypto.randomUUID(), base: n, edits: [{ label: 'x', patches }] };
+      expect((await anna.call('post', `/houses/${id}/edits`, batch)).status).toBe(200);
+    }
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    socket.resume();
+    expect(await Promise.race([closed, new Promise((resolve) => setTimeout(() => resolve('still open'), 4_000))])).toBe(
+      'let go',
+    );
+  });
+
   it.each([
     'sign-out',
     'sign-out everywhere',
