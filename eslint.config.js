@@ -18,7 +18,16 @@ const noWeakMaps = {
 
 export default ts.config(
   {
-    ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.tmp/**', 'test-results/**', 'scripts/.attack/**', 'scripts/.bench/**', '.dependency-cruiser.cjs'],
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '.data/**',
+      '.tmp/**',
+      'test-results/**',
+      'scripts/.attack/**',
+      'scripts/.bench/**',
+      '.dependency-cruiser.cjs',
+    ],
   },
   js.configs.recommended,
   ...ts.configs.recommended,
