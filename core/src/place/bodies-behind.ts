@@ -2,7 +2,8 @@ import { Memory } from '../house/memory';
 import { remembering, sameParts } from '../house/remember';
 import type { Box, House } from '../house/schema';
 import { HALF_BOX_HEIGHT_IN, halfBoxWidthIn } from '../plan/framing-sizes';
-import { facingOf, inRoom, projectOnto, type RoomView } from '../plan/room-view';
+import { facingOf, projectOnto } from '../plan/facing';
+import { inRoom, type RoomView } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { BOX_TYPES, typeOf } from './box-catalogue';
 

@@ -1,3 +1,4 @@
+import { fromMemory } from '../rule';
 import type { Outlet } from '../../circuits/outlets';
 import type { Basis } from '../rule';
 
@@ -10,3 +11,11 @@ export type Decision =
 /** Whether the outlet was there before and stays as it is: the code of its day holds for it, until it is replaced. */
 export const staysAsItIs = ({ box, device }: Outlet): boolean =>
   box.state === 'existing' && !(device.kind === 'receptacle' && device.replaced);
+
+/** Protection that a section asks for, and why; recalled *from memory*. */
+export const required = (section: string, reason: string, confidence: 'high' | 'medium' = 'high'): Decision => ({
+  kind: 'required',
+  section,
+  reason,
+  basis: fromMemory(confidence),
+});

@@ -1,6 +1,5 @@
-import type { Box, Edition, House, RoomKind } from '../../house/schema';
+import type { Edition, House, RoomKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
-import { Memory } from '../../house/memory';
 import type { Outlet } from '../../circuits/outlets';
 import { voltsAt } from '../../circuits/outlets';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
@@ -9,16 +8,13 @@ import { gradeOf } from '../../plan/grade';
 import { viewRoom } from '../../plan/room-view';
 import { fromMemory } from '../rule';
 import { isInLaundryArea } from '../laundry-area';
-import { isWithinCord, type Passing } from './cord-path';
-import { staysAsItIs, type Decision } from './decision';
+import { required, staysAsItIs, type Decision } from './decision';
+import { decideNearWater, SINKS, SINK_ITEM } from './near-water';
 
 /**
  * GFCI in dwellings, NEC 210.8. Everything here is recalled *from memory*; confidence stands with each entry.
  * 2014 and 2017: (A) covers 125 V, 15 and 20 A receptacles. 2020 and 2023: 125 V to 250 V, any rating, up to 150 V to ground.
  */
-const NEAR_WATER_IN = 72;
-const SINKS: ReadonlySet<string> = new Set(['sink', 'basin']);
-const TUBS: ReadonlySet<string> = new Set(['tub', 'shower']);
 const HVAC: ReadonlySet<LoadKind> = new Set(['air-conditioner', 'heat-pump', 'mini-split']);
 /** 210.8(F) Exception 2 of 2023 lets listed HVAC equipment go without until this day. *From memory*, high. */
 const HVAC_EXEMPT_BEFORE = '2026-09-01';
@@ -84,9 +80,6 @@ const LAUNDRY_ITEM = { '2014': '(10)', '2017': '(10)', '2020': '(10)', '2023': '
 /** Indoor damp and wet places, from 2020 on. */
 const DAMP_ITEM: Readonly<Partial<Record<Edition, string>>> = { '2020': '(11)', '2023': '(12)' };
 
-const SINK_ITEM = { '2014': '(7)', '2017': '(7)', '2020': '(7)', '2023': '(8)' } as const;
-const TUB_ITEM = { '2014': '(9)', '2017': '(9)', '2020': '(9)', '2023': '(10)' } as const;
-
 /** Appliances named whatever their place: 210.8(D), by way of 422.5(A) in 2020. */
 const APPLIANCES: Readonly<Partial<Record<LoadKind, Partial<Record<Edition, string>>>>> = {
   dishwasher: { '2014': '210.8(D)', '2017': '210.8(D)', '2020': '210.8(D), 422.5(A)(7)', '2023': '210.8(D)(7)' },
@@ -105,13 +98,6 @@ const APPLIANCES: Readonly<Partial<Record<LoadKind, Partial<Record<Edition, stri
   'plug-in-tub': { '2014': '680.44', '2017': '680.44', '2020': '680.44', '2023': '680.44' },
   'pool-pump': { '2014': '680.21(C)', '2017': '680.21(C)', '2020': '680.21(C)', '2023': '680.21(C)' },
 };
-
-const required = (section: string, reason: string, confidence: 'high' | 'medium' = 'high'): Decision => ({
-  kind: 'required',
-  section,
-  reason,
-  basis: fromMemory(confidence),
-});
 
 function isInVoltageScope(outlet: Outlet, edition: Edition): boolean {
   if (outlet.device.kind !== 'receptacle') return false;
@@ -207,60 +193,6 @@ function decideKitchen(house: House, outlet: Outlet, edition: Edition): Decision
   if (servesCounter(viewRoom(house, outlet.room.id), outlet.box))
     return required('210.8(A)(6)', 'It serves a kitchen counter.');
   return undefined;
-}
-
-interface NearWater {
-  readonly rooms: House['rooms'];
-  readonly openings: House['openings'];
-  readonly features: House['features'];
-  readonly decisions: Map<Edition, Decision | undefined>;
-}
-
-const nearWater = new Memory<Box, NearWater>();
-
-/** Remembered by the box as long as no room, opening or feature of the house changes: paths are the dearest part of a check. */
-function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
-  const { rooms, openings, features } = house;
-  let known = nearWater.get(outlet.box);
-  if (!known || known.rooms !== rooms || known.openings !== openings || known.features !== features)
-    nearWater.set(outlet.box, (known = { rooms, openings, features, decisions: new Map() }));
-  if (!known.decisions.has(edition)) known.decisions.set(edition, measureNearWater(house, outlet.box, edition));
-  return known.decisions.get(edition);
-}
-
-/**
- * What a cord may pass, by edition: since 2020 the words on doors and doorways are gone, so it goes through them; in 2017 the path
- * may pass no door, doorway or window; 2014 names no way of measuring. A side without a wall is no doorway. *From memory*, high.
- */
-const PASSING: Readonly<Record<Edition, Passing>> = {
-  '2014': 'open-sides',
-  '2017': 'open-sides',
-  '2020': 'doorways',
-  '2023': 'doorways',
-};
-
-function measureNearWater(house: House, box: Box, edition: Edition): Decision | undefined {
-  const isNear = (kinds: ReadonlySet<string>, passing = PASSING[edition]) =>
-    isWithinCord(house, box, kinds, NEAR_WATER_IN, passing);
-  if (isNear(SINKS))
-    return required(
-      `210.8(A)${SINK_ITEM[edition]}`,
-      'Within 6 ft of a sink by the path of a cord.',
-      // The door of a cabinet stops a cord in 2017 by some readings.
-      edition === '2017' && box.inCabinet ? 'medium' : 'high',
-    );
-  if (isNear(TUBS))
-    return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
-  if (edition !== '2014') return undefined;
-  const item = isNear(SINKS, 'doorways') ? SINK_ITEM['2014'] : isNear(TUBS, 'doorways') ? TUB_ITEM['2014'] : undefined;
-  return (
-    item && {
-      kind: 'cannot-tell',
-      section: `210.8(A)${item}`,
-      reason:
-        'Water lies within 6 ft only through a doorway, and 2014 does not say whether the path may pass one: ask the authority, and protect if in doubt.',
-    }
-  );
 }
 
 /** An area with a sink and permanent provisions for food or drink, in 2023; the room's name does not tell the provisions. */
