@@ -6,7 +6,6 @@ import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { servesCounter } from '../../place/receptacles';
 import { gradeOf } from '../../plan/grade';
 import { viewRoom } from '../../plan/room-view';
-import { fromMemory } from '../rule';
 import { isInLaundryArea } from '../laundry-area';
 import { required, staysAsItIs, type Decision } from './decision';
 import { decideNearWater, SINKS, SINK_ITEM } from './near-water';
