@@ -144,6 +144,25 @@ describe('backup and restore', () => {
   });
 });
 
+describe('a database that begins another life under a running server', () => {
+  it('as a failover to a restored copy may do it: the server notices, forgets what it knew, and loses no edit', async () => {
+    const running = await startApp();
+    const anna = await person(running);
+    const id = await anna.addHouse(demo);
+    const { epoch } = (await anna.call('get', `/houses/${id}`)).body as { epoch: string };
+    expect((await anna.move(id, demo, first!, 11, 0)).status).toBe(200);
+    await query(running, 'update installation set epoch = gen_random_uuid()');
+    expect((await anna.move(id, demo, first!, 12, 1)).status).toBe(503);
+    const edits = [{ label: 'x', patches: [{ op: 'replace', path: ['name'], value: 'After' }] }];
+    await vi.waitFor(async () => {
+      const answer = await anna.call('post', `/houses/${id}/edits`, { id: randomUUID(), base: 1, epoch, edits });
+      expect(answer.body).toMatchObject({ code: 'restored' });
+    });
+    expect((await anna.move(id, demo, first!, 12, 1)).status).toBe(200);
+    await running.stop();
+  });
+});
+
 describe('a backup of the program before', () => {
   it('is restored and brought up to date: its house, its edit and its signature are there', async () => {
     const [from, to] = [await newDatabase(), await newDatabase()];

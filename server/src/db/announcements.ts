@@ -124,7 +124,7 @@ export class Announcements {
       await client.query(`listen ${ACCESS}`);
       this.#client = client;
       this.#watch(client);
-      await this.#lookAround();
+      await this.lookAround();
     } catch (error) {
       this.#client = undefined;
       client?.release(true);
@@ -134,7 +134,7 @@ export class Announcements {
   }
 
   /** After every beginning: another life of the database voids what was known of the last; what happened while nobody listened is read. */
-  async #lookAround(): Promise<void> {
+  async lookAround(): Promise<void> {
     const { epoch } = await findInstallation(this.db);
     const isAnother = this.#epoch !== '' && epoch !== this.#epoch;
     this.#epoch = epoch;

@@ -22,7 +22,12 @@ export interface Context extends Database {
   readonly isHttps: boolean;
 }
 
-export const writingOf = ({ db, open, announcements }: Context): Writing => ({ db, open, epoch: announcements.epoch });
+export const writingOf = ({ db, open, announcements }: Context): Writing => ({
+  db,
+  open,
+  epoch: announcements.epoch,
+  lookAround: () => void announcements.lookAround().catch(() => undefined),
+});
 
 /** The body by its schema. @throws Refusal naming each bad field. */
 export function readBody<S extends z.ZodType>(schema: S, request: Request): z.infer<S> {

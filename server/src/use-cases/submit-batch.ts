@@ -2,6 +2,7 @@ import type { AppliedBatch, Batch, BatchAnswer, SignedIn } from '@winculum/contr
 import { applyEdit, editsOverlap, type House, type Patch } from '@winculum/core';
 import type { Db } from '../db/database';
 import { appendBatch, findBatchVersion, listBatches, lockHead, PAGE } from '../db/houses';
+import { findInstallation } from '../db/installation';
 import { forbidden, notFound, Refusal, signedOut } from './errors';
 import type { OpenHouse, OpenHouses } from './open-houses';
 
@@ -20,6 +21,8 @@ export interface Writing {
   readonly open: OpenHouses;
   /** The life of the database that this process works on. */
   readonly epoch: string;
+  /** Looks at the database anew, and forgets what was known of an earlier life of it. */
+  readonly lookAround: () => void;
 }
 
 const patchesOf = (batch: { readonly edits: Batch['edits'] | AppliedBatch['edits'] }): Patch[] =>
@@ -123,6 +126,19 @@ function checkBase(batch: Batch, head: { version: number; oldest: number; bytes:
     );
 }
 
+/** @throws Refusal where the database began another life under this process, which then forgets what it knew of the last. */
+async function mustBeTheSameLife(tx: Db, writing: Writing): Promise<void> {
+  if ((await findInstallation(tx)).epoch === writing.epoch) return;
+  writing.lookAround();
+  throw new Refusal(
+    503,
+    'database',
+    'The database was restored just now. Nothing is lost; try again in a moment.',
+    {},
+    1,
+  );
+}
+
 /** Why the writing statement found nothing although nobody came between: the writer may not, or not any more. */
 const mayNot = (): Refusal => signedOut();
 
@@ -144,6 +160,7 @@ export async function submitBatch(
     const done = await writing.db.transaction().execute(async (tx) => {
       const head = await lockHead(tx, member.firm.id, houseId);
       if (!head) throw notFound('house');
+      await mustBeTheSameLife(tx, writing);
       const known = await findBatchVersion(tx, houseId, batch.id);
       checkBase(batch, head, writing.epoch);
       const missed = await listAllBatches(tx, houseId, batch.base);

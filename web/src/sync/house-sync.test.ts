@@ -247,6 +247,17 @@ describe('HouseSync', () => {
     expect([seen.stored!.epoch, seen.stored!.pending.length]).toEqual(['new', 0]);
   });
 
+  it('asks though the batch that was on its way is lost just then', async () => {
+    const server = new Server();
+    server.connection = 'down';
+    const { sync, seen, edit } = client(server, { version: 7, house: demo, pending: [], sending: null, epoch: 'old' });
+    edit(0, 20);
+    // Before the answer that the server cannot be reached.
+    sync.meet({ epoch: 'new', version: 3, oldest: 0, restoredAt: null });
+    await settled();
+    expect([seen.state.kind, seen.stored!.pending.length]).toEqual(['conflict', 1]);
+  });
+
   it('older than what the server keeps, asks, and loses nothing', async () => {
     const server = new Server();
     const { sync, seen } = client(server, { version: 7, house: demo, pending: [], sending: null, epoch: 'one' });

@@ -224,6 +224,8 @@ export class HouseSync {
   }
 
   #failed(failure: SendFailure): void {
+    // Asked to choose while the batch was on its way, a person still has to.
+    if (this.#isInConflict()) return;
     const waiting = this.#pending.length;
     if (failure.kind === 'refused') return this.#conflict(failure.theirs, failure.reason, failure.cause);
     this.#changed({ kind: failure.kind === 'signed-out' ? 'signed-out' : 'offline', waiting });
