@@ -9,11 +9,11 @@ import { distanceToFeature, featureOutline, placeOf } from '../plan/points';
 import { vehicleBays } from '../plan/vehicle-bays';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../plan/wall-spaces';
-import { limitInForce } from '../code/check-house';
+import { limitInForce, limitsInForce } from '../code/check-house';
 import { placementLimits } from '../code/apply-remedy';
 import { isMoist, OUTDOOR_KINDS } from '../place/outdoors';
 import { hallLengthIn } from '../code/rules/hallway-receptacle';
-import { islandNeed } from '../code/rules/island-receptacle';
+import { islandNeed, type IslandLimits } from '../code/rules/island-receptacle';
 import { outerEnd } from '../plan/islands';
 import type { Boxing } from './plan';
 import { bestSpot, type Wish } from './spots';
@@ -185,7 +185,9 @@ function outside(boxing: Boxing, room: string): void {
 
 function onIsland(boxing: Boxing, room: string, island: Feature): void {
   const view = boxing.view(room);
-  const { need, serving, endIn } = islandNeed(boxing.house, view, island);
+  const limits = limitsInForce<IslandLimits>(boxing.house, 'island-receptacle');
+  if (!limits) return;
+  const { need, serving, endIn } = islandNeed(view, island, limits);
   if (need === 'provision') {
     if (serving.length === 0 && !island.provision) boxing.provisions.push(island.id);
     return;
@@ -230,13 +232,16 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
   spaced(boxing, room);
   for (const feature of boxing.view(room).features)
     if (feature.kind === 'island' || feature.kind === 'peninsula') onIsland(boxing, room, feature);
-  if (kind === 'bathroom' || kind === 'half-bath') atBasins(boxing, room);
-  if (kind === 'garage') inGarage(boxing, room);
-  if (kind === 'hallway') inHall(boxing, room);
-  if (kind === 'foyer') inFoyer(boxing, room);
-  if (OUTDOOR_KINDS.has(kind)) outside(boxing, room);
+  // What the authority has switched off asks for nothing.
+  const isAsked = (rule: string) => limitsInForce(boxing.house, rule) !== undefined;
+  if ((kind === 'bathroom' || kind === 'half-bath') && isAsked('bathroom-basin-receptacle')) atBasins(boxing, room);
+  if (kind === 'garage' && isAsked('garage-receptacle')) inGarage(boxing, room);
+  if (kind === 'hallway' && isAsked('hallway-receptacle')) inHall(boxing, room);
+  if (kind === 'foyer' && isAsked('foyer-receptacle')) inFoyer(boxing, room);
+  if (OUTDOOR_KINDS.has(kind) && isAsked(kind === 'outdoors' ? 'outdoor-receptacles' : 'porch-receptacle'))
+    outside(boxing, room);
   const washer = boxing.view(room).features.find((one) => one.kind === 'washer');
-  if ((kind === 'laundry' || washer) && isOrdinary(boxing, room).length === 0)
+  if ((kind === 'laundry' || washer) && isAsked('laundry-receptacle') && isOrdinary(boxing, room).length === 0)
     drop(
       boxing,
       room,
@@ -247,9 +252,9 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
       'the washer, within 6 ft',
       '210.52(F), 210.50(C)',
     );
-  if (kind === 'basement-unfinished' && isOrdinary(boxing, room).length === 0)
+  if (kind === 'basement-unfinished' && isAsked('basement-receptacle') && isOrdinary(boxing, room).length === 0)
     drop(boxing, room, { cost: ({ atLoopIn }) => atLoopIn }, 'an unfinished basement', '210.52(G)(3)');
-  if (kind === 'accessory-building' && isOrdinary(boxing, room).length === 0)
+  if (kind === 'accessory-building' && isAsked('accessory-receptacle') && isOrdinary(boxing, room).length === 0)
     drop(
       boxing,
       room,
@@ -258,5 +263,5 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
       '210.52(G)(2)',
     );
   for (const feature of boxing.view(room).features)
-    if (SERVICED_EQUIPMENT.has(feature.kind)) forService(boxing, room, feature);
+    if (SERVICED_EQUIPMENT.has(feature.kind) && isAsked('service-receptacle')) forService(boxing, room, feature);
 }

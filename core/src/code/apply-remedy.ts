@@ -6,24 +6,23 @@ import { addEntity, assignToCircuit, changeEntity, moveBox, placeBoxes, type New
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
-import { limitInForce } from './check-house';
+import { limitsInForce } from './check-house';
+import type { Limits } from './rule';
 import type { Remedy } from './remedies';
 
-/** The numbers of the wall and counter rules in force, for placing receptacles. */
+/** The numbers of the wall and counter rules in force, for placing receptacles. Where one is switched off no stretch is long enough for it. */
 export function placementLimits(house: House): PlacementLimits {
-  const limit = (rule: string, name: string) => limitInForce(house, rule, name);
+  const { wall, counter } = PLACING;
   return {
-    wall: {
-      reachIn: limit('wall-receptacle-spacing', 'reachIn'),
-      minWallIn: limit('wall-receptacle-spacing', 'minWallIn'),
-    },
-    counter: {
-      reachIn: limit('counter-receptacle-spacing', 'reachIn'),
-      minWidthIn: limit('counter-receptacle-spacing', 'minWidthIn'),
-      maxAboveIn: limit('counter-receptacle-spacing', 'maxAboveIn'),
+    wall: limitsInForce<PlacementLimits['wall'] & Limits>(house, wall) ?? { reachIn: 0, minWallIn: Infinity },
+    counter: limitsInForce<PlacementLimits['counter'] & Limits>(house, counter) ?? {
+      reachIn: 0,
+      minWidthIn: Infinity,
+      maxAboveIn: 0,
     },
   };
 }
+const PLACING = { wall: 'wall-receptacle-spacing', counter: 'counter-receptacle-spacing' } as const;
 
 function fillRoom(house: House, roomId: string, newId: NewId): Result<Edited> {
   const name = house.rooms[roomId]?.name ?? 'the room';

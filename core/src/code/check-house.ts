@@ -5,7 +5,19 @@ import { indexOutlets } from '../circuits/outlets';
 import { viewRoom } from '../plan/room-view';
 import { forcesOf, type InForce } from './in-force';
 import { gather, Memories, rememberedBy, type Verdicts } from './memories';
-import type { Basis, Facts, Messages, Report, Rule, Severity, Stage, Verdict, VerdictKind, Where } from './rule';
+import type {
+  Basis,
+  Facts,
+  Limits,
+  Messages,
+  Report,
+  Rule,
+  Severity,
+  Stage,
+  Verdict,
+  VerdictKind,
+  Where,
+} from './rule';
 import type { Remedy } from './remedies';
 import { rules } from './rules/index';
 
@@ -210,6 +222,17 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
   }
   findings.sort((a, b) => gravity(a) - gravity(b));
   return new Checked(house, said, edition, findings, statuses, looked);
+}
+
+/**
+ * The numbers of a rule in the edition in force, amendments applied; undefined where the edition does not contain it or the authority has
+ * switched it off: a proposal then asks nothing by it, as the check does not.
+ */
+export function limitsInForce<L extends Limits>(house: House, ruleId: string): L | undefined {
+  const rule = rules.find((one) => one.id === ruleId);
+  if (!rule) throw new Error(`No rule "${ruleId}"`);
+  const force = forcesOf(house, house.job.edition, rules).get(rule);
+  return force && !force.off ? (force.entry.limits as L) : undefined;
 }
 
 /** A number of a rule in the edition in force, amendments applied. @throws when the rule or limit does not exist. */

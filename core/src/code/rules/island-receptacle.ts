@@ -1,12 +1,12 @@
 import { boundsOf } from '../../house/geometry';
-import type { Box, Feature, House } from '../../house/schema';
+import type { Box, Feature } from '../../house/schema';
 import { cutIntervals } from '../../plan/intervals';
 import { featureOutline } from '../../plan/points';
 import type { RoomView } from '../../plan/room-view';
 import { fromOuterEnd, peninsulaLengthIn } from '../../plan/islands';
 import { FOOD_ROOMS } from '../circuit-facts';
 import { count } from '../../units/count';
-import { defineRule, fromMemory } from '../rule';
+import { defineRule, fromMemory, type Limits } from '../rule';
 import { receptaclesOf, whyNotCounted } from '../../place/receptacles';
 
 /** 2020: one for the first 9 ft² or part of it, one more for each further 18 ft² or part. *From memory*, high. */
@@ -38,7 +38,7 @@ function spacesAlong(view: RoomView, island: Feature): number[] {
   );
 }
 
-interface IslandLimits {
+export interface IslandLimits extends Limits {
   readonly minLongIn: number;
   readonly minShortIn: number;
   readonly byArea: number;
@@ -98,16 +98,15 @@ function servingBoxes(view: RoomView, island: Feature, limits: IslandLimits): re
 
 /** How many receptacles are due at an island or peninsula, and the boxes that serve it already. */
 export function islandNeed(
-  house: House,
   view: RoomView,
   island: Feature,
+  limits: IslandLimits,
 ): {
   readonly need: number | 'provision';
   readonly serving: readonly Box[];
   /** One of them within so many inches of a peninsula's outer end. */
   readonly endIn: number;
 } {
-  const { limits } = islandReceptacle.meta.editions[house.job.edition]!;
   const endIn = island.kind === 'peninsula' ? limits.endIn : 0;
   return { need: neededBy(view, island, limits), serving: servingBoxes(view, island, limits), endIn };
 }
