@@ -50,6 +50,16 @@ describe('what an authority has switched off', () => {
     expect(receptaclesFor(amended(house(), rule, { kind: 'off' }), 'r')).toBe(0);
   });
 
+  it('nor do alarms that it does not ask for', () => {
+    const alarms = (house: House) => {
+      let n = 0;
+      const { boxes } = planBoxes(house, ['r'], (prefix) => `${prefix}${++n}`);
+      return boxes.filter(({ box }) => Object.values(box.devices).some((each) => each.kind === 'alarm')).length;
+    };
+    expect(alarms(one('bedroom').build())).toBeGreaterThan(0);
+    expect(alarms(amended(one('bedroom'), 'smoke-alarms', { kind: 'off' }))).toBe(0);
+  });
+
   it('and a limit that it has changed is the one that is laid out by', () => {
     const at = (reachIn: number) => {
       const house = amended(one('bedroom'), 'wall-receptacle-spacing', {

@@ -12,17 +12,15 @@ import type { Remedy } from './remedies';
 
 /** The numbers of the wall and counter rules in force, for placing receptacles. Where one is switched off no stretch is long enough for it. */
 export function placementLimits(house: House): PlacementLimits {
-  const { wall, counter } = PLACING;
   return {
-    wall: limitsInForce<PlacementLimits['wall'] & Limits>(house, wall) ?? { reachIn: 0, minWallIn: Infinity },
-    counter: limitsInForce<PlacementLimits['counter'] & Limits>(house, counter) ?? {
-      reachIn: 0,
-      minWidthIn: Infinity,
-      maxAboveIn: 0,
-    },
+    wall: limitsInForce<PlacementLimits['wall'] & Limits>(house, 'wall-receptacle-spacing') ?? NOWHERE.wall,
+    counter: limitsInForce<PlacementLimits['counter'] & Limits>(house, 'counter-receptacle-spacing') ?? NOWHERE.counter,
   };
 }
-const PLACING = { wall: 'wall-receptacle-spacing', counter: 'counter-receptacle-spacing' } as const;
+const NOWHERE: PlacementLimits = {
+  wall: { reachIn: 0, minWallIn: Infinity },
+  counter: { reachIn: 0, minWidthIn: Infinity, maxAboveIn: 0 },
+};
 
 function fillRoom(house: House, roomId: string, newId: NewId): Result<Edited> {
   const name = house.rooms[roomId]?.name ?? 'the room';

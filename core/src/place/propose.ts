@@ -15,7 +15,9 @@ import {
   reachAlongWalls,
   SPACED_ROOMS,
   usualHeightIn,
+  type CounterReach,
   type OnLoop,
+  type SpaceReach,
 } from './receptacles';
 import { isTakenFromBehind } from './bodies-behind';
 import { roundToSixteenth } from '../units/length';
@@ -203,6 +205,15 @@ function isClear(view: RoomView, atLoopIn: number, heightIn: number): boolean {
     return seen.opening.kind === 'window' && (heightIn < seen.opening.sillIn - 3 || heightIn > seen.opening.headIn + 3);
   });
 }
+
+/** How far cords get along a room's walls and counters by the limits in force: what a ribbon shows, and what filling begins from. */
+export const reachInRoom = (
+  view: RoomView,
+  { wall, counter }: PlacementLimits,
+): readonly (SpaceReach | CounterReach)[] => [
+  ...(SPACED_ROOMS.has(view.room.kind) ? reachAlongWalls(view, wall.reachIn, wall.minWallIn) : []),
+  ...reachAlongCounters(view, counter),
+];
 
 function fillRoom(house: House, roomId: string, limits: PlacementLimits): readonly Part[] {
   const view = viewRoom(house, roomId);

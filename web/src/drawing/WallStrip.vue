@@ -10,6 +10,7 @@ import {
   type Box,
   type Edited,
   type House,
+  type PlacementLimits,
   type Proposal,
   type Result,
 } from '@winculum/core';
@@ -25,7 +26,7 @@ const props = defineProps<{
   cursorIn: number;
   proposal: Proposal | null;
   canEdit: boolean;
-  limits: { readonly reachIn: number; readonly minWallIn: number };
+  limits: PlacementLimits;
 }>();
 const emit = defineEmits<{
   cursor: [atLoopIn: number];

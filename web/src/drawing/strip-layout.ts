@@ -7,9 +7,7 @@ import {
   metBehind,
   narrowBays,
   openingBreak,
-  reachAlongCounters,
-  reachAlongWalls,
-  SPACED_ROOMS,
+  reachInRoom,
   stretchBefore,
   toLoop,
   viewRoom,
@@ -19,6 +17,7 @@ import {
   type Feature,
   type House,
   type Interval,
+  type PlacementLimits,
   type RoomView,
   type SeenOpening,
   type WallLoop,
@@ -139,13 +138,8 @@ function cutOpen<T extends Interval>(strip: { readonly startIn: number; readonly
   ];
 }
 
-function ribbonOf(
-  view: RoomView,
-  limits: { readonly reachIn: number; readonly minWallIn: number },
-): (Interval & { reached: boolean })[] {
-  const reaches = SPACED_ROOMS.has(view.room.kind) ? reachAlongWalls(view, limits.reachIn, limits.minWallIn) : [];
-  const counters = reachAlongCounters(view, { reachIn: 24, minWidthIn: 12, maxAboveIn: 20 });
-  return [...reaches, ...counters].flatMap(({ space, reach }) => {
+function ribbonOf(view: RoomView, limits: PlacementLimits): (Interval & { reached: boolean })[] {
+  return reachInRoom(view, limits).flatMap(({ space, reach }) => {
     const reached = cutIntervals(space, reach.gaps);
     return [
       ...reached.map((one) => ({ ...one, reached: true })),
@@ -155,11 +149,7 @@ function ribbonOf(
 }
 
 /** Lays a room's walls out as a strip. Pure; drawn by the wall strip. */
-export function layOutStrip(
-  house: House,
-  roomId: string,
-  limits: { readonly reachIn: number; readonly minWallIn: number },
-): Strip {
+export function layOutStrip(house: House, roomId: string, limits: PlacementLimits): Strip {
   const view = viewRoom(house, roomId);
   const loop = wallLoop(view.room);
   const base = { ...findStart(view), lengthIn: loop.lengthIn };

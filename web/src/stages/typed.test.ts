@@ -5,12 +5,14 @@ import {
   fromLoop,
   isTakenFromBehind,
   moveBox,
+  placementLimits,
   polygonsOverlap,
   studFaces,
   toLoop,
   viewRoom,
   wallLoop,
   type House,
+  type PlacementLimits,
 } from '@winculum/core';
 import { cutAt, layOutStrip } from '../drawing/strip-layout';
 import { snapToStud } from '../drawing/tools/drag-edit';
@@ -81,9 +83,8 @@ describe('the tape line', () => {
 });
 
 describe('the wall strip', () => {
-  const limits = { reachIn: 72, minWallIn: 24 };
   it('starts at the far jamb of the door and walks around to it', () => {
-    const strip = layOutStrip(oneBedroom(), 'bed', limits);
+    const strip = layOutStrip(oneBedroom(), 'bed', placementLimits(demo));
     expect(strip.startIn).toBe(264 + 44);
     expect(strip.startsAt).toBe('from the right jamb of the south door, walking left to right');
     expect(strip.walls.map((wall) => wall.name)).toEqual(['north', 'east', 'south', 'south', 'west']);
@@ -92,7 +93,7 @@ describe('the wall strip', () => {
   });
 
   it.each(Object.keys(demo.rooms))('lays out %s of the demo house within its length, every box once', (id) => {
-    const strip = layOutStrip(demo, id, limits);
+    const strip = layOutStrip(demo, id, placementLimits(demo));
     for (const part of [...strip.parts, ...strip.ribbon, ...strip.walls]) {
       expect(part.fromIn).toBeGreaterThanOrEqual(-0.01);
       expect(part.toIn).toBeLessThanOrEqual(strip.lengthIn + 0.01);
@@ -106,11 +107,31 @@ describe('the wall strip', () => {
   });
 });
 
+describe('the ribbon under the strip', () => {
+  const limitsOf = (rule: string, change: House['amendments'][string]['change']) => {
+    const one = { id: 'a', rule, change, authority: 'The county', date: '2026-01-02', note: '' };
+    return placementLimits({ ...demo, amendments: { a: one } });
+  };
+  const gapsIn = (limits: PlacementLimits) =>
+    Object.keys(demo.rooms).map((id) => layOutStrip(demo, id, limits).ribbon.filter((one) => !one.reached).length);
+  const total = (limits: PlacementLimits) => gapsIn(limits).reduce((sum, one) => sum + one, 0);
+
+  it.each(['wall-receptacle-spacing', 'counter-receptacle-spacing'])('follows what is amended of %s', (rule) => {
+    const shorter = limitsOf(rule, { kind: 'limit', limit: 'reachIn', value: 6 });
+    expect(total(shorter)).toBeGreaterThan(total(placementLimits(demo)));
+    expect(total(limitsOf(rule, { kind: 'off' }))).toBeLessThanOrEqual(total(placementLimits(demo)));
+  });
+  it('is not drawn where neither rule holds', () => {
+    const none = { ...limitsOf('wall-receptacle-spacing', { kind: 'off' }) };
+    const both = { wall: none.wall, counter: limitsOf('counter-receptacle-spacing', { kind: 'off' }).counter };
+    expect(Object.keys(demo.rooms).flatMap((id) => layOutStrip(demo, id, both).ribbon)).toEqual([]);
+  });
+});
+
 describe('a box of the next room in the same wall', () => {
-  const limits = { reachIn: 72, minWallIn: 24 };
   const away = (a: number, b: number) => Math.abs(a - b);
-  const behind = layOutStrip(demo, 'studio', limits).behind.find((one) => one.box.tag === 'LA-2')!;
-  const { startIn, lengthIn } = layOutStrip(demo, 'studio', limits);
+  const behind = layOutStrip(demo, 'studio', placementLimits(demo)).behind.find((one) => one.box.tag === 'LA-2')!;
+  const { startIn, lengthIn } = layOutStrip(demo, 'studio', placementLimits(demo));
   const atLoopIn = (startIn + behind.at) % lengthIn;
   const place = fromLoop(wallLoop(demo.rooms['studio']!), atLoopIn);
 
@@ -131,7 +152,7 @@ describe('a box of the next room in the same wall', () => {
     const box = Object.values(demo.boxes).find((one) => one.tag === 'ST-4')!;
     const at = { kind: 'wall' as const, wall: place.wall.id, alongIn: place.alongIn, heightIn: behind.heightIn };
     const moved = moveBox(demo, box.id, at);
-    const { boxes } = layOutStrip(moved.ok ? moved.value.house : demo, 'studio', limits);
+    const { boxes } = layOutStrip(moved.ok ? moved.value.house : demo, 'studio', placementLimits(demo));
     expect(boxes.filter((one) => one.meets).map((one) => one.box.tag)).toEqual(['ST-4']);
   });
 

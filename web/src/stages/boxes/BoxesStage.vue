@@ -238,7 +238,7 @@ const layers = ref({ reach: true, tags: true });
       :cursor-in="view.cursorIn"
       :proposal="view.proposal"
       :can-edit="store.canEdit"
-      :limits="limits.wall"
+      :limits="limits"
       @cursor="view.cursorIn = $event"
       @pick="(id, add) => view.select(add ? [...view.selection, { kind: 'box', id }] : [{ kind: 'box', id }])"
       @commit="store.apply($event)"

@@ -4,9 +4,7 @@ import {
   Memory,
   fromLoop,
   pointOnWall,
-  reachAlongCounters,
-  reachAlongWalls,
-  SPACED_ROOMS,
+  reachInRoom,
   viewRoom,
   wallLoop,
   type House,
@@ -37,12 +35,9 @@ const memory = new Memory<RoomView, { readonly limits: PlacementLimits; readonly
 
 function ribbonOf(view: RoomView, limits: PlacementLimits): Ribbon {
   const known = memory.get(view);
-  if (known?.limits === limits) return known.ribbon;
+  if (known?.limits.wall === limits.wall && known.limits.counter === limits.counter) return known.ribbon;
   const { walls } = wallLoop(view.room);
-  const reaches = [
-    ...(SPACED_ROOMS.has(view.room.kind) ? reachAlongWalls(view, limits.wall.reachIn, limits.wall.minWallIn) : []),
-    ...reachAlongCounters(view, limits.counter),
-  ];
+  const reaches = reachInRoom(view, limits);
   const ribbon = {
     id: view.room.id,
     served: reaches.map(({ space }) => alongLoop(walls, space.fromIn, space.toIn, 3)).join(''),
