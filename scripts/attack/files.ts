@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
+import { combCorners } from '../../core/src/test/combs';
 import { demo, manyTimes } from '../bench/checks';
 import { Person, randomFrom, root, sleep, Target, type Outcome } from './target';
 
@@ -14,24 +15,15 @@ interface Room {
   corners: { id: string; x: number; y: number }[];
 }
 
-/** Combs of sixty corners that reach through each other: the worst that the limits allow for comparing rooms. */
+/** A house file of nothing but combs. */
 function tangle(rooms: number): unknown {
   const demo = JSON.parse(readFileSync(join(root, 'demo/studio-house.json'), 'utf8')) as {
     levels: Record<string, unknown>;
   };
-  const comb = (i: number) => {
-    const teeth = Array.from({ length: 14 }, (_, t) => [
-      { x: t * 200, y: 3000 - i },
-      { x: t * 200, y: i * 2 },
-      { x: t * 200 + 100, y: i * 2 },
-      { x: t * 200 + 100, y: 3000 - i },
-    ]).flat();
-    return [...teeth, { x: 2800, y: 3200 }, { x: 0, y: 3200 }].map((point, n) => ({ id: `c${n}`, ...point }));
-  };
   const level = Object.keys(demo.levels)[0]!;
   const all: Record<string, Room> = {};
   for (let i = 0; i < rooms; i++)
-    all[`r${i}`] = { id: `r${i}`, level, name: `Room ${i}`, prefix: `R${i}`, kind: 'other', corners: comb(i) };
+    all[`r${i}`] = { id: `r${i}`, level, name: `Room ${i}`, prefix: `R${i}`, kind: 'other', corners: combCorners(i) };
   const empty = Object.fromEntries(Object.entries(demo).map(([key, value]) => [key, isCollection(key) ? {} : value]));
   return { ...empty, levels: demo.levels, rooms: all };
 }

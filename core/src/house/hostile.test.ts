@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { combCorners } from '../test/combs';
 import { demo, must } from '../test/demo-house';
 import { aHouse, bedroom } from '../test/house-builder';
 import {
@@ -182,22 +183,9 @@ describe('how much a house holds', () => {
   });
 
   it('may be 400 rooms in each other: refused within a second, where it took a minute', () => {
-    // Combs of 60 corners that reach through each other's bounds without touching.
-    const comb = (i: number) => {
-      const teeth = Array.from({ length: 14 }, (_, t) => [
-        { x: t * 200, y: 3000 - i },
-        { x: t * 200, y: i * 2 },
-        { x: t * 200 + 100, y: i * 2 },
-        { x: t * 200 + 100, y: 3000 - i },
-      ]).flat();
-      return [...teeth, { x: 2800, y: 3200 }, { x: 0, y: 3200 }].map((point, n) => ({
-        id: `c${n}`,
-        ...point,
-        wall: 'solid' as const,
-      }));
-    };
+    const corners = (i: number) => combCorners(i).map((one) => ({ ...one, wall: 'solid' as const }));
     const records = Object.fromEntries(
-      Array.from({ length: 400 }, (_, i) => [`r${i}`, { ...rooms(1)['r0']!, id: `r${i}`, corners: comb(i) }]),
+      Array.from({ length: 400 }, (_, i) => [`r${i}`, { ...rooms(1)['r0']!, id: `r${i}`, corners: corners(i) }]),
     );
     const started = performance.now();
     expect(findOverlaps(records).length).toBeGreaterThan(0);
