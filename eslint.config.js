@@ -13,7 +13,7 @@ const noHiddenInputs = [
 
 const noWeakMaps = {
   name: 'WeakMap',
-  message: 'What is remembered of a house belongs in a Memory: core/src/house/memory.ts.',
+  message: 'What is remembered of a house belongs in a Memory: core/src/cache/memory.ts.',
 };
 
 export default ts.config(
@@ -49,7 +49,7 @@ export default ts.config(
   },
   {
     files: ['core/src/**/*.ts'],
-    ignores: ['core/src/house/memory.ts'],
+    ignores: ['core/src/cache/memory.ts'],
     rules: { 'no-restricted-globals': ['error', noWeakMaps] },
   },
   {

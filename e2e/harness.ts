@@ -6,7 +6,7 @@ import { expect, test as base, type BrowserContext, type Page } from '@playwrigh
 import pg from 'pg';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-export const PASSWORD = 'demo house 4310';
+const PASSWORD = 'demo house 4310';
 
 const freePort = () =>
   new Promise<number>((resolve) => {
@@ -17,7 +17,7 @@ const freePort = () =>
   });
 
 /** The real server, as ./start runs it, on a database of its own with the demo in it. */
-export class App {
+class App {
   #child: ChildProcess | undefined;
   constructor(
     readonly url: string,

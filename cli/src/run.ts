@@ -16,7 +16,7 @@ import {
   type House,
 } from '@winculum/core';
 
-export interface Outcome {
+interface Outcome {
   /** 0 clean, 1 violations found, 2 the command or the file cannot be read. */
   readonly code: 0 | 1 | 2;
   readonly out: string;

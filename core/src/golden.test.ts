@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { checkHouse, EDITIONS, edit, type House } from './index';
+import { edit } from './house/edit';
+import { EDITIONS, type House } from './house/schema';
+import { checkHouse } from './nec/check-house';
 import { basementHouse } from './test/basement-house';
 import { byTheTool } from './test/by-the-tool';
 import { demo, must } from './test/demo-house';

@@ -1,16 +1,224 @@
-export * from './units/index';
-export * from './house/index';
-export * from './plan/index';
-export * from './place/index';
-export * from './electrical/index';
-export * from './loads/index';
-export * from './circuits/index';
-export * from './control/index';
-export * from './wiring/index';
-export * from './panel/index';
-export * from './code/index';
-export * from './planning/index';
-export * from './day/index';
-export * from './boxing/index';
-export * from './walk/index';
-export * from './formats/index';
+/** What the rest of the application may ask of the core: the whole list, so that what nobody asks for is found. */
+export { count, wordFor } from './units/count';
+export { formatLength, parseLength } from './units/length';
+export { type Problem, refuse, type Result, succeed } from './units/result';
+export {
+  areaFt2,
+  type Bounds,
+  boundsOf,
+  distance,
+  innerPoint,
+  isInside,
+  type Point,
+  polygonsOverlap,
+} from './geometry/geometry';
+export { cutIntervals, type Interval } from './geometry/intervals';
+export { Memory } from './cache/memory';
+export type { Collection } from './house/collections';
+export {
+  applyEdit,
+  edit,
+  type Edit,
+  type Edited,
+  joinEdits,
+  leaveHousesUnfrozen,
+  remakeEdit,
+  undoOf,
+  type Patch,
+} from './house/edit';
+export { editsOverlap } from './house/overlap';
+export { nameRoom } from './house/room-names';
+export { type Box, BOX_SETTINGS, BOX_STATES, type BoxPlace, type BoxType } from './house/schema-boxes';
+export {
+  type Device,
+  type Load,
+  LOAD_KINDS,
+  type LoadKind,
+  newDevice,
+  SWITCH_STYLES,
+  type SwitchStyle,
+} from './house/schema-equipment';
+export {
+  type Feature,
+  FEATURE_KINDS,
+  type FeatureKind,
+  featureSchema,
+  type Opening,
+  type OpeningKind,
+  openingSchema,
+} from './house/schema-fixed';
+export {
+  AWG_SIZES,
+  type Circuit,
+  CIRCUIT_PURPOSES,
+  type Corner,
+  COVERINGS,
+  type Edition,
+  EDITIONS,
+  editionSchema,
+  type House,
+  houseJsonSchema,
+  type Level,
+  type MakeUp,
+  type Planning,
+  type Room,
+  ROOM_KINDS,
+  type RoomKind,
+  type SwitchGroup,
+  type Switching,
+} from './house/schema';
+export { validateHouse } from './house/validate';
+export { barredByFraming } from './plan/blocked-by-framing';
+export { gradeOf } from './plan/grade';
+export { openingBreak, type SeenOpening } from './plan/opening-break';
+export { boxPoint, featureOutline, placeOf } from './plan/points';
+export { roomBehind, type RoomView, viewRoom, wallOf } from './plan/room-view';
+export { roomsOver } from './plan/stacked';
+export { layStuds, narrowBays, studFaces } from './plan/studs';
+export {
+  findWall,
+  fromLoop,
+  type LoopWall,
+  nearestWall,
+  pointOnWall,
+  roomSpan,
+  stretchBefore,
+  toLoop,
+  wallLoop,
+  type WallLoop,
+  wrapIn,
+} from './plan/wall-loop';
+export { inTurn, mergeCircuits, shareNeutral } from './edits/circuit-verbs';
+export { copyRoom } from './edits/copy-room';
+export { createHouse } from './edits/create-house';
+export { setAgainst, type Side } from './edits/place-room';
+export { joinSwitch, leaveGroup, orderGangs } from './edits/switch-verbs';
+export {
+  addEntity,
+  assignToCircuit,
+  changeDevice,
+  changeEntity,
+  choosePrefix,
+  moveBox,
+  moveCorners,
+  moveRooms,
+  type NewId,
+  placeBoxes,
+  placeBreakers,
+  rectangleCorners,
+  removeEntities,
+  turnClockwise,
+} from './edits/verbs';
+export { bodiesBehind, isTakenFromBehind, metBehind } from './place/back-to-back';
+export { backingFor, BOX_TYPES, boxTypes, findBoxType, settingOf, suitableType } from './place/box-catalogue';
+export {
+  ceilingGrid,
+  cofferMiddles,
+  countForSpacing,
+  type GridPlaces,
+  joistConflict,
+  lightMap,
+  type LightMap,
+  type LightSource,
+  lumenMethodFc,
+  spreadAlong,
+  USUAL_LUMEN_ASSUMPTIONS,
+  usualFc,
+  usualSpacingIn,
+} from './place/luminaires';
+export { OUTDOOR_KINDS } from './place/outdoors';
+export {
+  boxesOfProposal,
+  type PlacementLimits,
+  type Proposal,
+  proposeForHouse,
+  proposeForRoom,
+  proposeForWall,
+  reachInRoom,
+} from './place/propose';
+export { reachAlongCounters, receptaclesOf, SPACED_ROOMS, usualHeightIn } from './place/receptacles';
+export { STANDARD_RATINGS_A } from './electrical/conductors';
+export { ampsOf, LOAD_LIBRARY } from './loads/library';
+export { parsePower, stripVa } from './loads/parse-power';
+export type { CableRun } from './circuits/cable-run';
+export { measureCircuitLoad } from './circuits/circuit-load';
+export { cableNameOf, circuitVolts, indexOutlets, type Outlet, outletsOn } from './circuits/outlets';
+export { showSum, USUAL_ATTIC_F } from './circuits/sizing';
+export { gangOrder } from './control/gangs';
+export { type NightFlaw, type NightWalk, type NightWalks, walkAtNight } from './control/night-walk';
+export { switchesToBuy } from './feed/chain';
+export { groupLetters, groupProblems } from './feed/unit';
+export { type BoxFill, boxToBuy, fillLines, fillNote, fillOf, nameOfBox } from './makeup/box-fill';
+export { allLabels, cableLabel, type CableLabel, deviceTitle, switchSymbol } from './makeup/labels';
+export { type BoxMakeUp, type Join, joinsOf, makeUpOf, wireHouse } from './makeup/make-up';
+export { runOf } from './makeup/wired-run';
+export { compareFeeds, feedFrom, type FeedOption, freeFeed, keepFeed } from './feed-search/compare-feeds';
+export { type FeedPlan, keepFeeds, leastFeet, leastFeetOfHouse } from './feed-search/least-feet';
+export { Conduction } from './proof/conduction';
+export { findFaults, type Observation, positionsOf, quickestTest, type Sight, sightsOf } from './proof/diagnose';
+export type { Fault } from './proof/faults';
+export { boxesOnTheWay, type Netlist, netlistOf } from './proof/netlist';
+export { type Proof, prove } from './proof/prove';
+export { solve } from './proof/solve';
+export {
+  type Board,
+  boardNetlist,
+  type BoardPart,
+  type BoardPin,
+  boardSchema,
+  type BoardVerdict,
+  boardWiresSchema,
+  CABLE_KINDS,
+  checkBoard,
+  letterOf,
+  lettersOf,
+  PART_KINDS,
+  pinsOf,
+  whyNot,
+} from './bench/board';
+export { addBox, addCable, addPart, NEW_BOARD, setLetter, takeAway, takeBoxAway } from './bench/build-board';
+export { EXERCISES } from './bench/exercises';
+export { arrangePanel } from './panel/arrange';
+export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';
+export { applyRemedy, circuitForDevices, placementLimits } from './nec/apply-remedy';
+export { askTap, outletsAsked, takeTap, type TapAnswer, tapOf, type TapQuestion } from './nec/ask-tap';
+export { checkHouse, type Finding, type HouseCheck } from './nec/check-house';
+export { compareEditions } from './nec/compare-editions';
+export { effectOfKind } from './nec/name-effect';
+export { type Death, deathsIn, deathsOn } from './nec/outages';
+export { scheduleOf } from './nec/schedule-of';
+export { decideAfci } from './nec/protection/afci';
+export { protectionOf, whyNotReadilyAccessible } from './nec/protection/circuit-protection';
+export type { Decision } from './nec/protection/decision';
+export { decideGfci } from './nec/protection/gfci';
+export { nuisancesOn, type ProtectionWay, protectionWays } from './nec/protection/ways';
+export { rules } from './nec/rules/index';
+export {
+  alignBoxes,
+  copyLayout,
+  distributeBoxes,
+  duplicateAlong,
+  nudgeBoxes,
+  nudgeToStud,
+} from './proposals/layout/arrange';
+export { cureNightFlaw } from './proposals/layout/cure';
+export { acceptPlan, planBoxes } from './proposals/layout/lay-out-boxes';
+export type { BoxingPlan } from './proposals/layout/plan';
+export { applyTemplate, readTemplate, type Template, TEMPLATES } from './proposals/layout/presets';
+export type { SchoolChange } from './proposals/layout/standard-change';
+export { applySchools, compareWithSchools, SWITCHING_SCHOOLS, switchingOf } from './proposals/layout/switch-standards';
+export { coveAlong, doorsOf, sconcesAt, underCabinets, type WallLight } from './proposals/layout/wall-lights';
+export { connectAppliances, unconnectedAppliances } from './proposals/circuits/appliances';
+export { planningOf, SCHOOLS } from './proposals/circuits/circuit-standards';
+export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';
+export { acceptCircuitPlan, type CircuitPlan, planCircuits } from './proposals/circuits/plan-circuits';
+export { splitCircuit } from './proposals/circuits/split-circuit';
+export type { CurveName } from './load-profile/breaker-curve';
+export { type CircuitDay, clock, type DayResult, simulateDay } from './load-profile/simulate';
+export { type DayItem, itemOf, typicalDay } from './load-profile/typical';
+export { changesSince } from './walk/changes';
+export { type FloorMark, type RoomSheet, walkSheets, type WallSheet } from './walk/walk-sheets';
+export { readHouseFile, writeHouseFile } from './formats/house-file';
+export { isNestedDeeper } from './formats/json-depth';
+export { writeScheduleCsv } from './formats/schedule-csv';
+export { toSpice } from './formats/spice';

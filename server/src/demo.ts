@@ -7,7 +7,7 @@ import { insertHouse } from './db/houses';
 import { hashPassword } from './use-cases/passwords';
 
 /** Made-up people of a made-up firm, one for each role. */
-export const DEMO = {
+const DEMO = {
   firm: 'Demo crew',
   password: 'demo house 4310',
   people: [

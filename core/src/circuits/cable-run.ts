@@ -1,8 +1,8 @@
-import { innerPoint, type Point } from '../house/geometry';
+import { innerPoint, type Point } from '../geometry/geometry';
 import type { Box, Circuit, House, Level, Panel } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 import { drillableStretches } from '../plan/drillable';
-import type { Interval } from '../plan/intervals';
+import type { Interval } from '../geometry/intervals';
 import { boxPoint, featureOutline } from '../plan/points';
 import { viewRoom } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';

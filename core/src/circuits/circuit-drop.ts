@@ -1,5 +1,5 @@
 import { AWG_SIZES, type Awg, type Box, type Circuit, type House } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 import { DROP_BRANCH, sizeForDrop, voltageDrop } from '../electrical/voltage-drop';
 import { ampsOf } from '../loads/library';
 import type { CableRun } from './cable-run';
@@ -7,7 +7,7 @@ import { isGeneralReceptacle } from './circuit-load';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
 /** What may be plugged into the farthest receptacle: 12 A, the most of one cord on a 15 A receptacle, NEC 210.21(B)(2). */
-export const PLUGGED_A = 12;
+const PLUGGED_A = 12;
 
 /** The largest wire that the screws of receptacles and switches of 15 and 20 A take: *common practice*, from memory, high. */
 const LARGEST_AT_DEVICE: Awg = '10';
@@ -15,7 +15,7 @@ const isOverDevice = (awg: Awg): boolean => AWG_SIZES.indexOf(awg) > AWG_SIZES.i
 const isSmallDevice = ({ device }: Outlet): boolean =>
   device.kind === 'switch' || (device.kind === 'receptacle' && device.ratingA <= 20);
 
-export interface CircuitDrop {
+interface CircuitDrop {
   readonly volts: number;
   readonly share: number;
   /** The box at which it is worst, and how far the cable runs to it, feet. */

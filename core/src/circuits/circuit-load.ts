@@ -1,5 +1,5 @@
 import type { Circuit, House, Standards } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 import { ampsOf } from '../loads/library';
 import { assertNever } from '../units/result';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
@@ -12,7 +12,7 @@ const CONTINUOUS_FACTOR = 1.25;
 type School = Standards['receptacleSchool'];
 
 /** One line of the sum behind a circuit's load. */
-export interface LoadLine {
+interface LoadLine {
   readonly what: string;
   readonly count: number;
   /** For one of them, as drawn. */
@@ -24,7 +24,7 @@ export interface LoadLine {
   readonly source: string;
 }
 
-export interface CircuitLoad {
+interface CircuitLoad {
   readonly lines: readonly LoadLine[];
   readonly va: number;
   readonly amps: number;

@@ -1,28 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aHouse } from '../test/house-builder';
-import {
-  ampsOf,
-  arrangePanel,
-  AWG_SIZES,
-  sizeCircuit,
-  isTappedCooking,
-  checkHouse,
-  buildSchedule,
-  indexOutlets,
-  largestBreakerFor,
-  legOf,
-  measureCircuitLoad,
-  NM_COPPER_A,
-  smallestNmFor,
-  spacesOf,
-  suggestCircuit,
-  writeDirectoryEntry,
-  outletsOn,
-  LOAD_LIBRARY,
-  type House,
-  type LoadKind,
-} from '../index';
+import { measureCircuitLoad } from './circuit-load';
+import { isTappedCooking } from './cooking';
+import { indexOutlets, outletsOn } from './outlets';
+import { sizeCircuit } from './sizing';
+import { suggestCircuit } from './suggest';
+import { largestBreakerFor, NM_COPPER_A, smallestNmFor } from '../electrical/conductors';
+import type { LoadKind } from '../house/schema-equipment';
+import { AWG_SIZES, type House } from '../house/schema';
+import { ampsOf, LOAD_LIBRARY } from '../loads/library';
+import { checkHouse } from '../nec/check-house';
+import { arrangePanel } from '../panel/arrange';
+import { writeDirectoryEntry } from '../panel/directory';
+import { buildSchedule, legOf, spacesOf } from '../panel/schedule';
 
 const den = () => aHouse().room('den', 'den', [0, 0, 400, 400]);
 const loadOf = (house: House, id = 'A') => measureCircuitLoad(house, house.circuits[id]!);

@@ -1,6 +1,6 @@
 import type { Box, Circuit, House, Room } from '../house/schema';
 import type { Device, Load } from '../house/schema-equipment';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 
 /** A device at its place: what a circuit has as its members. */
 export interface Outlet {
@@ -133,7 +133,6 @@ export function indexOutlets(house: House): OutletIndex {
 export const outletsOn = (house: House, circuit: Circuit): readonly Outlet[] =>
   indexOutlets(house).byCircuit.get(circuit.id) ?? [];
 
-export const isReceptacle = (outlet: Outlet): boolean => outlet.device.kind === 'receptacle';
 export const isLighting = (outlet: Outlet): boolean => outlet.device.kind === 'luminaire';
 
 /** Volts between the conductors at an outlet. */

@@ -7,14 +7,14 @@ import {
 } from '../electrical/conductors';
 import { DROP_BRANCH } from '../electrical/voltage-drop';
 import type { Awg, Circuit, Edition, House } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 import type { CableRun } from './cable-run';
 import { measureDrop } from './circuit-drop';
 import { servesSeveralReceptacles } from './circuit-load';
 import { amperes as a, demandOf, type Demand, type OwnRules, type SumStep } from './demand';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
-export interface Sizing {
+interface Sizing {
   readonly ownRules: OwnRules | undefined;
   /** Cooling equipment whose plate nobody has read. */
   readonly plateUnread: boolean;
@@ -36,7 +36,7 @@ export const USUAL_ATTIC_F = 130;
 const toC = (fahrenheit: number) => ((fahrenheit - 32) * 5) / 9;
 
 /** How a circuit's cable lies. */
-export const lyingOf = (house: House, circuit: Circuit): Lying => ({
+const lyingOf = (house: House, circuit: Circuit): Lying => ({
   metal: circuit.metal ?? 'copper',
   cables: circuit.bundled ?? 1,
   ambientC: circuit.inAttic ? toC(house.standards.atticF ?? USUAL_ATTIC_F) : 30,

@@ -1,5 +1,5 @@
 import { indexOutlets } from '../circuits/outlets';
-import { distance } from '../house/geometry';
+import { distance } from '../geometry/geometry';
 import type { Box, House } from '../house/schema';
 import { boxPoint } from '../plan/points';
 

@@ -1,5 +1,5 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
-import { distance, distanceToSegment, type Point } from '../house/geometry';
+import { distance, distanceToSegment, type Point } from '../geometry/geometry';
 import type { House, SwitchGroup } from '../house/schema';
 import { boxPoint } from '../plan/points';
 import type { Passage } from './passages';
@@ -41,7 +41,7 @@ export function lightsOf(house: House): Lit {
 }
 
 /** Distance from a switch to a passage, on whichever side of the wall it stands. */
-export const farFrom = (passage: Passage, at: Point): number =>
+const farFrom = (passage: Passage, at: Point): number =>
   passage.edges ? distanceToSegment(at, passage.edges[0], passage.edges[1]) : distance(at, passage.at);
 
 /** A switch that a hand finds when one stands in a passage; a stair's are in the rooms at its two ends. */

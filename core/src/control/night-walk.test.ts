@@ -1,14 +1,10 @@
 import { describe, expect, test } from 'vitest';
-import {
-  cureNightFlaw,
-  gangOrder,
-  joinSwitch,
-  leaveGroup,
-  orderGangs,
-  walkAtNight,
-  type House,
-  type Result,
-} from '../index';
+import { gangOrder } from './gangs';
+import { walkAtNight } from './night-walk';
+import { joinSwitch, leaveGroup, orderGangs } from '../edits/switch-verbs';
+import type { House } from '../house/schema';
+import { cureNightFlaw } from '../proposals/layout/cure';
+import type { Result } from '../units/result';
 import { aHouse } from '../test/house-builder';
 
 let n = 0;

@@ -1,6 +1,6 @@
 import { OUTDOOR_KINDS } from '../place/outdoors';
 import type { Outlet } from '../circuits/outlets';
-import { distance, distanceToSegment, innerPoint, type Point } from '../house/geometry';
+import { distance, distanceToSegment, innerPoint, type Point } from '../geometry/geometry';
 import type { House, Room, SwitchGroup } from '../house/schema';
 import { boxPoint } from '../plan/points';
 import { lightsOf, within, type Lit } from './night-lights';

@@ -1,7 +1,7 @@
-import { distance, innerPoint, polygonsOverlap, type Point } from '../house/geometry';
+import { distance, innerPoint, polygonsOverlap, type Point } from '../geometry/geometry';
 import { remembering } from '../house/remember';
 import type { House, Room } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 import { latchAlongIn } from '../plan/latch';
 import { viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
@@ -77,7 +77,7 @@ function latchInside(house: House, room: Room, from: SeenOpening): Point | undef
   return pointOnWall(wall, latchAlongIn(seen, wall.lengthIn).alongIn);
 }
 
-export type Ways = ReadonlyMap<string, readonly Passage[]>;
+type Ways = ReadonlyMap<string, readonly Passage[]>;
 const waysOver = new Memory<readonly Passage[], Map<string, Ways>>();
 
 /** Shortest ways over passages, by the room that they lead to; of equal ones the first. Remembered by passages and start. */

@@ -1,6 +1,6 @@
 import type { OutletIndex, Outlet } from '../circuits/outlets';
 import type { House, Room } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 
 /** How a room is lit, as far as it is drawn. */
 export interface RoomLight {

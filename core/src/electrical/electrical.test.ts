@@ -1,21 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  AMBIENT_FACTORS,
-  AMPACITY_A,
-  AWG_SIZES,
-  bundleFactor,
-  cableAmpacity,
-  largestBreakerFor,
-  motorAmps,
-  nextStandardRating,
-  RESISTANCE,
-  sizeForDrop,
-  voltageDrop,
-  welderShare,
-  type Awg,
-  type Metal,
-} from '../index';
+import { cableAmpacity, largestBreakerFor, nextStandardRating } from './conductors';
+import { AMBIENT_FACTORS, AMPACITY_A, bundleFactor, motorAmps, RESISTANCE, welderShare, type Metal } from './tables';
+import { sizeForDrop, voltageDrop } from './voltage-drop';
+import { AWG_SIZES, type Awg } from '../house/schema';
 
 const METALS: readonly Metal[] = ['copper', 'aluminium'];
 

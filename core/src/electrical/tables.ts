@@ -7,7 +7,7 @@ import type { Awg } from '../house/schema';
 
 export type Metal = 'copper' | 'aluminium';
 /** Column of the ampacity table: the temperature that insulation and terminals stand, °C. */
-export type Column = 60 | 75 | 90;
+type Column = 60 | 75 | 90;
 
 /** Ampacity at 30 °C, up to three current-carrying conductors: Table 310.15(B)(16) until 2017, Table 310.16 from 2020. */
 export const AMPACITY_A: Readonly<Record<Metal, Readonly<Partial<Record<Awg, readonly [number, number, number]>>>>> = {
@@ -97,7 +97,7 @@ export const RESISTANCE: Readonly<Record<Awg, readonly [circularMils: number, co
 };
 
 /** Full-load current of single-phase motors, amperes, by horsepower, at 115 V and 230 V: Table 430.248. */
-export const MOTOR_FLC_A: readonly (readonly [hp: number, at115: number, at230: number])[] = [
+const MOTOR_FLC_A: readonly (readonly [hp: number, at115: number, at230: number])[] = [
   [1 / 6, 4.4, 2.2],
   [1 / 4, 5.8, 2.9],
   [1 / 3, 7.2, 3.6],

@@ -1,11 +1,10 @@
 import { AWG_SIZES, type Awg } from '../house/schema';
 import { RESISTANCE, type Metal } from './tables';
 
-/** Advisory shares of the voltage: branch circuit alone, and with its feeder. 210.19 and 215.2, informational notes. */
+/** Advisory share of the voltage for a branch circuit. 210.19, informational note. */
 export const DROP_BRANCH = 0.03;
-export const DROP_TOTAL = 0.05;
 
-export interface Drop {
+interface Drop {
   readonly volts: number;
   readonly share: number;
 }

@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { bedroom } from '../test/house-builder';
-import { houseJsonSchema, readHouseFile, scheduleOf, writeHouseFile, writeScheduleCsv, type House } from '../index';
+import { readHouseFile, writeHouseFile } from './house-file';
+import { writeScheduleCsv } from './schedule-csv';
+import { houseJsonSchema, type House } from '../house/schema';
+import { scheduleOf } from '../nec/schedule-of';
 import { migrate } from './house-file';
 
 const house = () => bedroom().receptacle('bed', 'c0', 30).circuit('A', 15).build();

@@ -4,14 +4,14 @@ import { refuse, type Result } from '../units/result';
 import { isNestedDeeper } from './json-depth';
 
 /** Larger than any house by far; a file over it is refused before it is parsed. Characters. */
-export const LARGEST_FILE = 10_000_000;
+const LARGEST_FILE = 10_000_000;
 /** A house file nests eight deep. */
 const DEEPEST_FILE = 24;
 
 type Json = Record<string, unknown>;
 
 /** Turns data of version n into data of version n + 1. */
-export type Migration = (data: Json) => Json;
+type Migration = (data: Json) => Json;
 
 /** Migrations by the version they start from. Version 1 is the first, so there is none yet. */
 const MIGRATIONS: Readonly<Record<number, Migration>> = {};

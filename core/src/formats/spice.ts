@@ -1,5 +1,5 @@
-import type { Netlist } from '../wiring/netlist';
-import { resistorsOf } from '../wiring/solve';
+import type { Netlist } from '../proof/netlist';
+import { resistorsOf } from '../proof/solve';
 
 const clean = (text: string) => text.replace(/[^\x20-\x7e]/g, '?');
 

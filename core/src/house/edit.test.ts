@@ -2,30 +2,26 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { aHouse, bedroom } from '../test/house-builder';
+import { copyRoom } from '../edits/copy-room';
 import {
   addEntity,
-  applyEdit,
   assignToCircuit,
   changeEntity,
   choosePrefix,
-  copyRoom,
-  editsOverlap,
-  joinEdits,
   moveBox,
   moveCorners,
   moveRooms,
   placeBoxes,
   placeBreakers,
-  readHouseFile,
   rectangleCorners,
   removeEntities,
-  undoOf,
-  validateHouse,
-  type Edit,
-  type Edited,
-  type House,
-  type Result,
-} from '../index';
+} from '../edits/verbs';
+import { readHouseFile } from '../formats/house-file';
+import { applyEdit, joinEdits, undoOf, type Edit, type Edited } from './edit';
+import { editsOverlap } from './overlap';
+import type { House } from './schema';
+import { validateHouse } from './validate';
+import type { Result } from '../units/result';
 
 const demo = (): House => {
   const read = readHouseFile(readFileSync(new URL('../../../demo/studio-house.json', import.meta.url), 'utf8'));

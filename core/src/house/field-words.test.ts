@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { edit, type House } from '../index';
+import { edit } from './edit';
+import type { House } from './schema';
 import { bedroom } from '../test/house-builder';
 
 const house = bedroom().circuit('A', 15).receptacle('bed', 'c0', 40).load('kettle', 'bed', 'c1', 30, 'A').build();

@@ -3,24 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { combCorners } from '../test/combs';
 import { demo, must } from '../test/demo-house';
 import { aHouse, bedroom } from '../test/house-builder';
-import {
-  applyEdit,
-  changeEntity,
-  createHouse,
-  edit,
-  editsOverlap,
-  isNestedDeeper,
-  polygonsOverlap,
-  readHouseFile,
-  rectangleCorners,
-  remakeEdit,
-  undoOf,
-  validateHouse,
-  writeHouseFile,
-  type House,
-  type Patch,
-  type Room,
-} from '../index';
+import { createHouse } from '../edits/create-house';
+import { changeEntity, rectangleCorners } from '../edits/verbs';
+import { readHouseFile, writeHouseFile } from '../formats/house-file';
+import { isNestedDeeper } from '../formats/json-depth';
+import { polygonsOverlap } from '../geometry/geometry';
+import { applyEdit, edit, remakeEdit, undoOf } from './edit';
+import { editsOverlap } from './overlap';
+import type { House, Room } from './schema';
+import { validateHouse } from './validate';
+import type { Patch } from './edit';
 import { findOverlaps } from './rooms-apart';
 
 const box = Object.values(demo.boxes).find((one) => one.at.kind === 'wall')!;

@@ -3,12 +3,12 @@ import type { Problem } from '../units/result';
 import { checkOnWall } from './on-wall';
 import { collect, rememberBy, rememberEach, sameParts, type Find, type Report } from './remember';
 import type { Box, House } from './schema';
-import { Memory } from './memory';
+import { Memory } from '../cache/memory';
 
 const describeBox = (box: Box): string => `Box ${box.tag}`;
 
 /** Which boxes there are and what they hold: the same object until a box comes, goes or holds something else. */
-export interface Holdings {
+interface Holdings {
   readonly devices: Readonly<Record<string, true>>;
   readonly problems: readonly Problem[];
 }

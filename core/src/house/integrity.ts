@@ -1,6 +1,6 @@
 import { formatLength } from '../units/length';
 import type { Problem } from '../units/result';
-import { areaFt2, boundsOf, crossesItself, distance, isClockwise } from './geometry';
+import { areaFt2, boundsOf, crossesItself, distance, isClockwise } from '../geometry/geometry';
 import { findBadBoxes } from './integrity-boxes';
 import { findDangling } from './integrity-references';
 import { collections } from './collections';

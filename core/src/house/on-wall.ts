@@ -1,5 +1,5 @@
 import { formatLength } from '../units/length';
-import { distance } from './geometry';
+import { distance } from '../geometry/geometry';
 import type { Report } from './remember';
 import type { House, Room } from './schema';
 
@@ -10,7 +10,7 @@ export function wallLengthIn(room: Room, wall: string): number | undefined {
   return distance(room.corners[index]!, room.corners[(index + 1) % room.corners.length]!);
 }
 
-export interface OnWall {
+interface OnWall {
   readonly room: string;
   readonly wall: string;
   readonly fromIn: number;

@@ -1,6 +1,6 @@
 import type { Problem } from '../units/result';
 import type { House } from './schema';
-import { Memory } from './memory';
+import { Memory } from '../cache/memory';
 
 export type Report = (code: string, path: string, message: string) => void;
 export type Find = (house: House) => readonly Problem[];

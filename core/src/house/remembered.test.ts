@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { checkIntegrity, type House } from '../index';
+import { checkIntegrity } from './integrity';
+import type { House } from './schema';
 import { demo } from '../test/demo-house';
 
 const pick = <T>(items: readonly T[], at: number): T => items[at % items.length]!;

@@ -1,6 +1,6 @@
 import type { Problem } from '../units/result';
-import { boundsMeet, boundsOf, polygonsOverlap, type Bounds } from './geometry';
-import { Memory } from './memory';
+import { boundsMeet, boundsOf, polygonsOverlap, type Bounds } from '../geometry/geometry';
+import { Memory } from '../cache/memory';
 import type { House, Room } from './schema';
 
 /** Rooms of a level lie beside each other: a house whose rooms surround each other more than this, per room, is no house. */

@@ -75,7 +75,6 @@ const framingSchema = z.strictObject({
   /** Pipes stand in its bays: drilling and boxes are to be agreed with the plumber. */
   plumbing: z.boolean().default(false),
 });
-export type Framing = z.infer<typeof framingSchema>;
 
 const joistsSchema = z.strictObject({
   /** The way the joists of the ceiling run on the plan. */

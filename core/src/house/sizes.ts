@@ -2,7 +2,7 @@ import type { Problem } from '../units/result';
 import type { Collection } from './collections';
 
 /** How many of each a house may hold. Ten times a large house is well below; what is above is a mistake or an attack. */
-export const MOST: Readonly<Record<Collection, number>> = {
+const MOST: Readonly<Record<Collection, number>> = {
   levels: 20,
   rooms: 500,
   openings: 4_000,
@@ -18,7 +18,7 @@ export const MOST: Readonly<Record<Collection, number>> = {
 };
 /** What one box may hold, and one room's outline. */
 export const MOST_DEVICES = 24;
-export const MOST_CORNERS = 60;
+const MOST_CORNERS = 60;
 
 const NAMES: Readonly<Record<Collection, string>> = {
   levels: 'levels',

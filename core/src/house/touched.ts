@@ -47,7 +47,7 @@ const isWhole = (key: unknown): key is Whole => key === 'job' || key === 'standa
 type Part = readonly [Collection, string] | readonly [Whole];
 
 /** A touched part that the schema understands, but would write otherwise: a default left out, spaces around a name. */
-export interface Unsettled {
+interface Unsettled {
   readonly part: Part;
   /** As the schema writes it. */
   readonly settled: unknown;
@@ -55,7 +55,7 @@ export interface Unsettled {
   readonly path: string;
 }
 
-export interface Touched {
+interface Touched {
   readonly parts: readonly Part[];
   readonly problems: Problem[];
   readonly unsettled: Unsettled[];

@@ -25,7 +25,7 @@ export const USES = [
 export type Use = (typeof USES)[number];
 
 /** What a load of a kind usually is. Values are *typical*, from memory: the nameplate decides. */
-export type TypicalLoad = Readonly<
+type TypicalLoad = Readonly<
   Pick<Load, 'name' | 'va' | 'volts' | 'continuous' | 'motor' | 'fastened' | 'cord' | 'individual'> & {
     hp?: number;
   }

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { LOAD_KINDS, LOAD_LIBRARY, motorAmps, parsePower, USES, useOf } from '../index';
+import { motorAmps } from '../electrical/tables';
+import { LOAD_KINDS } from '../house/schema-equipment';
+import { LOAD_LIBRARY, USES, useOf } from './library';
+import { parsePower } from './parse-power';
 
 describe('what stands on a plate', () => {
   it.each([

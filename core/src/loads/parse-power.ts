@@ -1,7 +1,7 @@
 import { motorAmps } from '../electrical/tables';
 import { refuse, succeed, type Result } from '../units/result';
 
-export interface Power {
+interface Power {
   readonly va: number;
   /** Set where horsepower was typed. */
   readonly hp?: number;

@@ -25,7 +25,7 @@ export interface ScheduleRow {
   readonly va: number;
 }
 
-export interface LegLoads {
+interface LegLoads {
   readonly legVa: Readonly<Record<Leg, number>>;
   /** |A − B| / max(A, B); 0 is even. Follows 210.11(B) in spirit: loads evenly among the legs. */
   readonly imbalance: number;

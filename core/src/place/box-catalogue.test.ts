@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import {
-  backingFor,
-  BOX_TYPES,
-  boxTypes,
-  effectOfKind,
-  settingOf,
-  suitableType,
-  typeOf,
-  type House,
-  type RoomKind,
-} from '../index';
+import type { House, RoomKind } from '../house/schema';
+import { effectOfKind } from '../nec/name-effect';
+import { backingFor, BOX_TYPES, boxTypes, settingOf, suitableType, typeOf } from './box-catalogue';
 import { aHouse, bedroom } from '../test/house-builder';
 
 const one = (kind: RoomKind, device: Record<string, unknown>, box: Record<string, unknown> = {}, covering?: object) => {

@@ -1,6 +1,6 @@
 import { OUTDOOR_KINDS } from './outdoors';
 import type { Box, BoxType, Covering, House } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 import { HABITABLE_ROOMS } from './habitable';
 import { viewRoom } from '../plan/room-view';
 
@@ -212,7 +212,7 @@ export function backingFor(box: Box): string | undefined {
 }
 
 /** How a box is set for the covering: what to let it stand out of the stud, and whether a ring or an adjustable box is due. */
-export interface BoxSetting {
+interface BoxSetting {
   readonly standsOutIn: number | undefined;
   readonly advice: string | undefined;
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
-import { coverWithFewest, measureReach, type CoverProblem } from '../index';
+import { coverWithFewest, type CoverProblem } from './cover';
+import { measureReach } from './reach';
 
 const reaches = (problem: CoverProblem, point: number, place: number) => {
   const straight = Math.abs(point - place);

@@ -1,4 +1,4 @@
-import { HAIR_IN } from '../plan/intervals';
+import { HAIR_IN } from '../geometry/intervals';
 
 /** A problem along one line: cover [0, length] so that every point is within reach of a chosen place. */
 export interface CoverProblem {
@@ -12,7 +12,7 @@ export interface CoverProblem {
   readonly endless?: boolean;
 }
 
-export type Cover =
+type Cover =
   | { readonly kind: 'covered'; readonly chosenIn: readonly number[] }
   /** No choice of candidates reaches every point; the farthest point of each failing stretch cannot be served from here. */
   | { readonly kind: 'impossible' };

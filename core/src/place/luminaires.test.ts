@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { rectangleCorners } from '../edits/verbs';
+import { areaFt2 } from '../geometry/geometry';
 import {
-  areaFt2,
   ceilingGrid,
   cofferMiddles,
   countForSpacing,
@@ -9,10 +10,9 @@ import {
   joistConflict,
   lightMap,
   lumenMethodFc,
-  rectangleCorners,
   spreadAlong,
   usualSpacingIn,
-} from '../index';
+} from './luminaires';
 import { aHouse } from '../test/house-builder';
 
 describe('rules of thumb for recessed luminaires, common practice', () => {

@@ -1,8 +1,8 @@
-import { boundsOf, isInside, type Point } from '../house/geometry';
-import { cutIntervals, lengthOf } from '../plan/intervals';
+import { boundsOf, isInside, type Point } from '../geometry/geometry';
+import { cutIntervals, lengthOf } from '../geometry/intervals';
 import type { Joists, Room, Standards } from '../house/schema';
 
-export type CeilingSchool = Standards['ceilingSchool'];
+type CeilingSchool = Standards['ceilingSchool'];
 
 /**
  * Places of `count` luminaires along a length, inches from its start.
@@ -23,7 +23,7 @@ export const countForSpacing = (lengthIn: number, spacingIn: number, school: Cei
 /** Spacing of recessed luminaires: half the ceiling height, 8 ft → 4 ft, 9 ft → 4 1/2 ft; *common practice*. */
 export const usualSpacingIn = (ceilingIn: number): number => ceilingIn / 2;
 
-export interface Grid {
+interface Grid {
   readonly columns: number;
   readonly rows: number;
   readonly school: CeilingSchool;
@@ -98,7 +98,7 @@ export function joistConflict(joists: Joists, at: Point, diameterIn: number): bo
 }
 
 /** Assumptions of the lumen method, shown beside its answer. */
-export interface LumenAssumptions {
+interface LumenAssumptions {
   /** Share of the lamp's light that reaches the work plane: coefficient of utilization. */
   readonly utilization: number;
   /** Loss by age and dirt. */
@@ -116,7 +116,7 @@ export const lumenMethodFc = (
 ): number => (areaFt2 > 0 ? (count * lumensEach * utilization * maintenance) / areaFt2 : 0);
 
 /** Footcandles that rooms are usually lit to; *common practice*, *from memory*: too few and too many are told from these. */
-export const USUAL_FC: Readonly<Record<string, readonly [number, number]>> = {
+const USUAL_FC: Readonly<Record<string, readonly [number, number]>> = {
   kitchen: [30, 50],
   bathroom: [20, 50],
   'half-bath': [20, 50],

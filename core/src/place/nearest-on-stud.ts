@@ -1,5 +1,5 @@
 import type { Box, House } from '../house/schema';
-import { isTakenFromBehind, overlap } from './bodies-behind';
+import { isTakenFromBehind, overlap } from './back-to-back';
 import { shadowsOver } from './obstructions';
 import { viewRoom } from '../plan/room-view';
 import { studFaces, type StudFace } from '../plan/studs';

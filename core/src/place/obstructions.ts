@@ -6,7 +6,7 @@ import { featureOutline } from '../plan/points';
 import { receptaclesOf } from './receptacles';
 
 /** A stretch of wall, inches along the loop and above the floor, where a box would be hard to use, and why. */
-export interface Shadow {
+interface Shadow {
   readonly fromIn: number;
   readonly toIn: number;
   readonly bottomIn: number;

@@ -1,8 +1,8 @@
 import { isMoist } from './outdoors';
 import type { House } from '../house/schema';
 import { newDevice } from '../house/schema-equipment';
-import type { NewBox, NewId } from '../house/verbs';
-import { cutIntervals, HAIR_IN, lengthOf, type Interval } from '../plan/intervals';
+import type { NewBox, NewId } from '../edits/verbs';
+import { cutIntervals, HAIR_IN, lengthOf, type Interval } from '../geometry/intervals';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 import { fromLoop, wallLoop } from '../plan/wall-loop';
@@ -19,7 +19,7 @@ import {
   type OnLoop,
   type SpaceReach,
 } from './receptacles';
-import { isTakenFromBehind } from './bodies-behind';
+import { isTakenFromBehind } from './back-to-back';
 import { roundToSixteenth } from '../units/length';
 
 export interface PlacementLimits {

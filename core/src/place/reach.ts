@@ -1,4 +1,4 @@
-import { HAIR_IN, type Interval } from '../plan/intervals';
+import { HAIR_IN, type Interval } from '../geometry/intervals';
 
 /** How well a stretch is served by receptacles along it. */
 export interface Reach {

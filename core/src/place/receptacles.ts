@@ -1,14 +1,14 @@
 import { HABITABLE_ROOMS } from './habitable';
 import type { Box, Room } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
-import { lengthOf } from '../plan/intervals';
+import { lengthOf } from '../geometry/intervals';
 import { measureCounterSpaces, type CounterSpace } from '../plan/counter-spaces';
 import { perRoom, type RoomView } from '../plan/room-view';
 import { nearestWall, toLoop, wallLoop } from '../plan/wall-loop';
 import { measureWallSpaces, type WallSpace } from '../plan/wall-spaces';
 import { measureReach, placesIn, type Reach } from './reach';
 
-export type Receptacle = Extract<Device, { kind: 'receptacle' }>;
+type Receptacle = Extract<Device, { kind: 'receptacle' }>;
 
 /** Highest place of a receptacle that fills a requirement of 210.52: 5 1/2 ft, all editions. *From memory*, high. */
 export const HIGHEST_REQUIRED_IN = 66;

@@ -1,5 +1,5 @@
 import type { Feature } from '../house/schema';
-import { cutIntervals, joinIntervals, type Interval } from './intervals';
+import { cutIntervals, joinIntervals, type Interval } from '../geometry/intervals';
 import { perRoom, type RoomView } from './room-view';
 import { stretchBefore, wallLoop } from './wall-loop';
 

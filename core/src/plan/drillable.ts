@@ -1,4 +1,4 @@
-import { cutLoop, type Interval } from './intervals';
+import { cutLoop, type Interval } from '../geometry/intervals';
 import { perShell, type RoomView } from './room-view';
 import { isFramedAt } from './studs';
 import { stretchBefore, toLoop, wallLoop } from './wall-loop';

@@ -1,5 +1,5 @@
-import { boundsOf, type Bounds } from '../house/geometry';
-import { Memory } from '../house/memory';
+import { boundsOf, type Bounds } from '../geometry/geometry';
+import { Memory } from '../cache/memory';
 import type { House, Room } from '../house/schema';
 import { groupBy } from '../units/group-by';
 import { wallLoop, type LoopWall } from './wall-loop';
@@ -8,7 +8,7 @@ import { wallLoop, type LoopWall } from './wall-loop';
 export const THICKEST_WALL_IN = 16;
 
 /** A wall of a neighbour behind one of the room's, and from where to where along it, inches; not clipped to its ends. */
-export interface Overlap {
+interface Overlap {
   readonly other: Room;
   readonly wall: LoopWall;
   readonly otherWall: LoopWall;

@@ -2,7 +2,7 @@ import { remembering } from '../house/remember';
 import type { House, Level, RoomKind } from '../house/schema';
 
 /** Whether a level lies below grade, and so is a basement: what the code asks for there does not go by the name of a room. */
-export type Grade = 'below' | 'above' | 'not-known';
+type Grade = 'below' | 'above' | 'not-known';
 
 const BASEMENT_ROOMS: ReadonlySet<RoomKind> = new Set<RoomKind>(['basement-unfinished', 'basement-finished']);
 

@@ -1,4 +1,4 @@
-import { distance, distanceToSegment, type Point } from '../house/geometry';
+import { distance, distanceToSegment, type Point } from '../geometry/geometry';
 import type { Box, Feature } from '../house/schema';
 import { featureOutline, placeOf } from './points';
 import type { RoomView } from './room-view';

@@ -1,33 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aHouse, bedroom } from '../test/house-builder';
-import {
-  acrossCorner,
-  boundsOf,
-  boxesOfProposal,
-  cutIntervals,
-  cutLoop,
-  fromLoop,
-  innerPoint,
-  isInside,
-  layStuds,
-  measureWallSpaces,
-  placeBoxes,
-  placementLimits,
-  polygonsOverlap,
-  proposeForRoom,
-  proposeForWall,
-  reachAlongWalls,
-  roomBehind,
-  setAgainst,
-  stretchBefore,
-  studFaces,
-  toLoop,
-  viewRoom,
-  wallLoop,
-  type House,
-} from '../index';
-import { pathInRoom } from '../code/protection/cord-path';
+import { setAgainst } from '../edits/place-room';
+import { placeBoxes } from '../edits/verbs';
+import { boundsOf, innerPoint, isInside, polygonsOverlap } from '../geometry/geometry';
+import { cutIntervals, cutLoop } from '../geometry/intervals';
+import type { House } from '../house/schema';
+import { placementLimits } from '../nec/apply-remedy';
+import { boxesOfProposal, proposeForRoom, proposeForWall } from '../place/propose';
+import { reachAlongWalls } from '../place/receptacles';
+import { roomBehind, viewRoom } from './room-view';
+import { layStuds, studFaces } from './studs';
+import { acrossCorner, fromLoop, stretchBefore, toLoop, wallLoop } from './wall-loop';
+import { measureWallSpaces } from './wall-spaces';
+import { pathInRoom } from '../nec/protection/cord-path';
 
 const spaces = (house: House, room: string) =>
   measureWallSpaces(viewRoom(house, room)).map((space) => Math.round((space.toIn - space.fromIn) * 16) / 16);

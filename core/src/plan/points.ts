@@ -1,4 +1,4 @@
-import { distanceToSegment, isInside, type Point } from '../house/geometry';
+import { distanceToSegment, isInside, type Point } from '../geometry/geometry';
 import type { Box, Feature, House, Room } from '../house/schema';
 import { wallOf, type RoomView } from './room-view';
 import { acrossCorner, findWall, pointOnWall, rectangleOnWall, wallLoop } from './wall-loop';

@@ -1,5 +1,5 @@
 import type { Box, Feature, House, Level, Opening, Room } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 import { groupBy } from '../units/group-by';
 import { facingOf, projectOnto, THICKEST_WALL_IN } from './facing';
 import { openingBreak, type SeenOpening } from './opening-break';

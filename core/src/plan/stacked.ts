@@ -1,4 +1,4 @@
-import { polygonsOverlap } from '../house/geometry';
+import { polygonsOverlap } from '../geometry/geometry';
 import type { House } from '../house/schema';
 
 /** The rooms straight above and below a room on the neighbouring levels, by name. */

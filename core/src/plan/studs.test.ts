@@ -1,6 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { barredByFraming, faceUnder, layStuds, narrowBays, roomsOver, shadowsOf, studFaces, viewRoom } from '../index';
+import { shadowsOf } from '../place/obstructions';
+import { barredByFraming } from './blocked-by-framing';
+import { viewRoom } from './room-view';
+import { roomsOver } from './stacked';
+import { faceUnder, layStuds, narrowBays, studFaces } from './studs';
 import { aHouse } from '../test/house-builder';
 
 const room = () => aHouse().room('r', 'den', [0, 0, 144, 120]);

@@ -1,17 +1,17 @@
 import type { Corner } from '../house/schema';
-import { isBarredAt, pocketStretches } from './barred';
+import { isBarredAt, pocketStretches } from './blocked-by-framing';
 import { halfBoxWidthIn, STUD_WIDTH_IN } from './framing-sizes';
 import { perShell, type RoomView, type SeenOpening } from './room-view';
 import { toLoop, wallLoop, type LoopWall } from './wall-loop';
-import type { Interval } from './intervals';
+import type { Interval } from '../geometry/intervals';
 
 /** Narrowest clear bay that an ordinary drill gets into, inches: *common practice*. */
-export const NARROWEST_DRILLABLE_IN = 10;
+const NARROWEST_DRILLABLE_IN = 10;
 
-export type StudKind = 'common' | 'king' | 'jack' | 'cripple' | 'end' | 'partition';
+type StudKind = 'common' | 'king' | 'jack' | 'cripple' | 'end' | 'partition';
 
 /** A stud behind a wall, by its centre, inches along the loop. */
-export interface Stud {
+interface Stud {
   readonly atIn: number;
   readonly kind: StudKind;
   /** Cripples reach only this high: the sill above them. */

@@ -1,9 +1,9 @@
-import type { Point } from '../house/geometry';
+import type { Point } from '../geometry/geometry';
 import type { RoomView } from './room-view';
 import { pointOnWall, wallLoop } from './wall-loop';
 
 /** The bays of a garage side by side, as its vehicle doors show them. */
-export interface VehicleBays {
+interface VehicleBays {
   /** Which bay a place belongs to, from 0. */
   readonly bayOf: (point: Point) => number;
   /** What a bay is called on site: "the west bay". */

@@ -1,6 +1,6 @@
-import { boundsOf, distance, nearestOnSegment, type Point } from '../house/geometry';
+import { boundsOf, distance, nearestOnSegment, type Point } from '../geometry/geometry';
 import type { Corner, Room } from '../house/schema';
-import { Memory } from '../house/memory';
+import { Memory } from '../cache/memory';
 
 /** One wall of a room's floor line, walked with the wall on the left hand: inside faces read left to right. */
 export interface LoopWall {

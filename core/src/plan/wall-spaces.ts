@@ -1,5 +1,5 @@
 import type { Feature, RoomKind } from '../house/schema';
-import { cutLoop, lengthOf, type Interval } from './intervals';
+import { cutLoop, type Interval } from '../geometry/intervals';
 import { openingBreak } from './opening-break';
 import { perRoom, type RoomView } from './room-view';
 import { fromLoop, stretchBefore, toLoop, wallLoop } from './wall-loop';
@@ -16,7 +16,7 @@ export interface WallSpace extends Interval {
 }
 
 /** A stretch that breaks the wall space, and what breaks it. */
-export interface WallBreak extends Interval {
+interface WallBreak extends Interval {
   readonly cause: string;
 }
 
@@ -40,7 +40,7 @@ const BREAKING: ReadonlySet<Feature['kind']> = new Set([
 ]);
 
 /** Rooms whose counters are measured by 210.52(C), and so are no wall space: kitchens, pantries, breakfast and dining rooms. */
-export const COUNTER_ROOMS: ReadonlySet<RoomKind> = new Set(['kitchen', 'pantry', 'breakfast', 'dining']);
+const COUNTER_ROOMS: ReadonlySet<RoomKind> = new Set(['kitchen', 'pantry', 'breakfast', 'dining']);
 
 /**
  * Whether a feature ends the wall space that it stands before. Elsewhere than in those rooms a counter is a work surface, a desk
@@ -96,5 +96,3 @@ export function wallsUnder(view: RoomView, stretch: Interval): string[] {
   }
   return names;
 }
-
-export { lengthOf };

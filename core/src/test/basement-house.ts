@@ -1,4 +1,4 @@
-import type { Edition, House } from '../index';
+import type { Edition, House } from '../house/schema';
 import { aHouse } from './house-builder';
 
 /**

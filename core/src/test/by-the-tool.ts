@@ -1,4 +1,7 @@
-import { acceptCircuitPlan, acceptPlan, connectAppliances, planBoxes, planCircuits, type House } from '../index';
+import type { House } from '../house/schema';
+import { connectAppliances } from '../proposals/circuits/appliances';
+import { acceptCircuitPlan, planCircuits } from '../proposals/circuits/plan-circuits';
+import { acceptPlan, planBoxes } from '../proposals/layout/lay-out-boxes';
 import { must } from './demo-house';
 
 /** From a drawing to a wired house by the tool alone, as somebody would who takes every proposal. */

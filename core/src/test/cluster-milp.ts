@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import type { ClusterProblem } from '../index';
+import type { ClusterProblem } from '../proposals/circuits/cluster';
 
 const highs = loadHighs();
 

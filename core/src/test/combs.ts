@@ -1,4 +1,4 @@
-import type { Point } from '../house/geometry';
+import type { Point } from '../geometry/geometry';
 
 /** Corners of the `i`th of many rooms like combs, that reach through each other's bounds: the worst that the limits allow for comparing rooms. */
 export function combCorners(i: number): (Point & { readonly id: string })[] {

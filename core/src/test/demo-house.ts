@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { readHouseFile, type House, type Result } from '../index';
+import { readHouseFile } from '../formats/house-file';
+import type { House } from '../house/schema';
+import type { Result } from '../units/result';
 
 /** What a verb made. @throws where it was refused, with the reason. */
 export function must<T>(result: Result<T>): T {

@@ -1,23 +1,11 @@
-import {
-  boxSchema,
-  circuitSchema,
-  createHouse,
-  featureSchema,
-  LOAD_LIBRARY,
-  loadSchema,
-  openingSchema,
-  rectangleCorners,
-  roomSchema,
-  validateHouse,
-  type Corner,
-  type Device,
-  type Edition,
-  type FeatureKind,
-  type House,
-  type LoadKind,
-  type OpeningKind,
-  type RoomKind,
-} from '../index';
+import { createHouse } from '../edits/create-house';
+import { rectangleCorners } from '../edits/verbs';
+import { boxSchema } from '../house/schema-boxes';
+import { loadSchema, type Device, type LoadKind } from '../house/schema-equipment';
+import { featureSchema, openingSchema, type FeatureKind, type OpeningKind } from '../house/schema-fixed';
+import { circuitSchema, roomSchema, type Corner, type Edition, type House, type RoomKind } from '../house/schema';
+import { validateHouse } from '../house/validate';
+import { LOAD_LIBRARY } from '../loads/library';
 
 const deepFreeze = <T>(value: T): T => {
   if (typeof value === 'object' && value !== null && !Object.isFrozen(value))

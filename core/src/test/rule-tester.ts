@@ -1,12 +1,13 @@
 import { afterAll, describe, expect, it } from 'vitest';
-import { checkHouse, type Finding, type House } from '../index';
-import type { Rule } from '../code/rule';
+import type { House } from '../house/schema';
+import { checkHouse, type Finding } from '../nec/check-house';
+import type { Rule } from '../nec/rule';
 import type { HouseBuilder } from './house-builder';
 
 /** A case reads: what is built, the house, and the sentence (or sentences) that the rule must say. */
 type Case = readonly [what: string, house: HouseBuilder, ...sentences: string[]];
 
-export interface RuleTables {
+interface RuleTables {
   readonly passes: readonly Case[];
   readonly fails: readonly Case[];
   readonly cannotTell?: readonly Case[];

@@ -1,13 +1,8 @@
-import {
-  boxSchema,
-  deviceSchema,
-  netlistOf,
-  wireHouse,
-  type Edition,
-  type House,
-  type Netlist,
-  type UnitWiring,
-} from '../index';
+import { boxSchema } from '../house/schema-boxes';
+import { deviceSchema } from '../house/schema-equipment';
+import type { Edition, House } from '../house/schema';
+import { wireHouse, type UnitWiring } from '../makeup/make-up';
+import { netlistOf, type Netlist } from '../proof/netlist';
 import { aHouse, type HouseBuilder } from './house-builder';
 
 export interface Spec {
@@ -54,7 +49,7 @@ export function wiringBuilder({ boxes, groups = {}, edition = '2023', change }: 
 
 export const wiringHouse = (spec: Spec): House => wiringBuilder(spec).build();
 
-export interface WiredTest {
+interface WiredTest {
   readonly house: House;
   readonly wiring: UnitWiring;
   readonly net: Netlist;

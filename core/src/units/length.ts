@@ -1,7 +1,7 @@
 import { refuse, succeed, type Result } from './result';
 
 /** How lengths are shown: fractions of an inch, or metric. */
-export type LengthDisplay = '1/16' | '1/8' | 'metric';
+type LengthDisplay = '1/16' | '1/8' | 'metric';
 
 /** Inches kept to the nearest 1/16, the resolution of a tape and of the document. */
 export const roundToSixteenth = (lengthIn: number): number => Math.round(lengthIn * 16) / 16;

@@ -3,7 +3,7 @@ import { describeBox } from './walk-sheets';
 import { formatLength } from '../units/length';
 
 /** What became of one box since a signed revision. */
-export interface BoxChange {
+interface BoxChange {
   readonly tag: string;
   readonly room: string;
   readonly kind: 'added' | 'removed' | 'moved' | 'changed';

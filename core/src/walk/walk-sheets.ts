@@ -1,8 +1,8 @@
-import { boundsOf } from '../house/geometry';
+import { boundsOf } from '../geometry/geometry';
 import type { Box, House, Room, Standards } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import { backingFor, coveringAt, settingOf } from '../place/box-catalogue';
-import { boxToBuy } from '../wiring/box-fill';
+import { boxToBuy } from '../makeup/box-fill';
 import { receptaclesOf } from '../place/receptacles';
 import { openingBreak } from '../plan/opening-break';
 import { placeOf } from '../plan/points';
@@ -60,7 +60,7 @@ export interface RoomSheet {
   readonly open: readonly string[];
 }
 
-export interface WalkSheets {
+interface WalkSheets {
   readonly rooms: readonly RoomSheet[];
   readonly tally: readonly { readonly type: string; readonly n: number }[];
   readonly devices: readonly { readonly what: string; readonly n: number }[];
@@ -87,7 +87,7 @@ const STATE_WORDS = {
 } as const;
 
 /** A device in the words of the trade. */
-export function describeDevice(device: Device): string {
+function describeDevice(device: Device): string {
   switch (device.kind) {
     case 'receptacle': {
       const kind =

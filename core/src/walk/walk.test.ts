@@ -1,14 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import {
-  changeEntity,
-  changesSince,
-  markedHeight,
-  moveBox,
-  removeEntities,
-  walkingOrder,
-  walkSheets,
-  type House,
-} from '../index';
+import { changeEntity, moveBox, removeEntities } from '../edits/verbs';
+import type { House } from '../house/schema';
+import { changesSince } from './changes';
+import { markedHeight, walkingOrder, walkSheets } from './walk-sheets';
 import { aHouse, bedroom } from '../test/house-builder';
 import { demo } from '../test/demo-house';
 

@@ -6,7 +6,7 @@ import { listBatches } from '../db/houses';
 import { replay } from '../use-cases/open-houses';
 
 /** A batch that does not apply, or a snapshot that is no house: what a repair left out. */
-export interface LeftOut {
+interface LeftOut {
   readonly house: string;
   readonly what: 'snapshot' | 'batch' | 'house';
   readonly version: number;

@@ -7,7 +7,7 @@ export interface Question {
 }
 
 /** A house as it is stored: its name, and its text as the schema writes it. */
-export interface CheckedHouse {
+interface CheckedHouse {
   readonly ok: true;
   readonly name: string;
   readonly text: string;

@@ -52,7 +52,7 @@ export async function findSignedIn(db: Db, userId: string): Promise<SignedIn | u
   };
 }
 
-export interface NewUser {
+interface NewUser {
   readonly name: string;
   readonly email: string;
   readonly passwordHash: string;
@@ -146,7 +146,7 @@ export async function useRecoveryCode(db: Db, userId: string, hash: string): Pro
   return numUpdatedRows > 0n;
 }
 
-export interface FirmSettings {
+interface FirmSettings {
   readonly name: string;
   readonly trustDays: number;
   readonly needsSecondFactor: boolean;

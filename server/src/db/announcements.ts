@@ -10,9 +10,9 @@ import { findInstallation, holdInCommon } from './installation';
 const ACCESS = 'access_ended';
 
 /** Whose access ended: of one session, of a person, of everybody in a firm, or to a house. */
-export type Ended = `${'session' | 'user' | 'firm' | 'house'} ${string}`;
+type Ended = `${'session' | 'user' | 'firm' | 'house'} ${string}`;
 
-export interface Listening {
+interface Listening {
   readonly houseId: string;
   readonly firmId: string;
   readonly userId: string;

@@ -1,7 +1,7 @@
 import type { AuditEntry } from '@winculum/contract';
 import type { Db } from './database';
 
-export interface NewAuditEntry {
+interface NewAuditEntry {
   readonly firmId: string | null;
   readonly userId?: string | null;
   readonly who: string;

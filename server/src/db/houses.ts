@@ -29,7 +29,7 @@ export const listHouses = async (db: Db, firmId: string): Promise<HouseSummary[]
   ).map(summary);
 
 /** A house that has just been checked, as the text that is stored. */
-export interface NewHouse {
+interface NewHouse {
   readonly name: string;
   readonly text: string;
 }
@@ -157,7 +157,7 @@ export async function listBatches(db: Db, houseId: string, after: number, most =
   }));
 }
 
-export interface Append {
+interface Append {
   readonly houseId: string;
   readonly firmId: string;
   readonly authorId: string;

@@ -9,7 +9,7 @@ import type { Db } from './database';
 const IN_USE = 7_310_431_004;
 
 /** What a database is, beyond its houses. */
-export interface Installation {
+interface Installation {
   /** The life of the database: drawn anew at each restore, so that whoever knew an earlier one notices. */
   readonly epoch: string;
   readonly restoredAt: Date | null;

@@ -80,7 +80,7 @@ export const findRevisedHouse = async (db: Db, houseId: string, number: number):
       .executeTakeFirst()
   )?.house;
 
-export interface NewRevision {
+interface NewRevision {
   readonly houseId: string;
   readonly version: number;
   readonly note: string;

@@ -4,7 +4,7 @@ import type { SessionInfo } from '@winculum/contract';
 import type { Db } from './database';
 
 /** What a session is called outside: its id is a secret, or half of one. */
-export const nameOf = (sid: string): string => createHash('sha256').update(sid).digest('hex').slice(0, 24);
+const nameOf = (sid: string): string => createHash('sha256').update(sid).digest('hex').slice(0, 24);
 
 /**
  * Says that a session was used just now: its row, by a trigger, ends when nobody has used it for its idle time, and in any

@@ -2,9 +2,9 @@ import { createHash, randomBytes } from 'node:crypto';
 import { sql } from 'kysely';
 import type { Db } from './database';
 
-export type TokenKind = 'verify' | 'invite' | 'reset';
+type TokenKind = 'verify' | 'invite' | 'reset';
 
-export interface NewToken {
+interface NewToken {
   readonly kind: TokenKind;
   readonly email: string;
   readonly firmId?: string;

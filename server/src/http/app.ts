@@ -48,7 +48,7 @@ export interface AppOptions {
   readonly snapshotEvery?: number;
 }
 
-export interface Application {
+interface Application {
   readonly app: Express;
   readonly announcements: Announcements;
   readonly stop: () => Promise<void>;

@@ -7,7 +7,7 @@ import { Refusal } from '../use-cases/errors';
 const DEEPEST = 24;
 
 /** A NUL, raw or as an escape: no text that a person typed holds one, and no database keeps it. */
-export const holdsNul = (json: string): boolean => json.includes('\0') || /(?<!\\)(?:\\\\)*\\u0000/.test(json);
+const holdsNul = (json: string): boolean => json.includes('\0') || /(?<!\\)(?:\\\\)*\\u0000/.test(json);
 
 function verify(_request: unknown, _response: unknown, body: Buffer): void {
   if (isNestedDeeper(body, DEEPEST))
@@ -52,7 +52,7 @@ export const readBodies: RequestHandler = (request, response, next) => {
   readers[kind](request, response, next);
 };
 
-export const tooLarge = (limit: number): Refusal =>
+const tooLarge = (limit: number): Refusal =>
   new Refusal(
     413,
     'too-large',

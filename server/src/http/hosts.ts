@@ -3,7 +3,7 @@ import { Refusal } from '../use-cases/errors';
 
 const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|\[::1\])(:\d{1,5})?$/i;
 
-export interface HostOptions {
+interface HostOptions {
   /** Where people reach the interface, as https://example.example; without it the server is one machine's own. */
   readonly publicUrl?: string | undefined;
   /** Browsers reach it by https alone. */

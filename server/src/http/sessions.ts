@@ -38,7 +38,7 @@ declare module 'express-session' {
 }
 
 /** What a session holds of the person who signed in. It never changes after the sign-in that made it. */
-export interface KnownSession {
+interface KnownSession {
   readonly id: string;
   readonly csrf: string;
   readonly member: SignedIn;
@@ -51,7 +51,7 @@ const writesEdit = (request: Request) => request.method === 'POST' && /^\/houses
 const cookieOf = (request: Request, name: string): string | undefined =>
   new RegExp(`(?:^|; )${name}=([^;]+)`).exec(request.headers.cookie ?? '')?.[1];
 
-export interface SessionOptions {
+interface SessionOptions {
   readonly database: Database;
   readonly secret: string;
   readonly https: boolean;
@@ -123,7 +123,7 @@ export function sessions({ database, secret, https }: SessionOptions): RequestHa
   };
 }
 
-export interface SessionStart extends Caller {
+interface SessionStart extends Caller {
   readonly member: SignedIn;
   /** Days that the device stays signed in; 0 for the usual times. */
   readonly trustDays: number;

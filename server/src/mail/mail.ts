@@ -12,7 +12,7 @@ export interface Mail {
   readonly send: (letter: Letter) => void;
 }
 
-export interface MailOptions {
+interface MailOptions {
   readonly db: Db;
   readonly log: Logger;
   readonly publicUrl: string;

@@ -9,8 +9,8 @@ import { badField, Refusal } from './errors';
 import { mustOwn } from './members';
 import type { OpenHouses } from './open-houses';
 
-export const MOST_HOUSES = 500;
-export const MOST_BYTES = 1_000_000_000;
+const MOST_HOUSES = 500;
+const MOST_BYTES = 1_000_000_000;
 
 /** @throws Refusal where a firm holds as much as it may. Deleted houses count until they are gone. */
 export async function mustHaveRoom(db: Db, member: SignedIn): Promise<void> {

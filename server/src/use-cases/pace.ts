@@ -23,7 +23,7 @@ type Pace = keyof typeof PACES;
 const AT_ONCE = 2;
 const AT_ONCE_ADDRESS = 10;
 
-export interface Try {
+interface Try {
   /** As it is looked up: trimmed, in small letters. */
   readonly account: string;
   readonly address: string;

@@ -10,7 +10,7 @@ import type { OpenHouse, OpenHouses } from './open-houses';
 const MOST_HOUSE_BYTES = 120_000_000;
 
 /** Who writes: a member, in a session of theirs. */
-export interface Writer {
+interface Writer {
   readonly member: SignedIn;
   readonly id: string;
 }

@@ -16,7 +16,7 @@ export const toPath = (points: readonly Point[], close = true): string =>
   `M${points.map(at).join('L')}${close ? 'Z' : ''}`;
 
 /** A drawn opening: the gap in the wall, and the lines that say what it is. */
-export interface OpeningShape {
+interface OpeningShape {
   readonly opening: Opening;
   readonly gap: string;
   readonly glass: string;

@@ -35,7 +35,7 @@ const dark = {
 const STORED = 'winculum-theme';
 
 /** The theme a person chose, or what the device prefers. */
-export function preferredTheme(): 'light' | 'dark' {
+function preferredTheme(): 'light' | 'dark' {
   const stored = localStorage.getItem(STORED);
   if (stored === 'light' || stored === 'dark') return stored;
   return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';

@@ -61,7 +61,7 @@ export interface Copy {
 }
 
 /** What a device keeps of one house. */
-export interface Copies {
+interface Copies {
   /** What this window goes on with: edits that wait in it, or else in a closed one. */
   readonly mine: Stored | undefined;
   readonly write: Copy['write'];

@@ -14,7 +14,7 @@ export interface Stored {
 }
 
 /** The house as the server has it. */
-export interface OnServer {
+interface OnServer {
   readonly version: number;
   readonly house: House;
   readonly epoch?: string;

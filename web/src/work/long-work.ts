@@ -10,7 +10,7 @@ export interface Progress {
   readonly what: string;
 }
 
-export interface LongWork<Question, Answer> {
+interface LongWork<Question, Answer> {
   /** How far it is; null while nothing runs. */
   readonly progress: Readonly<ShallowRef<Progress | null>>;
   /** Asks the worker; a question still under way is given up. Undefined when it was cancelled or broke down. */

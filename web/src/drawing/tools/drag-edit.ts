@@ -28,7 +28,7 @@ export type Grip =
   | { readonly kind: 'corner'; readonly room: string; readonly corner: string }
   | { readonly kind: 'wall'; readonly room: string; readonly wall: string };
 
-export interface Drag {
+interface Drag {
   readonly from: Point;
   readonly to: Point;
   readonly thresholdIn: number;

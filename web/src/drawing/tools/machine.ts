@@ -28,7 +28,7 @@ export type ToolState =
   | { readonly kind: 'drawing-polygon'; readonly points: readonly Point[]; readonly to: Point }
   | { readonly kind: 'hovering'; readonly attempt: Result<Edited> };
 
-export interface ToolEvent {
+interface ToolEvent {
   readonly type: 'down' | 'move' | 'up' | 'cancel' | 'confirm';
   readonly point: Point;
   readonly hit: Hit | null;
@@ -36,7 +36,7 @@ export interface ToolEvent {
   readonly alt: boolean;
 }
 
-export interface ToolContext {
+interface ToolContext {
   readonly house: House;
   readonly level: string;
   readonly newId: NewId;

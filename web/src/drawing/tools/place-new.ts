@@ -79,7 +79,7 @@ export type BoxTool =
   | 'connection'
   | 'low-voltage';
 
-export const roomAt = (house: House, level: string, point: Point): Room | undefined =>
+const roomAt = (house: House, level: string, point: Point): Room | undefined =>
   Object.values(house.rooms).find((room) => room.level === level && isInside(point, room.corners));
 
 function wallNear(house: House, level: string, point: Point) {
@@ -190,7 +190,7 @@ function deviceFor(tool: BoxTool, id: string): Device {
 const IN_THE_CEILING: ReadonlySet<BoxTool> = new Set(['luminaire', 'fan', 'alarm', 'connection']);
 
 /** The usual height of a box: switches at switch height, receptacles by the room, over a counter by the counter. */
-export function heightFor(house: House, room: Room, tool: BoxTool, atLoopIn: number): number {
+function heightFor(house: House, room: Room, tool: BoxTool, atLoopIn: number): number {
   if (tool === 'switch') return house.standards.switchHeightIn;
   if (tool === 'low-voltage') return house.standards.receptacleHeightIn;
   const loop = wallLoop(room);

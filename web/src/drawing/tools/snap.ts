@@ -1,7 +1,7 @@
 import { boundsOf, type House, type Point } from '@winculum/core';
 
 /** Lines to which corners of a room are drawn: faces of other rooms, and the same a wall's thickness away. */
-export interface SnapLines {
+interface SnapLines {
   readonly xs: readonly number[];
   readonly ys: readonly number[];
 }

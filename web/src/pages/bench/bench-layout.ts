@@ -11,14 +11,14 @@ const DEVICE_HIGH = 62;
 const LEAST_DEVICE_TOP = 226;
 const LANE = 26;
 
-export interface PinSpot {
+interface PinSpot {
   readonly x: number;
   readonly y: number;
   readonly pin: BoardPin;
   /** The way a wire leaves it, of length one: into the box from its sides, up from a device, down from the feed. */
   readonly out: { readonly x: number; readonly y: number };
 }
-export interface BenchLayout {
+interface BenchLayout {
   readonly width: number;
   readonly height: number;
   readonly boxes: readonly {

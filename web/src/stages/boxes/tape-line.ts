@@ -12,7 +12,7 @@ import {
 } from '@winculum/core';
 import type { BoxTool } from '../../drawing/tools/place-new';
 
-export interface TapeOrder {
+interface TapeOrder {
   /** What to drop; undefined where the line only walks on. */
   readonly tool: BoxTool | undefined;
   readonly atLoopIn: number;

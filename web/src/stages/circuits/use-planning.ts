@@ -5,7 +5,7 @@ import { useLongWork } from '../../work/long-work';
 import type { PlanAnswer } from './planning.worker';
 
 /** A proposal, and the house that it was made for. */
-export interface ProposedPlan {
+interface ProposedPlan {
   readonly plan: CircuitPlan;
   readonly conflict: LockConflict | undefined;
   readonly made: House;

@@ -1,4 +1,0 @@
-export * from './room-light';
-export * from './night-walk';
-export * from './passages';
-export * from './gangs';

@@ -1,3 +1,0 @@
-export * from './breaker-curve';
-export * from './simulate-day';
-export * from './typical-day';

@@ -1,0 +1,36 @@
+import { HOUSE_VERSION, jobSchema, standardsSchema, type Edition, type House } from '../house/schema';
+
+/** A new house with one level and nothing on it. */
+export function createHouse(name: string, edition: Edition = '2023'): House {
+  return {
+    format: 'winculum-house',
+    version: HOUSE_VERSION,
+    name,
+    job: jobSchema.parse({ edition }),
+    standards: standardsSchema.parse({}),
+    levels: {
+      L1: {
+        id: 'L1',
+        name: 'Ground floor',
+        elevationIn: 18,
+        ceilingIn: 97,
+        studSpacingIn: 16,
+        wallThicknessIn: 4.5,
+        below: 'crawl',
+        above: 'attic',
+        belowGrade: false,
+      },
+    },
+    rooms: {},
+    openings: {},
+    features: {},
+    boxes: {},
+    loads: {},
+    circuits: {},
+    switchGroups: {},
+    cables: {},
+    panels: {},
+    amendments: {},
+    log: {},
+  };
+}

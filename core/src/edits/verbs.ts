@@ -1,0 +1,288 @@
+import type { Draft } from 'immer';
+import { isClockwise, type Point } from '../geometry/geometry';
+import { edit, type Edited } from '../house/edit';
+import type { Collection } from '../house/collections';
+import type { Problem, Result } from '../units/result';
+import type { Box, BoxPlace, Circuit, Corner, House, Room } from '../house/schema';
+import type { Device } from '../house/schema-equipment';
+
+type Entity<C extends Collection> = House[C][string];
+/** Gives a new id with a readable prefix; comes in as an argument so that the core stays without chance. */
+export type NewId = (prefix: string) => string;
+
+const words: Record<Collection, string> = {
+  levels: 'level',
+  rooms: 'room',
+  openings: 'opening',
+  features: 'feature',
+  boxes: 'box',
+  loads: 'load',
+  circuits: 'circuit',
+  switchGroups: 'switch group',
+  cables: 'cable',
+  panels: 'panel',
+  amendments: 'amendment',
+  log: 'note',
+};
+
+const missing = (collection: Collection, id: string): Problem => ({
+  code: 'missing',
+  path: `${collection}.${id}`,
+  message: `This ${words[collection]} is no longer there.`,
+});
+
+/** Adds one entity; it must be whole and valid. */
+export function addEntity<C extends Collection>(house: House, collection: C, entity: Entity<C>): Result<Edited> {
+  return edit(house, `Add ${words[collection]}`, (draft) => {
+    const records = draft[collection] as Record<string, unknown>;
+    if (Object.hasOwn(records, entity.id))
+      return { code: 'id-twice', path: `${collection}.${entity.id}`, message: `The id "${entity.id}" is taken.` };
+    records[entity.id] = entity;
+    return undefined;
+  });
+}
+
+/** Changes fields of one entity; a field given as undefined is removed. */
+export function changeEntity<C extends Collection>(
+  house: House,
+  collection: C,
+  id: string,
+  changes: Partial<Entity<C>>,
+): Result<Edited> {
+  return edit(house, `Change ${words[collection]}`, (draft) => {
+    const entity = (draft[collection] as Record<string, Record<string, unknown>>)[id];
+    if (!entity) return missing(collection, id);
+    for (const [field, value] of Object.entries(changes)) {
+      if (value === undefined) delete entity[field];
+      else entity[field] = value;
+    }
+    return undefined;
+  });
+}
+
+interface EntityRef {
+  readonly collection: Collection;
+  readonly id: string;
+}
+
+function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<string>): void {
+  for (const [id, load] of Object.entries(draft.loads)) if (deviceIds.has(load.device)) delete draft.loads[id];
+  for (const circuit of Object.values(draft.circuits))
+    if (circuit.gfciFirst && deviceIds.has(circuit.gfciFirst)) circuit.gfciFirst = null;
+  for (const group of Object.values(draft.switchGroups)) {
+    if (group.switches.some((id) => deviceIds.has(id)))
+      group.switches = group.switches.filter((id) => !deviceIds.has(id));
+    if (group.controls.some((id) => deviceIds.has(id)))
+      group.controls = group.controls.filter((id) => !deviceIds.has(id));
+    if (group.switches.length === 0 && group.controls.length === 0) delete draft.switchGroups[group.id];
+  }
+}
+
+function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
+  if (!Object.hasOwn(draft[collection], id)) return;
+  const remove = (other: Collection, otherId: string) => removeOne(draft, { collection: other, id: otherId });
+  if (collection === 'levels')
+    for (const room of Object.values(draft.rooms)) if (room.level === id) remove('rooms', room.id);
+  if (collection === 'rooms')
+    for (const part of ['openings', 'features', 'boxes', 'panels'] as const)
+      for (const entity of Object.values(draft[part])) if (entity.room === id) remove(part, entity.id);
+  if (collection === 'features') {
+    for (const panel of Object.values(draft.panels)) if (panel.feature === id) panel.feature = null;
+    for (const box of Object.values(draft.boxes))
+      if (box.at.kind === 'feature' && box.at.feature === id) remove('boxes', box.id);
+  }
+  if (collection === 'boxes') {
+    for (const cable of Object.values(draft.cables))
+      if (cable.from === id || cable.to === id) delete draft.cables[cable.id];
+    removeDeviceTraces(draft, new Set(Object.keys(draft.boxes[id]!.devices)));
+  }
+  if (collection === 'circuits') {
+    for (const box of Object.values(draft.boxes))
+      for (const device of Object.values(box.devices)) if (device.circuit === id) device.circuit = null;
+    for (const cable of Object.values(draft.cables)) if (cable.circuit === id) delete draft.cables[cable.id];
+    for (const other of Object.values(draft.circuits))
+      if (other.sharesNeutralWith === id) delete other.sharesNeutralWith;
+  }
+  if (collection === 'panels')
+    for (const circuit of Object.values(draft.circuits))
+      if (circuit.panel === id) [circuit.panel, circuit.space] = [null, null];
+  delete (draft[collection] as Record<string, unknown>)[id];
+}
+
+/** Removes entities with everything that cannot stand without them. */
+export function removeEntities(house: House, refs: readonly EntityRef[]): Result<Edited> {
+  const label = refs.length === 1 ? `Delete ${words[refs[0]!.collection]}` : `Delete ${refs.length} things`;
+  return edit(house, label, (draft) => {
+    for (const ref of refs) removeOne(draft, ref);
+  });
+}
+
+/** The same outline, clockwise. */
+export const turnClockwise = <P extends Point>(points: readonly P[]): P[] =>
+  isClockwise(points) ? [...points] : points.toReversed();
+
+/** Corners with ids c0, c1 … around a rectangle, from its top left. */
+export function rectangleCorners(x: number, y: number, widthIn: number, depthIn: number): Corner[] {
+  const points = [
+    [x, y],
+    [x + widthIn, y],
+    [x + widthIn, y + depthIn],
+    [x, y + depthIn],
+  ] as const;
+  return points.map(([px, py], i) => ({ id: `c${i}`, x: px, y: py, wall: 'solid' }));
+}
+
+/** A tag prefix for a room's boxes that no other room has: B2 for "Bedroom 2". */
+export function choosePrefix(house: House, name: string): string {
+  const taken = new Set(Object.values(house.rooms).map((room) => room.prefix));
+  const letters = name
+    .toUpperCase()
+    .replace(/[^A-Z0-9 ]/g, ' ')
+    .split(/\s+/)
+    .filter(Boolean);
+  const initials =
+    letters
+      .map((word) => (/^\d/.test(word) ? word : word[0]))
+      .join('')
+      .slice(0, 3) || 'R';
+  const plain = [initials, (letters[0] ?? 'R').slice(0, 2), (letters[0] ?? 'R').slice(0, 3)].find(
+    (one) => !taken.has(one),
+  );
+  if (plain) return plain;
+  for (let n = 2; ; n++) {
+    const prefix = `${initials.slice(0, 2)}${n}`;
+    if (!taken.has(prefix)) return prefix;
+  }
+}
+
+/** The next free tag of a room: B2-4. */
+export function nextTag(house: House, room: Room): string {
+  const numbers = Object.values(house.boxes)
+    .filter((box) => box.tag.startsWith(`${room.prefix}-`))
+    .map((box) => Number(box.tag.split('-')[1]));
+  return `${room.prefix}-${Math.max(0, ...numbers) + 1}`;
+}
+
+/** Moves whole rooms on their level, with all that hangs on them. */
+export function moveRooms(house: House, ids: readonly string[], dx: number, dy: number): Result<Edited> {
+  return edit(house, ids.length === 1 ? 'Move room' : `Move ${ids.length} rooms`, (draft) => {
+    const moving = new Set(ids);
+    const shift = (at: { kind: string; x?: number; y?: number }) => {
+      if (at.x === undefined || at.y === undefined) return;
+      at.x += dx;
+      at.y += dy;
+    };
+    for (const id of ids) {
+      const room = draft.rooms[id];
+      if (!room) return missing('rooms', id);
+      for (const corner of room.corners) {
+        corner.x += dx;
+        corner.y += dy;
+      }
+    }
+    for (const feature of Object.values(draft.features)) if (moving.has(feature.room)) shift(feature.at);
+    for (const box of Object.values(draft.boxes)) if (moving.has(box.room)) shift(box.at);
+    return undefined;
+  });
+}
+
+/** New places for corners of one room, inches. Things on its walls keep their distance from the wall's start. */
+export function moveCorners(house: House, roomId: string, places: Readonly<Record<string, Point>>): Result<Edited> {
+  return edit(house, 'Move wall', (draft) => {
+    const room = draft.rooms[roomId];
+    if (!room) return missing('rooms', roomId);
+    for (const corner of room.corners) {
+      const to = places[corner.id];
+      if (to) [corner.x, corner.y] = [to.x, to.y];
+    }
+    return undefined;
+  });
+}
+
+export interface NewBox {
+  readonly id: string;
+  readonly room: string;
+  readonly at: BoxPlace;
+  readonly origin: Box['origin'];
+  readonly devices: readonly Device[];
+  readonly inCabinet?: boolean;
+  /** It hangs on a bracket, since no stud stands where it must be. */
+  readonly bracket?: boolean;
+}
+
+/** Places boxes with their devices as one edit; each takes the next tag of its room. */
+export function placeBoxes(house: House, boxes: readonly NewBox[], label?: string): Result<Edited> {
+  return edit(house, label ?? (boxes.length === 1 ? 'Place box' : `Place ${boxes.length} boxes`), (draft) => {
+    for (const { devices, ...box } of boxes) {
+      const room = draft.rooms[box.room];
+      if (!room) return missing('rooms', box.room);
+      draft.boxes[box.id] = {
+        ...box,
+        at: { ...box.at },
+        tag: nextTag(draft as House, room),
+        gangs: Math.max(1, devices.length),
+        devices: Object.fromEntries(devices.map((device) => [device.id, { ...device }])),
+      };
+    }
+    return undefined;
+  });
+}
+
+export function moveBox(house: House, id: string, at: BoxPlace): Result<Edited> {
+  return edit(house, 'Move box', (draft) => {
+    const box = draft.boxes[id];
+    if (!box) return missing('boxes', id);
+    box.at = { ...at };
+    return undefined;
+  });
+}
+
+/** Changes one device in its box. */
+export function changeDevice(
+  house: House,
+  boxId: string,
+  deviceId: string,
+  changes: Readonly<Record<string, unknown>>,
+): Result<Edited> {
+  return edit(house, 'Change device', (draft) => {
+    const device = draft.boxes[boxId]?.devices[deviceId];
+    if (!device) return missing('boxes', boxId);
+    Object.assign(device, changes);
+    return undefined;
+  });
+}
+
+/** Puts devices on a circuit, or takes them off with null. */
+export function assignToCircuit(house: House, deviceIds: readonly string[], circuitId: string | null): Result<Edited> {
+  const onto = circuitId === null ? 'no circuit' : (house.circuits[circuitId]?.name ?? 'circuit');
+  return edit(house, `Put ${deviceIds.length} on ${onto}`, (draft) => {
+    if (circuitId !== null && !draft.circuits[circuitId]) return missing('circuits', circuitId);
+    const wanted = new Set(deviceIds);
+    for (const box of Object.values(house.boxes))
+      for (const device of Object.values(box.devices))
+        if (wanted.has(device.id) && device.circuit !== circuitId) {
+          draft.boxes[box.id]!.devices[device.id]!.circuit = circuitId;
+          // A GFCI receptacle protects from the head of its circuit; moved away, it no longer does.
+          const before = device.circuit === null ? undefined : draft.circuits[device.circuit];
+          if (before?.gfciFirst === device.id) before.gfciFirst = null;
+        }
+    return undefined;
+  });
+}
+
+/** Gives circuits their panel spaces, all at once so that they may swap. */
+export function placeBreakers(
+  house: House,
+  panelId: string,
+  spaces: Readonly<Record<string, number | null>>,
+): Result<Edited> {
+  return edit(house, 'Arrange panel', (draft) => {
+    for (const [id, space] of Object.entries(spaces)) {
+      const circuit: Draft<Circuit> | undefined = draft.circuits[id];
+      if (!circuit) return missing('circuits', id);
+      circuit.panel = space === null ? null : panelId;
+      circuit.space = space;
+    }
+    return undefined;
+  });
+}

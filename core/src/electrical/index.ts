@@ -1,3 +1,0 @@
-export * from './conductors';
-export * from './tables';
-export * from './voltage-drop';

@@ -1,2 +1,0 @@
-export * from './library';
-export * from './parse-power';

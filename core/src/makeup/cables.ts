@@ -1,0 +1,159 @@
+import type { Awg, Box, Circuit, House } from '../house/schema';
+import type { Problem } from '../units/result';
+import { storedCables, type FeedNode, type FeedTree } from '../feed/feed-tree';
+import { boxesBehind, type Signal, type SignalPlan } from './signals';
+import type { WiringUnit } from '../feed/unit';
+
+export type Colour = 'black' | 'red' | 'blue' | 'white' | 'bare';
+
+/** One conductor of a cable. Its ends are `a` towards the panel and `b` at the box that the run feeds. */
+export interface Conductor {
+  readonly id: string;
+  readonly colour: Colour;
+  /** Undefined when nothing uses it: capped at both ends. */
+  readonly signal: Signal | undefined;
+  /** A white that is no neutral: marked for good at both ends (NEC 200.7(C)). */
+  readonly remarked: boolean;
+}
+
+export interface WiredCable {
+  readonly id: string;
+  readonly kind: '/2' | '/3' | '/4';
+  readonly conductors: readonly Conductor[];
+}
+
+/** From a box, or the panel, to the next box: one cable, or several where one cannot hold what has to cross. */
+export interface CableRunOf {
+  readonly id: string;
+  readonly unit: WiringUnit;
+  readonly from: Box | undefined;
+  readonly to: Box;
+  readonly lengthIn: number;
+  readonly awg: Awg;
+  readonly metal: 'copper' | 'aluminium';
+  readonly cables: readonly WiredCable[];
+  readonly problems: readonly Problem[];
+}
+
+const COLOURS = {
+  '/2': ['black', 'white'],
+  '/3': ['black', 'red', 'white'],
+  '/4': ['black', 'red', 'blue', 'white'],
+} as const;
+const KINDS = ['/2', '/2', '/2', '/3', '/4'] as const;
+type Kind = WiredCable['kind'];
+/** Conductors of the cable for so many signals, its ground with them. */
+export const conductorsOf = (insulated: number): number => COLOURS[KINDS[insulated]!].length + 1;
+
+/** Ground conductor of a nonmetallic cable: 14, 12 and 10 as the rest, 10 for 8 and 6 (*common practice*). */
+export const groundOf = (awg: Awg): Awg =>
+  awg === '14' || awg === '12' || awg === '10' ? awg : ['8', '6'].includes(awg) ? '10' : '8';
+
+/** Shares what crosses among cables of at most four insulated conductors, each neutral in a cable of its own. */
+export function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
+  const neutrals = insulated.filter((one) => one.kind === 'neutral');
+  if (insulated.length <= 4 && neutrals.length <= 1) return [insulated];
+  const rest = insulated.filter((one) => one.kind !== 'neutral');
+  const groups: Signal[][] = neutrals.length > 0 ? neutrals.map((one) => [one]) : [[]];
+  for (const signal of rest) {
+    // Hots keep with a neutral of their own side; all else fills the first cable that has room.
+    const side = signal.key.endsWith('/load') ? '/load' : signal.key.endsWith('/line') ? '/line' : undefined;
+    const own = groups.find((group) => group.length < 4 && side !== undefined && group[0]?.key.endsWith(side));
+    const free = own ?? groups.find((group) => group.length < 4);
+    if (free) free.push(signal);
+    else groups.push([signal]);
+  }
+  if (groups.length === 2 && groups[0]!.length === 4 && groups[1]!.length === 1) {
+    // Two and three rather than four and a lone one.
+    groups[1]!.unshift(groups[0]!.pop()!);
+  }
+  return groups;
+}
+
+/** What the white carries: the neutral; where there is none and every colour is needed, marked, the supply, or a traveler. */
+function onWhite(kind: Kind, signals: readonly Signal[]): Signal | undefined {
+  const neutral = signals.find((one) => one.kind === 'neutral');
+  if (neutral || signals.length < COLOURS[kind].length) return neutral;
+  const last = (of: Signal['kind']) => signals.findLast((one) => one.kind === of);
+  return last('hot') ?? last('traveler') ?? signals.at(-1);
+}
+
+function toCable(id: string, kind: Kind, signals: readonly Signal[], ground: Signal): WiredCable {
+  const white = onWhite(kind, signals);
+  const conductors: Conductor[] = [];
+  // The others take the colours in the order in which they come.
+  let next = 0;
+  for (const colour of COLOURS[kind]) {
+    if (colour !== 'white' && signals[next] === white && white) next++;
+    const signal = colour === 'white' ? white : signals[next++];
+    const remarked = colour === 'white' && signal !== undefined && signal.kind !== 'neutral';
+    conductors.push({ id: `${id}.${colour}`, colour, signal, remarked });
+  }
+  conductors.push({ id: `${id}.bare`, colour: 'bare', signal: ground, remarked: false });
+  return { id, kind, conductors };
+}
+
+/** The heaviest wire of the unit's circuits: the shared neutral and all runs take it. */
+const wireOf = (circuits: readonly Circuit[]): Circuit => circuits[0]!;
+
+/** The cables of a unit with what each of their conductors carries. */
+export function cablesOf(house: House, unit: WiringUnit, tree: FeedTree, plan: SignalPlan): readonly CableRunOf[] {
+  const pulled = new Map(storedCables(house, unit).map((one) => [one.id, one.kind]));
+  return tree.nodes.map((node) => runTo(node, unit, tree, plan, pulled.get(node.run)));
+}
+
+/** The run to a box, in the cable that is already in the wall where there is one. */
+function runTo(
+  node: FeedNode,
+  unit: WiringUnit,
+  tree: FeedTree,
+  plan: SignalPlan,
+  pulled: Kind | undefined,
+): CableRunOf {
+  const { awg, metal = 'copper' } = wireOf(unit.circuits);
+  let insulated = plan.crossing[node.at]!;
+  let groups = share(insulated);
+  let problems = NO_PROBLEMS;
+  if (pulled && (groups.length > 1 || insulated.length > Number(pulled[1]))) {
+    insulated = withoutSpareNeutral(insulated, node, tree, plan);
+    groups = share(insulated);
+    if (groups.length > 1 || insulated.length > Number(pulled[1]))
+      problems = [tooFewConductors(node, pulled, insulated)];
+  }
+  if (groups.length > 1) problems = [...problems, twoCables(node, insulated, groups.length)];
+  const own = groups.length === 1 && pulled && Number(pulled[1]) >= insulated.length ? pulled : undefined;
+  const cables = groups.map((signals, i) =>
+    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, own ?? KINDS[signals.length]!, signals, plan.ground),
+  );
+  const { box: to, parent, lengthIn, run: id } = node;
+  return { id, unit, from: parent?.box, to, lengthIn, awg, metal, cables, problems };
+}
+
+const NO_PROBLEMS: readonly Problem[] = [];
+const sourceOf = ({ parent }: FeedNode): string => parent?.box.tag ?? 'the panel';
+
+/** A neutral that only waits for later is the first to be left out of a cable that is already in the wall. */
+function withoutSpareNeutral(insulated: readonly Signal[], node: FeedNode, tree: FeedTree, plan: SignalPlan): Signal[] {
+  const fed = boxesBehind(tree, node.box);
+  const used = new Set(plan.needs.filter((one) => fed.has(one.outlet.box)).map((one) => one.signal.key));
+  return insulated.filter((one) => one.kind !== 'neutral' || used.has(one.key));
+}
+
+const tooFewConductors = (node: FeedNode, pulled: Kind, insulated: readonly Signal[]): Problem => ({
+  code: 'too-few-conductors',
+  path: `boxes.${node.box.id}`,
+  message: `The ${pulled} cable from ${sourceOf(node)} to ${node.box.tag} has ${pulled[1]} insulated conductors; ${insulated.length} have to cross: ${insulated.map((one) => one.words).join(', ')}. Pull a larger one, or change the feed order.`,
+});
+
+const twoCables = (node: FeedNode, insulated: readonly Signal[], cables: number): Problem => ({
+  code: 'two-cables',
+  path: `boxes.${node.box.id}`,
+  message: `${insulated.length} conductors cross from ${sourceOf(node)} to ${node.box.tag}: ${cables} cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.`,
+});
+
+/** How many runs take more than one cable. */
+export const doubledRuns = (runs: readonly CableRunOf[]): number => runs.filter((run) => run.cables.length > 1).length;
+
+/** Feet of insulated and bare conductor in runs of cable: what choosing between feed orders comes down to. */
+export const conductorFeet = (runs: readonly CableRunOf[]): number =>
+  runs.reduce((sum, run) => sum + (run.lengthIn / 12) * run.cables.reduce((n, one) => n + one.conductors.length, 0), 0);

@@ -1,0 +1,197 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { boxesBeforeGfci, feedTree, schemeTree, SCHEMES } from '../feed/feed-tree';
+import { wiringUnits } from '../feed/unit';
+import { wireHouse } from './make-up';
+import { givesGfci, protectionOf } from '../nec/protection/circuit-protection';
+import { netlistOf, type Netlist } from '../proof/netlist';
+import { prove } from '../proof/prove';
+import { solve } from '../proof/solve';
+import { wired, wiringHouse } from '../test/wiring-house';
+
+const flawsOf = (net: Netlist) => {
+  const proof = prove(net);
+  return [...proof.flaws, ...proof.groups.flatMap((one) => one.flaws)];
+};
+const conductors = (made: ReturnType<typeof wired>, to: string) =>
+  made.wiring.runs
+    .find((run) => run.to.id === to)!
+    .cables[0]!.conductors.map((one) => `${one.colour} ${one.signal?.kind ?? 'spare'}${one.remarked ? ' marked' : ''}`);
+
+describe('circuits of 240 V', () => {
+  const heavy = (device: Record<string, unknown>, kind?: string) =>
+    wired({
+      boxes: { X: [null, { volts: 240, ...device }] },
+      change: (house) => {
+        Object.assign(house.circuits['Q']!, { poles: 2, ratingA: 40, awg: '8' });
+        if (kind)
+          house.loads['l'] = {
+            id: 'l',
+            name: kind,
+            kind: kind as 'kiln',
+            va: 7000,
+            volts: 240,
+            continuous: false,
+            motor: false,
+            fastened: true,
+            cord: false,
+            individual: false,
+            source: 'typical',
+            box: 'X',
+            device: 'X-0',
+          };
+      },
+    });
+  const TWO = ['black hot', 'white hot marked', 'bare ground'];
+  const THREE = ['black hot', 'red hot', 'white neutral', 'bare ground'];
+  test.each([
+    ['a water heater takes two wires, the white marked', 'connection', 'water-heater', TWO],
+    ['a kiln takes two', 'connection', 'kiln', TWO],
+    ['an air conditioner takes two', 'connection', 'air-conditioner', TWO],
+    ['a car charger takes two', 'connection', 'ev-charger', TWO],
+    ['a range takes three', 'connection', 'range', THREE],
+    ['a dryer takes three', 'connection', 'dryer', THREE],
+    ['an oven takes three', 'connection', 'oven', THREE],
+    ['a hot tub takes three', 'connection', 'hot-tub', THREE],
+  ])('%s', (_, device, load, wanted) => {
+    const made = heavy({ kind: device }, load);
+    expect(conductors(made, 'X')).toEqual(wanted);
+    expect(flawsOf(made.net)).toEqual([]);
+  });
+
+  test('a bare 50 A receptacle is taken for four wires, a bare 20 A one for three', () => {
+    expect(conductors(heavy({ kind: 'receptacle', ratingA: 50, style: 'single' }), 'X')).toEqual(THREE);
+    expect(conductors(heavy({ kind: 'receptacle', ratingA: 20, style: 'single' }), 'X')).toEqual(TWO);
+  });
+
+  test('the two legs give 240 V across the load, less what the wire takes', () => {
+    const { net } = heavy({ kind: 'connection' }, 'water-heater');
+    const volts = Math.abs(solve(net, new Map()).across.get('X-0')!);
+    expect(volts).toBeGreaterThan(235);
+    expect(volts).toBeLessThan(240);
+  });
+
+  test('one leg where the other belongs is caught', () => {
+    const { net } = heavy({ kind: 'connection' }, 'water-heater');
+    const node = new Map([...net.node, ['X-0.hot-2', net.node.get('X-0.hot')!] as const]);
+    expect(flawsOf({ ...net, node }).length).toBeGreaterThan(0);
+  });
+});
+
+/** Any tree behind a GFCI receptacle: receptacles, a switch and its light. */
+const behindGfci = fc
+  .record({
+    parents: fc.array(fc.nat(), { minLength: 3, maxLength: 8 }),
+    kinds: fc.array(fc.nat(), { minLength: 8, maxLength: 8 }),
+  })
+  .map(({ parents, kinds }) => {
+    const names = parents.map((_, i) => `B${i}`);
+    const boxes = Object.fromEntries(
+      names.map((name, i) => {
+        const from = i === 0 ? 'G' : names[parents[i]! % i]!;
+        const device = i === 0 ? 'switch' : i === 1 ? 'luminaire' : kinds[i]! % 2 === 0 ? 'receptacle' : 'luminaire';
+        return [name, [from, device] as const];
+      }),
+    );
+    return {
+      boxes: { G: [null, { kind: 'receptacle', gfci: true }] as const, ...boxes },
+      groups: { a: { switches: ['B0-0'], controls: ['B1-0'] } },
+    };
+  });
+
+describe('behind a GFCI receptacle', () => {
+  const protecting = (spec: Parameters<typeof wiringHouse>[0]) =>
+    wired({ ...spec, change: (house) => (house.circuits['Q']!.gfciFirst = 'G-0') });
+
+  test('any tree proves, and everything but the receptacle itself dies with it', () => {
+    fc.assert(
+      fc.property(behindGfci, (spec) => {
+        const { net } = protecting(spec);
+        expect(flawsOf(net)).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('any one white on the wrong side is caught', () => {
+    fc.assert(
+      fc.property(behindGfci, fc.nat(), (spec, n) => {
+        const { net } = protecting(spec);
+        const loads = net.loads.filter((load) => load.id !== 'G-0');
+        const load = loads[n % loads.length]!;
+        const node = new Map([...net.node, [load.b, net.node.get('G-0.line-neutral')!] as const]);
+        const kinds = flawsOf({ ...net, node }).map((one) => one.kind);
+        expect(kinds.length).toBeGreaterThan(0);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('a box that power reaches before the receptacle is on its line side', () => {
+    const made = wired({
+      boxes: { A: [null, 'receptacle'], G: ['A', { kind: 'receptacle', gfci: true }], B: ['G', 'receptacle'] },
+      change: (house) => (house.circuits['Q']!.gfciFirst = 'G-0'),
+    });
+    const hot = (id: string) =>
+      made.wiring.plan.needs.find((one) => one.outlet.box.id === id && one.terminal === 'hot')!.signal.key;
+    expect([hot('A'), hot('B')]).toEqual(['hot/Q/line', 'hot/Q/load']);
+    expect(flawsOf(made.net)).toEqual([]);
+  });
+});
+
+test('a garage receptacle drawn before the GFCI is not protected by it, and the breaker has to', () => {
+  const garage = (from: Readonly<Record<'A' | 'G', string | null>>) =>
+    wiringHouse({
+      boxes: { A: [from.A, 'receptacle'], G: [from.G, { kind: 'receptacle', gfci: true }] },
+      change: (house) => {
+        house.rooms['room']!.kind = 'garage';
+        house.circuits['Q']!.gfciFirst = 'G-0';
+        for (const [i, id] of ['A', 'G'].entries())
+          house.boxes[id]!.at = { kind: 'wall', wall: 'c0', alongIn: 100 + 100 * i, heightIn: 44 };
+      },
+    });
+  const behind = garage({ A: 'G', G: null });
+  const before = garage({ A: null, G: 'A' });
+  expect(boxesBeforeGfci(before, before.circuits['Q']!)).toEqual(new Set(['A']));
+  expect(givesGfci(protectionOf(behind, 'Q').needed)).toBe(false);
+  expect(givesGfci(protectionOf(before, 'Q').needed)).toBe(true);
+});
+
+describe('feed orders that nobody drew', () => {
+  const open = wiringHouse({
+    boxes: {
+      R1: [null, 'receptacle'],
+      S1: ['R1', 'switch', 'switch'],
+      L1: ['S1', 'luminaire'],
+      L2: ['L1', 'luminaire'],
+      S2: ['L2', 'switch'],
+      R2: ['S2', 'receptacle'],
+      A1: ['R2', 'alarm'],
+      A2: ['A1', 'alarm'],
+    },
+    groups: { a: { switches: ['S1-0', 'S2-0'], controls: ['L1-0'] }, b: { switches: ['S1-1'], controls: ['L2-0'] } },
+    change: (house) => (house.cables = {}),
+  });
+  const [unit] = wiringUnits(open);
+
+  test.each(SCHEMES)('%s reaches every box once, the same every time', (scheme) => {
+    const tree = schemeTree(open, unit!, scheme);
+    expect(tree.nodes.map((one) => one.box.id).sort()).toEqual(Object.keys(open.boxes).sort());
+    expect(schemeTree(open, unit!, scheme).nodes.map((one) => one.run)).toEqual(tree.nodes.map((one) => one.run));
+    expect(tree.nodes.filter((one) => one.parent === undefined)).toHaveLength(1);
+  });
+
+  test('lights are never on the way to a switch when the switches come first', () => {
+    const tree = feedTree(open, unit!);
+    for (const node of tree.nodes)
+      if (node.box.id.startsWith('S')) expect(node.parent?.box.id.startsWith('L') ?? false).toBe(false);
+  });
+
+  test('alarms hang on one another', () => {
+    const tree = feedTree(open, unit!);
+    const alarms = tree.nodes.filter((one) => one.box.id.startsWith('A'));
+    expect(alarms.filter((one) => one.parent?.box.id.startsWith('A'))).toHaveLength(1);
+    const all = wireHouse(open);
+    expect(flawsOf(netlistOf(all.units[0]!, all.boxes))).toEqual([]);
+  });
+});

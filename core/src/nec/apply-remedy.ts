@@ -1,0 +1,82 @@
+import { indexOutlets } from '../circuits/outlets';
+import { suggestCircuit } from '../circuits/suggest';
+import { joinEdits, type Edited } from '../house/edit';
+import type { House } from '../house/schema';
+import { addEntity, assignToCircuit, changeEntity, moveBox, placeBoxes, type NewId } from '../edits/verbs';
+import { nearestOnStud } from '../place/nearest-on-stud';
+import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
+import { assertNever, refuse, succeed, type Result } from '../units/result';
+import { limitsInForce } from './check-house';
+import type { Limits } from './rule';
+import type { Remedy } from './remedies';
+
+/** The numbers of the wall and counter rules in force, for placing receptacles. Where one is switched off no stretch is long enough for it. */
+export function placementLimits(house: House): PlacementLimits {
+  return {
+    wall: limitsInForce<PlacementLimits['wall'] & Limits>(house, 'wall-receptacle-spacing') ?? NOWHERE.wall,
+    counter: limitsInForce<PlacementLimits['counter'] & Limits>(house, 'counter-receptacle-spacing') ?? NOWHERE.counter,
+  };
+}
+const NOWHERE: PlacementLimits = {
+  wall: { reachIn: 0, minWallIn: Infinity },
+  counter: { reachIn: 0, minWidthIn: Infinity, maxAboveIn: 0 },
+};
+
+function fillRoom(house: House, roomId: string, newId: NewId): Result<Edited> {
+  const name = house.rooms[roomId]?.name ?? 'the room';
+  const proposal = proposeForRoom(house, roomId, placementLimits(house));
+  if (proposal.boxes.length > 0) return placeBoxes(house, boxesOfProposal(house, proposal, newId), `Fill ${name}`);
+  return refuse(
+    'nowhere',
+    `rooms.${roomId}`,
+    `No box on a wall of ${name} reaches it: glass to the floor wants a floor receptacle within 18" of it.`,
+  );
+}
+
+/** A new circuit that fits the devices, with them on it, as one edit. */
+export function circuitForDevices(house: House, devices: readonly string[], newId: NewId): Result<Edited> {
+  const index = indexOutlets(house);
+  const outlets = devices.flatMap((id) => index.byDevice.get(id) ?? []);
+  const id = newId('circuit');
+  const added = addEntity(house, 'circuits', { ...suggestCircuit(house, outlets), id, panel: null, space: null });
+  if (!added.ok) return added;
+  const assigned = assignToCircuit(added.value.house, devices, id);
+  if (!assigned.ok) return assigned;
+  return succeed({
+    house: assigned.value.house,
+    edit: joinEdits('New circuit', [added.value.edit, assigned.value.edit]),
+  });
+}
+
+function moveToStud(house: House, boxId: string): Result<Edited> {
+  const box = house.boxes[boxId];
+  const moved = box && nearestOnStud(house, box);
+  if (moved) return moveBox(house, boxId, moved.at);
+  return refuse(
+    'nowhere',
+    `boxes.${boxId}`,
+    'No stud\u2019s side of this room is free at that height: place it by hand.',
+  );
+}
+
+/** Carries out the cure that a finding offers. */
+export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<Edited> {
+  switch (remedy.kind) {
+    case 'fill-room':
+      return fillRoom(house, remedy.room, newId);
+    case 'breaker-follows':
+      return changeEntity(house, 'circuits', remedy.circuit, { breaker: 'auto' });
+    case 'conductor':
+      return changeEntity(house, 'circuits', remedy.circuit, { awg: remedy.awg });
+    case 'take-off':
+      return assignToCircuit(house, remedy.devices, null);
+    case 'mark-continuous':
+      return changeEntity(house, 'loads', remedy.load, { continuous: true });
+    case 'new-circuit':
+      return circuitForDevices(house, remedy.devices, newId);
+    case 'move-box':
+      return moveToStud(house, remedy.box);
+    default:
+      return assertNever(remedy);
+  }
+}

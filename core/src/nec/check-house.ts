@@ -1,0 +1,252 @@
+import type { Amendment, Edition, House } from '../house/schema';
+import { Memory, turnTo } from '../cache/memory';
+import { formatLength } from '../units/length';
+import { indexOutlets } from '../circuits/outlets';
+import { viewRoom } from '../plan/room-view';
+import { forcesOf, type InForce } from './effective';
+import { gather, Memories, rememberedBy, type Verdicts } from './memories';
+import type {
+  Basis,
+  Facts,
+  Limits,
+  Messages,
+  Report,
+  Rule,
+  Severity,
+  Stage,
+  Verdict,
+  VerdictKind,
+  Where,
+} from './rule';
+import type { Remedy } from './remedies';
+import { rules } from './rules/index';
+
+/** A verdict with everything a person needs: the sentence, the numbers, the section, the reason. */
+export interface Finding {
+  /** Stable while the house says the same of the same place. */
+  readonly key: string;
+  readonly ruleId: string;
+  readonly kind: VerdictKind;
+  readonly severity: Severity;
+  readonly stage: Stage;
+  readonly edition: Edition;
+  readonly section: string;
+  readonly basis: Basis;
+  readonly where: Where;
+  readonly message: string;
+  readonly why: string;
+  readonly measured: string | undefined;
+  readonly required: string | undefined;
+  readonly remedies: readonly Remedy[];
+  /** The local change that moved a limit of this rule. */
+  readonly amendment: Amendment | undefined;
+}
+
+export interface RuleStatus {
+  readonly ruleId: string;
+  readonly status: 'checked' | 'not applicable' | 'not in this edition' | 'switched off';
+  readonly amendment: Amendment | undefined;
+}
+
+export interface HouseCheck {
+  readonly edition: Edition;
+  /** Failures and open questions, the gravest first. */
+  readonly findings: readonly Finding[];
+  /** What was found right, with its reason. */
+  readonly passes: readonly Finding[];
+  readonly statuses: readonly RuleStatus[];
+  /** Stops of the work at which a rule had anything to say: at the others nothing is there yet, which is not the same as right. */
+  readonly looked: ReadonlySet<Stage>;
+}
+
+const NO_DETAIL: Verdict['detail'] = {};
+const verdict =
+  (kind: VerdictKind): Report<Messages>['pass'] =>
+  (messageId, data, where, detail = NO_DETAIL) => ({ kind, messageId, data, where, detail });
+const report: Report<Messages> = { pass: verdict('pass'), fail: verdict('fail'), cannotTell: verdict('cannot-tell') };
+
+const asList = (said: Verdict | readonly Verdict[]): readonly Verdict[] => ('kind' in said ? [said] : said);
+
+/** The verdicts of one rule, or null where it applies to nothing. A rule that throws cannot tell, and says why. */
+function runRule(force: InForce, facts: Facts, memories: Memories): Verdicts {
+  const { rule, edition } = force;
+  const { limits } = force.entry;
+  try {
+    if (rule.scope === 'house') {
+      const find = () => (rule.appliesTo(facts) ? rule.check(facts, limits, report) : null);
+      return rule.reads ? rememberedBy(force, memories, rule.reads, find) : find();
+    }
+    if (rule.scope === 'room')
+      return gather(force, memories.rooms, (view) =>
+        rule.appliesTo(view) ? rule.check(view, limits, report, edition) : null,
+      );
+    if (rule.scope === 'unit')
+      return gather(force, memories.units, (unit) => asList(rule.check(facts, unit, limits, report)));
+    if (rule.scope === 'make-up')
+      return gather(force, memories.makeUps, (makeUp) => asList(rule.check(facts, makeUp, limits, report)));
+    return gather(force, memories.circuits, (circuit) =>
+      rule.appliesTo(facts, circuit) ? asList(rule.check(facts, circuit, limits, report)) : null,
+    );
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    return [{ kind: 'cannot-tell', messageId: 'broken', data: { reason }, where: {}, detail: {} }];
+  }
+}
+
+const brokenRule = ({ reason }: { reason: string }): string =>
+  `This rule could not be checked because of a fault in the program: ${reason}`;
+
+function sentence(rule: Rule, one: Verdict, house: House): Pick<Finding, 'message' | 'measured' | 'required'> {
+  const show = (lengthIn: number) => formatLength(lengthIn, house.standards.lengths);
+  const message = one.messageId === 'broken' ? brokenRule : (rule.meta.messages as Messages)[one.messageId]!;
+  return {
+    message: message(one.data as never, show),
+    measured: one.detail.measured?.(show),
+    required: one.detail.required?.(show),
+  };
+}
+
+function writeFinding(one: Verdict, force: InForce, house: House): Finding {
+  const place = [
+    one.where.room,
+    one.where.box,
+    one.where.circuit,
+    one.where.panel,
+    one.where.feature,
+    one.where.stretch?.fromIn.toFixed(1),
+  ];
+  const { rule } = force;
+  const { meta } = rule;
+  return {
+    key: [rule.id, one.messageId, ...place.map((part) => part ?? '')].join('|'),
+    ruleId: rule.id,
+    kind: one.kind,
+    severity: meta.severity,
+    stage: meta.stage,
+    edition: force.edition,
+    section: one.detail.section ?? force.entry.section,
+    basis: one.detail.basis ?? force.entry.basis,
+    where: one.where,
+    why: meta.why,
+    remedies: one.detail.remedies ?? [],
+    amendment: force.changed,
+    ...sentence(rule, one, house),
+  };
+}
+
+const written = new Memory<Verdict, { force: InForce; lengths: House['standards']['lengths']; finding: Finding }>();
+
+/** A verdict in words; the same as long as the verdict is remembered and lengths are read the same way. */
+function toFinding(one: Verdict, force: InForce, house: House): Finding {
+  const { lengths } = house.standards;
+  const known = written.get(one);
+  if (known?.force === force && known.lengths === lengths) return known.finding;
+  const finding = writeFinding(one, force, house);
+  written.set(one, { force, lengths, finding });
+  return finding;
+}
+
+const GRAVITY: Readonly<Record<Severity, number>> = { violation: 0, caution: 1, reminder: 3 };
+const gravity = ({ kind, severity }: Finding): number => (kind === 'fail' ? GRAVITY[severity] : 2);
+
+interface CheckOptions {
+  readonly edition?: Edition;
+  readonly rules?: readonly Rule[];
+}
+
+/** The verdicts of one rule, as it is in force. */
+interface Said {
+  readonly force: InForce;
+  readonly verdicts: readonly Verdict[];
+}
+
+/**
+ * What was found, the passes put into words when they are asked for: hundreds of sentences that are read only when somebody asks
+ * why something is fine. A class, not a literal with an accessor: the accessor of a literal is kept by a hidden class of its own,
+ * which outlives the check by many collections, and the house with it.
+ */
+class Checked implements HouseCheck {
+  readonly #house: House;
+  readonly #said: readonly Said[];
+  #passes: readonly Finding[] | undefined;
+
+  constructor(
+    house: House,
+    said: readonly Said[],
+    readonly edition: Edition,
+    readonly findings: readonly Finding[],
+    readonly statuses: readonly RuleStatus[],
+    readonly looked: ReadonlySet<Stage>,
+  ) {
+    this.#house = house;
+    this.#said = said;
+  }
+
+  get passes(): readonly Finding[] {
+    return (this.#passes ??= this.#said.flatMap(({ force, verdicts }) =>
+      verdicts.filter((one) => one.kind === 'pass').map((one) => toFinding(one, force, this.#house)),
+    ));
+  }
+}
+
+/** Runs every rule of the edition in force over the house. Pure; parts that did not change are remembered. */
+export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck {
+  turnTo(house);
+  const edition = options.edition ?? house.job.edition;
+  const facts: Facts = {
+    house,
+    edition,
+    circuits: Object.values(house.circuits),
+    outlets: indexOutlets(house),
+    views: Object.keys(house.rooms).map((id) => viewRoom(house, id)),
+  };
+  const list = options.rules ?? rules;
+  const forces = forcesOf(house, edition, list);
+  const memories = new Memories(facts);
+  const findings: Finding[] = [];
+  const said: Said[] = [];
+  const statuses: RuleStatus[] = [];
+  const looked = new Set<Stage>();
+  for (const rule of list) {
+    const force = forces.get(rule);
+    if (!force || force.off) {
+      statuses.push({ ruleId: rule.id, status: force ? 'switched off' : 'not in this edition', amendment: force?.off });
+      continue;
+    }
+    const verdicts = runRule(force, facts, memories);
+    statuses.push({ ruleId: rule.id, status: verdicts ? 'checked' : 'not applicable', amendment: force.changed });
+    if (!verdicts) continue;
+    said.push({ force, verdicts });
+    if (verdicts.length > 0) looked.add(rule.meta.stage);
+    for (const one of verdicts) if (one.kind !== 'pass') findings.push(toFinding(one, force, house));
+  }
+  findings.sort((a, b) => gravity(a) - gravity(b));
+  return new Checked(house, said, edition, findings, statuses, looked);
+}
+
+/** The rules of one stage, to be checked alone. */
+export const rulesOfStage = (stage: Stage): readonly Rule[] => rules.filter((rule) => rule.meta.stage === stage);
+
+/** A rule by its id. @throws when there is none */
+export function ruleNamed(id: string): Rule {
+  const rule = rules.find((one) => one.id === id);
+  if (!rule) throw new Error(`No rule "${id}"`);
+  return rule;
+}
+
+/**
+ * The numbers of a rule in the edition in force, amendments applied; undefined where the edition does not contain it or the authority has
+ * switched it off: a proposal then asks nothing by it, as the check does not.
+ */
+export function limitsInForce<L extends Limits>(house: House, ruleId: string): L | undefined {
+  const force = forcesOf(house, house.job.edition, rules).get(ruleNamed(ruleId));
+  return force && !force.off ? (force.entry.limits as L) : undefined;
+}
+
+/** A number of a rule in the edition in force, amendments applied. @throws when the rule or limit does not exist. */
+export function limitInForce(house: House, ruleId: string, limit: string): number {
+  const force = forcesOf(house, house.job.edition, rules).get(ruleNamed(ruleId));
+  const value = force?.entry.limits[limit];
+  if (value === undefined) throw new Error(`No limit "${limit}" in rule "${ruleId}" of ${house.job.edition}`);
+  return value;
+}

@@ -1,0 +1,142 @@
+import type { Circuit } from '../house/schema';
+import { remembering, sameParts } from '../house/remember';
+import { Memory } from '../cache/memory';
+import type { RoomView } from '../plan/room-view';
+import { wireHouse, type BoxMakeUp, type UnitWiring } from '../makeup/make-up';
+import type { InForce } from './effective';
+import type { Facts, ReadsBoxes, Verdict } from './rule';
+
+/** Verdicts of a rule about one thing; null where it does not apply to it. */
+export type Verdicts = readonly Verdict[] | null;
+
+/** Stands for the parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
+const groundOf = remembering(
+  () => ({}),
+  ({ rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job }) => [
+    rooms,
+    openings,
+    features,
+    levels,
+    panels,
+    circuits,
+    cables,
+    switchGroups,
+    loads,
+    standards,
+    job,
+  ],
+);
+
+/** Things that rules are about one by one: the same key stands for the same thing as long as the ground is the same. */
+class Scope<T> {
+  readonly #places = new Map<readonly object[], Int32Array | null>();
+
+  constructor(
+    readonly ground: object,
+    readonly things: readonly T[],
+    readonly keys: readonly object[],
+  ) {}
+
+  /** Where each thing stood in an earlier list, -1 for one that is new; null where the lists are the same. */
+  placesIn(before: readonly object[]): Int32Array | null {
+    let places = this.#places.get(before);
+    if (places === undefined) this.#places.set(before, (places = findPlaces(this.keys, before)));
+    return places;
+  }
+}
+
+function findPlaces(keys: readonly object[], before: readonly object[]): Int32Array | null {
+  if (sameParts(keys, before)) return null;
+  // Most stand where they stood; the others are sought among those that were left over.
+  const places = new Int32Array(keys.length);
+  const left = new Map<object, number>();
+  for (let i = 0; i < before.length; i++) if (keys[i] !== before[i]) left.set(before[i]!, i);
+  for (let i = 0; i < keys.length; i++) places[i] = keys[i] === before[i] ? i : (left.get(keys[i]!) ?? -1);
+  return places;
+}
+
+/** What a rule said last of the things of its scope, thing by thing, and in one list. */
+interface Said {
+  readonly ground: object;
+  readonly keys: readonly object[];
+  readonly each: readonly Verdicts[];
+  readonly all: Verdicts;
+}
+const said = new Memory<InForce, Said>();
+
+/** Rooms stand on no ground: what is seen of one is another object when anything in it is. */
+const NO_GROUND = {};
+
+/** What rules look at in a house, thing by thing, found once for all of them; its wiring when the first rule asks for it. */
+export class Memories {
+  readonly ground: object;
+  readonly rooms: Scope<RoomView>;
+  readonly circuits: Scope<Circuit>;
+  #units: Scope<UnitWiring> | undefined;
+  #makeUps: Scope<BoxMakeUp> | undefined;
+
+  constructor(readonly facts: Facts) {
+    const { house, views, circuits, outlets } = facts;
+    this.ground = groundOf(house);
+    this.rooms = new Scope(NO_GROUND, views, views);
+    // The list of a circuit's outlets is the same object as long as circuit and outlets are.
+    const lists = circuits.map((circuit) => outlets.byCircuit.get(circuit.id)!);
+    this.circuits = new Scope(this.ground, circuits, lists);
+  }
+
+  get units(): Scope<UnitWiring> {
+    if (!this.#units) {
+      const { units } = wireHouse(this.facts.house);
+      this.#units = new Scope(this.ground, units, units);
+    }
+    return this.#units;
+  }
+
+  get makeUps(): Scope<BoxMakeUp> {
+    if (!this.#makeUps) {
+      const makeUps = [...wireHouse(this.facts.house).boxes.values()];
+      this.#makeUps = new Scope(this.ground, makeUps, makeUps);
+    }
+    return this.#makeUps;
+  }
+}
+
+/** The verdicts about each thing in turn, those about things that were there before remembered; null where the rule applies to none. */
+export function gather<T>(force: InForce, scope: Scope<T>, find: (thing: T) => Verdicts): Verdicts {
+  const { ground, things, keys } = scope;
+  const last = said.get(force);
+  const before = last?.ground === ground ? last : undefined;
+  const places = before && scope.placesIn(before.keys);
+  if (before && places === null) return before.all;
+  const each = new Array<Verdicts>(things.length);
+  let all: Verdict[] | null = null;
+  for (let i = 0; i < things.length; i++) {
+    const place = places ? places[i]! : -1;
+    const verdicts = place >= 0 ? before!.each[place]! : find(things[i]!);
+    each[i] = verdicts;
+    if (verdicts) for (const one of verdicts) (all ??= []).push(one);
+  }
+  said.set(force, { ground, keys, each, all });
+  return all;
+}
+
+/** The part of the boxes that such a rule reads. */
+const boxesRead = ({ outlets }: Facts, reads: ReadsBoxes): object | undefined =>
+  reads === 'none' ? undefined : outlets[reads];
+
+const houseMemory = new Memory<InForce, { ground: object; boxes: object | undefined; verdicts: Verdicts }>();
+
+/** The verdicts about the house by a rule that says what it reads; kept for the house that was checked last. */
+export function rememberedBy(
+  force: InForce,
+  { facts, ground }: Memories,
+  reads: ReadsBoxes,
+  find: () => Verdicts,
+): Verdicts {
+  const boxes = boxesRead(facts, reads);
+  const known = houseMemory.get(force);
+  if (known && known.ground === ground && known.boxes === boxes) return known.verdicts;
+  const verdicts = find();
+  houseMemory.set(force, { ground, boxes, verdicts });
+  return verdicts;
+}

@@ -1,0 +1,76 @@
+import { describeOutlet, deviceIds, outletsOf, outletsProper } from '../requirements/circuit-facts';
+import { isTappedCooking } from '../../circuits/cooking';
+import { newCircuitRemedy } from '../remedies';
+import { defineRule, fromMemory } from '../rule';
+import type { Edition } from '../../house/schema';
+import type { Load } from '../../house/schema-equipment';
+
+/** Why a load must be alone on its circuit, where the code or its instructions say so. */
+function sectionFor(load: Load, edition: Edition): string | undefined {
+  if (isCentralHeating(load)) return '422.12';
+  if (/^ev-/.test(load.kind)) return edition === '2014' ? '210.17' : '625.40';
+  if (load.kind === 'tub-pump') return '680.71';
+  if (load.kind === 'range-hood' && load.cord) return '422.16(B)(4)';
+  if (load.individual) return '110.3(B)';
+  return undefined;
+}
+
+/** Heating plants other than fixed electric space heat, which falls to Article 424. */
+const isCentralHeating = ({ kind }: Load): boolean => kind === 'furnace' || kind === 'boiler';
+
+/**
+ * Equipment that belongs to a furnace may share its circuit: humidifiers, air cleaners, valves, its own circulating and condensate
+ * pumps. 422.12 Exception. A sump, well or grinder pump is no part of it, whatever it is called; what has no kind of its own goes by
+ * what is written of it.
+ */
+const isAssociated = (load: Load | undefined): boolean =>
+  load?.kind === 'humidifier' ||
+  (load?.kind === 'other' && /condensate|circulat|humidifier|zone valve|gas valve|air cleaner/i.test(load.name));
+
+const entry = { section: '110.3(B)', limits: {}, basis: fromMemory('high') };
+
+export const individualCircuit = defineRule({
+  id: 'individual-circuit',
+  meta: {
+    summary: 'Equipment that asks for an individual circuit has one',
+    stage: 'circuits',
+    severity: 'violation',
+    why: 'The instructions of listed equipment bind. A furnace, a car charger and a cord-connected hood are named by the code itself.',
+    editions: { '2014': entry, '2017': entry, '2020': entry, '2023': entry },
+    messages: {
+      shared: ({ load, circuit, others }: { load: string; circuit: string; others: string }) =>
+        `${load} needs a circuit of its own and shares ${circuit} with ${others}.`,
+      tapped: ({ load, circuit }: { load: string; circuit: string }) =>
+        `${load} is tapped from ${circuit} with the other cooking equipment of its kitchen.`,
+      alone: ({ load, circuit }: { load: string; circuit: string }) => `${load} has ${circuit} to itself.`,
+    },
+  },
+  scope: 'circuit',
+  appliesTo: (facts, circuit) =>
+    outletsOf(facts, circuit).some((outlet) => outlet.load && sectionFor(outlet.load, facts.edition)),
+  check: (facts, circuit, _limits, report) =>
+    outletsOf(facts, circuit).flatMap((outlet) => {
+      const section = outlet.load && sectionFor(outlet.load, facts.edition);
+      if (!section) return [];
+      const load = outlet.load!;
+      const others = outletsProper(outletsOf(facts, circuit)).filter(
+        (one) => one !== outlet && !(isCentralHeating(load) && isAssociated(one.load)),
+      );
+      const where = { circuit: circuit.id, box: outlet.box.id };
+      if (others.length > 0 && isTappedCooking(facts.house, circuit))
+        return [
+          report.pass('tapped', { load: load.name, circuit: circuit.name }, where, {
+            section: facts.edition === '2023' ? '210.19(C)' : '210.19(A)(3) Exception 1',
+          }),
+        ];
+      if (others.length === 0)
+        return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];
+      const named = `${describeOutlet(others[0]!)}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`;
+      return [
+        report.fail('shared', { load: load.name, circuit: circuit.name, others: named }, where, {
+          section,
+          remedies: [newCircuitRemedy(deviceIds([outlet]), 'it')],
+        }),
+      ];
+    }),
+});

@@ -1,0 +1,61 @@
+import type { FeatureKind, RoomKind } from '../../house/schema';
+import { lightOf } from '../../control/room-light';
+import { defineRule, fromMemory, type EditionEntry } from '../rule';
+
+/** Equipment that needs servicing where it stands. */
+const SERVICED: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'water-heater']);
+const SPACES: ReadonlySet<RoomKind> = new Set<RoomKind>([
+  'attic',
+  'crawl-space',
+  'utility',
+  'basement-unfinished',
+  'laundry',
+]);
+const entry = (section: string): EditionEntry => ({ section, limits: {}, basis: fromMemory('medium') });
+
+export const lightingStorageSpaces = defineRule({
+  id: 'lighting-storage-spaces',
+  meta: {
+    summary: 'A light, controlled at the way in, in attics, crawl spaces, utility rooms and basements that are used',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Whoever services a furnace in an attic or crawl space must see the joists, the insulation and the live parts, and be able to light the way before going in.',
+    editions: {
+      '2014': entry('210.70(A)(3)'),
+      '2017': entry('210.70(C)'),
+      '2020': entry('210.70(C)'),
+      '2023': entry('210.70(C)'),
+    },
+    messages: {
+      none: ({ room, why }: { room: string; why: string }) => `${room} ${why} and has no lighting outlet.`,
+      lit: ({ room }: { room: string }) => `${room} has its lighting outlet, with a wall switch.`,
+      own: ({ room }: { room: string }) => `${room} has a lighting outlet with a switch of its own at the way in.`,
+      control: ({ room }: { room: string }) =>
+        `How the light of ${room} is switched is not drawn. It needs a switch at the usual way in, or one in the luminaire within reach of it.`,
+      unknown: ({ room }: { room: string }) =>
+        `Whether ${room} is used for storage, or holds equipment to be serviced, is not drawn. If so, it needs a lighting outlet controlled at its way in.`,
+    },
+  },
+  scope: 'house',
+  reads: 'lights',
+  appliesTo: (facts) => facts.views.some((view) => SPACES.has(view.room.kind)),
+  check: (facts, _limits, report) =>
+    facts.views
+      .filter((view) => SPACES.has(view.room.kind))
+      .map((view) => {
+        const { room } = view;
+        const where = { room: room.id };
+        const { luminaires, controlled } = lightOf(facts.house, facts.outlets, room);
+        if (luminaires.length > 0)
+          return luminaires.some(({ device }) => device.kind === 'luminaire' && device.ownSwitch)
+            ? report.pass('own', { room: room.name }, where)
+            : luminaires.some((one) => controlled.includes(one))
+              ? report.pass('lit', { room: room.name }, where)
+              : report.cannotTell('control', { room: room.name }, where);
+        const equipment = view.features.some((feature) => SERVICED.has(feature.kind));
+        if (equipment) return report.fail('none', { room: room.name, why: 'holds equipment' }, where);
+        if (room.kind === 'attic' || room.kind === 'crawl-space')
+          return report.cannotTell('unknown', { room: room.name }, where);
+        return report.fail('none', { room: room.name, why: 'is a utility or storage space' }, where);
+      }),
+});

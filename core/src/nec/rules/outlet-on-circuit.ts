@@ -1,0 +1,35 @@
+import { count } from '../../units/count';
+import { deviceIds } from '../requirements/circuit-facts';
+import { newCircuitRemedy } from '../remedies';
+import { commonPractice, defineRule, everyEdition } from '../rule';
+
+export const outletOnCircuit = defineRule({
+  id: 'outlet-on-circuit',
+  meta: {
+    summary: 'Every outlet is on a circuit',
+    stage: 'circuits',
+    severity: 'reminder',
+    why: 'An outlet without a circuit has no breaker, no cable and no protection decided yet.',
+    editions: everyEdition({ section: 'plan', limits: {}, basis: commonPractice }),
+    messages: {
+      open: ({ room, n }: { room: string; n: number }) =>
+        `${count(n, 'outlet')} of ${room} ${n === 1 ? 'is' : 'are'} on no circuit.`,
+      done: ({ n }: { n: number }) => `All ${n} outlets are on circuits.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => facts.outlets.all.length > 0,
+  check: (facts, _limits, report) => {
+    const { unassigned, all } = facts.outlets;
+    if (unassigned.length === 0) return [report.pass('done', { n: all.length }, {})];
+    return [...new Set(unassigned.map((outlet) => outlet.room))].map((room) => {
+      const open = unassigned.filter((outlet) => outlet.room === room);
+      return report.fail(
+        'open',
+        { room: room.name, n: open.length },
+        { room: room.id },
+        { remedies: [newCircuitRemedy(deviceIds(open), 'them')] },
+      );
+    });
+  },
+});

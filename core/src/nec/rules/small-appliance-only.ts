@@ -1,0 +1,54 @@
+import {
+  deviceIds,
+  isFoodReceptacle,
+  isInCupboard,
+  isSmallAppliance,
+  listOutlets,
+  outletsOf,
+  outletsProper,
+} from '../requirements/circuit-facts';
+import { takeOffRemedy } from '../remedies';
+import { defineRule, everyEdition, fromMemory } from '../rule';
+
+/** Igniter, lights and controls of gas cooking equipment may ride along: 210.52(B)(2) Exception 2. A clock: Exception 1. */
+const MAY_RIDE = (name: string) => /gas (range|oven|cooktop)|clock/i.test(name);
+
+export const smallApplianceOnly = defineRule({
+  id: 'small-appliance-only',
+  meta: {
+    summary: 'Small-appliance circuits feed nothing else',
+    stage: 'circuits',
+    severity: 'violation',
+    why: 'Lights, hoods, disposers and dishwashers would take the ampacity that the counter is there for.',
+    editions: everyEdition({ section: '210.52(B)(2)', limits: {}, basis: fromMemory('high') }),
+    messages: {
+      other: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} is a small-appliance circuit and also feeds ${outlets}.`,
+      cupboard: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} is a small-appliance circuit and also feeds ${outlets}, in a cabinet: what it is for is not said. For a hood, disposer or built-in microwave it may not be there.`,
+      only: ({ circuit }: { circuit: string }) => `${circuit} feeds small-appliance receptacles only.`,
+    },
+  },
+  scope: 'circuit',
+  appliesTo: (facts, circuit) => isSmallAppliance(facts, circuit),
+  check: (facts, circuit, _limits, report) => {
+    const beside = outletsProper(outletsOf(facts, circuit)).filter(
+      (outlet) => !isFoodReceptacle(outlet) && !MAY_RIDE(outlet.load?.name ?? ''),
+    );
+    const other = beside.filter((outlet) => !isInCupboard(outlet));
+    if (beside.length > 0 && other.length === 0)
+      return report.cannotTell(
+        'cupboard',
+        { circuit: circuit.name, outlets: listOutlets(beside) },
+        { circuit: circuit.id, box: beside[0]!.box.id },
+      );
+    if (other.length === 0) return report.pass('only', { circuit: circuit.name }, { circuit: circuit.id });
+    const remedies = [takeOffRemedy(deviceIds(other), other.length === 1 ? 'it' : 'them')];
+    return report.fail(
+      'other',
+      { circuit: circuit.name, outlets: listOutlets(other) },
+      { circuit: circuit.id, box: other[0]!.box.id },
+      { remedies },
+    );
+  },
+});

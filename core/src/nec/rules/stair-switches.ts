@@ -1,0 +1,55 @@
+import { polygonsOverlap } from '../../geometry/geometry';
+import type { Feature } from '../../house/schema';
+import type { Outlet } from '../../circuits/outlets';
+import { lightOf, switchesFor } from '../../control/room-light';
+import { featureOutline } from '../../plan/points';
+import type { RoomView } from '../../plan/room-view';
+import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+
+/** The lights of a stair: those of its room, and of the rooms on other floors that the same stair is drawn in or above. */
+function lightsOfStair(facts: Facts, view: RoomView, stair: Feature): readonly Outlet[] {
+  const flight = featureOutline(view.room, stair);
+  const isSameStair = ({ room, features }: RoomView) =>
+    (room.kind === 'stair' && polygonsOverlap(room.corners, flight)) ||
+    features.some((other) => other.kind === 'stair' && polygonsOverlap(featureOutline(room, other), flight));
+  const others = facts.views.filter((one) => one.level !== view.level && isSameStair(one));
+  return [view, ...others].flatMap(({ room }) => lightOf(facts.house, facts.outlets, room).luminaires);
+}
+
+export const stairSwitches = defineRule({
+  id: 'stair-switches',
+  meta: {
+    summary: 'A stair of six risers and more can be lit from every floor it joins',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Whoever starts down a dark stair to reach the switch at its foot may arrive sooner than planned.',
+    editions: everyEdition({ section: '210.70(A)(2)', limits: { minRisers: 6 }, basis: fromMemory('high') }),
+    messages: {
+      dark: ({ room }: { room: string }) => `No wall switch at the stair in ${room} governs its light.`,
+      lit: ({ room }: { room: string }) => `The stair can be lit in ${room}.`,
+      few: ({ room, risers }: { room: string; risers: number }) =>
+        `The stair in ${room} has ${risers} risers: no switch is required at each end.`,
+      unknown: ({ room }: { room: string }) =>
+        `How many risers the stair in ${room} has is not said. Enter its risers between floors.`,
+    },
+  },
+  scope: 'house',
+  reads: 'lights',
+  appliesTo: (facts) => facts.views.some((view) => view.features.some((feature) => feature.kind === 'stair')),
+  check: (facts, limits, report) =>
+    facts.views.flatMap((view) =>
+      view.features
+        .filter((feature) => feature.kind === 'stair')
+        .map((stair) => {
+          const room = view.room.name;
+          const where = { room: view.room.id, feature: stair.id };
+          if (stair.risers === undefined) return report.cannotTell('unknown', { room }, where);
+          if (stair.risers < limits.minRisers) return report.pass('few', { room, risers: stair.risers }, where);
+          // The light of this stair, on whichever floor it hangs: not a fan's switch nor the porch light's, nor an idle one.
+          const canLight = lightsOfStair(facts, view, stair).some((one) =>
+            switchesFor(facts.house, facts.outlets, one).some((control) => control.room.id === view.room.id),
+          );
+          return canLight ? report.pass('lit', { room }, where) : report.fail('dark', { room }, where);
+        }),
+    ),
+});

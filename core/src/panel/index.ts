@@ -1,4 +1,0 @@
-export * from './arrange';
-export * from './directory';
-export * from './schedule';
-export * from './prices';

@@ -1,0 +1,192 @@
+import { count } from '../../units/count';
+import { featureOutline } from '../../plan/points';
+import { inTheWayOf } from '../../plan/blocked-by-framing';
+import { viewRoom, wallOf } from '../../plan/room-view';
+import { isFramedAt, studFaces } from '../../plan/studs';
+import { wallLoop, findWall } from '../../plan/wall-loop';
+import { edit, type Edited } from '../../house/edit';
+import type { Box, BoxPlace, Feature, FeatureKind, House } from '../../house/schema';
+import { newDevice, type Load, type LoadKind } from '../../house/schema-equipment';
+import { nextTag, type NewId } from '../../edits/verbs';
+import { isTakenFromBehind } from '../../place/back-to-back';
+import { areApart, nearestOnStud } from '../../place/nearest-on-stud';
+import { LOAD_LIBRARY } from '../../loads/library';
+import { refuse, type Result } from '../../units/result';
+
+/** Where an appliance connects, inches above the floor: *common practice*; the instructions decide. */
+interface Hookup {
+  readonly kind: LoadKind;
+  readonly heightIn: number;
+  readonly ratingA?: 15 | 20 | 30 | 40 | 50;
+  /** What it is called instead when it burns fuel. */
+  readonly gas?: LoadKind | null;
+  /** In the cabinet beside it, never behind it: a dishwasher's plug is its disconnect, NEC 422.16(B)(2). */
+  readonly beside?: true;
+}
+const HOOKUPS: Readonly<Partial<Record<FeatureKind, Hookup>>> = {
+  range: { kind: 'range', heightIn: 6, ratingA: 50, gas: 'gas-range' },
+  cooktop: { kind: 'cooktop', heightIn: 20, gas: 'gas-range' },
+  refrigerator: { kind: 'refrigerator', heightIn: 48 },
+  dishwasher: { kind: 'dishwasher', heightIn: 18, beside: true },
+  washer: { kind: 'washer', heightIn: 44 },
+  dryer: { kind: 'dryer', heightIn: 36, ratingA: 30, gas: 'gas-dryer' },
+  kiln: { kind: 'kiln', heightIn: 24, ratingA: 50 },
+  'water-heater': { kind: 'water-heater', heightIn: 60, gas: null },
+  furnace: { kind: 'furnace', heightIn: 48 },
+  'air-handler': { kind: 'furnace', heightIn: 48 },
+  condenser: { kind: 'air-conditioner', heightIn: 36 },
+  'baseboard-heater': { kind: 'baseboard-heat', heightIn: 4 },
+};
+
+const alike = (kind: LoadKind): LoadKind[] =>
+  kind === 'range' || kind === 'cooktop' || kind === 'gas-range'
+    ? ['range', 'cooktop', 'induction-cooktop', 'gas-range']
+    : kind === 'dryer' || kind === 'gas-dryer'
+      ? ['dryer', 'gas-dryer', 'heat-pump-dryer']
+      : kind === 'air-conditioner'
+        ? ['air-conditioner', 'heat-pump', 'mini-split']
+        : kind === 'water-heater'
+          ? ['water-heater', 'heat-pump-water-heater', 'tankless-water-heater']
+          : kind === 'furnace'
+            ? ['furnace', 'electric-furnace', 'boiler', 'heat-pump']
+            : [kind];
+
+/** The load that a drawn appliance is; undefined for one that needs no electricity. */
+function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | undefined {
+  const hookup = HOOKUPS[feature.kind];
+  if (!hookup) return undefined;
+  const kind = feature.fuel && hookup.gas !== undefined ? hookup.gas : hookup.kind;
+  return kind === null ? undefined : { kind, hookup };
+}
+
+/** Appliances that are drawn and connect nowhere yet; of several alike in a room, as many as lack a load. */
+export function unconnectedAppliances(house: House): Feature[] {
+  const seen = new Map<string, number>();
+  return Object.values(house.features).filter((feature) => {
+    const load = loadOf(feature);
+    if (!load) return false;
+    const key = `${feature.room} ${alike(load.kind)[0]}`;
+    const n = (seen.get(key) ?? 0) + 1;
+    seen.set(key, n);
+    const kinds = alike(load.kind);
+    const have = Object.values(house.loads).filter(
+      (one) => kinds.includes(one.kind) && house.boxes[one.box]?.room === feature.room,
+    ).length;
+    return n > have;
+  });
+}
+
+/** Behind the middle of the appliance: on its wall, or under it in the floor. */
+function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
+  const room = house.rooms[feature.room]!;
+  const { at } = feature;
+  if (at.kind === 'wall') {
+    const wall = findWall(wallLoop(room), at.wall)!;
+    const alongIn = at.acrossCorner ? at.widthIn / 2 : at.alongIn + at.widthIn / 2;
+    return { kind: 'wall', wall: at.wall, alongIn: Math.min(wall.lengthIn, alongIn), heightIn };
+  }
+  const outline = featureOutline(room, feature);
+  const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+  return { kind: 'floor', x: mean(outline.map((one) => one.x)), y: mean(outline.map((one) => one.y)) };
+}
+
+/** How far from the middle of its place a box may move for the sake of a stud, inches. */
+const TO_STUD_IN = 8;
+
+/**
+ * Moves a box on a wall to the nearest stud's side: behind the appliance, or beside it where it belongs there. Where none is near,
+ * a bracket carries the box; where a doorway or another box is in its place, it goes where there is room.
+ */
+function onStud(house: House, feature: Feature, box: Box): Box {
+  const { at } = box;
+  const view = viewRoom(house, feature.room);
+  if (at.kind !== 'wall' || feature.at.kind !== 'wall' || !isFramedAt(view, at.wall)) return box;
+  const { startIn, lengthIn } = wallOf(view, at.wall);
+  const { alongIn: fromIn, widthIn } = feature.at;
+  const isBehind = (alongIn: number) => alongIn > fromIn && alongIn < fromIn + widthIn;
+  const isClear = (alongIn: number) =>
+    view.boxes.every((other) => areApart({ ...box, at: { ...at, alongIn } }, other)) &&
+    !isTakenFromBehind(house, feature.room, startIn + alongIn, at.heightIn, box.gangs);
+  const near = studFaces(view, at.heightIn, box.gangs)
+    .map((face) => face.atIn - startIn)
+    .filter((alongIn) => alongIn > 0 && alongIn < lengthIn && Math.abs(alongIn - at.alongIn) <= TO_STUD_IN)
+    .filter((alongIn) => isBehind(alongIn) === isBehind(at.alongIn))
+    .filter(isClear)
+    .sort((a, b) => Math.abs(a - at.alongIn) - Math.abs(b - at.alongIn));
+  if (near[0] !== undefined) return { ...box, at: { ...at, alongIn: near[0] } };
+  const clear = inTheWayOf(view, box) || !isClear(at.alongIn) ? nearestOnStud(house, box) : undefined;
+  return clear ?? { ...box, bracket: true };
+}
+
+/** From the side of the appliance into the cabinet beside it, inches: *common practice*. */
+const ASIDE_IN = 6;
+
+/** In the space beside the appliance: on the side of the sink where there is one, and where the wall goes on. */
+function placeBeside(house: House, feature: Feature, heightIn: number): BoxPlace {
+  const { at } = feature;
+  if (at.kind !== 'wall') return placeFor(house, feature, heightIn);
+  const { lengthIn } = findWall(wallLoop(house.rooms[feature.room]!), at.wall)!;
+  const sinks = Object.values(house.features).flatMap((one) =>
+    one.room === feature.room && one.kind === 'sink' && one.at.kind === 'wall' && one.at.wall === at.wall
+      ? [one.at.alongIn + one.at.widthIn / 2]
+      : [],
+  );
+  const toSink = (alongIn: number) => Math.min(Infinity, ...sinks.map((sink) => Math.abs(sink - alongIn)));
+  const [best] = [at.alongIn - ASIDE_IN, at.alongIn + at.widthIn + ASIDE_IN]
+    .filter((alongIn) => alongIn >= ASIDE_IN / 2 && alongIn <= lengthIn - ASIDE_IN / 2)
+    .sort((a, b) => toSink(a) - toSink(b));
+  return best === undefined
+    ? placeFor(house, feature, heightIn)
+    : { kind: 'wall', wall: at.wall, alongIn: best, heightIn };
+}
+
+/** What an appliance connects to: its box with a receptacle or a connection, and its typical load. */
+function connect(house: House, feature: Feature, newId: NewId): { readonly box: Box; readonly load: Load } {
+  const { kind, hookup } = loadOf(feature)!;
+  const typical = LOAD_LIBRARY[kind];
+  const ids = { box: newId('box'), device: newId('device'), load: newId('load') };
+  const device = typical.cord
+    ? newDevice('receptacle', ids.device, {
+        volts: typical.volts,
+        ...(typical.volts === 240 ? { style: 'single', ratingA: hookup.ratingA ?? 30, tr: false } : {}),
+      })
+    : newDevice('connection', ids.device, { volts: typical.volts });
+  const box: Box = {
+    id: ids.box,
+    room: feature.room,
+    tag: nextTag(house, house.rooms[feature.room]!),
+    at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
+    ...(hookup.beside ? { inCabinet: true } : {}),
+    gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
+    origin: 'wish',
+    devices: { [ids.device]: device },
+  };
+  return {
+    box: onStud(house, feature, box),
+    load: {
+      ...typical,
+      id: ids.load,
+      kind,
+      name: feature.name || typical.name,
+      source: 'typical',
+      box: ids.box,
+      device: ids.device,
+    },
+  };
+}
+
+/** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere. */
+export function connectAppliances(house: House, newId: NewId): Result<Edited> {
+  const open = unconnectedAppliances(house);
+  if (open.length === 0) return refuse('nothing', 'features', 'Every appliance that is drawn is connected.');
+  // One after the other, so that each keeps clear of the boxes of those before it.
+  let now = house;
+  const made = open.map((feature) => {
+    const one = connect(now, feature, newId);
+    now = { ...now, boxes: { ...now.boxes, [one.box.id]: one.box } };
+    return one;
+  });
+  return edit(house, `Connect ${count(open.length, 'appliance')}`, (draft) => {
+    for (const { box, load } of made) [draft.boxes[box.id], draft.loads[load.id]] = [box, load];
+  });
+}

@@ -1,0 +1,171 @@
+import { voltsAt, type Outlet } from '../../circuits/outlets';
+import { YOKE_VA } from '../../circuits/circuit-load';
+import { servesCounter } from '../../place/receptacles';
+import { viewRoom } from '../../plan/room-view';
+import { BATHROOMS, FOOD_ROOMS, isFoodReceptacle } from '../../nec/requirements/circuit-facts';
+import { isInLaundryArea } from '../../nec/requirements/laundry-area';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
+import type { Circuit, House, Planning } from '../../house/schema';
+import { planningOf } from './circuit-standards';
+
+/** What an outlet asks of the circuit that feeds it, before anybody shares with it. */
+export interface Duty {
+  /** Outlets of one pool may share circuits. One that stands alone has a pool of its own. */
+  readonly pool: string;
+  readonly title: string;
+  readonly purpose: Circuit['purpose'];
+  readonly poles: 1 | 2;
+  /** Rating of the pool's circuits; undefined where the load decides. */
+  readonly ratingA: number | undefined;
+  /** Share of such a circuit that it takes, by the firm's school. */
+  readonly demand: number;
+  readonly why: string;
+  readonly section: string;
+  /** A receptacle over a kitchen counter: two circuits must reach those. */
+  readonly counter?: boolean;
+}
+
+const SABC_A = 20;
+/** Fixed heat of several rooms shares circuits of 20 A at most, loaded to 80 %. */
+const HEAT_VA = 20 * 240 * 0.8;
+
+const generalRating = (planning: Planning): 15 | 20 => (planning.wire === 'twelve' ? 20 : 15);
+
+/** Share that a general receptacle takes of a circuit, by the school in force. */
+function receptacleShare(house: House, ratingA: number): number {
+  const { receptacleSchool, maxReceptaclesPerCircuit } = house.standards;
+  if (receptacleSchool === 'area') return 1 / maxReceptaclesPerCircuit;
+  return YOKE_VA / (ratingA * 120 * (receptacleSchool === 'yoke-80' ? 0.8 : 1));
+}
+
+/** A load's share: at 125 % where continuous; fastened equipment may take half of a circuit that others share (210.23). */
+function loadShare(outlet: Outlet, ratingA: number): number {
+  const { load, device } = outlet;
+  if (load) {
+    const va = load.va * (load.continuous ? 1.25 : 1);
+    const plain = va / (ratingA * 120 * 0.8);
+    return load.fastened ? Math.max(plain, load.va / (ratingA * 120 * 0.5)) : plain;
+  }
+  return device.kind === 'luminaire' || device.kind === 'fan' || device.kind === 'alarm'
+    ? device.va / (ratingA * 120 * 0.8)
+    : 0;
+}
+
+const alone = (outlet: Outlet, why: string, section: string): Duty => ({
+  pool: `alone ${outlet.device.id}`,
+  title: outlet.load?.name ?? `${outlet.device.kind} ${outlet.box.tag}`,
+  purpose: 'individual',
+  poles: voltsAt(outlet) === 240 ? 2 : 1,
+  ratingA: undefined,
+  demand: 1,
+  why,
+  section,
+});
+
+/** Loads that nobody wants to share, though no rule says so. */
+const BETTER_ALONE = new Set(['sump-pump', 'server-rack', 'freezer']);
+const DISHES = new Set(['dishwasher', 'disposer']);
+
+/** Why a load has a circuit of its own, where it must or had better. */
+function whyAlone(house: House, outlet: Outlet, planning: Planning): Duty | undefined {
+  const { load, device, room } = outlet;
+  if (!load) {
+    if (voltsAt(outlet) === 240) return alone(outlet, 'a 240 V outlet, whose load nobody has said', '210.6');
+    return device.kind === 'connection'
+      ? alone(outlet, 'a hard-wired connection, whose load nobody has said', 'common practice')
+      : undefined;
+  }
+  if (load.individual) return alone(outlet, 'its instructions ask for an individual circuit', '110.3(B)');
+  if (load.volts === 240 && !(/^(baseboard|cove)-heat$/.test(load.kind) && load.va <= HEAT_VA))
+    return alone(outlet, 'a 240 V appliance', 'common practice');
+  if (load.volts === 240) return undefined;
+  if (DISHES.has(load.kind) && room.kind === 'kitchen')
+    return planning.dishwasher === 'apart' ? alone(outlet, 'the firm keeps it apart', 'school of the firm') : undefined;
+  if (load.kind === 'refrigerator' && planning.refrigerator === 'apart' && FOOD_ROOMS.has(room.kind))
+    return alone(outlet, 'nothing on the counter can stop it', '210.52(B)(1), exception for refrigeration');
+  if (BETTER_ALONE.has(load.kind) && !FOOD_ROOMS.has(room.kind) && room.kind !== 'garage')
+    return alone(outlet, 'what must not stop shares with nothing', 'common practice');
+  const amps = load.va / 120;
+  const laundry = isInLaundryArea(house, outlet);
+  if (!load.fastened && amps > 12 && !laundry && !isFoodReceptacle(outlet))
+    return alone(outlet, `${amps.toFixed(1)} A by one cord is over 80 % of a 15 A circuit`, '210.23');
+  if (load.fastened && amps > 7.5)
+    return alone(outlet, `${amps.toFixed(1)} A of fixed equipment is over half of a 15 A circuit`, '210.23');
+  if (load.continuous && amps > 4) return alone(outlet, 'it runs for hours', 'common practice');
+  return undefined;
+}
+
+/** What an outlet asks of its circuit; undefined for switches, which ride along with what they control. */
+export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
+  const planning = planningOf(house);
+  const { device, room, load } = outlet;
+  if (device.kind === 'switch') return undefined;
+  const lone = whyAlone(house, outlet, planning);
+  if (lone) return lone;
+  const pool = (
+    key: string,
+    title: string,
+    ratingA: number,
+    purpose: Circuit['purpose'],
+    why: string,
+    section: string,
+  ): Duty => ({
+    pool: key,
+    title,
+    purpose,
+    poles: 1,
+    ratingA,
+    demand: load || device.kind !== 'receptacle' ? loadShare(outlet, ratingA) : receptacleShare(house, ratingA),
+    why,
+    section,
+  });
+  if (load?.volts === 240)
+    return {
+      pool: 'heat 240',
+      title: 'Heat',
+      purpose: 'general',
+      poles: 2,
+      ratingA: 20,
+      demand: load.va / HEAT_VA,
+      why: 'fixed heat of several rooms, at 125 %',
+      section: '424.3, 424.4 from 2020',
+    };
+  if (load && DISHES.has(load.kind) && room.kind === 'kitchen')
+    return {
+      ...pool('dishes', 'Dishwasher and disposer', 20, 'general', 'both fixed, nothing else', '210.23'),
+      demand: 0.45,
+    };
+  if (device.kind === 'receptacle') {
+    if (isFoodReceptacle(outlet))
+      return {
+        ...pool('food', 'Counter', SABC_A, 'small-appliance', 'small-appliance circuits', '210.52(B), 210.11(C)(1)'),
+        counter: room.kind === 'kitchen' && servesCounter(viewRoom(house, room.id), outlet.box),
+      };
+    if (isInLaundryArea(house, outlet))
+      return pool('laundry', 'Laundry', 20, 'laundry', 'laundry receptacles and nothing else', '210.11(C)(2)');
+    if (BATHROOMS.has(room.kind))
+      return pool(
+        planning.baths === 'each' ? `bath ${room.id}` : 'bath',
+        'Bathroom',
+        20,
+        'bathroom',
+        'bathroom receptacles and nothing else',
+        '210.11(C)(3)',
+      );
+    if (room.kind === 'garage' && load?.kind !== 'garage-door-opener')
+      return pool('garage', 'Garage', 20, 'garage', 'garage receptacles', '210.11(C)(4)');
+    if (OUTDOOR_KINDS.has(room.kind))
+      return planning.outside === 'with-garage' && house.job.edition !== '2014'
+        ? pool('garage', 'Garage', 20, 'garage', 'outdoors with the garage, by exception', '210.11(C)(4)')
+        : pool('outside', 'Outside', 20, 'general', 'the firm keeps outside apart', 'school of the firm');
+  }
+  if (device.kind === 'alarm' && planning.alarms === 'alone')
+    return pool('alarms', 'Alarms', 15, 'general', 'the firm keeps alarms alone', 'school of the firm');
+  const ratingA = generalRating(planning);
+  const isPlug = device.kind === 'receptacle' && !load?.fastened;
+  if (planning.lighting === 'by-room')
+    return pool(`rooms ${room.level}`, 'Rooms', ratingA, 'general', 'lights and receptacles room by room', '210.11(A)');
+  return isPlug
+    ? pool(`general ${room.level}`, 'Receptacles', ratingA, 'general', 'general receptacles', '210.11(A)')
+    : pool(`lighting ${room.level}`, 'Lights', ratingA, 'general', 'lighting', '210.11(A)');
+}

@@ -1,0 +1,344 @@
+/**
+ * Which places share a circuit, so that cable is short: the capacitated minimum spanning tree, with a fee for every circuit
+ * and for every room that a circuit enters. Knows nothing of houses.
+ */
+export interface ClusterProblem {
+  /** Cable from the panel to each place. */
+  readonly root: readonly number[];
+  readonly between: (i: number, j: number) => number;
+  /** Share of a circuit that each takes; a cluster holds 1 in all. */
+  readonly demand: readonly number[];
+  /** The room of each place, by number. */
+  readonly group: readonly number[];
+  readonly groupFee: number;
+  readonly clusterFee: number;
+  /** At least so many clusters have a marked place among theirs. */
+  readonly least?: number;
+  readonly marked?: readonly boolean[];
+}
+
+interface Clusters {
+  readonly clusters: readonly (readonly number[])[];
+  readonly cost: number;
+}
+
+/** Up to so many places the best answer is found outright, by trying every way to divide them. */
+const EXACT_UP_TO = 11;
+/** Up to so many places of two circuits are divided anew outright. */
+const PAIR_UP_TO = 14;
+const HAIR = 1e-9;
+
+class Costs {
+  readonly #memory = new Map<string, number>();
+  constructor(readonly problem: ClusterProblem) {}
+
+  /** Cable of one home run and the shortest tree over the places (Prim), with the fees. */
+  of(places: readonly number[]): number {
+    if (places.length === 0) return 0;
+    const key = [...places].sort((a, b) => a - b).join(',');
+    let cost = this.#memory.get(key);
+    if (cost === undefined) this.#memory.set(key, (cost = this.#tree(places) + this.#fees(places)));
+    return cost;
+  }
+
+  #fees(places: readonly number[]): number {
+    const { group, groupFee, clusterFee } = this.problem;
+    return clusterFee + groupFee * new Set(places.map((i) => group[i])).size;
+  }
+
+  #tree(places: readonly number[]): number {
+    const { root, between } = this.problem;
+    const left = places.slice(1);
+    const near = left.map((i) => between(places[0]!, i));
+    let sum = Math.min(...places.map((i) => root[i]!));
+    while (left.length > 0) {
+      let best = 0;
+      for (let k = 1; k < left.length; k++) if (near[k]! < near[best]!) best = k;
+      sum += near[best]!;
+      const at = left[best]!;
+      left[best] = left.at(-1)!;
+      near[best] = near.at(-1)!;
+      left.pop();
+      near.pop();
+      for (let k = 0; k < left.length; k++) {
+        const next = between(at, left[k]!);
+        if (next < near[k]!) near[k] = next;
+      }
+    }
+    return sum;
+  }
+}
+
+const demandOf = (problem: ClusterProblem, places: readonly number[]): number =>
+  places.reduce((sum, i) => sum + problem.demand[i]!, 0);
+const fits = (problem: ClusterProblem, places: readonly number[]): boolean =>
+  places.length <= 1 || demandOf(problem, places) <= 1 + HAIR;
+const isMarked = (problem: ClusterProblem, places: readonly number[]): boolean =>
+  places.some((i) => problem.marked?.[i] ?? true);
+
+/** How many clusters must have a marked place: no more than there are marked places. */
+function leastOf(problem: ClusterProblem): number {
+  const marked = problem.root.filter((_, i) => problem.marked?.[i] ?? true).length;
+  return Math.min(problem.least ?? 0, marked);
+}
+
+const total = (costs: Costs, clusters: readonly (readonly number[])[]): number =>
+  clusters.reduce((sum, one) => sum + costs.of(one), 0);
+
+/** The best of all divisions of up to eleven places, by dynamic programming over subsets. */
+function divideExactly(costs: Costs, all: readonly number[], least: number): number[][] {
+  const { problem } = costs;
+  const n = all.length;
+  const full = (1 << n) - 1;
+  const placesOf = (mask: number) => all.filter((_, i) => mask & (1 << i));
+  const cost = new Float64Array(full + 1);
+  const marked = new Uint8Array(full + 1);
+  for (let mask = 1; mask <= full; mask++) {
+    const places = placesOf(mask);
+    cost[mask] = fits(problem, places) ? costs.of(places) : Infinity;
+    marked[mask] = isMarked(problem, places) ? 1 : 0;
+  }
+  // best[c][mask]: the places of mask divided so that c clusters (or least and more) have a marked place.
+  const best = Array.from({ length: least + 1 }, () => new Float64Array(full + 1).fill(Infinity));
+  const pick = Array.from({ length: least + 1 }, () => new Int32Array(full + 1));
+  best[0]![0] = 0;
+  for (let mask = 1; mask <= full; mask++) {
+    const low = mask & -mask;
+    for (let sub = mask; sub > 0; sub = (sub - 1) & mask) {
+      if (!(sub & low) || cost[sub] === Infinity) continue;
+      for (let c = 0; c <= least; c++) {
+        const to = Math.min(least, c + marked[sub]!);
+        const sum = best[c]![mask ^ sub]! + cost[sub]!;
+        if (sum < best[to]![mask]! - HAIR) {
+          best[to]![mask] = sum;
+          pick[to]![mask] = sub * (least + 1) + c;
+        }
+      }
+    }
+  }
+  const clusters: number[][] = [];
+  let [mask, c] = [full, least];
+  while (mask > 0) {
+    const code = pick[c]![mask]!;
+    const sub = Math.floor(code / (least + 1));
+    clusters.push(placesOf(sub));
+    c = code % (least + 1);
+    mask ^= sub;
+  }
+  return clusters;
+}
+
+/** Joins clusters as long as that saves (Esau and Williams), the greatest saving first. */
+function joinUp(costs: Costs): number[][] {
+  const { problem } = costs;
+  const least = leastOf(problem);
+  const clusters: (number[] | undefined)[] = problem.root.map((_, i) => [i]);
+  const saving = new Map<string, number>();
+  const savingOf = (a: number, b: number): number => {
+    const key = `${a} ${b}`;
+    let known = saving.get(key);
+    if (known === undefined) {
+      const [one, two] = [clusters[a]!, clusters[b]!];
+      const both = [...one, ...two];
+      known = fits(problem, both) ? costs.of(one) + costs.of(two) - costs.of(both) : -Infinity;
+      saving.set(key, known);
+    }
+    return known;
+  };
+  for (;;) {
+    const markedCount = clusters.filter((one) => one && isMarked(problem, one)).length;
+    let best: { a: number; b: number; gain: number } | undefined;
+    for (let a = 0; a < clusters.length; a++)
+      for (let b = a + 1; clusters[a] && b < clusters.length; b++) {
+        if (!clusters[b]) continue;
+        const bothMarked = isMarked(problem, clusters[a]!) && isMarked(problem, clusters[b]!);
+        if (bothMarked && markedCount <= least) continue;
+        const gain = savingOf(a, b);
+        if (gain > (best?.gain ?? HAIR) + HAIR) best = { a, b, gain };
+      }
+    if (!best) return clusters.filter((one) => one !== undefined);
+    clusters[best.a] = [...clusters[best.a]!, ...clusters[best.b]!];
+    clusters[best.b] = undefined;
+    for (const key of saving.keys()) {
+      const [a, b] = key.split(' ').map(Number);
+      if (a === best.a || b === best.a || a === best.b || b === best.b) saving.delete(key);
+    }
+  }
+}
+
+type Pair = readonly [number[], number[]];
+
+/** Takes offers of how to divide the places of two clusters, and keeps the best that is allowed. */
+class PairOffers {
+  best: Pair;
+  sum: number;
+
+  constructor(
+    readonly costs: Costs,
+    readonly pair: Pair,
+    readonly keepMarked: boolean,
+  ) {
+    this.best = pair;
+    this.sum = costs.of(pair[0]) + costs.of(pair[1]);
+  }
+
+  offer(a: number[], b: number[]): void {
+    const { problem } = this.costs;
+    const [one, two] = this.pair;
+    if (!fits(problem, a) || !fits(problem, b)) return;
+    if (this.keepMarked && isMarked(problem, one) && isMarked(problem, two))
+      if (!isMarked(problem, a) || !isMarked(problem, b)) return;
+    const sum = this.costs.of(a) + this.costs.of(b);
+    if (sum < this.sum - HAIR) [this.best, this.sum] = [[a, b], sum];
+  }
+}
+
+/** The best way to divide the places of two clusters between two, or into one. */
+function redividePair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: boolean): Pair {
+  const places = pair.flat();
+  if (places.length > PAIR_UP_TO) return shiftPair(costs, pair, mayJoin, keepMarked);
+  const offers = new PairOffers(costs, pair, keepMarked);
+  for (let mask = mayJoin ? 0 : 1; mask < 1 << (places.length - 1); mask++) {
+    const a: number[] = [];
+    const b: number[] = [];
+    places.forEach((place, i) => (i > 0 && mask & (1 << (i - 1)) ? b : a).push(place));
+    offers.offer(a, b);
+  }
+  return offers.best;
+}
+
+/** The same by joining, and by moving and exchanging single places, until nothing betters. */
+function shiftPair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: boolean): Pair {
+  const offers = new PairOffers(costs, pair, keepMarked);
+  for (let before = Infinity; offers.sum < before - HAIR;) {
+    before = offers.sum;
+    const [a, b] = offers.best;
+    if (mayJoin) offers.offer([...a, ...b], []);
+    for (const i of a) offers.offer(without(a, i), [...b, i]);
+    for (const j of b) offers.offer([...a, j], without(b, j));
+    for (const i of a) for (const j of b) offers.offer([...without(a, i), j], [...without(b, j), i]);
+  }
+  return offers.best;
+}
+const without = (list: readonly number[], one: number): number[] => list.filter((other) => other !== one);
+
+/** Neighbouring circuits of few places are divided anew outright, into as many as is best. */
+function redivideSome(costs: Costs, clusters: number[][]): number[][] {
+  const { problem } = costs;
+  const least = leastOf(problem);
+  const gap = (a: readonly number[], b: readonly number[]) =>
+    Math.min(...a.flatMap((i) => b.map((j) => problem.between(i, j))));
+  for (let at = 0; at < clusters.length; at++) {
+    const here = clusters[at]!;
+    const others = clusters
+      .map((one, k) => ({ k, far: k === at ? -1 : gap(here, one) }))
+      .sort((a, b) => a.far - b.far || a.k - b.k);
+    const chosen: number[] = [];
+    let places = 0;
+    for (const { k } of others)
+      if (places + clusters[k]!.length <= EXACT_UP_TO) {
+        chosen.push(k);
+        places += clusters[k]!.length;
+      }
+    if (chosen.length === 0) continue;
+    const some = chosen.map((k) => clusters[k]!);
+    const rest = clusters.filter((_, k) => !chosen.includes(k));
+    const markedElsewhere = rest.filter((one) => isMarked(problem, one)).length;
+    const anew = divideExactly(costs, some.flat(), Math.max(0, least - markedElsewhere));
+    if (total(costs, anew) < total(costs, some) - HAIR) return redivideSome(costs, [...rest, ...anew]);
+  }
+  return clusters;
+}
+
+/** Divides pairs of clusters anew, again and again, until no pair can be bettered. */
+function better(costs: Costs, start: number[][], onProgress: (share: number) => void): number[][] {
+  const least = leastOf(costs.problem);
+  let clusters = start;
+  for (let round = 0; round < 12; round++) {
+    const before = total(costs, clusters);
+    for (let a = 0; a < clusters.length; a++)
+      for (let b = a + 1; b < clusters.length; b++) {
+        const [one, two] = [clusters[a]!, clusters[b]!];
+        if (one.length === 0 || two.length === 0) continue;
+        const markedCount = clusters.filter((other) => other.length > 0 && isMarked(costs.problem, other)).length;
+        const tight = markedCount <= least;
+        const mayJoin = !(tight && isMarked(costs.problem, one) && isMarked(costs.problem, two));
+        [clusters[a], clusters[b]] = redividePair(costs, [one, two], mayJoin, tight);
+      }
+    clusters = redivideSome(
+      costs,
+      clusters.filter((one) => one.length > 0),
+    );
+    onProgress((round + 1) / 12);
+    if (total(costs, clusters) > before - HAIR) break;
+  }
+  return clusters;
+}
+
+/**
+ * Gives the places of one cluster to the others, where they have room, and shifts single places between them: where demands just
+ * fill a number of circuits, joining alone ends with one circuit too many that no pair can take in.
+ */
+function dissolveOne(costs: Costs, clusters: readonly number[][]): number[][] | undefined {
+  const { problem } = costs;
+  const now = total(costs, clusters);
+  for (let k = 0; k < clusters.length; k++) {
+    let others = clusters.filter((_, i) => i !== k).map((one) => [...one]);
+    const homeless = [...clusters[k]!].sort((a, b) => problem.demand[b]! - problem.demand[a]! || a - b);
+    const isHoused = homeless.every((place) => {
+      const homes = others.filter((one) => fits(problem, [...one, place]));
+      if (homes.length === 0) return false;
+      const added = (one: number[]) => costs.of([...one, place]) - costs.of(one);
+      homes.reduce((best, one) => (added(one) < added(best) - HAIR ? one : best)).push(place);
+      return true;
+    });
+    if (!isHoused || others.filter((one) => isMarked(problem, one)).length < leastOf(problem)) continue;
+    others = shiftSingles(costs, others);
+    if (total(costs, others) < now - HAIR) return others;
+  }
+  return undefined;
+}
+
+/** Moves and exchanges single places between all pairs until nothing betters. */
+function shiftSingles(costs: Costs, start: number[][]): number[][] {
+  const clusters = [...start];
+  const least = leastOf(costs.problem);
+  for (let before = Infinity; total(costs, clusters) < before - HAIR;) {
+    before = total(costs, clusters);
+    for (let a = 0; a < clusters.length; a++)
+      for (let b = a + 1; b < clusters.length; b++) {
+        const markedCount = clusters.filter((one) => isMarked(costs.problem, one)).length;
+        [clusters[a], clusters[b]] = shiftPair(costs, [clusters[a]!, clusters[b]!], false, markedCount <= least);
+      }
+  }
+  return clusters;
+}
+
+/** Joined up, divided anew and dissolved, until nothing betters. */
+function search(costs: Costs, start: number[][], onProgress: (share: number) => void): number[][] {
+  let clusters = better(costs, start, onProgress);
+  for (let fewer = dissolveOne(costs, clusters); fewer; fewer = dissolveOne(costs, clusters))
+    clusters = better(costs, fewer, onProgress);
+  return clusters;
+}
+
+/**
+ * Divides places into circuits at the least cost of cable and fees: outright up to eleven of them, beyond by joining up,
+ * dividing pairs anew and dissolving what can be spared. The same answer every time.
+ */
+export function divide(problem: ClusterProblem, onProgress: (share: number) => void = () => undefined): Clusters {
+  const costs = new Costs(problem);
+  const n = problem.root.length;
+  const clusters =
+    n === 0
+      ? []
+      : n <= EXACT_UP_TO
+        ? divideExactly(
+            costs,
+            problem.root.map((_, i) => i),
+            leastOf(problem),
+          )
+        : search(costs, joinUp(costs), onProgress);
+  const ordered = clusters.map((one) => [...one].sort((a, b) => a - b)).sort((a, b) => a[0]! - b[0]!);
+  return { clusters: ordered, cost: total(costs, ordered) };
+}

@@ -1,0 +1,209 @@
+import { cableBetween, spotOfBox, spotOfPanel } from '../../circuits/cable-run';
+import { indexOutlets, type Outlet } from '../../circuits/outlets';
+import { suggestCircuit } from '../../circuits/suggest';
+import { switchesFor } from '../../control/room-light';
+import type { Box, Circuit, House, Panel } from '../../house/schema';
+import type { OnProgress } from '../../units/result';
+import { divide, type ClusterProblem } from './cluster';
+import { dutyOf, type Duty } from './circuit-requirements';
+import { planningOf } from './circuit-standards';
+
+/** A room that one more circuit enters counts like so much cable: people want to know what a breaker switches off. */
+const ROOM_FEE_IN = 10 * 12;
+/** A circuit more counts like so much cable: breaker, space and label, at typical prices. */
+const CIRCUIT_FEE_IN = 90 * 12;
+const FEWEST_BOXES_OF_A_LEVEL = 4;
+
+interface Place {
+  readonly box: Box;
+  readonly outlets: readonly Outlet[];
+  readonly demand: number;
+  readonly counter: boolean;
+}
+interface Pool {
+  readonly duty: Duty;
+  readonly places: readonly Place[];
+}
+
+/** Outlets by what they ask for; those of few boxes on a storey of their own go with the nearest storey. */
+function poolsOf(house: House, outlets: readonly Outlet[]): Pool[] {
+  const duties = new Map<string, { duty: Duty; outlets: { outlet: Outlet; duty: Duty }[] }>();
+  for (const outlet of outlets) {
+    const duty = dutyOf(house, outlet);
+    if (!duty) continue;
+    const known = duties.get(duty.pool);
+    if (known) known.outlets.push({ outlet, duty });
+    else duties.set(duty.pool, { duty, outlets: [{ outlet, duty }] });
+  }
+  for (const [key, small] of duties) {
+    const [kind, level] = key.split(' ');
+    const boxes = new Set(small.outlets.map(({ outlet }) => outlet.box)).size;
+    if (!level || !house.levels[level] || boxes >= FEWEST_BOXES_OF_A_LEVEL) continue;
+    const home = [...duties].find(
+      ([other, one]) => other !== key && other.startsWith(`${kind} `) && one.outlets.length > small.outlets.length,
+    );
+    if (!home) continue;
+    home[1].outlets.push(...small.outlets);
+    duties.delete(key);
+  }
+  return [...duties.values()].map(({ duty, outlets: members }) => {
+    const byBox = new Map<Box, { outlet: Outlet; duty: Duty }[]>();
+    for (const one of members) byBox.set(one.outlet.box, [...(byBox.get(one.outlet.box) ?? []), one]);
+    const places = [...byBox].map(([box, here]) => ({
+      box,
+      outlets: here.map((one) => one.outlet),
+      demand: here.reduce((sum, one) => sum + one.duty.demand, 0),
+      counter: here.some((one) => one.duty.counter),
+    }));
+    return { duty, places };
+  });
+}
+
+/** The question that dividing a pool into circuits comes down to. */
+function problemOf(house: House, { places, duty }: Pool, panel: Panel | undefined, least: number): ClusterProblem {
+  const spots = places.map((place) => spotOfBox(house, place.box));
+  const from = panel && spotOfPanel(house, panel);
+  const lengths = spots.map((a) => spots.map((b) => cableBetween(a, b)));
+  const rooms = [...new Set(places.map((place) => place.box.room))];
+  return {
+    root: spots.map((spot) => (from ? cableBetween(from, spot) : 0)),
+    between: (i, j) => lengths[i]![j]!,
+    demand: places.map((place) => place.demand),
+    group: places.map((place) => rooms.indexOf(place.box.room)),
+    groupFee: ROOM_FEE_IN,
+    clusterFee: CIRCUIT_FEE_IN,
+    least,
+    ...(duty.pool === 'food' ? { marked: places.map((place) => place.counter) } : {}),
+  };
+}
+
+function divideDuty(house: House, pool: Pool, panel: Panel | undefined, least: number): Place[][] {
+  const { places, duty } = pool;
+  if (duty.pool.startsWith('alone') || duty.pool === 'dishes') return [[...places]];
+  return divide(problemOf(house, pool, panel, least)).clusters.map((one) => one.map((i) => places[i]!));
+}
+
+/** The questions that planning a house asks, by the name of the pool: for comparing the answers with another solver's. */
+export const clusterProblems = (house: House): ReadonlyMap<string, ClusterProblem> =>
+  new Map(
+    poolsOf(house, indexOutlets(house).all)
+      .filter(({ duty }) => !duty.pool.startsWith('alone') && duty.pool !== 'dishes')
+      .map((pool) => [
+        pool.duty.pool,
+        problemOf(house, pool, Object.values(house.panels)[0], LEAST[pool.duty.pool] ?? 0),
+      ]),
+  );
+
+const byNumber = (a: readonly [string, number], b: readonly [string, number]) =>
+  b[1] - a[1] || a[0].localeCompare(b[0]);
+
+function nameOf(duty: Duty, outlets: readonly Outlet[]): string {
+  if (duty.pool.startsWith('alone') || duty.pool === 'dishes' || duty.pool === 'alarms') return duty.title;
+  const rooms = new Map<string, number>();
+  for (const outlet of outlets) rooms.set(outlet.room.name, (rooms.get(outlet.room.name) ?? 0) + 1);
+  const names = [...rooms].sort(byNumber).map(([name]) => name);
+  const listed = names.slice(0, 2).join(', ') + (names.length > 2 ? ` and ${names.length - 2} more` : '');
+  const prefix = { food: 'Counter: ', heat: 'Heat: ', lighting: 'Lights: ' }[duty.pool.split(' ')[0]!] ?? '';
+  return `${prefix}${listed}`.slice(0, 80);
+}
+
+/** What a circuit for these outlets is: by the load where one stands alone, by the pool where they share. */
+export function circuitFor(
+  house: House,
+  duty: Duty,
+  outlets: readonly Outlet[],
+): Omit<Circuit, 'id' | 'panel' | 'space'> {
+  const suggested = suggestCircuit(house, outlets);
+  const base = { ...suggested, name: nameOf(duty, outlets), purpose: duty.purpose, poles: duty.poles };
+  if (duty.ratingA === undefined) {
+    // A school of one cable keeps the breaker that the load and its receptacle want.
+    return planningOf(house).wire === 'twelve' && base.awg === '14' ? { ...base, awg: '12' } : base;
+  }
+  return { ...base, ratingA: duty.ratingA, awg: duty.ratingA === 15 ? '14' : '12' };
+}
+
+/** A circuit that is to be: what it is for and what goes on it. */
+export interface Draft {
+  readonly duty: Duty;
+  outlets: Outlet[];
+}
+
+/** Alarms are joined by wire, so one circuit feeds all: the lighting circuit that most of them are near. */
+function gatherAlarms(drafts: Draft[]): void {
+  const isAlarm = (outlet: Outlet) => outlet.device.kind === 'alarm';
+  const holders = drafts.filter((draft) => draft.outlets.some(isAlarm));
+  if (holders.length < 2) return;
+  const count = (draft: Draft) => draft.outlets.filter(isAlarm).length;
+  const home = holders.reduce((best, one) => (count(one) > count(best) ? one : best));
+  for (const draft of holders.filter((one) => one !== home)) {
+    home.outlets.push(...draft.outlets.filter(isAlarm));
+    draft.outlets = draft.outlets.filter((outlet) => !isAlarm(outlet));
+  }
+  const empty = drafts.findIndex((draft) => draft.outlets.length === 0);
+  if (empty >= 0) drafts.splice(empty, 1);
+}
+
+/** One switch breaks one circuit: what a group controls is on the circuit that holds most of it. */
+function gatherGroups(house: House, drafts: Draft[]): void {
+  for (const group of Object.values(house.switchGroups)) {
+    const mine = (draft: Draft) => draft.outlets.filter((one) => group.controls.includes(one.device.id));
+    const holders = drafts.filter((draft) => mine(draft).length > 0);
+    if (holders.length < 2) continue;
+    const home = holders.reduce((best, one) => (mine(one).length > mine(best).length ? one : best));
+    for (const draft of holders.filter((one) => one !== home)) {
+      const moving = mine(draft);
+      home.outlets.push(...moving);
+      draft.outlets = draft.outlets.filter((outlet) => !moving.includes(outlet));
+    }
+  }
+  for (let i = drafts.length - 1; i >= 0; i--) if (drafts[i]!.outlets.length === 0) drafts.splice(i, 1);
+}
+
+/** Puts every switch on the circuit of what it governs, or of the nearest lights where nobody has said. */
+function rideAlong(house: House, outlets: readonly Outlet[], drafts: readonly Draft[]): void {
+  const index = indexOutlets(house);
+  const placed = new Map<string, Draft>();
+  for (const draft of drafts) for (const outlet of draft.outlets) placed.set(outlet.device.id, draft);
+  const wanted = new Set(outlets.filter((one) => one.device.kind === 'switch').map((one) => one.device.id));
+  const governed = [...placed].flatMap(([id, draft]) => {
+    const outlet = index.byDevice.get(id)!;
+    return ['luminaire', 'fan', 'receptacle', 'connection'].includes(outlet.device.kind) ? [{ outlet, draft }] : [];
+  });
+  const lightsFirst = governed.sort(
+    (a, b) => Number(b.outlet.device.kind === 'luminaire') - Number(a.outlet.device.kind === 'luminaire'),
+  );
+  for (const { outlet, draft } of lightsFirst) {
+    if (outlet.device.kind === 'receptacle' && outlet.device.switched === 'no') continue;
+    for (const control of switchesFor(house, index, outlet))
+      if (wanted.delete(control.device.id)) draft.outlets.push(control);
+  }
+  for (const id of wanted) {
+    const outlet = index.byDevice.get(id)!;
+    const spot = spotOfBox(house, outlet.box);
+    const near = lightsFirst
+      .filter((one) => one.outlet.device.kind === 'luminaire')
+      .map((one) => ({ draft: one.draft, far: cableBetween(spot, spotOfBox(house, one.outlet.box)) }))
+      .sort((a, b) => a.far - b.far)[0];
+    near?.draft.outlets.push(outlet);
+  }
+}
+
+const LEAST: Readonly<Record<string, number>> = { food: 2, bath: 1, laundry: 1 };
+
+/** Every outlet of some that are free on a circuit to be; `extra` general circuits more than their load asks for. */
+export function draftAll(house: House, outlets: readonly Outlet[], extra: number, onProgress: OnProgress): Draft[] {
+  const pools = poolsOf(house, outlets);
+  const [panel] = Object.values(house.panels);
+  const general = pools.filter((pool) => /^(general|rooms) /.test(pool.duty.pool));
+  const drafts = pools.flatMap((pool, i): Draft[] => {
+    onProgress((0.8 * i) / pools.length, pool.duty.title);
+    const more = general.indexOf(pool) === 0 ? extra : 0;
+    const plain = divideDuty(house, pool, panel, LEAST[pool.duty.pool] ?? 0);
+    const clusters = more === 0 ? plain : divideDuty(house, pool, panel, plain.length + more);
+    return clusters.map((places) => ({ duty: pool.duty, outlets: places.flatMap((place) => place.outlets) }));
+  });
+  gatherAlarms(drafts);
+  gatherGroups(house, drafts);
+  rideAlong(house, outlets, drafts);
+  return drafts;
+}

@@ -1,0 +1,222 @@
+import { indexOutlets, outletsOn } from '../../circuits/outlets';
+import { checkHouse, type Finding } from '../../nec/check-house';
+import { edit, type Edited } from '../../house/edit';
+import type { Circuit, House } from '../../house/schema';
+import type { NewId } from '../../edits/verbs';
+import { arrangePanel } from '../../panel/arrange';
+import { refuse, succeed, type OnProgress, type Result } from '../../units/result';
+import { circuitFor, draftAll, type Draft } from './drafts';
+import { circuitRules, totalsOf, type PlanTotals } from './plan-totals';
+import { settleFeeds } from './settle-feeds';
+
+export interface PlannedCircuit {
+  readonly circuit: Circuit;
+  readonly devices: readonly string[];
+  readonly why: string;
+  readonly section: string;
+  /** What today's plan has: the circuit it grew from. */
+  readonly before: Circuit | undefined;
+  /** Devices that were elsewhere, or nowhere. */
+  readonly moved: number;
+}
+
+export interface CircuitPlan {
+  readonly planned: readonly PlannedCircuit[];
+  readonly removed: readonly Circuit[];
+  readonly before: PlanTotals;
+  readonly after: PlanTotals;
+  /** The house as it would be. */
+  readonly house: House;
+  /** Circuits whose feed order is drawn with the plan, since the usual one would fill a box beyond what it holds. */
+  readonly settled: readonly string[];
+  /** What the rules would still object to; of locked circuits first. */
+  readonly objections: readonly Finding[];
+}
+
+/** Square feet times 3 VA in volt-amperes of 15 or 20 A circuits: how many general circuits 210.11(A) wants at least. */
+function areaShortfall(house: House): boolean {
+  const { findings } = checkHouse(house, { rules: circuitRules.filter((rule) => rule.id === 'general-circuits') });
+  return findings.some((one) => one.kind === 'fail');
+}
+
+/** The circuit of today from which a new one grows: the one with most of its outlets. Each serves once. */
+function matchCircuits(drafts: readonly Draft[], free: readonly Circuit[]): Map<Draft, Circuit> {
+  const pairs = drafts.flatMap((draft) =>
+    free.flatMap((circuit) => {
+      const shared = draft.outlets.filter((one) => one.device.circuit === circuit.id).length;
+      return shared > 0 && circuit.poles === draft.duty.poles ? [{ draft, circuit, shared }] : [];
+    }),
+  );
+  pairs.sort(
+    (a, b) =>
+      b.shared - a.shared ||
+      drafts.indexOf(a.draft) - drafts.indexOf(b.draft) ||
+      a.circuit.id.localeCompare(b.circuit.id),
+  );
+  const found = new Map<Draft, Circuit>();
+  const used = new Set<Circuit>();
+  for (const { draft, circuit } of pairs)
+    if (!found.has(draft) && !used.has(circuit)) {
+      found.set(draft, circuit);
+      used.add(circuit);
+    }
+  return found;
+}
+
+interface Carried {
+  readonly house: House;
+  readonly edited: Edited;
+  readonly planned: PlannedCircuit[];
+  readonly removed: Circuit[];
+}
+
+/** Two circuits of the same name are told apart by a number. */
+function numberAlike(planned: PlannedCircuit[]): void {
+  for (const one of [...planned]) {
+    const alike = planned.filter((other) => other.circuit.name === one.circuit.name);
+    if (alike.length < 2) continue;
+    for (const [n, other] of alike.entries()) {
+      const k = planned.indexOf(other);
+      planned[k] = { ...other, circuit: { ...other.circuit, name: `${one.circuit.name.slice(0, 76)} ${n + 1}` } };
+    }
+  }
+}
+
+function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit[], newId: NewId): Result<Carried> {
+  const matched = matchCircuits(drafts, free);
+  const kept = new Set(matched.values());
+  const removed = free.filter((circuit) => !kept.has(circuit) && outletsOn(house, circuit).length > 0);
+  const planned = drafts.map((draft): PlannedCircuit => {
+    const before = matched.get(draft);
+    const made = circuitFor(house, draft.duty, draft.outlets);
+    const stays = before ? outletsOn(house, before).filter((one) => draft.outlets.includes(one)).length : 0;
+    const own = before && stays * 2 >= outletsOn(house, before).length ? { name: before.name } : {};
+    const circuit: Circuit = before
+      ? { ...before, ...made, ...own, breaker: before.breaker, gfciFirst: before.gfciFirst }
+      : { ...made, id: newId('circuit'), panel: null, space: null };
+    const first = circuit.gfciFirst;
+    const keepsFirst = draft.outlets.some((outlet) => outlet.device.id === first);
+    return {
+      circuit: keepsFirst ? circuit : { ...circuit, gfciFirst: null },
+      devices: draft.outlets.map((outlet) => outlet.device.id),
+      why: draft.duty.why,
+      section: draft.duty.section,
+      before,
+      moved: draft.outlets.filter((outlet) => outlet.device.circuit !== circuit.id).length,
+    };
+  });
+  numberAlike(planned);
+  const onto = new Map(planned.flatMap((one) => one.devices.map((device) => [device, one.circuit.id] as const)));
+  const gone = new Set(removed.map((circuit) => circuit.id));
+  const assigned = edit(house, 'Plan the circuits', (draft) => {
+    for (const { circuit } of planned) draft.circuits[circuit.id] = { ...circuit };
+    for (const id of gone) delete draft.circuits[id];
+    // A feed order that somebody drew holds for the boxes of that day only.
+    const anew = new Set([...gone, ...planned.filter((one) => one.moved > 0).map((one) => one.circuit.id)]);
+    for (const cable of Object.values(draft.cables)) if (anew.has(cable.circuit)) delete draft.cables[cable.id];
+    for (const circuit of Object.values(draft.circuits))
+      if (circuit.sharesNeutralWith && gone.has(circuit.sharesNeutralWith)) delete circuit.sharesNeutralWith;
+    for (const box of Object.values(house.boxes))
+      for (const device of Object.values(box.devices)) {
+        const to = onto.get(device.id) ?? (device.circuit !== null && gone.has(device.circuit) ? null : device.circuit);
+        if (to !== device.circuit) draft.boxes[box.id]!.devices[device.id]!.circuit = to;
+      }
+  });
+  if (!assigned.ok) return assigned;
+  const [panel] = Object.values(house.panels);
+  const places = panel ? arrangePanel(assigned.value.house, panel) : {};
+  const arranged = edit(assigned.value.house, 'Plan the circuits', (draft) => {
+    for (const [id, space] of Object.entries(places)) Object.assign(draft.circuits[id]!, { panel: panel!.id, space });
+  });
+  if (!arranged.ok) return arranged;
+  const { house: then } = arranged.value;
+  return succeed({
+    house: then,
+    edited: {
+      house: then,
+      edit: {
+        label: 'Plan the circuits',
+        patches: [...assigned.value.edit.patches, ...arranged.value.edit.patches],
+        inverse: [...arranged.value.edit.inverse, ...assigned.value.edit.inverse],
+      },
+    },
+    planned: planned.map((one) => ({ ...one, circuit: then.circuits[one.circuit.id]! })),
+    removed,
+  });
+}
+
+/** A plan before its feed orders are settled and its totals counted. */
+interface Draught extends Carried {
+  readonly objections: readonly Finding[];
+}
+
+/** What {@link planCircuits} plans, with what the rules of circuits would still object to. */
+export function draughtPlan(house: House, newId: NewId, onProgress: OnProgress): Result<Draught> {
+  const index = indexOutlets(house);
+  if (index.all.length === 0)
+    return refuse('nothing', 'boxes', 'There is no outlet to plan for. Place the boxes first, under Boxes.');
+  const locked = new Set(Object.values(house.circuits).flatMap((circuit) => (circuit.locked ? [circuit.id] : [])));
+  const outlets = index.all.filter((outlet) => !(outlet.device.circuit !== null && locked.has(outlet.device.circuit)));
+  const free = Object.values(house.circuits).filter((circuit) => !locked.has(circuit.id));
+  let carried: Result<Carried> | undefined;
+  for (let extra = 0; extra < 8; extra++) {
+    const drafts = draftAll(house, outlets, extra, onProgress);
+    carried = carryOut(house, drafts, free, newId);
+    if (!carried.ok) return carried;
+    if (!areaShortfall(carried.value.house)) break;
+  }
+  const { value } = carried as { ok: true; value: Carried };
+  const { findings } = checkHouse(value.house, { rules: circuitRules });
+  const objections = findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
+  const ofLocked = (one: Finding) => Number(one.where.circuit !== undefined && locked.has(one.where.circuit));
+  return succeed({ ...value, objections: objections.sort((a, b) => ofLocked(b) - ofLocked(a)) });
+}
+
+/** Share of the work that is done before feed orders are settled. */
+const DRAUGHT_SHARE = 0.6;
+
+/**
+ * A circuit plan for the whole house: every outlet on a circuit, so that the rules and the firm's schools hold, rooms stay
+ * together, cable is short, the legs of the panel are even, and no box gets too full where another feed order keeps it from that.
+ * What a person has locked stays as it is. Pure; the same answer every time, but for the ids of new circuits.
+ */
+export function planCircuits(
+  house: House,
+  newId: NewId,
+  onProgress: OnProgress = () => undefined,
+): Result<CircuitPlan> {
+  const draught = draughtPlan(house, newId, (share, note) => onProgress(share * DRAUGHT_SHARE, note));
+  if (!draught.ok) return draught;
+  const { planned, removed, objections } = draught.value;
+  const settled = settleFeeds(draught.value.house, (share, note) =>
+    onProgress(DRAUGHT_SHARE + share * (1 - DRAUGHT_SHARE), `feed order of ${note}`),
+  );
+  return succeed({
+    planned,
+    removed,
+    before: totalsOf(house),
+    after: totalsOf(settled.house),
+    house: settled.house,
+    settled: settled.circuits,
+    objections,
+  });
+}
+
+/** The plan as one edit of today's house; refused when the house has changed under it. */
+export function acceptCircuitPlan(house: House, plan: CircuitPlan, made: House): Result<Edited> {
+  if (house !== made)
+    return refuse('changed', 'circuits', 'The house has changed since this plan was made. Plan the circuits again.');
+  const { house: then } = plan;
+  return edit(house, 'Plan the circuits', (draft) => {
+    for (const id of Object.keys(house.circuits)) if (!then.circuits[id]) delete draft.circuits[id];
+    for (const [id, circuit] of Object.entries(then.circuits))
+      if (house.circuits[id] !== circuit) draft.circuits[id] = { ...circuit };
+    for (const id of Object.keys(house.cables)) if (!then.cables[id]) delete draft.cables[id];
+    for (const [id, cable] of Object.entries(then.cables))
+      if (house.cables[id] !== cable) draft.cables[id] = { ...cable };
+    for (const [id, box] of Object.entries(then.boxes))
+      for (const device of Object.values(box.devices))
+        if (house.boxes[id]!.devices[device.id]!.circuit !== device.circuit)
+          draft.boxes[id]!.devices[device.id]!.circuit = device.circuit;
+  });
+}

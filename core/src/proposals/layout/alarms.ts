@@ -1,0 +1,62 @@
+import { distance, innerPoint, isInside, nearestOnSegment, type Point } from '../../geometry/geometry';
+import { distanceToFeature } from '../../plan/points';
+import { viewRoom, type RoomView } from '../../plan/room-view';
+import { checkHouse, limitInForce, ruleNamed } from '../../nec/check-house';
+import { hasAlarm } from '../../nec/requirements/alarm-places';
+import { jambPoints } from './lights';
+import type { Boxing } from './plan';
+import { ceilingBoxes, ceilingPoints, nearestOf } from './spots';
+
+/** Least distance of an alarm from other ceiling boxes, for a fan's blades and a luminaire's heat, inches. */
+const FROM_OTHERS_IN = 36;
+const FROM_WALLS_IN = 12;
+
+/** A place on the ceiling near the middle, clear of bathroom doors, cooking, luminaires and walls. */
+function alarmPoint(boxing: Boxing, view: RoomView): Point {
+  const middle = innerPoint(view.room.corners);
+  const others = ceilingBoxes(view);
+  const fromBath = limitInForce(boxing.house, 'alarm-clearance', 'bathDoorIn');
+  const fromCooking = limitInForce(boxing.house, 'alarm-clearance', 'cookingIn');
+  const baths = view.ways
+    .filter(({ behind }) => behind !== undefined && boxing.house.rooms[behind]!.kind === 'bathroom')
+    .map((way) => jambPoints(view, way));
+  const cooking = Object.values(boxing.house.features).filter(
+    (one) =>
+      (one.kind === 'range' || one.kind === 'cooktop') && boxing.house.rooms[one.room]!.level === view.room.level,
+  );
+  const short = (wanted: number, have: number) => Math.max(0, wanted - have);
+  const cost = (at: Point) =>
+    distance(at, middle) +
+    50 * short(fromBath, Math.min(Infinity, ...baths.map(([a, b]) => distance(at, nearestOnSegment(at, a!, b!))))) +
+    20 *
+      short(
+        fromCooking,
+        Math.min(Infinity, ...cooking.map((one) => distanceToFeature(boxing.house.rooms[one.room]!, one, at))),
+      ) +
+    10 * short(FROM_OTHERS_IN, nearestOf(at, others));
+  const points = ceilingPoints(view, 6, FROM_WALLS_IN, (at) => isInside(at, view.room.corners));
+  return points.reduce((best, at) => (cost(at) < cost(best) ? at : best), points[0] ?? middle);
+}
+
+const ALARM_RULES = [ruleNamed('smoke-alarms'), ruleNamed('co-alarms')];
+
+/** Alarms where the rules for smoke and carbon monoxide miss one: they are asked, and answered in the rooms they name. */
+export function boxAlarms(boxing: Boxing): void {
+  for (let tries = 0; tries < 60; tries++) {
+    const { findings } = checkHouse(boxing.house, { rules: ALARM_RULES });
+    const next = findings.find((one) => one.kind === 'fail' && one.where.room !== undefined);
+    if (!next) return;
+    const room = next.where.room!;
+    const view = viewRoom(boxing.house, room);
+    const wantsCo = findings.some(
+      (one) => one.kind === 'fail' && one.ruleId === 'co-alarms' && one.where.room === room,
+    );
+    const at = alarmPoint(boxing, view);
+    const senses = !wantsCo ? 'smoke' : hasAlarm(view, 'smoke') ? 'co' : 'smoke-co';
+    const placed = boxing.place(room, { kind: 'ceiling', ...at }, [boxing.device('alarm', { senses })], {
+      reason: next.message.replace(/^No |\.$/g, '').replace(/ has no smoke alarm$/, ': a smoke alarm in the bedroom'),
+      section: next.section,
+    });
+    if (!placed) return;
+  }
+}

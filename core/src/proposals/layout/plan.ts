@@ -1,0 +1,108 @@
+import { applyEdit } from '../../house/edit';
+import { newDevice, type Device, type DeviceKind } from '../../house/schema-equipment';
+import type { BoxPlace, House } from '../../house/schema';
+import { placeBoxes, type NewBox, type NewId } from '../../edits/verbs';
+import { viewRoom, type RoomView } from '../../plan/room-view';
+
+/** A box that would be placed, and why: the section, or the practice, that asks for it. */
+export interface ReasonedBox {
+  readonly box: NewBox;
+  readonly reason: string;
+  readonly section: string;
+}
+
+/** What a wall control governs. */
+export interface ProposedGroup {
+  readonly id: string;
+  readonly name: string;
+  readonly switches: readonly string[];
+  readonly controls: readonly string[];
+}
+
+export interface BoxingPlan {
+  readonly boxes: readonly ReasonedBox[];
+  readonly groups: readonly ProposedGroup[];
+  /** Islands that get a provision for a later receptacle (2023). */
+  readonly provisions: readonly string[];
+  /** What could not be placed, and what a person has to draw or decide. */
+  readonly open: readonly { readonly room: string; readonly text: string }[];
+}
+
+/**
+ * A house that fills with proposed boxes, so that each step sees what the one before has placed. The document itself is
+ * changed by nobody until a person accepts.
+ */
+export class Boxing {
+  #house: House;
+  readonly boxes: ReasonedBox[] = [];
+  readonly groups: ProposedGroup[] = [];
+  readonly provisions: string[] = [];
+  readonly open: { room: string; text: string }[] = [];
+
+  constructor(
+    house: House,
+    readonly newId: NewId,
+  ) {
+    this.#house = house;
+  }
+
+  get house(): House {
+    return this.#house;
+  }
+
+  view(room: string): RoomView {
+    return viewRoom(this.#house, room);
+  }
+
+  device<K extends DeviceKind>(kind: K, extra: Parameters<typeof newDevice<K>>[2] = {} as never): Device {
+    return newDevice(kind, this.newId('device'), extra);
+  }
+
+  /** Places a box; answers whether the document takes it. */
+  place(
+    room: string,
+    at: BoxPlace,
+    devices: readonly Device[],
+    because: { reason: string; section: string },
+    bracket = false,
+  ): boolean {
+    const box: NewBox = {
+      id: this.newId('box'),
+      room,
+      at,
+      origin: 'code',
+      devices,
+      ...(bracket ? { bracket: true } : {}),
+    };
+    const placed = placeBoxes(this.#house, [box]);
+    if (!placed.ok) {
+      this.leaveOpen(room, placed.problems[0]!.message);
+      return false;
+    }
+    this.#house = placed.value.house;
+    this.boxes.push({ box, ...because });
+    return true;
+  }
+
+  group(name: string, switches: readonly string[], controls: readonly string[]): void {
+    const group = { id: this.newId('group'), name, switches, controls };
+    const added = applyEdit(this.#house, [
+      {
+        op: 'add',
+        path: ['switchGroups', group.id],
+        value: { ...group, switches: [...switches], controls: [...controls] },
+      },
+    ]);
+    if (!added.ok) return this.leaveOpen(Object.keys(this.#house.rooms)[0]!, added.problems[0]!.message);
+    this.#house = added.value;
+    this.groups.push(group);
+  }
+
+  leaveOpen(room: string, text: string): void {
+    if (!this.open.some((one) => one.room === room && one.text === text)) this.open.push({ room, text });
+  }
+
+  result(): BoxingPlan {
+    return { boxes: this.boxes, groups: this.groups, provisions: this.provisions, open: this.open };
+  }
+}

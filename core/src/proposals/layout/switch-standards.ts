@@ -1,0 +1,112 @@
+import { inTurn } from '../../edits/circuit-verbs';
+import type { Edited } from '../../house/edit';
+import { switchingSchema, type House, type Switching } from '../../house/schema';
+import type { NewId } from '../../edits/verbs';
+import type { Result } from '../../units/result';
+import { drawnGroups, type SchoolChange } from './standard-change';
+import { closetChanges } from './standard-closets';
+import { fanChanges } from './standard-fans';
+import { outdoorChanges } from './standard-outdoors';
+import { bedsideChanges, spareChanges } from './standard-places';
+
+/** One question of switching that the code leaves to the firm. */
+interface SwitchingSchool {
+  readonly field: keyof Switching;
+  readonly question: string;
+  readonly answers: readonly { readonly value: string; readonly word: string; readonly why: string }[];
+}
+
+/** *Common practice*: each has its followers, none is the code's. */
+export const SWITCHING_SCHOOLS: readonly SwitchingSchool[] = [
+  {
+    field: 'fans',
+    question: 'Ceiling fan and its light',
+    answers: [
+      { value: 'apart', word: 'each its own switch', why: 'Three-conductor cable to the fan; air without light.' },
+      { value: 'together', word: 'one switch', why: 'One gang; pull chains or a remote part them.' },
+    ],
+  },
+  {
+    field: 'bathFans',
+    question: 'Bath fan and light',
+    answers: [
+      { value: 'apart', word: 'each its own switch', why: 'The fan runs on when the light is off, and not at night.' },
+      { value: 'together', word: 'one switch', why: 'Nobody forgets to run the fan.' },
+    ],
+  },
+  {
+    field: 'closets',
+    question: 'Closet lights',
+    answers: [
+      { value: 'wall', word: 'wall switch', why: 'Plain, and found in the dark.' },
+      { value: 'door-jamb', word: 'switch in the door jamb', why: 'Light with the door; off when it is shut.' },
+      { value: 'occupancy', word: 'occupancy sensor', why: 'Nobody leaves it on. Its electronics need a neutral.' },
+    ],
+  },
+  {
+    field: 'outdoors',
+    question: 'Outdoor lights',
+    answers: [
+      { value: 'by-hand', word: 'wall switch only', why: 'Light when somebody wants it.' },
+      {
+        value: 'astronomic',
+        word: 'astronomic timer',
+        why: 'In the wall; dusk to bedtime by itself; its button is the manual way.',
+      },
+      {
+        value: 'dusk',
+        word: 'dusk sensor in the light',
+        why: 'Dark to dawn by itself; the wall switch ahead of it is the manual way.',
+      },
+    ],
+  },
+  {
+    field: 'bedside',
+    question: 'Bedside switch for the room light',
+    answers: [
+      { value: 'no', word: 'none', why: 'Saves a three-way and its travelers.' },
+      {
+        value: 'yes',
+        word: 'three-way by the pillow',
+        why: 'Nobody walks back to bed in the dark. Needs a bed in the plan.',
+      },
+    ],
+  },
+  {
+    field: 'spareGang',
+    question: 'Spare gang',
+    answers: [
+      { value: 'no', word: 'none', why: 'Each box as large as it has to be.' },
+      { value: 'entries', word: 'at outside doors', why: 'Somebody always adds a light outside.' },
+    ],
+  },
+];
+
+const usual = switchingSchema.parse({});
+/** The schools of switching in force. */
+export const switchingOf = ({ standards }: Pick<House, 'standards'>): Switching => standards.switching ?? usual;
+
+/**
+ * What is drawn otherwise than the firm's schools of switching would have it, each as a change that can be taken by itself.
+ * What a group is besides (dimmers, smart switches, several places) stays.
+ */
+export function compareWithSchools(house: House): readonly SchoolChange[] {
+  const schools = switchingOf(house);
+  const drawn = drawnGroups(house);
+  const found = [
+    ...fanChanges(drawn, schools),
+    ...closetChanges(house, drawn, schools.closets),
+    ...outdoorChanges(drawn, schools.outdoors),
+    ...(schools.bedside === 'yes' ? bedsideChanges(house, drawn) : []),
+    ...(schools.spareGang === 'entries' ? spareChanges(house) : []),
+  ];
+  return [...new Map(found.map((one) => [one.id, one])).values()];
+}
+
+/** Several changes as one edit, each on what the one before has left. */
+export const applySchools = (house: House, changes: readonly SchoolChange[], newId: NewId): Result<Edited> =>
+  inTurn(
+    changes.length === 1 ? 'Apply a school' : 'Apply the schools of switching',
+    house,
+    changes.map((one) => (now: House) => one.apply(now, newId)),
+  );

@@ -1,0 +1,162 @@
+import { distance, polygonsOverlap, type Point } from '../../geometry/geometry';
+import { indexOutlets, type Outlet } from '../../circuits/outlets';
+import { lightOf } from '../../control/room-light';
+import { latchAlongIn } from '../../plan/latch';
+import { wallOf, type RoomView, type Way } from '../../plan/room-view';
+import { pointOnWall } from '../../plan/wall-loop';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
+import { waysOut } from './lights';
+import type { Boxing } from './plan';
+import { bestSpot } from './spots';
+import { isFan } from './standard-change';
+import { switchingOf } from './switch-standards';
+
+/** No room needs more control points than this to be left without turning back: *common practice*. */
+const MOST_WAYS = 4;
+/** How far from the jamb a switch is still found without groping, inches: *common practice*. */
+const WITHIN_REACH_IN = 48;
+const SIDE_ROOMS = /closet|linen|pantry|bath|crawl|attic/;
+
+/** What one switch governs: a name and the devices. */
+interface Governed {
+  readonly name: string;
+  readonly devices: readonly string[];
+}
+
+/**
+ * The ways by which one comes into a room, by doors and over open sides: not those of its closets and baths, nor from outdoors
+ * unless it is the front of the house or there is no other.
+ */
+function waysIn(boxing: Boxing, view: RoomView): Way[] {
+  const all = view.ways.filter((way) => way.kind !== 'vehicle');
+  const main = all.filter(({ behind }) => behind !== undefined && !SIDE_ROOMS.test(boxing.house.rooms[behind]!.kind));
+  const ways = main.length > 0 ? main : all;
+  return view.room.kind === 'hallway' && ways.length > 2 ? farthestApart(view, ways) : ways.slice(0, MOST_WAYS);
+}
+
+/** A hall is switched at both ends, not at every bedroom door: *common practice*. */
+function farthestApart(view: RoomView, ways: readonly Way[]): Way[] {
+  const middle = (way: Way) => pointOnWall(wallOf(view, way.wall), way.alongIn + way.widthIn / 2);
+  let best: Way[] = [];
+  let most = -1;
+  for (const a of ways)
+    for (const b of ways) {
+      const apart = distance(middle(a), middle(b));
+      if (apart > most + 1e-6) [best, most] = [[a, b], apart];
+    }
+  return best;
+}
+
+/** Where a hand looks for the switch: the latch side of a door and the place beside it, or either edge of an open side. */
+function reachAt(boxing: Boxing, view: RoomView, way: Way): { jamb: Point; wanted: Point }[] {
+  const wall = wallOf(view, way.wall);
+  if (!way.seen) {
+    const edges = [way.alongIn, way.alongIn + way.widthIn].map((at) => pointOnWall(wall, at));
+    return edges.map((edge) => ({ jamb: edge, wanted: edge }));
+  }
+  const latch = latchAlongIn(way.seen, wall.lengthIn);
+  const wanted = pointOnWall(wall, latch.alongIn + latch.outward * boxing.house.standards.switchFromJambIn);
+  return [{ jamb: pointOnWall(wall, latch.alongIn), wanted }];
+}
+
+/** A switch box at the latch side of a door or the edge of an open side, with a gang for each thing it governs. Answers the switches, in that order. */
+function switchBox(boxing: Boxing, view: RoomView, way: Way, governed: readonly Governed[]): string[] {
+  const places = reachAt(boxing, view, way);
+  const spot = bestSpot(boxing.house, view.room.id, {
+    heightIn: boxing.house.standards.switchHeightIn,
+    gangs: governed.length,
+    cost: ({ point }) => {
+      const near = places.filter(({ jamb }) => distance(jamb, point) <= WITHIN_REACH_IN);
+      return near.length > 0 ? Math.min(...near.map(({ wanted }) => distance(wanted, point))) : undefined;
+    },
+  });
+  if (!spot) {
+    boxing.leaveOpen(view.room.id, `No wall ${placeNameOf(way)} of ${view.room.name} for its switch.`);
+    return [];
+  }
+  const devices = governed.map(() => boxing.device('switch'));
+  const names = governed.map((one) => one.name).join(' and ');
+  const reason = way.seen ? `at the latch side of the way in, for ${names}` : `where the room opens, for ${names}`;
+  const placed = boxing.place(view.room.id, spot.at, devices, { reason, section: '210.70(A)' }, spot.bracket);
+  return placed ? devices.map((one) => one.id) : [];
+}
+
+const placeNameOf = (way: Way): string => (way.seen ? 'at the latch side of a door' : 'near the open side');
+
+const ids = (outlets: readonly Outlet[]) => outlets.map((one) => one.device.id);
+
+const isGoverned = (boxing: Boxing, outlet: Outlet) =>
+  Object.values(boxing.house.switchGroups).some((group) => group.controls.includes(outlet.device.id));
+
+const fansOf = (boxing: Boxing, room: string): Outlet[] =>
+  (indexOutlets(boxing.house).byRoom.get(room) ?? []).filter((one) => isFan(one) && !isGoverned(boxing, one));
+
+/** Switches for a room's own light and fan at each way in, and for the lights outside its outdoor doors beside those doors. */
+export function boxSwitches(boxing: Boxing, room: string): void {
+  const view = boxing.view(room);
+  if (OUTDOOR_KINDS.has(view.room.kind) || view.room.kind === 'stair') return;
+  const light = lightOf(boxing.house, indexOutlets(boxing.house), view.room);
+  const own = light.luminaires.filter((one) => !isGoverned(boxing, one));
+  const fans = fansOf(boxing, room);
+  const bath = /^(bathroom|half-bath)$/.test(view.room.kind);
+  const together = switchingOf(boxing.house)[bath ? 'bathFans' : 'fans'] === 'together';
+  const mine: Governed | undefined =
+    own.length > 0 && light.switches.length === 0
+      ? { name: `${view.room.name} light`, devices: [...ids(own), ...(together ? ids(fans) : [])] }
+      : undefined;
+  const air: Governed | undefined =
+    fans.length > 0 && (!together || !mine) ? { name: `${view.room.name} fan`, devices: ids(fans) } : undefined;
+  const outdoors = waysOut(boxing, room).flatMap(({ way, outside }) => {
+    if (!outside) return [];
+    const there = lightOf(boxing.house, indexOutlets(boxing.house), boxing.house.rooms[outside.id]!);
+    const free = there.luminaires.filter((one) => !isGoverned(boxing, one));
+    return free.length > 0 && there.switches.length === 0
+      ? [{ way, governed: { name: `${outside.name} light`, devices: ids(free) } }]
+      : [];
+  });
+  const switches = new Map<Governed, string[]>();
+  const add = (way: Way, governed: readonly Governed[]) => {
+    const made = switchBox(boxing, boxing.view(room), way, governed);
+    made.forEach((id, i) => switches.set(governed[i]!, [...(switches.get(governed[i]!) ?? []), id]));
+  };
+  const ways = mine ? waysIn(boxing, view) : [];
+  for (const way of ways) {
+    const also = outdoors.filter((one) => one.way.seen === way.seen).map((one) => one.governed);
+    // The fan is switched at the first way in only, beside the light.
+    add(way, [mine!, ...(air && way === ways[0] ? [air] : []), ...also]);
+  }
+  if (air && !switches.has(air)) {
+    const [way] = waysIn(boxing, view);
+    if (way) add(way, [air]);
+    else boxing.leaveOpen(room, `${view.room.name} has no way in where a switch for its fan could stand.`);
+  }
+  for (const { way, governed } of outdoors)
+    if (!switches.has(governed)) add(way, mine && ways.length === 0 ? [mine, governed] : [governed]);
+  if (mine && !switches.has(mine))
+    boxing.leaveOpen(room, `${view.room.name} has no way in where a switch could stand.`);
+  for (const [governed, made] of switches) boxing.group(governed.name, made, governed.devices);
+}
+
+/** Stair rooms above each other are one stairwell: its lights are governed from every floor. */
+export function boxStairSwitches(boxing: Boxing): void {
+  const stairs = Object.values(boxing.house.rooms).filter((room) => room.kind === 'stair');
+  const done = new Set<string>();
+  for (const first of stairs) {
+    if (done.has(first.id)) continue;
+    const well = stairs.filter((one) => one === first || polygonsOverlap(one.corners, first.corners));
+    well.forEach((one) => done.add(one.id));
+    const index = indexOutlets(boxing.house);
+    const lights = well.flatMap((one) => lightOf(boxing.house, index, one).luminaires);
+    const free = lights.filter((one) => !isGoverned(boxing, one));
+    if (free.length === 0 || well.some((one) => lightOf(boxing.house, index, one).switches.length > 0)) continue;
+    const governed = { name: well.length > 1 ? 'Stair lights' : `${first.name} light`, devices: ids(free) };
+    const made = well.flatMap((one) => {
+      const view = boxing.view(one.id);
+      const [way] = waysIn(boxing, view);
+      if (way) return switchBox(boxing, view, way, [governed]);
+      boxing.leaveOpen(one.id, `${one.name} has no way in drawn: its switch cannot be placed.`);
+      return [];
+    });
+    if (made.length > 0) boxing.group(governed.name, made, governed.devices);
+  }
+}

@@ -1,3 +1,0 @@
-export * from './count';
-export * from './length';
-export * from './result';

@@ -1,2 +1,0 @@
-export * from './changes';
-export * from './walk-sheets';
