@@ -1,6 +1,5 @@
 import { aHouse } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
-import { afciProtection } from './afci-protection';
 import { gfciProtection } from './gfci-protection';
 
 const garage = () => aHouse().room('garage', 'garage', [0, 0, 240, 240], { bays: 1 }).circuit('G', 20);
@@ -55,46 +54,6 @@ testRule(gfciProtection, {
     [
       'a room without a use',
       aHouse().room('x', 'other', [0, 0, 100, 100]).circuit('A', 15).receptacle('x', 'c0', 50, { circuit: 'A' }),
-    ],
-  ],
-});
-
-const bed = () =>
-  aHouse().room('bed', 'bedroom', [0, 0, 120, 120]).room('bath', 'bathroom', [130, 0, 96, 60]).circuit('A', 15);
-
-testRule(afciProtection, {
-  passes: [
-    [
-      'the breaker follows the outlets',
-      bed().receptacle('bed', 'c0', 30, { circuit: 'A' }),
-      'A has AFCI protection for bed.',
-    ],
-  ],
-  fails: [
-    [
-      'a plain breaker chosen by hand',
-      bed()
-        .receptacle('bed', 'c0', 30, { circuit: 'A' })
-        .with((house) => (house.circuits['A']!.breaker = 'plain')),
-      'A feeds bed and has no AFCI protection.',
-    ],
-    [
-      'a switch in the bedroom makes an outdoor light\u2019s circuit an arc-fault circuit',
-      bed()
-        .room('porch', 'porch', [0, 130, 100, 50])
-        .ceiling('porch', 'luminaire', 'A')
-        .switchAt('bed', 'c2', 20, 'A')
-        .with((house) => (house.circuits['A']!.breaker = 'plain')),
-    ],
-  ],
-  cannotTell: [
-    [
-      'a room without a use',
-      aHouse()
-        .room('x', 'other', [0, 0, 100, 100])
-        .circuit('A', 15, { breaker: 'plain' })
-        .receptacle('x', 'c0', 50, { circuit: 'A' }),
-      'A: Nobody has said what x is used for. Name its kind.',
     ],
   ],
 });

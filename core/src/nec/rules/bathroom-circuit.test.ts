@@ -1,0 +1,70 @@
+import { aHouse } from '../../test/house-builder';
+import { testRule } from '../../test/rule-tester';
+import { bathroomCircuit } from './bathroom-circuit';
+
+const baths = () =>
+  aHouse()
+    .room('one', 'bathroom', [0, 0, 96, 60])
+    .room('two', 'bathroom', [100, 0, 96, 60])
+    .room('hall', 'hallway', [0, 70, 96, 40])
+    .circuit('B', 20);
+
+testRule(bathroomCircuit, {
+  passes: [
+    [
+      'pattern A: receptacles of two bathrooms and nothing else',
+      baths().receptacle('one', 'c0', 20, { circuit: 'B' }).receptacle('two', 'c0', 20, { circuit: 'B' }),
+      'B feeds bathroom receptacles alone.',
+    ],
+    [
+      'pattern B: everything of one bathroom',
+      baths()
+        .receptacle('one', 'c0', 20, { circuit: 'B' })
+        .ceiling('one', 'luminaire', 'B')
+        .load('exhaust-fan', 'one', 'c1', 20, 'B'),
+      'B feeds one and nothing outside it.',
+    ],
+    [
+      'a washer in the bathroom is on the laundry circuit',
+      baths().circuit('L', 20).receptacle('one', 'c0', 20, { circuit: 'B' }).load('washer', 'one', 'c2', 20, 'L'),
+    ],
+    [
+      '2023: a bidet seat away from the basin may be on another circuit',
+      baths()
+        .feature('one', 'basin', ['c0', 10, 20, 18])
+        .circuit('X', 15)
+        .receptacle('one', 'c0', 36, { circuit: 'B' })
+        .load('bidet-seat', 'one', 'c2', 10, 'X'),
+    ],
+  ],
+  fails: [
+    [
+      '2017: a bidet seat is a bathroom receptacle like any',
+      aHouse('2017')
+        .room('one', 'bathroom', [0, 0, 96, 60])
+        .circuit('X', 15)
+        .feature('one', 'basin', ['c0', 10, 20, 18])
+        .load('bidet-seat', 'one', 'c2', 10, 'X'),
+    ],
+    [
+      'two bathrooms and one fan',
+      baths()
+        .receptacle('one', 'c0', 20, { circuit: 'B' })
+        .receptacle('two', 'c0', 20, { circuit: 'B' })
+        .load('exhaust-fan', 'one', 'c1', 20, 'B'),
+      'B feeds bathroom receptacles and also Exhaust fan (R1-2).',
+    ],
+    [
+      'a hall receptacle on the bathroom circuit',
+      baths().receptacle('one', 'c0', 20, { circuit: 'B' }).receptacle('hall', 'c0', 20, { circuit: 'B' }),
+    ],
+    [
+      'a 15 A circuit',
+      baths().circuit('C', 15).receptacle('one', 'c0', 20, { circuit: 'C' }),
+      'receptacle R1-1 in one: on C, a 15 A circuit. A 20 A circuit is due.',
+    ],
+  ],
+  cannotTell: [
+    ['not on a circuit yet', baths().receptacle('one', 'c0', 20), '1 bathroom receptacles are on no circuit yet.'],
+  ],
+});

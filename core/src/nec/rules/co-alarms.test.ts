@@ -1,0 +1,52 @@
+import { testRule } from '../../test/rule-tester';
+import { coAlarms } from './co-alarms';
+import { room, sleeping } from '../../test/lights-and-alarms-cases';
+
+const both = { senses: 'smoke-co' };
+
+testRule(coAlarms, {
+  passes: [
+    [
+      'a combined alarm in the hall, for a gas furnace',
+      sleeping().feature('hall', 'furnace', ['c0', 60, 20, 20], { fuel: true }).ceiling('hall', 'alarm', null, both),
+      'A carbon monoxide alarm stands outside bed.',
+    ],
+    [
+      'a gas fireplace in the bedroom: one inside and one outside',
+      sleeping()
+        .feature('bed', 'fireplace', ['c0', 30, 40, 20])
+        .ceiling('bed', 'alarm', null, both)
+        .ceiling('hall', 'alarm', null, both),
+      'A carbon monoxide alarm stands in bed.',
+    ],
+  ],
+  fails: [
+    [
+      'a fireplace and no alarm',
+      sleeping().feature('hall', 'fireplace', ['c0', 60, 40, 20]),
+      'No carbon monoxide alarm outside bed; it is due because of the fireplace.',
+    ],
+    [
+      'a gas heater in the bathroom that opens to the bedroom',
+      sleeping()
+        .room('bath', 'bathroom', [148.5, 0, 96, 60])
+        .opening('bed', 'c1', 'door', 10, 28)
+        .feature('bath', 'water-heater', ['c0', 10, 20, 20], { fuel: true, name: 'gas heater' })
+        .ceiling('hall', 'alarm', null, both),
+      'No carbon monoxide alarm in bed; it is due there because of the gas heater in it or in its bathroom.',
+    ],
+    [
+      'a garage with a door into the hall',
+      sleeping().room('gar', 'garage', [148.5, 124.5, 200, 200]).opening('gar', 'c3', 'door', 160, 32),
+      'No carbon monoxide alarm outside bed; it is due because of the door from gar.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'nobody knows what lies outside',
+      room('bedroom').feature('r', 'fireplace', ['c0', 60, 40, 20]).ceiling('r', 'alarm', null, both),
+      'r has no door drawn, so the place outside it is not known. Draw its door.',
+    ],
+  ],
+  notApplicable: [['all electric and no garage', sleeping()]],
+});

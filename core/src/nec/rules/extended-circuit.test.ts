@@ -1,0 +1,43 @@
+import { aHouse } from '../../test/house-builder';
+import type { Edition } from '../../house/schema';
+import { testRule } from '../../test/rule-tester';
+import { extendedCircuit } from './extended-circuit';
+import { den } from '../../test/circuits-cases';
+
+const old = (
+  edition: Edition,
+  kind: 'bedroom' | 'bathroom',
+  added: Record<string, unknown> | null,
+  circuit: Record<string, unknown> = {},
+) => {
+  const house = aHouse(edition)
+    .room('r', kind, [0, 0, 144, 120])
+    .circuit('A', 15, circuit)
+    .wallBox('r', 'c0', 30, { circuit: 'A' }, { state: 'existing' });
+  return added ? house.wallBox('r', 'c0', 90, { circuit: 'A' }, added) : house;
+};
+
+testRule(extendedCircuit, {
+  passes: [
+    ['nothing is added', old('2023', 'bedroom', null), 'A exists and nothing is added to it: it may stay as it is.'],
+    ['2020: in a bathroom', old('2020', 'bathroom', {}), 'A is extended outside the rooms named by 210.12.'],
+    [
+      '2017: the breaker was changed for an AFCI',
+      old('2017', 'bedroom', {}, { breaker: 'afci' }),
+      'A is extended, and its breaker is an AFCI.',
+    ],
+  ],
+  fails: [
+    [
+      '2014: one receptacle more in a bedroom',
+      old('2014', 'bedroom', {}),
+      'A has 1 outlets that exist and 1 that are new, moved or replaced in rooms named by 210.12: AFCI by its breaker, or by a receptacle of the outlet branch-circuit type at the first receptacle that exists.',
+    ],
+    ['2023: one that was moved', old('2023', 'bedroom', { state: 'moved' })],
+    [
+      '2020: one that is replaced, beside one that stays',
+      old('2020', 'bedroom', null).wallBox('r', 'c0', 90, { circuit: 'A', replaced: true }, { state: 'existing' }),
+    ],
+  ],
+  notApplicable: [['a new house', den()]],
+});

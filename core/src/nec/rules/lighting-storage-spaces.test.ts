@@ -1,0 +1,35 @@
+import { testRule } from '../../test/rule-tester';
+import { lightingStorageSpaces } from './lighting-storage-spaces';
+import { room } from '../../test/lights-and-alarms-cases';
+
+testRule(lightingStorageSpaces, {
+  passes: [
+    ['an attic with a light and a switch', room('attic').lit('r'), 'r has its lighting outlet, with a wall switch.'],
+    [
+      'a crawl space with a pull chain at its hatch',
+      room('crawl-space').ceiling('r', 'luminaire', null, { ownSwitch: true }),
+      'r has a lighting outlet with a switch of its own at the way in.',
+    ],
+    ['2014: a basement with a light', room('basement-unfinished', '2014').lit('r')],
+  ],
+  fails: [
+    [
+      'an attic with an air handler',
+      room('attic').feature('r', 'air-handler', ['c0', 10, 30, 30]),
+      'r holds equipment and has no lighting outlet.',
+    ],
+    ['a utility room', room('utility'), 'r is a utility or storage space and has no lighting outlet.'],
+  ],
+  cannotTell: [
+    [
+      'a light, and nobody has said how it is switched',
+      room('crawl-space').ceiling('r', 'luminaire', null),
+      'How the light of r is switched is not drawn. It needs a switch at the usual way in, or one in the luminaire within reach of it.',
+    ],
+    [
+      'an attic of unknown use',
+      room('attic'),
+      'Whether r is used for storage, or holds equipment to be serviced, is not drawn. If so, it needs a lighting outlet controlled at its way in.',
+    ],
+  ],
+});

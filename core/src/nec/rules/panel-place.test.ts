@@ -1,0 +1,29 @@
+import { testRule } from '../../test/rule-tester';
+import { panelPlace } from './panel-place';
+import { panel } from '../../test/boxes-in-place-cases';
+
+testRule(panelPlace, {
+  passes: [['in a hall', panel('hallway'), 'Main may stand in r.']],
+  fails: [
+    ['in a bathroom', panel('half-bath'), 'Main stands in r.'],
+    ['in a clothes closet', panel('closet')],
+    ['over steps', panel('stair')],
+    [
+      'above a door',
+      panel('hallway').with((house) => Object.assign(house.features['p']!, { bottomIn: 84, heightIn: 94 })),
+      'Main begins 7\'-0" above the floor: its breakers are out of reach.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'a tall one whose highest handle is not known',
+      panel('hallway').with((house) => Object.assign(house.features['p']!, { heightIn: 80 })),
+      'The top of Main is 6\'-8" above the floor. See that its highest breaker handle is not above 6 ft 7 in.',
+    ],
+    [
+      'in a linen closet',
+      panel('linen'),
+      'Main stands in r: not named by the code, but what is stored there may burn easily. Ask the authority.',
+    ],
+  ],
+});

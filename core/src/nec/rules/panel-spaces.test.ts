@@ -1,0 +1,21 @@
+import { testRule } from '../../test/rule-tester';
+import { panelSpaces } from './panel-spaces';
+import { house, at } from '../../test/panel-cases';
+
+testRule(panelSpaces, {
+  passes: [
+    [
+      'a two-pole at 1 and 3, a one-pole at 2',
+      house().circuit('A', 30, at(1, 2)).circuit('B', 20, at(2)),
+      'P holds its circuits; 5 spaces are free.',
+    ],
+  ],
+  fails: [
+    [
+      'the second pole meets another breaker',
+      house().circuit('A', 30, at(1, 2)).circuit('B', 20, at(3)),
+      'Space 3 of P is taken twice: A and B.',
+    ],
+    ['a two-pole at the last row', house().circuit('A', 30, at(7, 2)), 'A wants space 9; P has 8.'],
+  ],
+});

@@ -1,0 +1,46 @@
+import { testRule } from '../../test/rule-tester';
+import { smallApplianceCircuits } from './small-appliance-circuits';
+import { over, kitchen } from '../../test/circuits-cases';
+
+testRule(smallApplianceCircuits, {
+  passes: [
+    [
+      'two circuits reach the counter',
+      kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('SA2')),
+      'The counter of kit is fed by 2 circuits of 20 A.',
+    ],
+  ],
+  fails: [
+    [
+      'one for the counter, one for the dining room',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA1'))
+        .receptacle('din', 'c0', 20, { circuit: 'SA2' }),
+      'The counter of kit is fed by 1 circuit of 20 A; 2 are due.',
+    ],
+    [
+      'a 15 A circuit does not count',
+      kitchen().circuit('L1', 15).receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('L1')),
+    ],
+    [
+      'one circuit for the counters of two kitchens',
+      kitchen()
+        .room('kit2', 'kitchen', [300, 0, 144, 144])
+        .feature('kit2', 'counter', ['c0', 0, 100, 25])
+        .circuit('SA3', 20)
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA2'))
+        .receptacle('kit2', 'c0', 20, over('SA3'))
+        .receptacle('kit2', 'c0', 70, over('SA2')),
+      'SA2 feeds the counters of kit and kit2: a small-appliance circuit serves one kitchen.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'no counter receptacle yet',
+      kitchen(),
+      'kit has no counter receptacle yet, so its small-appliance circuits cannot be counted.',
+    ],
+  ],
+});

@@ -1,0 +1,36 @@
+import { testRule } from '../../test/rule-tester';
+import { smokeAlarms } from './smoke-alarms';
+import { room, sleeping } from '../../test/lights-and-alarms-cases';
+
+const smoke = { senses: 'smoke' };
+
+testRule(smokeAlarms, {
+  passes: [
+    [
+      'in the bedroom and in the hall outside',
+      sleeping().ceiling('bed', 'alarm', null, smoke).ceiling('hall', 'alarm', null, smoke),
+      'A smoke alarm stands in bed.',
+    ],
+    ['one on a storey without bedrooms', room('living').ceiling('r', 'alarm', null, smoke)],
+    [
+      'a storey that has only a garage needs none',
+      room('living')
+        .ceiling('r', 'alarm', null, smoke)
+        .with((house) => (house.levels['L0'] = { ...house.levels['L1']!, id: 'L0', name: 'Below', elevationIn: -108 }))
+        .room('gar', 'garage', [0, 0, 240, 240], { level: 'L0', bays: 2 }),
+    ],
+  ],
+  fails: [
+    ['none in the bedroom', sleeping().ceiling('hall', 'alarm', null, smoke), 'bed has no smoke alarm.'],
+    ['none outside it', sleeping().ceiling('bed', 'alarm', null, smoke), 'No smoke alarm outside bed, in hall.'],
+    ['none on the storey', room('living'), 'No smoke alarm on the storey Ground floor.'],
+    ['one that senses carbon monoxide alone', room('living').ceiling('r', 'alarm', null, { senses: 'co' })],
+  ],
+  cannotTell: [
+    [
+      'a bedroom without a door',
+      room('bedroom').ceiling('r', 'alarm', null, smoke),
+      'r has no door drawn, so the place outside it is not known. Draw its door.',
+    ],
+  ],
+});

@@ -1,0 +1,19 @@
+import { bedroom } from '../../test/house-builder';
+import { testRule } from '../../test/rule-tester';
+import { switchNearEntrance } from './switch-near-entrance';
+
+testRule(switchNearEntrance, {
+  passes: [
+    [
+      'beside the door',
+      bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c2', 50, null).governed('bed'),
+      'The switch of bed stands near a way in.',
+    ],
+  ],
+  fails: [
+    ['across the room', bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null).governed('bed')],
+  ],
+  notApplicable: [
+    ['2017 did not ask', bedroom('2017').ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null)],
+  ],
+});

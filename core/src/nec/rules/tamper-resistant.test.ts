@@ -1,0 +1,34 @@
+import { testRule } from '../../test/rule-tester';
+import { tamperResistant } from './tamper-resistant';
+import { room } from '../../test/boxes-in-place-cases';
+
+testRule(tamperResistant, {
+  passes: [
+    [
+      'as they are sold',
+      room('den').receptacle('r', 'c0', 20),
+      'The receptacles of r are tamper-resistant where they must be.',
+    ],
+    ['above 5 1/2 ft', room('den').receptacle('r', 'c0', 20, { tr: false, heightIn: 67 })],
+    [
+      'behind a refrigerator, single',
+      room('kitchen')
+        .load('refrigerator', 'r', 'c0', 20, null, { style: 'single' })
+        .with((house) => void Object.assign(Object.values(Object.values(house.boxes)[0]!.devices)[0]!, { tr: false })),
+    ],
+    ['2014: 240 V, 20 A', room('den', '2014').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 20 })],
+    [
+      '2017: in an attic, none of the places of 210.52',
+      room('attic', '2017')
+        .receptacle('r', 'c0', 20, { tr: false })
+        .room('d', 'den', [0, 300, 99, 99])
+        .receptacle('d', 'c0', 20),
+    ],
+    ['2023: 240 V, 30 A', room('laundry').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 30 })],
+  ],
+  fails: [
+    ['a plain one', room('den').receptacle('r', 'c0', 20, { tr: false }), 'Receptacle R1-1 is not tamper-resistant.'],
+    ['2020: in an attic of the dwelling', room('attic', '2020').receptacle('r', 'c0', 20, { tr: false })],
+    ['2017: 240 V, 20 A', room('den', '2017').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 20 })],
+  ],
+});
