@@ -158,7 +158,7 @@ export { Conduction } from './proof/conduction';
 export { findFaults, type Observation, positionsOf, quickestTest, type Sight, sightsOf } from './proof/diagnose';
 export type { Fault } from './proof/faults';
 export { boxesOnTheWay, type Netlist, netlistOf } from './proof/netlist';
-export { type Proof, prove } from './proof/prove';
+export { type Proof, proveUnit, prove } from './proof/prove';
 export { solve } from './proof/solve';
 export {
   type Board,

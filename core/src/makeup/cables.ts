@@ -1,7 +1,7 @@
 import type { Awg, Box, Circuit, House } from '../house/schema';
 import type { Problem } from '../units/result';
 import { storedCables, type FeedNode, type FeedTree } from '../feed/feed-tree';
-import { boxesBehind, type Signal, type SignalPlan } from './signals';
+import { boxesBehind, isFromPanel, type Signal, type SignalPlan } from './signals';
 import type { WiringUnit } from '../feed/unit';
 
 export type Colour = 'black' | 'red' | 'blue' | 'white' | 'bare';
@@ -120,13 +120,23 @@ function runTo(
     if (groups.length > 1 || insulated.length > Number(pulled[1]))
       problems = [tooFewConductors(node, pulled, insulated)];
   }
-  if (groups.length > 1) problems = [...problems, twoCables(node, insulated, groups.length)];
-  const own = groups.length === 1 && pulled && Number(pulled[1]) >= insulated.length ? pulled : undefined;
-  const cables = groups.map((signals, i) =>
-    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, own ?? KINDS[signals.length]!, signals, plan.ground),
+  if (groups.length > 1 && !pulled) problems = [...problems, twoCables(node, insulated, groups.length)];
+  if (!node.parent) problems = [...problems, ...throughPanel(node, plan, insulated)];
+  // What hangs in the wall is what there is: a signal that finds no conductor in it does not get across, and the proof sees that.
+  const carried = pulled ? [whatFits(pulled, insulated)] : groups;
+  const cables = carried.map((signals, i) =>
+    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, pulled ?? KINDS[signals.length]!, signals, plan.ground),
   );
   const { box: to, parent, lengthIn, run: id } = node;
   return { id, unit, from: parent?.box, to, lengthIn, awg, metal, cables, problems };
+}
+
+/** What a cable in the wall can carry of what should cross: a neutral, on its white, before the last of the others. */
+function whatFits(kind: Kind, insulated: readonly Signal[]): readonly Signal[] {
+  const room = COLOURS[kind].length;
+  if (insulated.length <= room) return insulated;
+  const neutral = insulated.filter((one) => one.kind === 'neutral').slice(0, 1);
+  return [...insulated.filter((one) => one.kind !== 'neutral').slice(0, room - neutral.length), ...neutral];
 }
 
 const NO_PROBLEMS: readonly Problem[] = [];
@@ -150,6 +160,20 @@ const twoCables = (node: FeedNode, insulated: readonly Signal[], cables: number)
   path: `boxes.${node.box.id}`,
   message: `${insulated.length} conductors cross from ${sourceOf(node)} to ${node.box.tag}: ${cables} cables side by side. All conductors of a circuit belong together (300.3(B)); with nonmetallic cable and boxes inspectors differ. Another feed order may need one only.`,
 });
+
+/** What a home run carries must come from the panel: a switched wire, a traveler or a protected hot has nothing to be joined to there. */
+const throughPanel = (node: FeedNode, { needs }: SignalPlan, insulated: readonly Signal[]): readonly Problem[] =>
+  insulated
+    .filter((one) => !isFromPanel(one))
+    .map((signal) => ({
+      code: 'through-panel',
+      path: `boxes.${node.box.id}`,
+      message: `${signal.words}: it is needed in ${[
+        ...new Set(needs.filter((one) => one.signal === signal).map((one) => one.outlet.box.tag)),
+      ].join(
+        ', ',
+      )}, which hang on different home runs, so it would have to pass through the panel. Feed one from the other.`,
+    }));
 
 /** How many runs take more than one cable. */
 export const doubledRuns = (runs: readonly CableRunOf[]): number => runs.filter((run) => run.cables.length > 1).length;

@@ -148,6 +148,23 @@ const unitMemory = new Memory<
   }
 >();
 
+/** One circuit that cannot be wired, by a fault of the program, takes no other down with it: it says so. */
+function wireOrSay(house: House, unit: WiringUnit): UnitWiring {
+  try {
+    return wireByChoice(house, unit);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    const problem: Problem = {
+      code: 'not-wired',
+      path: `circuits.${unit.id}`,
+      message: `${unit.circuits.map((one) => one.name).join(' and ')} could not be wired, by a fault of the program: ${reason}`,
+    };
+    const tree: FeedTree = { nodes: [], unfed: [], stored: false };
+    const plan = planSignals(tree, findNeeds(house, { ...unit, outlets: [], groups: [] }, tree, []));
+    return { unit, tree, plan, runs: [], problems: [...unit.problems, problem] };
+  }
+}
+
 /** A unit's wiring, found again only when something that it reads is another object than last time. */
 function rememberedUnit(house: House, unit: WiringUnit, ground: object): UnitWiring {
   const cables = storedCables(house, unit);
@@ -155,7 +172,7 @@ function rememberedUnit(house: House, unit: WiringUnit, ground: object): UnitWir
     cables.length === 0 ? NO_BOXES : cables.flatMap(({ from, to }) => [house.boxes[from ?? ''], house.boxes[to ?? '']]);
   const known = unitMemory.get(unit);
   if (known && known.ground === ground && sameParts(known.ends, ends)) return known.wiring;
-  const wiring = wireByChoice(house, unit);
+  const wiring = wireOrSay(house, unit);
   unitMemory.set(unit, { ground, ends, wiring });
   return wiring;
 }

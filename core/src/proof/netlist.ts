@@ -140,7 +140,7 @@ export function netlistOf(
   source(`neutral/${unit.id}`, 'neutral', 0);
   source('ground', 'ground', 0);
   const lug = (key: string, kind: string) =>
-    kind === 'ground' ? 'panel/ground' : `panel/${key.replace(/\/(line|load)/, '')}`;
+    kind === 'ground' ? 'panel/ground' : `panel/${key.replace('/line', '')}`;
   const wires: Wire[] = [];
   for (const run of wiring.runs)
     for (const cable of run.cables)
@@ -148,8 +148,9 @@ export function netlistOf(
         const ohms = (RESISTANCE[run.awg][run.metal === 'copper' ? 1 : 2] * run.lengthIn) / 12_000;
         const a = `${conductor.id}.a`;
         const b = `${conductor.id}.b`;
-        if (!run.from)
-          node.set(a, conductor.signal ? node.get(lug(conductor.signal.key, conductor.signal.kind))! : count++);
+        // What does not come from the panel has no lug there: its end stays open.
+        const from = !run.from && conductor.signal && node.get(lug(conductor.signal.key, conductor.signal.kind));
+        if (from !== undefined && from !== false) node.set(a, from);
         for (const end of [a, b]) if (!node.has(end)) node.set(end, count++);
         wires.push({
           id: conductor.id,

@@ -1,5 +1,8 @@
 import { Conduction, tracePath, type Position } from './conduction';
-import type { LoadPart, NetGroup, Netlist } from './netlist';
+import type { House } from '../house/schema';
+import type { BoxMakeUp, UnitWiring } from '../makeup/make-up';
+import type { Problem } from '../units/result';
+import { netlistOf, type LoadPart, type NetGroup, type Netlist } from './netlist';
 
 /** What was found wrong, with the positions that show it. */
 export interface Flaw {
@@ -13,6 +16,8 @@ export interface Flaw {
     | 'foreign'
     | 'neutral-switched'
     | 'gfci-mixed'
+    | 'gfci-reversed'
+    | 'control-unpowered'
     | 'not-grounded'
     | 'not-wired';
   readonly message: string;
@@ -95,6 +100,52 @@ function checkLive(load: LoadPart, now: Position, positions: readonly number[]):
   if (b.some((one) => one.kind === 'ground'))
     return [say('neutral-grounded', `${load.label} returns by the ground.`, positions)];
   return [say('neutral-missing', `${load.label} has no neutral of its own circuit.`, positions)];
+}
+
+/**
+ * A GFCI has its feed on LINE and what it protects on LOAD: interchanged, it protects nothing upstream of its own contacts, and a
+ * new one does not reset. Seen with its contacts open: LINE is then alive and LOAD dead.
+ */
+function checkLineAndLoad(net: Netlist): Flaw[] {
+  return net.gfcis.flatMap((gfci) => {
+    const open = new Conduction(net, gfci.id).with(new Map());
+    const has = (name: 'line-hot' | 'line-neutral' | 'load-hot' | 'load-neutral') => {
+      const point = gfci.at[name];
+      const kind = name.endsWith('hot') ? 'hot' : 'neutral';
+      return point !== undefined && open.sourcesAt(point).some((one) => one.kind === kind);
+    };
+    const fed = [
+      ...(has('line-hot') && has('line-neutral') ? [] : ['LINE is not fed by both hot and neutral']),
+      ...(has('load-hot') || has('load-neutral') ? ['LOAD is fed'] : []),
+    ];
+    return fed.length === 0
+      ? []
+      : [
+          say(
+            'gfci-reversed',
+            `The GFCI at ${gfci.label}: with its contacts open, ${fed.join(' and ')}. Feed on LINE, what it protects on LOAD.`,
+          ),
+        ];
+  });
+}
+
+/** Electronic controls need their own neutral, and their line alive while they are off: without either they do nothing. */
+function checkControls(net: Netlist, copper: Conduction): Flaw[] {
+  const off = copper.with(new Map());
+  return net.switches.flatMap(({ label, at }) => {
+    if (!at.neutral) return [];
+    const kinds = (point: string) => off.sourcesAt(point).map((one) => one.kind);
+    const flaws: Flaw[] = [];
+    if (!kinds(at.neutral).includes('neutral'))
+      flaws.push(
+        kinds(at.neutral).includes('ground')
+          ? say('neutral-grounded', `The control at ${label} returns by the ground.`)
+          : say('control-unpowered', `The control at ${label} has no neutral of its own circuit: it does not work.`),
+      );
+    if (at.line && !kinds(at.line).includes('hot'))
+      flaws.push(say('control-unpowered', `The control at ${label} has no hot on its line while it is off.`));
+    return flaws;
+  });
 }
 
 /** Opened, a GFCI takes hot and neutral from all behind it; who loses only one of them has its wires mixed. */
@@ -213,7 +264,36 @@ export function prove(net: Netlist): Proof {
   for (const { label, point } of net.grounds)
     if (!now.sourcesAt(point).some((one) => one.kind === 'ground'))
       flaws.push(say('not-grounded', `${label} is not grounded.`));
-  flaws.push(...checkGfcis(net));
+  flaws.push(...checkGfcis(net), ...checkLineAndLoad(net), ...checkControls(net, copper));
   const once = flaws.filter((one, i) => flaws.findIndex((other) => other.message === one.message) === i);
   return { groups, flaws: once, ok: once.length === 0 && groups.every((one) => one.flaws.length === 0) };
 }
+
+/**
+ * Proves one unit as it is wired. What could not be wired is no proof of anything, so each group that was left out is a flaw; a fault
+ * of the program is one too, of this circuit alone.
+ */
+export function proveUnit(house: House, wiring: UnitWiring, boxes: ReadonlyMap<string, BoxMakeUp>): Proof {
+  const here = new Set(wiring.unit.outlets.map((one) => one.device.id));
+  const wired = new Set(wiring.unit.groups.map((one) => one.group.id));
+  const left = Object.values(house.switchGroups)
+    .filter((one) => !wired.has(one.id) && [...one.controls, ...one.switches].some((id) => here.has(id)))
+    .map((one) => say('not-wired', `${one.name} is not wired: see its problem under Switching.`));
+  let proof: Proof;
+  try {
+    proof = prove(netlistOf(wiring, boxes));
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    const broken = say('not-wired', `This circuit could not be proved, by a fault of the program: ${reason}`);
+    return { groups: [], flaws: [...left, broken], ok: false };
+  }
+  const flaws = [
+    ...left,
+    ...wiring.problems.filter(isGrave).map((one) => say('not-wired', one.message)),
+    ...proof.flaws,
+  ];
+  return { ...proof, flaws, ok: proof.ok && flaws.length === 0 };
+}
+
+/** Two cables side by side are a matter of opinion; all else means that something is not connected. */
+const isGrave = (one: Problem): boolean => one.code !== 'two-cables';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { fillOf, netlistOf, prove, wireHouse } from '@winculum/core';
+import { fillOf, proveUnit, wireHouse } from '@winculum/core';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -48,7 +48,7 @@ watch(
   { immediate: true },
 );
 const proofs = computed(
-  () => new Map(wiring.value.units.map((one) => [one.unit.id, prove(netlistOf(one, wiring.value.boxes))])),
+  () => new Map(wiring.value.units.map((one) => [one.unit.id, proveUnit(store.house!, one, wiring.value.boxes)])),
 );
 const groups = computed(() => [...proofs.value.values()].flatMap((one) => one.groups));
 const sound = computed(() => groups.value.filter((one) => one.flaws.length === 0).length);
