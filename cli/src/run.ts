@@ -113,6 +113,8 @@ function schedule(house: House, csv: boolean): Outcome {
   return tell(`${text.join('\n\n')}\n`);
 }
 
+const WHERE = { stud: ', on a stud', bracket: ', between studs', floor: ', in a box listed for floors' } as const;
+
 function place(house: House, roomId: string | undefined, json: boolean): Outcome {
   if (roomId !== undefined && !house.rooms[roomId])
     return fail(`--room: no room "${roomId}". Rooms: ${Object.keys(house.rooms).join(', ')}.`);
@@ -123,14 +125,16 @@ function place(house: House, roomId: string | undefined, json: boolean): Outcome
   if (json) return tell(`${JSON.stringify({ boxes, unreachable: proposal.unreachable }, null, 2)}\n`);
   const show = (lengthIn: number) => formatLength(lengthIn, house.standards.lengths);
   const lines = boxes.map((box, i) => {
-    const { purpose, onStud } = proposal.boxes[i]!;
+    const { purpose, on } = proposal.boxes[i]!;
     const at =
-      box.at.kind === 'wall' ? `${show(box.at.alongIn)} along wall ${box.at.wall}, ${show(box.at.heightIn)} high` : '';
-    return `${house.rooms[box.room]!.name}: ${at}, ${purpose}${onStud ? ', on a stud' : ', between studs'}`;
+      box.at.kind === 'wall'
+        ? `${show(box.at.alongIn)} along wall ${box.at.wall}, ${show(box.at.heightIn)} high`
+        : 'in the floor';
+    return `${house.rooms[box.room]!.name}: ${at}, ${purpose}${WHERE[on]}`;
   });
   const beyond = proposal.unreachable.map(
     ({ room, stretch }) =>
-      `${house.rooms[room]!.name}: ${show(stretch.toIn - stretch.fromIn)} cannot be reached from a wall; a floor receptacle is due`,
+      `${house.rooms[room]!.name}: ${show(stretch.toIn - stretch.fromIn)} cannot be reached from a wall or the floor before it`,
   );
   return tell(
     [...lines, ...beyond, `${boxes.length} receptacle${boxes.length === 1 ? '' : 's'} proposed`].join('\n') + '\n',

@@ -135,6 +135,7 @@ export {
   proposeForRoom,
   proposeForWall,
   reachInRoom,
+  type ProposedBox,
 } from './place/propose';
 export { reachAlongCounters, receptaclesOf, SPACED_ROOMS, usualHeightIn } from './place/receptacles';
 export { STANDARD_RATINGS_A } from './electrical/conductors';

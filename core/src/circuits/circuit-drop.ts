@@ -74,7 +74,9 @@ function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
     ampFeet.push((parent ? ampFeet[parent.at]! : 0) + (through[at]! * edgeIn * stretch) / 12);
     const plugged = isPlugged[at] ? Math.min(PLUGGED_A, circuit.ratingA * 0.8) : 0;
     const product = ampFeet[at]! + (plugged * pathIn * stretch) / 12;
-    if (product <= most) continue;
+    // Of two places alike the same one is named, in whatever order they stand in the file.
+    const isAlike = Math.abs(product - most) <= 1e-9 * Math.abs(most);
+    if (isAlike ? node.box.id > farthest.box.id : product < most) continue;
     farthest = node;
     most = product;
     amps = through[at]! + plugged;

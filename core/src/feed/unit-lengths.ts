@@ -8,7 +8,9 @@ export const PANEL = -1;
 /** Who feeds each box of a unit, by number: a box, or the panel. */
 export type Parents = Int16Array;
 
-export const boxesOf = (unit: WiringUnit): Box[] => [...new Set(unit.outlets.map((one) => one.box))];
+/** The boxes of a unit, in an order that does not hang on that of the file: where two feed orders are alike, the same one is taken. */
+export const boxesOf = (unit: WiringUnit): Box[] =>
+  [...new Set(unit.outlets.map((one) => one.box))].sort((a, b) => (a.id < b.id ? -1 : 1));
 
 /** Place of the panel; of its first box where no panel is drawn. */
 export const startOf = (house: House, unit: WiringUnit, boxes: readonly Box[]): Spot =>

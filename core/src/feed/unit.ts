@@ -242,7 +242,8 @@ function toUnit(
 ): WiringUnit {
   const { byCircuit } = indexOutlets(house);
   const both = partner ? [circuit, partner] : [circuit];
-  const own = both.flatMap((one) => byCircuit.get(one.id) ?? []);
+  // By their ids, so that the order of the file decides nothing.
+  const own = both.flatMap((one) => byCircuit.get(one.id) ?? []).sort((a, b) => (a.device.id < b.device.id ? -1 : 1));
   const claimed = new Set(own.map((one) => one.device.id));
   // A switch without a circuit goes with what it controls.
   const along = groups.flatMap((one) => one.switches).filter((one) => !claimed.has(one.device.id));
@@ -257,7 +258,7 @@ function toUnit(
     id: circuit.id,
     circuits: both,
     outlets: [...own, ...along],
-    groups,
+    groups: [...groups].sort((a, b) => (a.group.id < b.group.id ? -1 : 1)),
     panel,
     gfci: !partner && first?.device.circuit === circuit.id ? first : undefined,
     problems,

@@ -4,8 +4,11 @@ import { newDevice } from '../house/schema-equipment';
 import type { NewBox, NewId } from '../edits/verbs';
 import { cutIntervals, HAIR_IN, lengthOf, type Interval } from '../geometry/intervals';
 import { viewRoom, type RoomView } from '../plan/room-view';
-import { studFaces } from '../plan/studs';
-import { fromLoop, wallLoop } from '../plan/wall-loop';
+import { fitsInWall } from '../plan/blocked-by-framing';
+import { distanceToFeature } from '../plan/points';
+import { isFramedAt, studFaces } from '../plan/studs';
+import { fromLoop, nearestWall, pointOnWall, toLoop, wallLoop, type WallLoop } from '../plan/wall-loop';
+import { isInside, type Point } from '../geometry/geometry';
 import { coverWithFewest, type CoverProblem } from './cover';
 import { shadowsOf } from './obstructions';
 import { placesIn, type Reach, type Stretch } from './reach';
@@ -33,19 +36,21 @@ export interface ProposedBox {
   readonly atLoopIn: number;
   readonly heightIn: number;
   readonly purpose: 'wall space' | 'counter';
-  /** Whether the place is on a stud's side; where none would do, anywhere on the wall. */
-  readonly onStud: boolean;
+  /** studs: on a stud's side; bracket: anywhere on the wall; floor: in the floor before glass that comes down to it. */
+  readonly on: 'stud' | 'bracket' | 'floor';
 }
 
 export interface Proposal {
   readonly boxes: readonly ProposedBox[];
-  /** Stretches that no box on the wall can reach (glass to the floor): they want a floor receptacle. */
+  /** Stretches that neither a box on the wall nor one in the floor can reach. */
   readonly unreachable: readonly { readonly room: string; readonly stretch: Interval }[];
 }
 
 const ON_ANY_INCH = 1;
-/** How close to a corner a box fits when it is not on a stud, inches. */
-const CLEAR_OF_CORNER_IN = 3;
+/** Heights tried under a low sill where a box at the usual height would stand in the window, inches: *common practice*. */
+const UNDER_SILL_IN = [12, 9, 6] as const;
+/** How far from the glass the middle of a floor box stands, inches: within the 18 of 210.52(A)(3), clear of the frame. */
+const FLOOR_BOX_OFF_IN = 8;
 
 /** A box of a proposal with the stretches along the loop that it reaches, inches. */
 interface Placed extends ProposedBox {
@@ -63,101 +68,149 @@ interface Wanted {
   readonly stretch: Stretch;
   readonly reach: Reach;
   readonly fixed: readonly OnLoop[];
+  readonly heightIn: number;
+  readonly reachIn: number;
+  readonly purpose: ProposedBox['purpose'];
 }
 
-function fill(
+/** A place where a box could stand: inches from the start of its stretch. */
+interface Place {
+  readonly at: number;
+  readonly heightIn: number;
+  readonly on: ProposedBox['on'];
+}
+
+/** Where boxes may stand along a stretch, the best kind of place first: studs clear of furniture, any stud, any inch, under sills. */
+function placesAlong(
   house: House,
   view: RoomView,
-  wanted: Wanted,
-  heightIn: number,
-  reachIn: number,
-  purpose: ProposedBox['purpose'],
-): Part {
+  { stretch, heightIn, purpose }: Wanted,
+): readonly (readonly Place[])[] {
   const loop = wallLoop(view.room);
   const room = view.room.id;
-  const missing = wanted.reach.gaps;
-  if (missing.length === 0) return { missing, boxes: [], unreachable: [] };
-  const lengthIn = lengthOf(wanted.stretch);
-  const relative = (places: readonly number[]) => placesIn(wanted.stretch, loop.lengthIn, places);
-  const problem = {
-    lengthIn,
-    reachIn,
-    fixedIn: relative(wanted.fixed.map((one) => one.atIn)),
-    endless: wanted.stretch.endless ?? false,
-  };
+  const isFree = (atIn: number, height: number) => !isTakenFromBehind(house, room, atIn, height, 1);
   const faces = studFaces(view, heightIn)
     .map((face) => face.atIn)
-    .filter((atIn) => !isTakenFromBehind(house, room, atIn, heightIn, 1));
+    .filter((atIn) => isFree(atIn, heightIn));
   const shadows = shadowsOf(view).filter((one) => one.cause !== 'the open door');
-  const free = faces.filter((atIn) =>
+  const clear = faces.filter((atIn) =>
     shadows.every(
       (one) => atIn <= one.fromIn || atIn >= one.toIn || heightIn <= one.bottomIn - 1 || heightIn >= one.topIn,
     ),
   );
-  const anywhere = (): number[] => {
-    const places: number[] = [];
-    for (
-      let at = Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2);
-      at <= lengthIn - Math.min(CLEAR_OF_CORNER_IN, lengthIn / 2);
-      at += ON_ANY_INCH
-    )
-      places.push(at);
-    return places.filter((at) => {
-      const atIn = (wanted.stretch.fromIn + at) % loop.lengthIn;
-      return isClear(view, atIn, heightIn) && !isTakenFromBehind(house, room, atIn, heightIn, 1);
-    });
+  const onStuds = (list: readonly number[]): Place[] =>
+    placesIn(stretch, loop.lengthIn, list).map((at) => ({ at, heightIn, on: 'stud' }));
+  const anywhere = (heights: readonly number[]): Place[] => {
+    const places: Place[] = [];
+    for (let at = 0; at <= lengthOf(stretch); at += ON_ANY_INCH) {
+      const atIn = (stretch.fromIn + at) % loop.lengthIn;
+      const fits = heights.find((height) => fitsInWall(view, atIn, height, 1) && isFree(atIn, height));
+      if (fits !== undefined) places.push({ at, heightIn: fits, on: 'bracket' });
+    }
+    return places;
   };
-  const boxAt = (at: number, onStud: boolean): Placed => ({
-    reaches: reachesOf(wanted.stretch, at, reachIn),
+  const low = UNDER_SILL_IN.filter((one) => one < heightIn);
+  return [
+    onStuds(clear),
+    onStuds(faces),
+    anywhere([heightIn]),
+    ...(purpose === 'wall space' ? [anywhere([heightIn, ...low])] : []),
+  ];
+}
+
+/** Places in the floor before a stretch: where nothing stands and no door swings. */
+function placesInFloor(view: RoomView, { stretch }: Wanted): readonly Place[] {
+  const loop = wallLoop(view.room);
+  const places: Place[] = [];
+  for (let at = ON_ANY_INCH; at < lengthOf(stretch); at += ON_ANY_INCH) {
+    const atLoopIn = (stretch.fromIn + at) % loop.lengthIn;
+    const point = floorPoint(loop, atLoopIn);
+    const near = nearestWall(loop, point);
+    const isBefore = Math.abs(toLoop(loop, near.wall.id, near.alongIn) - atLoopIn) < ON_ANY_INCH;
+    const isBare = view.features.every((one) => distanceToFeature(view.room, one, point) > 4);
+    if (isBefore && isBare && isInside(point, view.room.corners)) places.push({ at, heightIn: 0, on: 'floor' });
+  }
+  return places;
+}
+
+function floorPoint(loop: WallLoop, atLoopIn: number): Point {
+  const { wall, alongIn } = fromLoop(loop, atLoopIn);
+  const on = pointOnWall(wall, alongIn);
+  return { x: on.x - wall.unit.y * FLOOR_BOX_OFF_IN, y: on.y + wall.unit.x * FLOOR_BOX_OFF_IN };
+}
+
+function fill(house: House, view: RoomView, wanted: Wanted): Part {
+  const { stretch, reachIn, purpose } = wanted;
+  const loop = wallLoop(view.room);
+  const room = view.room.id;
+  const missing = wanted.reach.gaps;
+  if (missing.length === 0) return { missing, boxes: [], unreachable: [] };
+  const lengthIn = lengthOf(stretch);
+  const problem = {
+    lengthIn,
+    reachIn,
+    fixedIn: placesIn(
+      stretch,
+      loop.lengthIn,
+      wanted.fixed.map((one) => one.atIn),
+    ),
+    endless: stretch.endless ?? false,
+  };
+  const boxAt = ({ at, heightIn, on }: Place): Placed => ({
+    reaches: reachesOf(stretch, at, reachIn),
     room,
     heightIn,
     purpose,
-    onStud,
-    atLoopIn: (wanted.stretch.fromIn + at) % loop.lengthIn,
+    on,
+    atLoopIn: (stretch.fromIn + at) % loop.lengthIn,
   });
+  const tiers = placesAlong(house, view, wanted);
+  const along = (places: readonly Place[]) => places.map((one) => one.at);
+  const chosen = (cover: { readonly chosenIn: readonly number[] }, places: readonly Place[]) =>
+    cover.chosenIn.map((at) => boxAt(places.find((one) => Math.abs(one.at - at) < HAIR_IN)!));
   // Clear of furniture where that takes no box more than the fewest.
-  const fewest = coverWithFewest({ ...problem, candidatesIn: relative(faces) });
-  for (const [candidatesIn, onStud] of [
-    [relative(free), true],
-    [relative(faces), true],
-    [anywhere(), false],
-  ] as const) {
-    const cover = coverWithFewest({ ...problem, candidatesIn });
+  const fewest = coverWithFewest({ ...problem, candidatesIn: along(tiers[1]!) });
+  for (const places of tiers) {
+    const cover = coverWithFewest({ ...problem, candidatesIn: along(places) });
     const more =
       cover.kind === 'covered' && fewest.kind === 'covered' && cover.chosenIn.length > fewest.chosenIn.length;
-    if (cover.kind === 'covered' && !more)
-      return { missing, unreachable: [], boxes: cover.chosenIn.map((at) => boxAt(at, onStud)) };
+    if (cover.kind === 'covered' && !more) return { missing, unreachable: [], boxes: chosen(cover, places) };
   }
-  // Something of it no box on the wall can reach. The rest is completed all the same, and what is left is named.
-  const places = anywhere();
-  const { pieces, holes } = splitByReach(problem, places);
-  const boxes = pieces.flatMap((piece) => {
-    const within = (candidatesIn: readonly number[]) =>
-      candidatesIn
-        .flatMap((at) => [at, at + lengthIn])
+  // Something of it no box on the wall can reach. The rest is completed all the same; what is left is served from the floor, or named.
+  const { pieces, holes } = splitByReach(problem, along(tiers.at(-1)!));
+  const within = (piece: Interval, places: readonly Place[]): Place[] =>
+    places.flatMap((one) =>
+      [one.at, one.at + lengthIn]
         .filter((at) => at >= piece.fromIn - HAIR_IN && at <= piece.toIn + HAIR_IN)
-        .map((at) => at - piece.fromIn);
-    for (const [candidatesIn, onStud] of [
-      [relative(free), true],
-      [relative(faces), true],
-      [places, false],
-    ] as const) {
-      const cover = coverWithFewest({
-        lengthIn: lengthOf(piece),
-        reachIn,
-        fixedIn: within(problem.fixedIn),
-        candidatesIn: within(candidatesIn),
-      });
-      if (cover.kind === 'covered')
-        return cover.chosenIn.map((at) => boxAt((piece.fromIn + at) % Math.max(lengthIn, HAIR_IN), onStud));
+        .map((at) => ({ ...one, at: at - piece.fromIn })),
+    );
+  const coverPiece = (piece: Interval, lists: readonly (readonly Place[])[], fixed: readonly number[]) => {
+    for (const list of lists) {
+      const places = within(piece, list);
+      const fixedIn = within(
+        piece,
+        fixed.map((at) => ({ at, heightIn: 0, on: 'stud' })),
+      ).map((one) => one.at);
+      const cover = coverWithFewest({ lengthIn: lengthOf(piece), reachIn, fixedIn, candidatesIn: along(places) });
+      if (cover.kind !== 'covered') continue;
+      const back = places.map((one) => ({ ...one, at: (piece.fromIn + one.at) % Math.max(lengthIn, HAIR_IN) }));
+      return cover.chosenIn.map((at) => boxAt(back[places.findIndex((one) => Math.abs(one.at - at) < HAIR_IN)]!));
     }
-    return [];
-  });
-  const left = holes.map(({ fromIn, toIn }) => ({
-    room,
-    stretch: { fromIn: wanted.stretch.fromIn + fromIn, toIn: wanted.stretch.fromIn + toIn },
-  }));
-  return { missing, boxes, unreachable: left };
+    return undefined;
+  };
+  const boxes = pieces.flatMap((piece) => coverPiece(piece, tiers, problem.fixedIn) ?? []);
+  const floor = purpose === 'wall space' ? placesInFloor(view, wanted) : [];
+  const unreachable: Proposal['unreachable'][number][] = [];
+  for (const hole of holes) {
+    const served = floor.length > 0 ? coverPiece(hole, [floor], []) : undefined;
+    if (served) boxes.push(...served);
+    else
+      unreachable.push({
+        room,
+        stretch: { fromIn: stretch.fromIn + hole.fromIn, toIn: stretch.fromIn + hole.toIn },
+      });
+  }
+  return { missing, boxes, unreachable };
 }
 
 /**
@@ -195,17 +248,6 @@ function reachesOf({ fromIn, toIn, endless }: Stretch, at: number, reachIn: numb
   });
 }
 
-/** Whether wall, not glass or an opening, stands at a place and height. */
-function isClear(view: RoomView, atLoopIn: number, heightIn: number): boolean {
-  const { wall, alongIn } = fromLoop(wallLoop(view.room), atLoopIn);
-  if (wall.boundary === 'railing' || wall.boundary === 'open') return false;
-  return view.openings.every((seen) => {
-    if (seen.wall !== wall.id || alongIn < seen.alongIn - 1.5 || alongIn > seen.alongIn + seen.widthIn + 1.5)
-      return true;
-    return seen.opening.kind === 'window' && (heightIn < seen.opening.sillIn - 3 || heightIn > seen.opening.headIn + 3);
-  });
-}
-
 /** How far cords get along a room's walls and counters by the limits in force: what a ribbon shows, and what filling begins from. */
 export const reachInRoom = (
   view: RoomView,
@@ -222,7 +264,14 @@ function fillRoom(house: House, roomId: string, limits: PlacementLimits): readon
     const heightIn = usualHeightIn(view.room, house.standards);
     for (const { space, reach, boxes } of reachAlongWalls(view, limits.wall.reachIn, limits.wall.minWallIn))
       parts.push(
-        fill(house, view, { stretch: space, reach, fixed: boxes }, heightIn, limits.wall.reachIn, 'wall space'),
+        fill(house, view, {
+          stretch: space,
+          reach,
+          fixed: boxes,
+          heightIn,
+          reachIn: limits.wall.reachIn,
+          purpose: 'wall space',
+        }),
       );
   }
   for (const { space, reach } of reachAlongCounters(view, limits.counter)) {
@@ -230,16 +279,9 @@ function fillRoom(house: House, roomId: string, limits: PlacementLimits): readon
       space.heightIn + limits.counter.maxAboveIn,
       Math.max(space.heightIn + 4, house.standards.counterHeightIn),
     );
-    parts.push(
-      fill(
-        house,
-        view,
-        { stretch: space, reach, fixed: aboveCounter(view, space, limits.counter.maxAboveIn) },
-        heightIn,
-        limits.counter.reachIn,
-        'counter',
-      ),
-    );
+    const fixed = aboveCounter(view, space, limits.counter.maxAboveIn);
+    const { reachIn } = limits.counter;
+    parts.push(fill(house, view, { stretch: space, reach, fixed, heightIn, reachIn, purpose: 'counter' }));
   }
   return parts;
 }
@@ -295,14 +337,20 @@ export function proposeForHouse(house: House, limits: PlacementLimits): Proposal
 
 /** The proposal as boxes that can be placed as one edit; origin `code`. */
 export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId): NewBox[] {
-  return proposal.boxes.map((box) => {
-    const { wall, alongIn } = fromLoop(wallLoop(house.rooms[box.room]!), box.atLoopIn);
+  return proposal.boxes.map(({ room, atLoopIn, heightIn, on }) => {
+    const loop = wallLoop(house.rooms[room]!);
+    const { wall, alongIn } = fromLoop(loop, atLoopIn);
+    const bracket = on === 'bracket' && isFramedAt(viewRoom(house, room), wall.id);
     return {
       id: newId('box'),
-      room: box.room,
+      room,
       origin: 'code',
-      at: { kind: 'wall', wall: wall.id, alongIn: roundToSixteenth(alongIn), heightIn: box.heightIn },
-      devices: [newDevice('receptacle', newId('device'), { wr: isMoist(house.rooms[box.room]!) })],
+      at:
+        on === 'floor'
+          ? { kind: 'floor', ...floorPoint(loop, atLoopIn) }
+          : { kind: 'wall', wall: wall.id, alongIn: roundToSixteenth(alongIn), heightIn },
+      devices: [newDevice('receptacle', newId('device'), { wr: isMoist(house.rooms[room]!) })],
+      ...(bracket ? { bracket } : {}),
     };
   });
 }

@@ -3,7 +3,7 @@ import { OPENING_NAMES } from '../house/opening-names';
 import { CASING_IN, HALF_BOX_HEIGHT_IN, halfBoxWidthIn, HEADER_IN, STUD_WIDTH_IN } from './framing-sizes';
 import type { Interval } from '../geometry/intervals';
 import { perRoom, perShell, type RoomView, type SeenOpening } from './room-view';
-import { findWall, toLoop, wallLoop, type LoopWall } from './wall-loop';
+import { alongLine, findWall, fromLoop, toLoop, wallLoop, type LoopWall } from './wall-loop';
 
 /** Where the panel of a pocket door goes, inches along its wall. */
 function pocketOf({ opening, own, alongIn, widthIn }: SeenOpening): Interval {
@@ -30,30 +30,27 @@ interface Barred extends Interval {
 export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
   const loop = wallLoop(view.room);
   const barred: Barred[] = [];
+  const bar = (wall: string, stretch: Interval, rest: Omit<Barred, 'wall' | 'fromIn' | 'toIn'>) =>
+    barred.push(...alongLine(loop, wall, stretch.fromIn, stretch.toIn).map((piece) => ({ ...piece, ...rest })));
   for (const seen of view.openings) {
     const { wall, opening, alongIn, widthIn } = seen;
     const what = OPENING_NAMES[opening.kind];
-    const startIn = toLoop(loop, wall, 0);
     const { headIn } = opening;
-    let fromIn = startIn + alongIn;
-    let toIn = fromIn + widthIn;
+    let [fromIn, toIn] = [alongIn, alongIn + widthIn];
     if (opening.kind === 'pocket') {
       const pocket = pocketOf(seen);
-      const at = { fromIn: startIn + pocket.fromIn, toIn: startIn + pocket.toIn };
-      barred.push({ fromIn: at.fromIn, toIn: at.toIn, wall, bottomIn: 0, topIn: headIn, cause: 'pocket door', what });
-      fromIn = Math.min(fromIn, at.fromIn);
-      toIn = Math.max(toIn, at.toIn);
+      bar(wall, pocket, { bottomIn: 0, topIn: headIn, cause: 'pocket door', what });
+      fromIn = Math.min(fromIn, pocket.fromIn);
+      toIn = Math.max(toIn, pocket.toIn);
     }
-    fromIn -= STUD_WIDTH_IN;
-    toIn += STUD_WIDTH_IN;
+    const over = { fromIn: fromIn - STUD_WIDTH_IN, toIn: toIn + STUD_WIDTH_IN };
     const topIn = Math.min(view.level.ceilingIn, headIn + HEADER_IN);
-    barred.push({ fromIn, toIn, wall, bottomIn: headIn, topIn, cause: 'header', what });
+    bar(wall, over, { bottomIn: headIn, topIn, cause: 'header', what });
   }
   for (const { kind, name, at, bottomIn = 0, heightIn: topIn } of view.features) {
     if (kind !== 'brace' || at.kind !== 'wall') continue;
-    const fromIn = toLoop(loop, at.wall, at.alongIn);
     const what = name || 'brace';
-    barred.push({ fromIn, toIn: fromIn + at.widthIn, wall: at.wall, bottomIn, topIn, cause: 'brace', what });
+    bar(at.wall, { fromIn: at.alongIn, toIn: at.alongIn + at.widthIn }, { bottomIn, topIn, cause: 'brace', what });
   }
   return barred;
 });
@@ -130,11 +127,11 @@ interface Middle {
 }
 
 /** A switch that the door works stands in its jamb. */
-const isInJamb = (box: Box): boolean =>
+const isInJamb = (box: Pick<Box, 'devices'>): boolean =>
   Object.values(box.devices).some((one) => one.kind === 'switch' && one.style === 'door-jamb');
 
 /** What is where a box on a wall is drawn, the gravest first; undefined where there is room for it. */
-export function inTheWayOf(view: RoomView, box: Box): InTheWay | undefined {
+export function inTheWayOf(view: RoomView, box: Pick<Box, 'at' | 'gangs' | 'devices'>): InTheWay | undefined {
   const { at, gangs } = box;
   if (at.kind !== 'wall' || isInJamb(box)) return undefined;
   const { alongIn, heightIn } = at;
@@ -155,6 +152,13 @@ export function inTheWayOf(view: RoomView, box: Box): InTheWay | undefined {
   if (isIn < halfIn - SLACK_IN && endsAtCorner(view, wall, alongIn)) return { cause: 'corner', halfIn, isIn };
   const casing = gap(true);
   return casing ? { cause: 'casing', what: casing.what } : part(false);
+}
+
+/** Whether a new box has room in a wall there: no opening, casing, corner, pocket, header or brace in its way. */
+export function fitsInWall(view: RoomView, atLoopIn: number, heightIn: number, gangs: number): boolean {
+  const { wall, alongIn } = fromLoop(wallLoop(view.room), atLoopIn);
+  const at = { kind: 'wall', wall: wall.id, alongIn, heightIn } as const;
+  return wall.boundary === 'solid' && inTheWayOf(view, { at, gangs, devices: {} }) === undefined;
 }
 
 /** The boxes of a room that stand in something's way, with what it is. */

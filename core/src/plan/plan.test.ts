@@ -166,7 +166,7 @@ describe('proposals', () => {
     const proposal = proposeForRoom(house, 'bed', placementLimits(house));
     // 496 in of wall: ceil(496 / 144) = 4.
     expect(proposal.boxes).toHaveLength(4);
-    expect(proposal.boxes.every((box) => box.onStud)).toBe(true);
+    expect(proposal.boxes.every((box) => box.on === 'stud')).toBe(true);
     const onNorth = proposeForWall(house, 'bed', 'c0', placementLimits(house)).boxes;
     expect(onNorth.length).toBeGreaterThan(0);
     expect(onNorth.length).toBeLessThan(4);
@@ -234,17 +234,20 @@ describe('proposals', () => {
     );
   });
 
-  it('glass to the floor wants a floor receptacle', () => {
+  it('glass to the floor takes a box in the floor before it, within 18 in, unless something stands there', () => {
     const house = aHouse()
       .room('sun', 'sunroom', [0, 0, 120, 100])
       .opening('sun', 'c0', 'fixed-glass', 0, 120)
       .opening('sun', 'c1', 'cased', 0, 100)
       .opening('sun', 'c2', 'cased', 0, 120)
-      .opening('sun', 'c3', 'cased', 0, 100)
-      .build();
-    const proposal = proposeForRoom(house, 'sun', placementLimits(house));
-    expect(proposal.boxes).toEqual([]);
-    expect(proposal.unreachable).toHaveLength(1);
+      .opening('sun', 'c3', 'cased', 0, 100);
+    const bare = house.build();
+    const proposal = proposeForRoom(bare, 'sun', placementLimits(bare));
+    expect(proposal).toMatchObject({ boxes: [{ on: 'floor', heightIn: 0 }], unreachable: [] });
+    expect(boxesOfProposal(bare, proposal, (prefix) => prefix)[0]!.at).toEqual({ kind: 'floor', x: 60, y: 8 });
+    const filled = house.standing('sofa', 'sun', 'furniture', [0, 0, 120, 40]).build();
+    const none = proposeForRoom(filled, 'sun', placementLimits(filled));
+    expect([none.boxes, none.unreachable.length]).toEqual([[], 1]);
   });
 });
 

@@ -3,7 +3,7 @@ import { Memory } from '../cache/memory';
 import { groupBy } from '../units/group-by';
 import { facingOf, projectOnto, THICKEST_WALL_IN } from './facing';
 import { openingBreak, type SeenOpening } from './opening-break';
-import { findWall, wallLoop, type LoopWall } from './wall-loop';
+import { findWall, straightRuns, wallLoop, type LoopWall } from './wall-loop';
 
 export type { SeenOpening } from './opening-break';
 
@@ -133,6 +133,17 @@ function waysOf(house: House, room: Room, openings: readonly SeenOpening[]): Way
 
 const partitionsByRooms = new Memory<House['rooms'], Map<string, readonly Partition[]>>();
 
+/** A place counted along a line of walls, on its wall. */
+function inLine(line: readonly LoopWall[], atIn: number): Partition {
+  let alongIn = atIn;
+  for (const wall of line) {
+    if (alongIn <= wall.lengthIn) return { wall: wall.id, alongIn };
+    alongIn -= wall.lengthIn;
+  }
+  const last = line.at(-1)!;
+  return { wall: last.id, alongIn: last.lengthIn };
+}
+
 /** Partitions show as the gap between the ends of two neighbours along one wall. */
 function partitionsOf(house: House, room: Room): readonly Partition[] {
   let byRoom = partitionsByRooms.get(house.rooms);
@@ -140,14 +151,19 @@ function partitionsOf(house: House, room: Room): readonly Partition[] {
   let found = byRoom.get(room.id);
   if (!found) {
     const facing = facingOf(house, room);
-    found = wallLoop(room).walls.flatMap((wall) => {
-      const behind = facing.filter((one) => one.wall.id === wall.id);
-      if (behind.length < 2) return [];
+    found = straightRuns(wallLoop(room)).flatMap((line) => {
+      let offsetIn = 0;
+      const behind = line.flatMap((wall) => {
+        const here = facing.filter((one) => one.wall.id === wall.id);
+        const from = offsetIn;
+        offsetIn += wall.lengthIn;
+        return here.map((one) => ({ fromIn: from + one.fromIn, toIn: from + one.toIn }));
+      });
       behind.sort((a, b) => a.fromIn - b.fromIn);
       return behind.slice(1).flatMap(({ fromIn }, i) => {
         const { toIn } = behind[i]!;
         const gap = fromIn - toIn;
-        return gap > 0.5 && gap <= THICKEST_WALL_IN ? [{ wall: wall.id, alongIn: (toIn + fromIn) / 2 }] : [];
+        return gap > 0.5 && gap <= THICKEST_WALL_IN ? [inLine(line, (toIn + fromIn) / 2)] : [];
       });
     });
     byRoom.set(room.id, found);

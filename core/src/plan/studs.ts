@@ -2,7 +2,7 @@ import type { Corner } from '../house/schema';
 import { isBarredAt, pocketStretches } from './blocked-by-framing';
 import { halfBoxWidthIn, STUD_WIDTH_IN } from './framing-sizes';
 import { perShell, type RoomView, type SeenOpening } from './room-view';
-import { toLoop, wallLoop, type LoopWall } from './wall-loop';
+import { straightRuns, toLoop, wallLoop, type LoopWall } from './wall-loop';
 import type { Interval } from '../geometry/intervals';
 
 /** Narrowest clear bay that an ordinary drill gets into, inches: *common practice*. */
@@ -22,47 +22,92 @@ const cornerOf = (view: RoomView, wall: LoopWall): Corner => view.room.corners.f
 const isFramed = (view: RoomView, wall: LoopWall): boolean =>
   wall.boundary === 'solid' && cornerOf(view, wall).covering?.kind !== 'masonry';
 
+/** Walls that a crew frames as one: pieces in one line with the same framing. */
+interface FramedRun {
+  readonly walls: readonly LoopWall[];
+  readonly startIn: number;
+  readonly lengthIn: number;
+  readonly framing: Corner['framing'];
+}
+
+const framedRuns = perShell((view: RoomView): readonly FramedRun[] => {
+  const kindOf = (wall: LoopWall) => {
+    const { framing, covering } = cornerOf(view, wall);
+    return JSON.stringify([framing, covering]);
+  };
+  const runs: FramedRun[] = [];
+  for (const line of straightRuns(wallLoop(view.room)))
+    line.forEach((wall, i) => {
+      if (!isFramed(view, wall)) return;
+      const last = runs.at(-1);
+      if (i > 0 && last?.walls.at(-1) === line[i - 1] && kindOf(line[i - 1]!) === kindOf(wall))
+        runs[runs.length - 1] = { ...last!, walls: [...last!.walls, wall], lengthIn: last!.lengthIn + wall.lengthIn };
+      else {
+        const { framing } = cornerOf(view, wall);
+        runs.push({ walls: [wall], startIn: wall.startIn, lengthIn: wall.lengthIn, framing });
+      }
+    });
+  return runs;
+});
+
 /**
  * Studs on the wall's spacing from its layout corner, one at each end, posts where partitions meet it, jack and king at each
  * side of an opening, cripples below windows. Where the true layout is not known this is the usual one: *common practice*.
  */
 export const layStuds = perShell((view: RoomView): readonly Stud[] => {
-  const studs: Stud[] = [];
-  for (const wall of wallLoop(view.room).walls)
-    if (isFramed(view, wall)) studs.push(...new WallFraming(view, wall).lay());
-  return studs;
+  const { lengthIn } = wallLoop(view.room);
+  const studs = framedRuns(view).flatMap((run) => new WallFraming(view, run).lay());
+  for (const [i, stud] of studs.entries())
+    if (stud.atIn >= lengthIn) studs[i] = { ...stud, atIn: stud.atIn - lengthIn };
+  return studs.sort((a, b) => a.atIn - b.atIn);
 });
 
-/** The studs of one wall as they are set: whoever comes first keeps the place, a later one is left out where one stands. */
+/** An opening or a partition, inches along its run. */
+type InRun<T> = T & { readonly inRunIn: number };
+
+/** The studs of one run of wall as they are set: whoever comes first keeps the place, a later one is left out where one stands. */
 class WallFraming {
-  readonly #gaps: readonly SeenOpening[];
+  readonly #gaps: readonly InRun<SeenOpening>[];
   readonly #pockets: readonly Interval[];
   readonly #studs: Stud[] = [];
 
   constructor(
     readonly view: RoomView,
-    readonly wall: LoopWall,
+    readonly run: FramedRun,
   ) {
-    this.#gaps = view.openings.filter((seen) => seen.wall === wall.id);
-    this.#pockets = pocketStretches(view, wall);
+    let offsetIn = 0;
+    const gaps: InRun<SeenOpening>[] = [];
+    const pockets: Interval[] = [];
+    for (const wall of run.walls) {
+      for (const seen of view.openings)
+        if (seen.wall === wall.id) gaps.push({ ...seen, inRunIn: offsetIn + seen.alongIn });
+      for (const one of pocketStretches(view, wall))
+        pockets.push({ fromIn: offsetIn + one.fromIn, toIn: offsetIn + one.toIn });
+      offsetIn += wall.lengthIn;
+    }
+    this.#gaps = gaps;
+    this.#pockets = pockets;
   }
 
   lay(): readonly Stud[] {
-    const { lengthIn, id } = this.wall;
-    for (const { alongIn, widthIn } of this.#gaps) {
-      this.#add(alongIn - STUD_WIDTH_IN / 2, 'jack');
-      this.#add(alongIn - STUD_WIDTH_IN * 1.5, 'king');
-      this.#add(alongIn + widthIn + STUD_WIDTH_IN / 2, 'jack');
-      this.#add(alongIn + widthIn + STUD_WIDTH_IN * 1.5, 'king');
+    const { lengthIn, walls, framing } = this.run;
+    for (const { inRunIn, widthIn } of this.#gaps) {
+      this.#add(inRunIn - STUD_WIDTH_IN / 2, 'jack');
+      this.#add(inRunIn - STUD_WIDTH_IN * 1.5, 'king');
+      this.#add(inRunIn + widthIn + STUD_WIDTH_IN / 2, 'jack');
+      this.#add(inRunIn + widthIn + STUD_WIDTH_IN * 1.5, 'king');
     }
     this.#add(STUD_WIDTH_IN / 2, 'end');
     this.#add(lengthIn - STUD_WIDTH_IN / 2, 'end');
-    for (const meeting of this.view.partitions) {
-      if (meeting.wall !== id) continue;
-      this.#add(meeting.alongIn - STUD_WIDTH_IN * 1.5, 'partition');
-      this.#add(meeting.alongIn + STUD_WIDTH_IN * 1.5, 'partition');
+    let offsetIn = 0;
+    for (const wall of walls) {
+      for (const meeting of this.view.partitions) {
+        if (meeting.wall !== wall.id) continue;
+        this.#add(offsetIn + meeting.alongIn - STUD_WIDTH_IN * 1.5, 'partition');
+        this.#add(offsetIn + meeting.alongIn + STUD_WIDTH_IN * 1.5, 'partition');
+      }
+      offsetIn += wall.lengthIn;
     }
-    const framing = cornerOf(this.view, this.wall).framing;
     const spacing = framing?.spacingIn ?? this.view.level.studSpacingIn;
     const fromEnd = framing?.layoutFrom === 'end';
     for (let atIn = spacing; atIn < lengthIn; atIn += spacing) this.#add(fromEnd ? lengthIn - atIn : atIn, 'common');
@@ -71,11 +116,11 @@ class WallFraming {
 
   /** Sets a stud in its place of the row; none in a doorway or a pocket, a cripple below a window. */
   #add(alongIn: number, kind: StudKind): void {
-    if (alongIn < 0 || alongIn > this.wall.lengthIn) return;
+    if (alongIn < 0 || alongIn > this.run.lengthIn) return;
     for (const one of this.#pockets) if (alongIn > one.fromIn && alongIn < one.toIn) return;
     const gap = this.#gapAt(alongIn);
     if (gap && gap.opening.kind !== 'window') return;
-    const atIn = this.wall.startIn + alongIn;
+    const atIn = this.run.startIn + alongIn;
     const studs = this.#studs;
     const i = firstFrom(studs, atIn);
     if (i > 0 && atIn - studs[i - 1]!.atIn < STUD_WIDTH_IN - 0.01) return;
@@ -88,9 +133,19 @@ class WallFraming {
   }
 
   #gapAt(alongIn: number): SeenOpening | undefined {
-    for (const gap of this.#gaps) if (alongIn >= gap.alongIn && alongIn <= gap.alongIn + gap.widthIn) return gap;
+    for (const gap of this.#gaps) if (alongIn >= gap.inRunIn && alongIn <= gap.inRunIn + gap.widthIn) return gap;
     return undefined;
   }
+}
+
+/** The run of wall over a place on the loop, with that place counted from the run's start, which may lie before the start of the loop. */
+function runAt(view: RoomView, atIn: number): { run: FramedRun; fromStartIn: number } | undefined {
+  const { lengthIn } = wallLoop(view.room);
+  for (const run of framedRuns(view)) {
+    const fromStartIn = atIn >= run.startIn - 1e-6 ? atIn - run.startIn : atIn + lengthIn - run.startIn;
+    if (fromStartIn <= run.lengthIn + 1e-6) return { run, fromStartIn };
+  }
+  return undefined;
 }
 
 /** Clear stretches between neighbouring studs that an ordinary drill does not get into. */
@@ -99,9 +154,7 @@ export const narrowBays = perShell((view: RoomView): readonly Interval[] => {
   const studs = layStuds(view);
   return studs.slice(1).flatMap((stud, i) => {
     const before = studs[i]!;
-    const sameWall =
-      loop.walls.findLast((one) => one.startIn <= before.atIn) ===
-      loop.walls.findLast((one) => one.startIn <= stud.atIn);
+    const sameWall = runAt(view, before.atIn)?.run === runAt(view, stud.atIn)?.run;
     const clear = { fromIn: before.atIn + STUD_WIDTH_IN / 2, toIn: stud.atIn - STUD_WIDTH_IN / 2 };
     const width = clear.toIn - clear.fromIn;
     const inOpening = view.openings.some((seen) => {
@@ -165,10 +218,12 @@ function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: num
   for (let i = firstFrom(studs, fromIn); i < studs.length && studs[i]!.atIn <= toIn; i++) {
     const stud = studs[i]!;
     if (!reaches(stud, heightIn)) continue;
-    const wall = loop.walls.findLast((one) => one.startIn <= stud.atIn)!;
+    const on = runAt(view, stud.atIn);
+    if (!on) continue;
     for (const side of SIDES) {
-      const atIn = stud.atIn + (side === 'left' ? -offset : offset);
-      if (atIn < wall.startIn + half + 0.5 || atIn > wall.startIn + wall.lengthIn - half - 0.5) continue;
+      const aside = side === 'left' ? -offset : offset;
+      if (on.fromStartIn + aside < half + 0.5 || on.fromStartIn + aside > on.run.lengthIn - half - 0.5) continue;
+      const atIn = (stud.atIn + aside + loop.lengthIn) % loop.lengthIn;
       if (isBarredAt(view, atIn, heightIn, half)) continue;
       const clear = half + STUD_WIDTH_IN / 2 - 0.05;
       const before = neighbour(studs, i, -1, heightIn);

@@ -61,6 +61,55 @@ export function wallLoop(room: Room): WallLoop {
   return loop;
 }
 
+/** Whether one wall goes on in the line of the one before it, both being wall or both not. */
+const isInLine = (from: LoopWall, to: LoopWall): boolean =>
+  from.boundary === to.boundary && from.unit.x * to.unit.x + from.unit.y * to.unit.y > 0.999;
+
+const runs = new Memory<WallLoop, readonly (readonly LoopWall[])[]>();
+
+/** The walls of a loop by straight lines: people draw one wall in two pieces. A line over the start of the loop is one as well. */
+export function straightRuns(loop: WallLoop): readonly (readonly LoopWall[])[] {
+  const known = runs.get(loop);
+  if (known) return known;
+  const { walls } = loop;
+  const first = Math.max(
+    0,
+    walls.findIndex((wall, i) => !isInLine(walls.at(i - 1)!, wall)),
+  );
+  const found: LoopWall[][] = [];
+  for (const wall of [...walls.slice(first), ...walls.slice(0, first)]) {
+    const last = found.at(-1);
+    if (last && isInLine(last.at(-1)!, wall)) last.push(wall);
+    else found.push([wall]);
+  }
+  runs.set(loop, found);
+  return found;
+}
+
+/**
+ * A stretch counted from the start of a wall, piece by piece as it lies on the walls of that line, inches along the loop; what
+ * reaches past the line's end is no wall and is left out.
+ */
+export function alongLine(
+  loop: WallLoop,
+  wallId: string,
+  fromIn: number,
+  toIn: number,
+): { wall: string; fromIn: number; toIn: number }[] {
+  const line = straightRuns(loop).find((run) => run.some((wall) => wall.id === wallId))!;
+  let offsetIn = 0;
+  for (const wall of line) {
+    if (wall.id === wallId) break;
+    offsetIn += wall.lengthIn;
+  }
+  let startIn = -offsetIn;
+  return line.flatMap((wall) => {
+    const [from, to] = [Math.max(fromIn - startIn, 0), Math.min(toIn - startIn, wall.lengthIn)];
+    startIn += wall.lengthIn;
+    return to > from ? [{ wall: wall.id, fromIn: wall.startIn + from, toIn: wall.startIn + to }] : [];
+  });
+}
+
 /** A distance brought into [0, loop length). */
 export const wrapIn = (loop: WallLoop, alongLoopIn: number): number =>
   ((alongLoopIn % loop.lengthIn) + loop.lengthIn) % loop.lengthIn;

@@ -139,8 +139,7 @@ export function netlistOf(
   });
   source(`neutral/${unit.id}`, 'neutral', 0);
   source('ground', 'ground', 0);
-  const lug = (key: string, kind: string) =>
-    kind === 'ground' ? 'panel/ground' : `panel/${key.replace('/line', '')}`;
+  const lug = (key: string, kind: string) => (kind === 'ground' ? 'panel/ground' : `panel/${key.replace('/line', '')}`);
   const wires: Wire[] = [];
   for (const run of wiring.runs)
     for (const cable of run.cables)

@@ -223,6 +223,10 @@ export class HouseBuilder {
     return this;
   }
 
+  levelOf(room: string): string {
+    return this.#house.rooms[room]!.level;
+  }
+
   /** Anything else, on the house as it stands so far. */
   with(change: (house: House) => void): this {
     change(this.#house);

@@ -31,7 +31,24 @@ testRule(tubZoneReceptacles, {
     [
       '2020: a bathroom of 5 by 6 ft has no other place',
       small('2020').receptacle('b', 'c1', 8, { heightIn: 43 }),
-      'Receptacle R1-1 is in the zone of the tub or shower, by the exception for a small bathroom: no place near the basin lies outside it.',
+      'Receptacle R1-1 is in the zone of the tub or shower, on the farthest wall, by the exception for a small bathroom: no place near the basin lies outside it.',
+    ],
+  ],
+  cannotTell: [
+    [
+      '2020: the same on a wall that is not the farthest',
+      small('2020').receptacle('b', 'c0', 50, { heightIn: 43 }),
+      'Receptacle R1-1 is in the zone of the tub or shower, and no wall near the basin outside it holds a box. The exception speaks of the farthest wall of a small bathroom: ask the authority, or move the basin.',
+    ],
+    [
+      '2023: a pocket door takes the wall outside the zone',
+      aHouse()
+        .room('b', 'bathroom', [0, 0, 60, 130])
+        .feature('b', 'tub', ['c1', 0, 60, 30], { heightIn: 20 })
+        .feature('b', 'basin', ['c1', 60, 24, 18])
+        .opening('b', 'c1', 'pocket', 98, 28, { opens: 'right' })
+        .opening('b', 'c3', 'fixed-glass', 4, 60)
+        .receptacle('b', 'c1', 70, { heightIn: 43 }),
     ],
   ],
   fails: [

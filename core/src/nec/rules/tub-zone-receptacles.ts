@@ -1,23 +1,48 @@
+import { fitsInWall } from '../../plan/blocked-by-framing';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
 import type { LoadKind } from '../../house/schema-equipment';
+import type { Box } from '../../house/schema';
 import type { RoomView } from '../../plan/room-view';
 import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
 import { rimIn } from '../requirements/tub-rim';
 import { defineRule, fromMemory } from '../rule';
 
-/** Whether some wall of the room within 3 ft of a basin lies outside the zone: then a small bathroom is no excuse. */
-function basinReachableOutside(view: RoomView, sideIn: number): boolean {
+/** A receptacle at a basin, inches above the floor: where its place on a wall is looked for. *Common practice*. */
+const AT_BASIN_IN = 43;
+
+/** Every 2 in of the room's walls, with how far it is from tub and shower. */
+function placesOn(view: RoomView): { wall: string; atBasin: boolean; gapIn: number; fits: boolean }[] {
   const wet = view.features.filter((one) => one.kind === 'tub' || one.kind === 'shower');
   const basins = view.features.filter((one) => one.kind === 'basin' || one.kind === 'sink');
-  return wallLoop(view.room).walls.some((wall) => {
-    for (let alongIn = 2; alongIn < wall.lengthIn; alongIn += 2) {
+  return wallLoop(view.room).walls.flatMap((wall) =>
+    Array.from({ length: Math.floor(wall.lengthIn / 2) }, (_, i) => {
+      const alongIn = 2 * i + 1;
       const at = pointOnWall(wall, alongIn);
-      const near = basins.some((basin) => distanceToFeature(view.room, basin, at) <= 36);
-      if (near && wet.every((one) => distanceToFeature(view.room, one, at) >= sideIn)) return true;
-    }
-    return false;
-  });
+      return {
+        wall: wall.id,
+        atBasin: basins.some((basin) => distanceToFeature(view.room, basin, at) <= 36),
+        gapIn: Math.min(...wet.map((one) => distanceToFeature(view.room, one, at))),
+        fits: fitsInWall(view, wall.startIn + alongIn, AT_BASIN_IN, 1),
+      };
+    }),
+  );
+}
+
+/**
+ * The exception for a bathroom that has no wall outside the zone: its receptacles may stand on the farthest wall. `no` where the basin
+ * could be served from outside the zone; `maybe` where only openings keep a box from standing there, or the wall is not the farthest.
+ */
+function bySmallBath(view: RoomView, box: Box, sideIn: number): 'yes' | 'maybe' | 'no' {
+  const places = placesOn(view);
+  const outside = places.filter((one) => one.atBasin && one.gapIn >= sideIn);
+  if (outside.some((one) => one.fits)) return 'no';
+  if (outside.length > 0 || box.at.kind !== 'wall') return 'maybe';
+  const { wall } = box.at;
+  // How far a wall is, is how far its nearest place is.
+  const awayOf = (id: string) => Math.min(...places.filter((one) => one.wall === id).map((one) => one.gapIn));
+  const farthest = Math.max(...places.map((one) => awayOf(one.wall)));
+  return awayOf(wall) >= farthest - 1 ? 'yes' : 'maybe';
 }
 
 /** A room with a tub or shower and receptacles. */
@@ -43,7 +68,9 @@ export const tubZoneReceptacles = defineRule({
       inside: ({ tag, gap }: { tag: string; gap: number }, show) =>
         `Receptacle ${tag} is ${show(gap)} from a tub or shower, inside its zone.`,
       small: ({ tag }: { tag: string }) =>
-        `Receptacle ${tag} is in the zone of the tub or shower, by the exception for a small bathroom: no place near the basin lies outside it.`,
+        `Receptacle ${tag} is in the zone of the tub or shower, on the farthest wall, by the exception for a small bathroom: no place near the basin lies outside it.`,
+      smallMaybe: ({ tag }: { tag: string }) =>
+        `Receptacle ${tag} is in the zone of the tub or shower, and no wall near the basin outside it holds a box. The exception speaks of the farthest wall of a small bathroom: ask the authority, or move the basin.`,
       pump: ({ tag }: { tag: string }) =>
         `Receptacle ${tag} is that of a tub\u2019s pump, under its rim: see that it is in sight, within 12 in of the access opening.`,
       bidet: ({ tag }: { tag: string }) =>
@@ -83,8 +110,10 @@ export const tubZoneReceptacles = defineRule({
             (one.kind === 'basin' || one.kind === 'sink') &&
             distanceToFeature(view.room, one, placeOf(view, box)) <= 36,
         );
-        if (limits.sideIn > 0 && gap > 0 && byBasin && !basinReachableOutside(view, limits.sideIn))
-          return [report.pass('small', { tag: box.tag }, where, { ...detail, section: '406.9(C) Exception' })];
+        const small = limits.sideIn > 0 && gap > 0 && byBasin ? bySmallBath(view, box, limits.sideIn) : 'no';
+        const exception = { ...detail, section: '406.9(C) Exception' };
+        if (small === 'yes') return [report.pass('small', { tag: box.tag }, where, exception)];
+        if (small === 'maybe') return [report.cannotTell('smallMaybe', { tag: box.tag }, where, exception)];
         return [report.fail('inside', { tag: box.tag, gap }, where, detail)];
       });
       return found.length > 0 ? found : [report.pass('clear', { room: view.room.name }, { room: view.room.id })];

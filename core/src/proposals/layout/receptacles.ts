@@ -16,7 +16,7 @@ import { lengthOfHallIn } from '../../nec/requirements/halls';
 import { islandNeed, type IslandLimits } from '../../nec/requirements/islands';
 import { outerEnd } from '../../plan/islands';
 import type { Boxing } from './plan';
-import { bestSpot, type Wish } from './spots';
+import { bestSpot, LAST_RESORT, type Wish } from './spots';
 
 const isOrdinary = (boxing: Boxing, room: string) => {
   const view = boxing.view(room);
@@ -47,19 +47,25 @@ function spaced(boxing: Boxing, room: string): void {
   const proposal = proposeForRoom(boxing.house, room, placementLimits(boxing.house));
   const boxes = boxesOfProposal(boxing.house, proposal, boxing.newId);
   boxes.forEach((box, i) => {
-    const { purpose, onStud } = proposal.boxes[i]!;
+    const { purpose, on } = proposal.boxes[i]!;
+    const reason = { wall: 'no point of the wall over 6 ft away', counter: 'no point of the counter over 24 in away' };
     boxing.place(
       room,
       box.at,
       box.devices,
       purpose === 'counter'
-        ? { reason: 'no point of the counter over 24 in away', section: '210.52(C)(1)' }
-        : { reason: 'no point of the wall over 6 ft away', section: '210.52(A)(1)' },
-      !onStud,
+        ? { reason: reason.counter, section: '210.52(C)(1)' }
+        : on === 'floor'
+          ? { reason: `${reason.wall}, in a box listed for floors`, section: '210.52(A)(3)' }
+          : { reason: reason.wall, section: '210.52(A)(1)' },
+      box.bracket ?? false,
     );
   });
   for (const one of proposal.unreachable)
-    boxing.leaveOpen(one.room, 'A stretch that no box on a wall reaches: place a floor receptacle within 18 in of it.');
+    boxing.leaveOpen(
+      one.room,
+      'A stretch that neither a box on a wall nor one in the floor reaches: something stands before it.',
+    );
 }
 
 function atBasins(boxing: Boxing, room: string): void {
@@ -91,7 +97,7 @@ function atBasins(boxing: Boxing, room: string): void {
           if (away > reach || wetAway === 0) return undefined;
           // A place between two basins serves both; the zone of the tub is avoided wherever that can be done.
           const alsoServes = others.filter((one) => distanceToFeature(view.room, one, point) <= reach).length;
-          return away - 12 * alsoServes + (wetAway < side ? 1000 : 0);
+          return away - 12 * alsoServes + (wetAway < side ? LAST_RESORT : 0);
         },
       },
       'within 3 ft of the basin',

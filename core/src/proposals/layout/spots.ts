@@ -1,7 +1,7 @@
 import { distance, type Point } from '../../geometry/geometry';
 import type { BoxPlace, House } from '../../house/schema';
 import { isTakenFromBehind } from '../../place/back-to-back';
-import { openingBreak } from '../../plan/opening-break';
+import { fitsInWall } from '../../plan/blocked-by-framing';
 import { placeOf } from '../../plan/points';
 import { viewRoom, type RoomView } from '../../plan/room-view';
 import { halfBoxWidthIn } from '../../plan/framing-sizes';
@@ -52,24 +52,6 @@ function isFree(view: RoomView, atLoopIn: number, heightIn: number, gangs: numbe
   });
 }
 
-/** Whether wall, not glass, an opening or its casing, stands over the whole width of a box at a height. */
-function isWall(view: RoomView, atLoopIn: number, heightIn: number, gangs: number): boolean {
-  const half = halfBoxWidthIn(gangs);
-  const { wall, alongIn } = fromLoop(wallLoop(view.room), atLoopIn);
-  if (wall.boundary !== 'solid' || alongIn < half + 0.5 || alongIn > wall.lengthIn - half - 0.5) return false;
-  return view.openings.every((seen) => {
-    const gap = openingBreak(seen) ? 2.25 : 1;
-    if (
-      seen.wall !== wall.id ||
-      alongIn < seen.alongIn - gap - half ||
-      alongIn > seen.alongIn + seen.widthIn + gap + half
-    )
-      return true;
-    const { opening } = seen;
-    return opening.kind === 'window' && (heightIn < opening.sillIn - 3 || heightIn > opening.headIn + 3);
-  });
-}
-
 const toSpot = (view: RoomView, atLoopIn: number, heightIn: number, bracket: boolean): Spot => {
   const { wall, alongIn } = fromLoop(wallLoop(view.room), atLoopIn);
   return {
@@ -89,12 +71,15 @@ export interface Wish {
   readonly behindDoors?: boolean;
 }
 
+/** A place that costs as much breaks something that another would keep: a bracket elsewhere is better than a stud there. */
+export const LAST_RESORT = 1000;
+
 /** The best free place on a room's walls: on a stud's side where one will do, else on a bracket. */
 export function bestSpot(house: House, room: string, wish: Wish): Spot | undefined {
   const view = viewRoom(house, room);
   const loop = wallLoop(view.room);
   const gangs = wish.gangs ?? 1;
-  const pick = (places: readonly number[], bracket: boolean): Spot | undefined => {
+  const pick = (places: readonly number[], bracket: boolean): { spot: Spot; cost: number } | undefined => {
     let best: { spot: Spot; cost: number } | undefined;
     for (const atLoopIn of places) {
       if (!isFree(view, atLoopIn, wish.heightIn, gangs, wish.behindDoors ?? false)) continue;
@@ -103,18 +88,19 @@ export function bestSpot(house: House, room: string, wish: Wish): Spot | undefin
       const cost = wish.cost(spot);
       if (cost !== undefined && (!best || cost < best.cost - 1e-9)) best = { spot, cost };
     }
-    return best?.spot;
+    return best;
   };
   const onStuds = pick(
     studFaces(view, wish.heightIn, gangs).map((face) => face.atIn),
     false,
   );
-  if (onStuds) return onStuds;
+  if (onStuds && onStuds.cost < LAST_RESORT) return onStuds.spot;
   const inches = Array.from({ length: Math.floor(loop.lengthIn) }, (_, i) => i + 0.5);
-  return pick(
-    inches.filter((at) => isWall(view, at, wish.heightIn, gangs)),
+  const anywhere = pick(
+    inches.filter((at) => fitsInWall(view, at, wish.heightIn, gangs)),
     true,
   );
+  return !onStuds || (anywhere && anywhere.cost < LAST_RESORT) ? anywhere?.spot : onStuds.spot;
 }
 
 /** Points of a room's ceiling on a grid of inches, clear of its walls. */

@@ -62,14 +62,17 @@ function reachAt(boxing: Boxing, view: RoomView, way: Way): { jamb: Point; wante
 /** A switch box at the latch side of a door or the edge of an open side, with a gang for each thing it governs. Answers the switches, in that order. */
 function switchBox(boxing: Boxing, view: RoomView, way: Way, governed: readonly Governed[]): string[] {
   const places = reachAt(boxing, view, way);
-  const spot = bestSpot(boxing.house, view.room.id, {
-    heightIn: boxing.house.standards.switchHeightIn,
-    gangs: governed.length,
-    cost: ({ point }) => {
-      const near = places.filter(({ jamb }) => distance(jamb, point) <= WITHIN_REACH_IN);
-      return near.length > 0 ? Math.min(...near.map(({ wanted }) => distance(wanted, point))) : undefined;
-    },
-  });
+  const within = (reachIn: number) =>
+    bestSpot(boxing.house, view.room.id, {
+      heightIn: boxing.house.standards.switchHeightIn,
+      gangs: governed.length,
+      cost: ({ point }) => {
+        const near = places.filter(({ jamb }) => distance(jamb, point) <= reachIn);
+        return near.length > 0 ? Math.min(...near.map(({ wanted }) => distance(wanted, point))) : undefined;
+      },
+    });
+  // A switch farther off than a hand finds without groping is better than a light without one.
+  const spot = within(WITHIN_REACH_IN) ?? within(Infinity);
   if (!spot) {
     boxing.leaveOpen(view.room.id, `No wall ${placeNameOf(way)} of ${view.room.name} for its switch.`);
     return [];

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { boundsOf, SPACED_ROOMS, wordFor } from '@winculum/core';
+import { boundsOf, count, SPACED_ROOMS, wordFor } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
@@ -55,7 +55,7 @@ watch(
   { immediate: true },
 );
 
-const { limits, fill, accept, inProposal, nothing } = useFilling(room);
+const { limits, fill, accept, inProposal, onStuds, nothing } = useFilling(room);
 const { boxing, ticked, ceiling, grid, work: boxingWork, layOut } = useBoxing();
 const { typed, preview, templates, putTemplate } = useStripKeys(room, accept);
 const fillMenu = ref<HTMLDetailsElement>();
@@ -152,10 +152,11 @@ const layers = ref({ reach: true, tags: true });
   <div v-if="view.proposal" class="proposal" role="status">
     <template v-if="view.proposal.boxes.length">
       <b class="num">{{ view.proposal.boxes.length }}</b>
-      {{ wordFor(view.proposal.boxes.length, 'receptacle') }} proposed, the fewest that reach everything:
+      {{ wordFor(view.proposal.boxes.length, 'receptacle') }} proposed, the fewest {{ onStuds }}:
       {{ inProposal }}
       <template v-if="view.proposal.unreachable.length"
-        >; {{ view.proposal.unreachable.length }} stretches of glass want a floor receptacle</template
+        >; {{ count(view.proposal.unreachable.length, 'stretch', 'stretches') }} left to you: something stands before
+        the wall</template
       >
       <span class="grow" />
       <button class="plain-button main" @click="accept">Accept all</button>

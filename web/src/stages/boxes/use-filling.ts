@@ -11,6 +11,7 @@ import {
   SPACED_ROOMS,
   viewRoom,
   wallLoop,
+  type ProposedBox,
   type Room,
 } from '@winculum/core';
 import { newId } from '../../new-id';
@@ -36,7 +37,7 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
     if (proposal.boxes.length === 0) {
       store.problem =
         proposal.unreachable.length > 0
-          ? 'No box on these walls reaches the rest: glass to the floor wants a floor receptacle within 18".'
+          ? 'Neither a box on these walls nor one in the floor reaches the rest: something stands before it. Move it, or place the box by hand.'
           : '';
       if (proposal.unreachable.length > 0) view.proposal = null;
     }
@@ -67,11 +68,21 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
       );
   }
 
+  /** How its boxes stand, where not all are on studs. */
+  const onStuds = computed(() => {
+    const of = (on: ProposedBox['on']) => view.proposal?.boxes.filter((one) => one.on === on).length ?? 0;
+    const others = [
+      ...(of('bracket') > 0 ? [`${of('bracket')} on brackets`] : []),
+      ...(of('floor') > 0 ? [`${of('floor')} in the floor`] : []),
+    ];
+    return ['on studs', ...others].join(', ');
+  });
+
   const inProposal = computed(() => {
     const counts = new Map<string, number>();
     for (const box of view.proposal?.boxes ?? []) counts.set(box.room, (counts.get(box.room) ?? 0) + 1);
     return [...counts].map(([id, n]) => `${store.house!.rooms[id]!.name}: ${n}`).join(', ');
   });
 
-  return { limits, fill, accept, inProposal, nothing };
+  return { limits, fill, accept, inProposal, onStuds, nothing };
 }

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { EDITIONS } from '../house/schema';
+import { validateHouse } from '../house/validate';
+import { wireHouse } from '../makeup/make-up';
+import { proveUnit } from '../proof/prove';
+import { byTheTool } from '../test/by-the-tool';
+import { ofItsOwnMaking } from '../test/own-making';
+import { randomHouse } from '../test/random-house';
+import { inMeters, mirrored, renamed, reordered, shifted, split, turned, verdictsOf } from '../test/same-house';
+import { checkHouse } from './check-house';
+
+/** Two of each edition, from an open plan on one floor to three levels with a garage; hundreds by `npm run houses`. */
+const SEEDS = [8, 12, 28, 13, 22, 18, 87, 39];
+
+describe.each(SEEDS)('a house at random, seed %i', (seed) => {
+  const edition = EDITIONS[seed % EDITIONS.length]!;
+  const drawn = randomHouse(seed, edition);
+  const house = byTheTool(drawn);
+  const said = verdictsOf(house);
+
+  it(`laid out, planned and wired by the tool alone under ${edition} breaks nothing and proves`, () => {
+    expect(ofItsOwnMaking(checkHouse(house).findings).map((one) => `${one.ruleId}: ${one.message}`)).toEqual([]);
+    const { units, boxes } = wireHouse(house);
+    const flaws = units.flatMap((unit) => proveUnit(house, unit, boxes).flaws.map((one) => one.message));
+    expect(flaws).toEqual([]);
+    expect(Object.keys(house.boxes).length).toBeGreaterThan(20);
+  });
+
+  it('comes out the same a second time', () => expect(byTheTool(drawn)).toEqual(house));
+
+  it.each([
+    ['shifted', shifted],
+    ['turned by a quarter', turned],
+    ['in a mirror', mirrored],
+    ['with walls in two pieces', split],
+    ['with other room names', renamed],
+    ['with its records in another order', reordered],
+    ['in meters', inMeters],
+  ] as const)('%s it is told the same', (_, change) => {
+    const read = validateHouse(change(structuredClone(house)));
+    if (!read.ok) throw new Error(read.problems.map((one) => `${one.path} ${one.message}`).join('; '));
+    expect(verdictsOf(read.value)).toEqual(said);
+  });
+});
