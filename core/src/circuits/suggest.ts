@@ -1,6 +1,7 @@
 import { cookingDemand } from './cooking';
 import { smallestNmFor, nextStandardRating } from '../electrical/conductors';
 import type { Circuit, House } from '../house/schema';
+import type { LoadKind } from '../house/schema-equipment';
 import { ampsOf } from '../loads/library';
 import type { Outlet } from './outlets';
 
@@ -8,6 +9,12 @@ type NewCircuit = Omit<Circuit, 'id' | 'panel' | 'space'>;
 
 /** Ratings that are on every shelf; 25, 35 and 45 A are standard and seldom stocked: *common practice*. */
 const USUAL_RATINGS_A = [15, 20, 30, 40, 50, 60] as const;
+
+/**
+ * What an appliance is usually given where more than the code's least is sensible, *common practice*: the 50 A receptacle of a range
+ * on 50 A (40 A is the least from 8¾ kW on, 210.19), a microwave on 20 A, since most instructions ask for it.
+ */
+const USUALLY_A: Readonly<Partial<Record<LoadKind, number>>> = { range: 50, microwave: 20 };
 
 const purposeOf = (outlets: readonly Outlet[]): Circuit['purpose'] => {
   const [first] = outlets;
@@ -39,9 +46,7 @@ export function suggestCircuit(house: House, outlets: readonly Outlet[]): NewCir
     cookingVa !== undefined ? cookingVa / 240 : loads.reduce((sum, load) => sum + ampsOf(load) * share(load), 0);
   const leastA = ['small-appliance', 'laundry', 'bathroom', 'garage'].includes(purpose)
     ? 20
-    : loads.some((load) => load.kind === 'range')
-      ? 40
-      : 15;
+    : Math.max(15, ...loads.map((load) => USUALLY_A[load.kind] ?? 0));
   const wantedA = Math.max(leastA, loadA);
   const ratingA = USUAL_RATINGS_A.find((rating) => rating >= wantedA - 1e-9) ?? nextStandardRating(wantedA) ?? 200;
   const rooms = [...new Set(outlets.map((outlet) => outlet.room.name))];

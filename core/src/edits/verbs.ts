@@ -155,13 +155,24 @@ export function choosePrefix(house: House, name: string): string {
   }
 }
 
-/** The next free tag of a room: B2-4. */
-export function nextTag(house: House, room: Room): string {
-  const numbers = Object.values(house.boxes)
-    .filter((box) => box.tag.startsWith(`${room.prefix}-`))
-    .map((box) => Number(box.tag.split('-')[1]));
-  return `${room.prefix}-${Math.max(0, ...numbers) + 1}`;
+/** Gives tags that are free, one after the other: B2-4, B2-5. Looks at the house once for each prefix, never at a draft of it. */
+export function freeTags(house: House): (room: Pick<Room, 'prefix'>) => string {
+  const last = new Map<string, number>();
+  return ({ prefix }) => {
+    let number = last.get(prefix);
+    if (number === undefined) {
+      number = 0;
+      const start = `${prefix}-`;
+      for (const { tag } of Object.values(house.boxes))
+        if (tag.startsWith(start)) number = Math.max(number, Number(tag.slice(start.length)));
+    }
+    last.set(prefix, ++number);
+    return `${prefix}-${number}`;
+  };
 }
+
+/** The next free tag of a room: B2-4. */
+export const nextTag = (house: House, room: Pick<Room, 'prefix'>): string => freeTags(house)(room);
 
 /** Moves whole rooms on their level, with all that hangs on them. */
 export function moveRooms(house: House, ids: readonly string[], dx: number, dy: number): Result<Edited> {
@@ -210,19 +221,23 @@ export interface NewBox {
   readonly bracket?: boolean;
 }
 
+/** A new box as the document holds it. */
+export const boxOf = ({ devices, ...box }: NewBox, tag: string): Draft<Box> => ({
+  ...box,
+  at: { ...box.at },
+  tag,
+  gangs: Math.max(1, devices.length),
+  devices: Object.fromEntries(devices.map((device) => [device.id, { ...device }])),
+});
+
 /** Places boxes with their devices as one edit; each takes the next tag of its room. */
 export function placeBoxes(house: House, boxes: readonly NewBox[], label?: string): Result<Edited> {
   return edit(house, label ?? (boxes.length === 1 ? 'Place box' : `Place ${boxes.length} boxes`), (draft) => {
-    for (const { devices, ...box } of boxes) {
-      const room = draft.rooms[box.room];
+    const tagFor = freeTags(house);
+    for (const box of boxes) {
+      const room = house.rooms[box.room];
       if (!room) return missing('rooms', box.room);
-      draft.boxes[box.id] = {
-        ...box,
-        at: { ...box.at },
-        tag: nextTag(draft as House, room),
-        gangs: Math.max(1, devices.length),
-        devices: Object.fromEntries(devices.map((device) => [device.id, { ...device }])),
-      };
+      draft.boxes[box.id] = boxOf(box, tagFor(room));
     }
     return undefined;
   });

@@ -27,6 +27,9 @@ const NEIGHBOURS = 8;
 /** Circuits of so many boxes: every tree is tried, 18,750 of them for six. */
 const OUTRIGHT_UP_TO = 6;
 
+/** Boxes that one search may look at, tree by tree: some seconds. Circuits of twenty boxes end far below it. */
+const BUDGET = 3_000_000;
+
 /** What a tree is judged by: trouble first, then feet. */
 interface Worth {
   readonly trouble: number;
@@ -93,8 +96,15 @@ class Search {
     return { worth: { trouble: doubled + this.#overfull(parents), feet }, parents };
   }
 
-  /** A tree that is better than the best, or undefined. What is dear to find out is asked last. */
+  /** Whether the search has looked at as many boxes as it may: it then keeps the best that it has found. */
+  get isSpent(): boolean {
+    return this.#looked > BUDGET;
+  }
+  #looked = 0;
+
+  /** A tree that is better than the best, or undefined. What is costly to find out is asked last. */
   #beats(best: Worth, parents: Parents): Judged | undefined {
+    this.#looked += parents.length;
     const { doubled, feet } = this.counter.count(parents);
     if (!isBetter({ trouble: doubled, feet }, best)) return undefined;
     const worth = { trouble: doubled + this.#overfull(parents), feet };
@@ -105,7 +115,7 @@ class Search {
   descend(start: Parents, onRound: (worth: Worth) => void): Judged {
     let here = this.judge(start);
     const n = start.length;
-    for (let at = 0, idle = 0; idle < n; at = (at + 1) % n) {
+    for (let at = 0, idle = 0; idle < n && !this.isSpent; at = (at + 1) % n) {
       onRound(here.worth);
       let best = here;
       this.#tryMoves(here.parents, at, (parents) => {
@@ -137,6 +147,7 @@ class Search {
       }
     };
     for (const by of below) {
+      if (this.isSpent) return;
       turnTo(by);
       for (const home of this.#near[by]!) {
         if (home === PANEL ? root !== PANEL || first !== undefined : below.has(home)) continue;

@@ -230,11 +230,13 @@ export const planningSchema = z.strictObject({
   wire: z.enum(['fourteen', 'twelve']).default('fourteen'),
   /** Lights on circuits of their own, so that a tripped receptacle leaves the light; or each room by itself. */
   lighting: z.enum(['apart', 'by-room']).default('apart'),
-  baths: z.enum(['shared', 'each']).default('shared'),
+  baths: z.enum(['shared', 'each']).default('each'),
   outside: z.enum(['apart', 'with-garage']).default('apart'),
   dishwasher: z.enum(['apart', 'together']).default('together'),
   refrigerator: z.enum(['apart', 'with-counter']).default('apart'),
   alarms: z.enum(['with-lighting', 'alone']).default('with-lighting'),
+  /** Most lights on one circuit, so that one trip does not darken a house; 12 where nothing is said, *common practice*. */
+  lightsPerCircuit: z.number().int().min(4).max(60).optional(),
   /** Panel spaces that stay free for later. */
   spareSpaces: z.number().int().min(0).max(20).default(4),
 });

@@ -55,7 +55,7 @@ function row(name: string, va: number, volts: 120 | 240, flags: string, use: Use
  */
 export const LOAD_LIBRARY: Readonly<Record<LoadKind, TypicalLoad>> = {
   // Kitchen
-  range: row('Range', 8000, 240, 'FI', 'cook'),
+  range: row('Range', 12000, 240, 'FI', 'cook'),
   cooktop: row('Radiant cooktop', 7200, 240, 'FWI', 'cook'),
   'induction-cooktop': row('Induction cooktop', 7400, 240, 'FWI', 'cook'),
   oven: row('Wall oven', 4800, 240, 'FWI', 'bake'),

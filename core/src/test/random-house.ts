@@ -314,7 +314,7 @@ export function randomHouse(seed: number, edition: Edition, spec: RandomSpec = s
   const main: Rect = { x: 0, y: 0, w: Math.round(side * 1.2), d: Math.round(side / 1.2) };
   const stairs = spec.upper || spec.basement;
   const stair: Rect = { x: main.x - 44.5 - 4, y: main.y, w: 44, d: 150 };
-  const list = [...BIG, ...REST, ...REST, ...REST];
+  const list = [...BIG, ...Array.from({ length: spec.rooms }, (_, i) => REST[i % REST.length]!)];
   const rooms = level(one, main, list.slice(0, spec.rooms), 'L1');
   const add = (id: string, name: string, elevationIn: number, extra = {}) =>
     one.house.with((house) => {

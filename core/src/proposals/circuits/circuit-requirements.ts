@@ -1,4 +1,5 @@
-import { voltsAt, type Outlet } from '../../circuits/outlets';
+import { indexOutlets, voltsAt, type Outlet } from '../../circuits/outlets';
+import { areaFt2 } from '../../geometry/geometry';
 import { YOKE_VA } from '../../circuits/circuit-load';
 import { servesCounter } from '../../place/receptacles';
 import { viewRoom } from '../../plan/room-view';
@@ -6,7 +7,7 @@ import { BATHROOMS, FOOD_ROOMS, isFoodReceptacle } from '../../nec/requirements/
 import { isInLaundryArea } from '../../nec/requirements/laundry-area';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { Circuit, House, Planning } from '../../house/schema';
-import { planningOf } from './circuit-standards';
+import { lightShare, planningOf } from './circuit-standards';
 
 /** What an outlet asks of the circuit that feeds it, before anybody shares with it. */
 export interface Duty {
@@ -102,6 +103,7 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
   if (device.kind === 'switch') return undefined;
   const lone = whyAlone(house, outlet, planning);
   if (lone) return lone;
+  const opener = openerPool(house, outlet);
   const pool = (
     key: string,
     title: string,
@@ -145,7 +147,7 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
       return pool('laundry', 'Laundry', 20, 'laundry', 'laundry receptacles and nothing else', '210.11(C)(2)');
     if (BATHROOMS.has(room.kind))
       return pool(
-        planning.baths === 'each' ? `bath ${room.id}` : 'bath',
+        planning.baths === 'each' && room.kind === 'bathroom' ? `bath ${room.id}` : bathFor(house, planning),
         'Bathroom',
         20,
         'bathroom',
@@ -159,13 +161,66 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
         ? pool('garage', 'Garage', 20, 'garage', 'outdoors with the garage, by exception', '210.11(C)(4)')
         : pool('outside', 'Outside', 20, 'general', 'the firm keeps outside apart', 'school of the firm');
   }
+  if (load && OUTDOOR_KINDS.has(room.kind))
+    return pool(
+      'outside',
+      'Outside',
+      20,
+      'general',
+      'outdoor equipment keeps off the lights of the house',
+      'common practice',
+    );
+  if (opener)
+    return {
+      ...pool(
+        'opener',
+        'Garage opener and outside lights',
+        generalRating(planning),
+        'general',
+        'the opener apart from the lights of the house',
+        'common practice',
+      ),
+      demand: Math.max(loadShare(outlet, generalRating(planning)), load ? 0 : lightShare(planning)),
+    };
   if (device.kind === 'alarm' && planning.alarms === 'alone')
     return pool('alarms', 'Alarms', 15, 'general', 'the firm keeps alarms alone', 'school of the firm');
   const ratingA = generalRating(planning);
   const isPlug = device.kind === 'receptacle' && !load?.fastened;
   if (planning.lighting === 'by-room')
     return pool(`rooms ${room.level}`, 'Rooms', ratingA, 'general', 'lights and receptacles room by room', '210.11(A)');
-  return isPlug
-    ? pool(`general ${room.level}`, 'Receptacles', ratingA, 'general', 'general receptacles', '210.11(A)')
-    : pool(`lighting ${room.level}`, 'Lights', ratingA, 'general', 'lighting', '210.11(A)');
+  if (isPlug)
+    return pool(`general ${room.level}`, 'Receptacles', ratingA, 'general', 'general receptacles', '210.11(A)');
+  const lights = pool(`lighting ${room.level}`, 'Lights', ratingA, 'general', 'lighting', '210.11(A)');
+  return device.kind === 'luminaire' ? { ...lights, demand: Math.max(lights.demand, lightShare(planning)) } : lights;
+}
+
+const isOpener = (outlet: Outlet): boolean => outlet.load?.kind === 'garage-door-opener';
+
+/** Where there is a garage-door opener, it shares with the lights of the garage and outside, never with those of the house. */
+function openerPool(house: House, outlet: Outlet): boolean {
+  if (isOpener(outlet)) return true;
+  if (outlet.device.kind !== 'luminaire') return false;
+  if (outlet.room.kind !== 'garage' && !OUTDOOR_KINDS.has(outlet.room.kind)) return false;
+  return indexOutlets(house).all.some(isOpener);
+}
+
+/** The pool of a half bath: with the first full bath of the house, where each has its own. */
+function bathFor(house: House, planning: Planning): string {
+  const full = planning.baths === 'each' && Object.values(house.rooms).find((room) => room.kind === 'bathroom');
+  return full ? `bath ${full.id}` : 'bath';
+}
+
+/** Floor above which the lights of a level are on two circuits at least, so that one trip leaves some: square feet, *common practice*. */
+const TWO_CIRCUITS_FT2 = 1000;
+
+/** How many circuits a pool is divided into at the least. */
+export function leastCircuits(house: House, pool: string): number {
+  if (pool === 'food') return 2;
+  if (pool === 'bath' || pool === 'laundry') return 1;
+  const [kind, level] = pool.split(' ');
+  if (kind !== 'lighting') return 0;
+  const floor = Object.values(house.rooms)
+    .filter((room) => room.level === level && !OUTDOOR_KINDS.has(room.kind) && room.kind !== 'garage')
+    .reduce((sum, room) => sum + areaFt2(room.corners), 0);
+  return floor > TWO_CIRCUITS_FT2 ? 2 : 1;
 }

@@ -2,7 +2,7 @@ import { planningSchema, type House, type Planning } from '../../house/schema';
 
 /** One question that the code leaves to the firm, its answers, and why one would choose each. */
 interface School {
-  readonly field: Exclude<keyof Planning, 'spareSpaces'>;
+  readonly field: Exclude<keyof Planning, 'spareSpaces' | 'lightsPerCircuit'>;
   readonly question: string;
   readonly answers: readonly { readonly value: string; readonly word: string; readonly why: string }[];
 }
@@ -29,8 +29,12 @@ export const SCHOOLS: readonly School[] = [
     field: 'baths',
     question: 'Bathrooms',
     answers: [
+      {
+        value: 'each',
+        word: 'each full bath its own',
+        why: 'Two hair dryers of 1,875 W are 31 A: on one 20 A circuit they trip it. A half bath may share.',
+      },
       { value: 'shared', word: 'one circuit for their receptacles', why: 'The least that 210.11(C)(3) asks for.' },
-      { value: 'each', word: 'each its own', why: 'Two hair dryers at once do not trip it.' },
     ],
   },
   {
@@ -78,3 +82,8 @@ export const SCHOOLS: readonly School[] = [
 const usual = planningSchema.parse({});
 /** The schools in force. */
 export const planningOf = ({ standards }: Pick<House, 'standards'>): Planning => standards.planning ?? usual;
+
+/** Lights on one circuit at most where the firm has said nothing: *common practice*. */
+const USUAL_LIGHTS = 12;
+/** Share of a lighting circuit that one light takes by number. */
+export const lightShare = (planning: Planning): number => 1 / (planning.lightsPerCircuit ?? USUAL_LIGHTS);

@@ -30,15 +30,23 @@ const HAIR = 1e-9;
 
 class Costs {
   readonly #memory = new Map<string, number>();
+  /** How many trees have been measured: what a search may spend is counted in these, so that it ends alike on any machine. */
+  measured = 0;
   constructor(readonly problem: ClusterProblem) {}
 
   /** Cable of one home run and the shortest tree over the places (Prim), with the fees. */
   of(places: readonly number[]): number {
     if (places.length === 0) return 0;
+    if (places.length <= 2) return this.#measure(places);
     const key = [...places].sort((a, b) => a - b).join(',');
     let cost = this.#memory.get(key);
-    if (cost === undefined) this.#memory.set(key, (cost = this.#tree(places) + this.#fees(places)));
+    if (cost === undefined) this.#memory.set(key, (cost = this.#measure(places)));
     return cost;
+  }
+
+  #measure(places: readonly number[]): number {
+    this.measured++;
+    return this.#tree(places) + this.#fees(places);
   }
 
   #fees(places: readonly number[]): number {
@@ -128,41 +136,94 @@ function divideExactly(costs: Costs, all: readonly number[], least: number): num
   return clusters;
 }
 
+/** What joining each two clusters saves; after a joining only what it touches is found again. */
+class Savings {
+  readonly clusters: (number[] | undefined)[];
+  readonly #gain: Float64Array;
+  /** Of each row, the column with the greatest saving; -1 where none saves. */
+  readonly #best: Int32Array;
+  readonly #n: number;
+
+  constructor(
+    readonly costs: Costs,
+    /** Whether two clusters may be joined, as things stand. */
+    readonly isAllowed: (a: readonly number[], b: readonly number[]) => boolean,
+  ) {
+    const n = costs.problem.root.length;
+    this.#n = n;
+    this.clusters = costs.problem.root.map((_, i) => [i]);
+    this.#gain = new Float64Array(n * n).fill(-Infinity);
+    this.#best = new Int32Array(n).fill(-1);
+    for (let a = 0; a < n; a++) for (let b = a + 1; b < n; b++) this.#gain[a * n + b] = this.#savingOf(a, b);
+    for (let a = 0; a < n; a++) this.#seek(a);
+  }
+
+  #savingOf(a: number, b: number): number {
+    const { costs } = this;
+    const both = [...this.clusters[a]!, ...this.clusters[b]!];
+    if (!fits(costs.problem, both)) return -Infinity;
+    return costs.of(this.clusters[a]!) + costs.of(this.clusters[b]!) - costs.of(both);
+  }
+
+  #seek(a: number): void {
+    let best = -1;
+    let most = HAIR;
+    for (let b = a + 1; this.clusters[a] && b < this.#n; b++) {
+      const gain = this.#gain[a * this.#n + b]!;
+      const other = this.clusters[b];
+      if (gain > most + HAIR && other && this.isAllowed(this.clusters[a]!, other)) [best, most] = [b, gain];
+    }
+    this.#best[a] = best;
+  }
+
+  /** Joins the two that save the most; answers whether any did. */
+  joinBest(): boolean {
+    const n = this.#n;
+    let [from, most] = [-1, HAIR];
+    for (let a = 0; a < n; a++) {
+      const b = this.#best[a]!;
+      if (b < 0) continue;
+      const gain = this.#gain[a * n + b]!;
+      if (gain > most + HAIR) [from, most] = [a, gain];
+    }
+    if (from < 0) return false;
+    const to = this.#best[from]!;
+    this.clusters[from] = [...this.clusters[from]!, ...this.clusters[to]!];
+    this.clusters[to] = undefined;
+    for (let other = 0; other < n; other++) {
+      if (!this.clusters[other] || other === from) continue;
+      const [a, b] = other < from ? [other, from] : [from, other];
+      this.#gain[a * n + b] = this.#savingOf(a, b);
+    }
+    for (let a = 0; a < n; a++) {
+      const best = this.#best[a]!;
+      const mayBeBetter = a < from && this.#gain[a * n + from]! > HAIR;
+      if (a === from || a === to || best === from || best === to || mayBeBetter) this.#seek(a);
+    }
+    return true;
+  }
+
+  /** Looks at every row again, since what may be joined has changed. */
+  seekAll(): void {
+    for (let a = 0; a < this.#n; a++) this.#seek(a);
+  }
+}
+
 /** Joins clusters as long as that saves (Esau and Williams), the greatest saving first. */
 function joinUp(costs: Costs): number[][] {
   const { problem } = costs;
   const least = leastOf(problem);
-  const clusters: (number[] | undefined)[] = problem.root.map((_, i) => [i]);
-  const saving = new Map<string, number>();
-  const savingOf = (a: number, b: number): number => {
-    const key = `${a} ${b}`;
-    let known = saving.get(key);
-    if (known === undefined) {
-      const [one, two] = [clusters[a]!, clusters[b]!];
-      const both = [...one, ...two];
-      known = fits(problem, both) ? costs.of(one) + costs.of(two) - costs.of(both) : -Infinity;
-      saving.set(key, known);
-    }
-    return known;
-  };
+  const countMarked = (list: readonly (readonly number[] | undefined)[]) =>
+    list.filter((one) => one && isMarked(problem, one)).length;
+  let isTight = false;
+  const savings = new Savings(costs, (a, b) => !isTight || !isMarked(problem, a) || !isMarked(problem, b));
   for (;;) {
-    const markedCount = clusters.filter((one) => one && isMarked(problem, one)).length;
-    let best: { a: number; b: number; gain: number } | undefined;
-    for (let a = 0; a < clusters.length; a++)
-      for (let b = a + 1; clusters[a] && b < clusters.length; b++) {
-        if (!clusters[b]) continue;
-        const bothMarked = isMarked(problem, clusters[a]!) && isMarked(problem, clusters[b]!);
-        if (bothMarked && markedCount <= least) continue;
-        const gain = savingOf(a, b);
-        if (gain > (best?.gain ?? HAIR) + HAIR) best = { a, b, gain };
-      }
-    if (!best) return clusters.filter((one) => one !== undefined);
-    clusters[best.a] = [...clusters[best.a]!, ...clusters[best.b]!];
-    clusters[best.b] = undefined;
-    for (const key of saving.keys()) {
-      const [a, b] = key.split(' ').map(Number);
-      if (a === best.a || b === best.a || a === best.b || b === best.b) saving.delete(key);
+    const nowTight = countMarked(savings.clusters) <= least;
+    if (nowTight !== isTight) {
+      isTight = nowTight;
+      savings.seekAll();
     }
+    if (!savings.joinBest()) return savings.clusters.filter((one) => one !== undefined);
   }
 }
 
@@ -222,16 +283,22 @@ function shiftPair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: boole
 }
 const without = (list: readonly number[], one: number): number[] => list.filter((other) => other !== one);
 
-/** Neighbouring circuits of few places are divided anew outright, into as many as is best. */
-function redivideSome(costs: Costs, clusters: number[][]): number[][] {
+/** Neighboring circuits of few places are divided anew outright, into as many as is best. */
+function redivideSome(costs: Costs, start: number[][]): number[][] {
   const { problem } = costs;
   const least = leastOf(problem);
-  const gap = (a: readonly number[], b: readonly number[]) =>
-    Math.min(...a.flatMap((i) => b.map((j) => problem.between(i, j))));
-  for (let at = 0; at < clusters.length; at++) {
+  const tried = new Set<string>();
+  const gap = (a: readonly number[], b: readonly number[]) => {
+    let nearest = Infinity;
+    for (const i of a) for (const j of b) nearest = Math.min(nearest, problem.between(i, j));
+    return nearest;
+  };
+  let clusters = start;
+  for (let at = 0; at < clusters.length && costs.measured < BUDGET; at++) {
     const here = clusters[at]!;
-    const others = clusters
-      .map((one, k) => ({ k, far: k === at ? -1 : gap(here, one) }))
+    const small = clusters.map((one, k) => ({ one, k })).filter(({ one }) => one.length <= EXACT_UP_TO);
+    const others = small
+      .map(({ one, k }) => ({ k, far: k === at ? -1 : gap(here, one) }))
       .sort((a, b) => a.far - b.far || a.k - b.k);
     const chosen: number[] = [];
     let places = 0;
@@ -244,27 +311,70 @@ function redivideSome(costs: Costs, clusters: number[][]): number[][] {
     const some = chosen.map((k) => clusters[k]!);
     const rest = clusters.filter((_, k) => !chosen.includes(k));
     const markedElsewhere = rest.filter((one) => isMarked(problem, one)).length;
-    const anew = divideExactly(costs, some.flat(), Math.max(0, least - markedElsewhere));
-    if (total(costs, anew) < total(costs, some) - HAIR) return redivideSome(costs, [...rest, ...anew]);
+    const need = Math.max(0, least - markedElsewhere);
+    const key = `${need}:${some
+      .flat()
+      .sort((a, b) => a - b)
+      .join(',')}`;
+    if (tried.has(key)) continue;
+    tried.add(key);
+    const anew = divideExactly(costs, some.flat(), need);
+    if (total(costs, anew) < total(costs, some) - HAIR) {
+      clusters = [...rest, ...anew];
+      at = -1;
+    }
   }
   return clusters;
 }
 
-/** Divides pairs of clusters anew, again and again, until no pair can be bettered. */
+/** Each cluster is set against so many others that lie nearest: those farther off have nothing to exchange. All, where there are few. */
+const NEIGHBORS = 7;
+/** Trees that a search may measure before it takes what it has: some seconds at the most. */
+const BUDGET = 600_000;
+
+/** The pairs of clusters that lie near each other, by their numbers. */
+function nearPairs({ problem }: Costs, clusters: readonly (readonly number[])[]): (readonly [number, number])[] {
+  const gap = (a: readonly number[], b: readonly number[]) => {
+    let least = Infinity;
+    for (const i of a) for (const j of b) least = Math.min(least, problem.between(i, j));
+    return least;
+  };
+  const isFew = clusters.length <= NEIGHBORS + 1;
+  const gaps = isFew ? [] : clusters.map((one, a) => clusters.map((other, b) => (a < b ? gap(one, other) : 0)));
+  const near = clusters.map((_, a) => {
+    if (isFew) return undefined;
+    const far = (b: number) => (a < b ? gaps[a]![b]! : gaps[b]![a]!);
+    const others = clusters.map((_one, b) => b).filter((b) => b !== a);
+    return new Set(others.sort((b, c) => far(b) - far(c) || b - c).slice(0, NEIGHBORS));
+  });
+  return clusters.flatMap((_, a) =>
+    clusters.flatMap((_one, b) => (b > a && (isFew || near[a]!.has(b) || near[b]!.has(a)) ? [[a, b] as const] : [])),
+  );
+}
+
+/** Divides pairs of clusters anew, again and again, until no pair can be improved or the budget is spent. */
 function better(costs: Costs, start: number[][], onProgress: (share: number) => void): number[][] {
   const least = leastOf(costs.problem);
   let clusters = start;
-  for (let round = 0; round < 12; round++) {
+  /** Pairs that were divided anew and stayed as they are. */
+  const settled = new WeakMap<number[], WeakSet<number[]>>();
+  for (let round = 0; round < 12 && costs.measured < BUDGET; round++) {
     const before = total(costs, clusters);
-    for (let a = 0; a < clusters.length; a++)
-      for (let b = a + 1; b < clusters.length; b++) {
-        const [one, two] = [clusters[a]!, clusters[b]!];
-        if (one.length === 0 || two.length === 0) continue;
-        const markedCount = clusters.filter((other) => other.length > 0 && isMarked(costs.problem, other)).length;
-        const tight = markedCount <= least;
-        const mayJoin = !(tight && isMarked(costs.problem, one) && isMarked(costs.problem, two));
-        [clusters[a], clusters[b]] = redividePair(costs, [one, two], mayJoin, tight);
-      }
+    let markedCount = clusters.filter((one) => isMarked(costs.problem, one)).length;
+    for (const [a, b] of nearPairs(costs, clusters)) {
+      const [one, two] = [clusters[a]!, clusters[b]!];
+      if (one.length === 0 || two.length === 0) continue;
+      const tight = markedCount <= least;
+      const mayJoin = !(tight && isMarked(costs.problem, one) && isMarked(costs.problem, two));
+      const key = mayJoin && !tight;
+      if (key && settled.get(one)?.has(two)) continue;
+      const [newOne, newTwo] = redividePair(costs, [one, two], mayJoin, tight);
+      [clusters[a], clusters[b]] = [newOne, newTwo];
+      if (newOne === one && newTwo === two) {
+        if (key) settled.set(one, (settled.get(one) ?? new WeakSet()).add(two));
+      } else markedCount = clusters.filter((other) => other.length > 0 && isMarked(costs.problem, other)).length;
+      if (costs.measured > BUDGET) break;
+    }
     clusters = redivideSome(
       costs,
       clusters.filter((one) => one.length > 0),
@@ -275,6 +385,9 @@ function better(costs: Costs, start: number[][], onProgress: (share: number) => 
   return clusters;
 }
 
+/** So many of the emptiest circuits are tried to be given to the others. */
+const MOST_DISSOLVED = 8;
+
 /**
  * Gives the places of one cluster to the others, where they have room, and shifts single places between them: where demands just
  * fill a number of circuits, joining alone ends with one circuit too many that no pair can take in.
@@ -282,7 +395,15 @@ function better(costs: Costs, start: number[][], onProgress: (share: number) => 
 function dissolveOne(costs: Costs, clusters: readonly number[][]): number[][] | undefined {
   const { problem } = costs;
   const now = total(costs, clusters);
-  for (let k = 0; k < clusters.length; k++) {
+  // No division into fewer holds all that there is: then none is sought.
+  const held = clusters.reduce((sum, one) => sum + Math.min(1, demandOf(problem, one)), 0);
+  if (held > clusters.length - 1 + HAIR) return undefined;
+  const emptiest = clusters
+    .map((one, k) => ({ k, demand: demandOf(problem, one) }))
+    .sort((a, b) => a.demand - b.demand || a.k - b.k)
+    .slice(0, MOST_DISSOLVED);
+  for (const { k } of emptiest) {
+    if (costs.measured > BUDGET) return undefined;
     let others = clusters.filter((_, i) => i !== k).map((one) => [...one]);
     const homeless = [...clusters[k]!].sort((a, b) => problem.demand[b]! - problem.demand[a]! || a - b);
     const isHoused = homeless.every((place) => {
@@ -303,13 +424,12 @@ function dissolveOne(costs: Costs, clusters: readonly number[][]): number[][] | 
 function shiftSingles(costs: Costs, start: number[][]): number[][] {
   const clusters = [...start];
   const least = leastOf(costs.problem);
-  for (let before = Infinity; total(costs, clusters) < before - HAIR;) {
+  for (let before = Infinity; total(costs, clusters) < before - HAIR && costs.measured < BUDGET;) {
     before = total(costs, clusters);
-    for (let a = 0; a < clusters.length; a++)
-      for (let b = a + 1; b < clusters.length; b++) {
-        const markedCount = clusters.filter((one) => isMarked(costs.problem, one)).length;
-        [clusters[a], clusters[b]] = shiftPair(costs, [clusters[a]!, clusters[b]!], false, markedCount <= least);
-      }
+    for (const [a, b] of nearPairs(costs, clusters)) {
+      const markedCount = clusters.filter((one) => isMarked(costs.problem, one)).length;
+      [clusters[a], clusters[b]] = shiftPair(costs, [clusters[a]!, clusters[b]!], false, markedCount <= least);
+    }
   }
   return clusters;
 }

@@ -5,14 +5,18 @@ import { switchesFor } from '../../control/room-light';
 import type { Box, Circuit, House, Panel } from '../../house/schema';
 import type { OnProgress } from '../../units/result';
 import { divide, type ClusterProblem } from './cluster';
-import { dutyOf, type Duty } from './circuit-requirements';
+import { dutyOf, leastCircuits, type Duty } from './circuit-requirements';
 import { planningOf } from './circuit-standards';
+import { toLoop, wallLoop } from '../../plan/wall-loop';
+import { groupBy } from '../../units/group-by';
 
 /** A room that one more circuit enters counts like so much cable: people want to know what a breaker switches off. */
 const ROOM_FEE_IN = 10 * 12;
 /** A circuit more counts like so much cable: breaker, space and label, at typical prices. */
 const CIRCUIT_FEE_IN = 90 * 12;
 const FEWEST_BOXES_OF_A_LEVEL = 4;
+/** How far circuits that are to be even may differ: the fullest holds so much of its share. */
+const EVEN = 1.15;
 
 interface Place {
   readonly box: Box;
@@ -65,10 +69,13 @@ function problemOf(house: House, { places, duty }: Pool, panel: Panel | undefine
   const from = panel && spotOfPanel(house, panel);
   const lengths = spots.map((a) => spots.map((b) => cableBetween(a, b)));
   const rooms = [...new Set(places.map((place) => place.box.room))];
+  // Where more circuits are wanted than the load fills, they are to be about even: not eleven lights and one.
+  const whole = places.reduce((sum, place) => sum + place.demand, 0);
+  const scale = duty.pool.startsWith('lighting') && whole > 0 ? Math.max(1, least / EVEN / whole) : 1;
   return {
     root: spots.map((spot) => (from ? cableBetween(from, spot) : 0)),
     between: (i, j) => lengths[i]![j]!,
-    demand: places.map((place) => place.demand),
+    demand: places.map((place) => Math.min(1, place.demand * scale)),
     group: places.map((place) => rooms.indexOf(place.box.room)),
     groupFee: ROOM_FEE_IN,
     clusterFee: CIRCUIT_FEE_IN,
@@ -80,7 +87,45 @@ function problemOf(house: House, { places, duty }: Pool, panel: Panel | undefine
 function divideDuty(house: House, pool: Pool, panel: Panel | undefined, least: number): Place[][] {
   const { places, duty } = pool;
   if (duty.pool.startsWith('alone') || duty.pool === 'dishes') return [[...places]];
+  if (duty.pool === 'food') return alternate(house, places, least);
   return divide(problemOf(house, pool, panel, least)).clusters.map((one) => one.map((i) => places[i]!));
+}
+
+/**
+ * Small-appliance circuits by turns along each counter, so that kettle and toaster beside each other are on two; dining room and
+ * pantry go to whichever has fewer, room by room. *Common practice*; cable is no object on so few feet.
+ */
+function alternate(house: House, places: readonly Place[], least: number): Place[][] {
+  const demand = places.reduce((sum, one) => sum + one.demand, 0);
+  const count = Math.min(places.length, Math.max(least, Math.ceil(demand - 1e-9)));
+  const circuits = Array.from({ length: count }, (): Place[] => []);
+  const alongOf = ({ box }: Place): number => {
+    const loop = wallLoop(house.rooms[box.room]!);
+    if (box.at.kind === 'wall') return toLoop(loop, box.at.wall, box.at.alongIn);
+    return loop.lengthIn + 1;
+  };
+  const ordered = [...places].sort(
+    (a, b) =>
+      Number(b.counter) - Number(a.counter) ||
+      (a.box.room < b.box.room ? -1 : a.box.room > b.box.room ? 1 : 0) ||
+      alongOf(a) - alongOf(b) ||
+      (a.box.id < b.box.id ? -1 : 1),
+  );
+  const loadOf = (one: readonly Place[]) => one.reduce((sum, place) => sum + place.demand, 0);
+  ordered.filter((one) => one.counter).forEach((place, i) => circuits[i % count]!.push(place));
+  const byRoom = groupBy(
+    ordered.filter((one) => !one.counter),
+    (one) => one.box.room,
+  );
+  for (const room of byRoom.values()) {
+    let home = circuits.reduce((best, one) => (loadOf(one) < loadOf(best) - 1e-9 ? one : best));
+    for (const place of room) {
+      if (loadOf(home) + place.demand > 1 + 1e-9)
+        home = circuits.reduce((best, one) => (loadOf(one) < loadOf(best) - 1e-9 ? one : best));
+      home.push(place);
+    }
+  }
+  return circuits.filter((one) => one.length > 0);
 }
 
 /** The questions that planning a house asks, by the name of the pool: for comparing the answers with another solver's. */
@@ -90,7 +135,7 @@ export const clusterProblems = (house: House): ReadonlyMap<string, ClusterProble
       .filter(({ duty }) => !duty.pool.startsWith('alone') && duty.pool !== 'dishes')
       .map((pool) => [
         pool.duty.pool,
-        problemOf(house, pool, Object.values(house.panels)[0], LEAST[pool.duty.pool] ?? 0),
+        problemOf(house, pool, Object.values(house.panels)[0], leastCircuits(house, pool.duty.pool)),
       ]),
   );
 
@@ -188,8 +233,6 @@ function rideAlong(house: House, outlets: readonly Outlet[], drafts: readonly Dr
   }
 }
 
-const LEAST: Readonly<Record<string, number>> = { food: 2, bath: 1, laundry: 1 };
-
 /** Every outlet of some that are free on a circuit to be; `extra` general circuits more than their load asks for. */
 export function draftAll(house: House, outlets: readonly Outlet[], extra: number, onProgress: OnProgress): Draft[] {
   const pools = poolsOf(house, outlets);
@@ -198,7 +241,7 @@ export function draftAll(house: House, outlets: readonly Outlet[], extra: number
   const drafts = pools.flatMap((pool, i): Draft[] => {
     onProgress((0.8 * i) / pools.length, pool.duty.title);
     const more = general.indexOf(pool) === 0 ? extra : 0;
-    const plain = divideDuty(house, pool, panel, LEAST[pool.duty.pool] ?? 0);
+    const plain = divideDuty(house, pool, panel, leastCircuits(house, pool.duty.pool));
     const clusters = more === 0 ? plain : divideDuty(house, pool, panel, plain.length + more);
     return clusters.map((places) => ({ duty: pool.duty, outlets: places.flatMap((place) => place.outlets) }));
   });

@@ -111,8 +111,11 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
   const assigned = edit(house, 'Plan the circuits', (draft) => {
     for (const { circuit } of planned) draft.circuits[circuit.id] = { ...circuit };
     for (const id of gone) delete draft.circuits[id];
-    // A feed order that somebody drew holds for the boxes of that day only.
-    const anew = new Set([...gone, ...planned.filter((one) => one.moved > 0).map((one) => one.circuit.id)]);
+    // A feed order that somebody drew holds for the boxes of that day only: not where some came, nor where some have left.
+    const hasLost = ({ before, devices }: PlannedCircuit) =>
+      before !== undefined && outletsOn(house, before).some((one) => !devices.includes(one.device.id));
+    const changed = planned.filter((one) => one.moved > 0 || hasLost(one));
+    const anew = new Set([...gone, ...changed.map((one) => one.circuit.id)]);
     for (const cable of Object.values(draft.cables)) if (anew.has(cable.circuit)) delete draft.cables[cable.id];
     for (const circuit of Object.values(draft.circuits))
       if (circuit.sharesNeutralWith && gone.has(circuit.sharesNeutralWith)) delete circuit.sharesNeutralWith;

@@ -74,8 +74,9 @@ describe('the demo house, planned from nothing', () => {
     expect(circuitOf(usual, 'Living room', 'luminaire')).not.toEqual(circuitOf(usual, 'Living room', 'receptacle'));
     const twelve = plan(emptied('2023', { wire: 'twelve' }));
     expect(Object.values(twelve.house.circuits).filter((one) => one.awg === '14')).toEqual([]);
-    const each = plan(emptied('2023', { baths: 'each' }));
-    expect(circuitOf(each, 'Bath 1', 'receptacle')).not.toEqual(circuitOf(each, 'Bath 2', 'receptacle'));
+    expect(circuitOf(usual, 'Bath 1', 'receptacle')).not.toEqual(circuitOf(usual, 'Bath 2', 'receptacle'));
+    const shared = plan(emptied('2023', { baths: 'shared' }));
+    expect(circuitOf(shared, 'Bath 1', 'receptacle')).toEqual(circuitOf(shared, 'Bath 2', 'receptacle'));
     const apart = plan(emptied('2023', { dishwasher: 'apart' }));
     expect(apart.after.circuits).toBe(usual.after.circuits + 1);
     const alone = plan(emptied('2023', { alarms: 'alone' }));
@@ -94,7 +95,6 @@ describe('a house that has a plan', () => {
     const made = plan(demo);
     expect(made.before.violations).toBeGreaterThan(0);
     expect(made.after.violations).toBe(0);
-    expect(made.after.cableFt).toBeLessThan(made.before.cableFt);
     // The lights were fed by hand so that no box fills up; the plan moves some, so their order is sought anew.
     const full = ({ findings }: HouseCheck) =>
       findings.filter((one) => one.ruleId === 'box-fill' && one.kind === 'fail');
@@ -131,7 +131,8 @@ describe('a house that has a plan', () => {
       draft.circuits[living.id]!.locked = true;
     });
     const made = plan(house);
-    expect(outletsOn(made.house, living)).toEqual(outletsOn(house, living));
+    const ids = (one: House) => outletsOn(one, living).map((outlet) => outlet.device.id);
+    expect(ids(made.house)).toEqual(ids(house));
     expect(made.house.circuits[kiln!.id]).toEqual(house.circuits[kiln!.id]);
     expect(made.objections[0]).toMatchObject({ ruleId: 'conductor-size', where: { circuit: kiln!.id } });
   });

@@ -3,6 +3,7 @@ import { distanceToFeature } from '../../plan/points';
 import { viewRoom, type RoomView } from '../../plan/room-view';
 import { checkHouse, limitInForce, ruleNamed } from '../../nec/check-house';
 import { hasAlarm } from '../../nec/requirements/alarm-places';
+import { groupBy } from '../../units/group-by';
 import { jambPoints } from './lights';
 import type { Boxing } from './plan';
 import { ceilingBoxes, ceilingPoints, nearestOf } from './spots';
@@ -40,23 +41,31 @@ function alarmPoint(boxing: Boxing, view: RoomView): Point {
 
 const ALARM_RULES = [ruleNamed('smoke-alarms'), ruleNamed('co-alarms')];
 
+/** Rounds of asking the rules and answering them. */
+const MOST_ROUNDS = 60;
+/** In a house of so many rooms one alarm outside the bedrooms is placed a round, since it may serve others too. */
+const ONE_BY_ONE_UP_TO = 40;
+
 /** Alarms where the rules for smoke and carbon monoxide miss one: they are asked, and answered in the rooms they name. */
 export function boxAlarms(boxing: Boxing): void {
-  for (let tries = 0; tries < 60; tries++) {
+  const isSmall = Object.keys(boxing.house.rooms).length <= ONE_BY_ONE_UP_TO;
+  for (let round = 0; round < MOST_ROUNDS; round++) {
     const { findings } = checkHouse(boxing.house, { rules: ALARM_RULES });
-    const next = findings.find((one) => one.kind === 'fail' && one.where.room !== undefined);
-    if (!next) return;
-    const room = next.where.room!;
-    const view = viewRoom(boxing.house, room);
-    const wantsCo = findings.some(
-      (one) => one.kind === 'fail' && one.ruleId === 'co-alarms' && one.where.room === room,
+    const missing = groupBy(
+      findings.filter((one) => one.kind === 'fail' && one.where.room !== undefined),
+      (one) => one.where.room!,
     );
-    const at = alarmPoint(boxing, view);
-    const senses = !wantsCo ? 'smoke' : hasAlarm(view, 'smoke') ? 'co' : 'smoke-co';
-    const placed = boxing.place(room, { kind: 'ceiling', ...at }, [boxing.device('alarm', { senses })], {
-      reason: next.message.replace(/^No |\.$/g, '').replace(/ has no smoke alarm$/, ': a smoke alarm in the bedroom'),
-      section: next.section,
-    });
-    if (!placed) return;
+    let isPlaced = false;
+    for (const [room, said] of missing) {
+      const view = viewRoom(boxing.house, room);
+      const needsCo = said.some((one) => one.ruleId === 'co-alarms');
+      const senses = !needsCo ? 'smoke' : hasAlarm(view, 'smoke') ? 'co' : 'smoke-co';
+      const { message, section } = said[0]!;
+      const reason = message.replace(/^No |\.$/g, '').replace(/ has no smoke alarm$/, ': a smoke alarm in the bedroom');
+      const at = { kind: 'ceiling', ...alarmPoint(boxing, view) } as const;
+      if (boxing.place(room, at, [boxing.device('alarm', { senses })], { reason, section })) isPlaced = true;
+      if (view.room.kind !== 'bedroom' && isSmall) break;
+    }
+    if (!isPlaced) return;
   }
 }

@@ -1,7 +1,9 @@
 import { applyEdit } from '../../house/edit';
 import { newDevice, type Device, type DeviceKind } from '../../house/schema-equipment';
 import type { BoxPlace, House } from '../../house/schema';
-import { placeBoxes, type NewBox, type NewId } from '../../edits/verbs';
+import { boxOf, freeTags, type NewBox, type NewId } from '../../edits/verbs';
+import { wallLengthIn } from '../../house/on-wall';
+import { boxSchema } from '../../house/schema-boxes';
 import { viewRoom, type RoomView } from '../../plan/room-view';
 
 /** A box that would be placed, and why: the section, or the practice, that asks for it. */
@@ -34,6 +36,7 @@ export interface BoxingPlan {
  */
 export class Boxing {
   #house: House;
+  readonly #tagFor: ReturnType<typeof freeTags>;
   readonly boxes: ReasonedBox[] = [];
   readonly groups: ProposedGroup[] = [];
   readonly provisions: string[] = [];
@@ -44,6 +47,7 @@ export class Boxing {
     readonly newId: NewId,
   ) {
     this.#house = house;
+    this.#tagFor = freeTags(house);
   }
 
   get house(): House {
@@ -74,12 +78,15 @@ export class Boxing {
       devices,
       ...(bracket ? { bracket: true } : {}),
     };
-    const placed = placeBoxes(this.#house, [box]);
-    if (!placed.ok) {
-      this.leaveOpen(room, placed.problems[0]!.message);
+    // In thought only: the whole house is looked at when the plan is accepted, not a thousand times before.
+    const drawn = this.#house.rooms[room]!;
+    const lengthIn = at.kind === 'wall' ? (wallLengthIn(drawn, at.wall) ?? 0) : Infinity;
+    const parsed = boxSchema.safeParse(boxOf(box, this.#tagFor(drawn)));
+    if (!parsed.success || (at.kind === 'wall' && (at.alongIn < 0 || at.alongIn > lengthIn))) {
+      this.leaveOpen(room, `No room for a box where ${because.reason} asks for one. Place it by hand.`);
       return false;
     }
-    this.#house = placed.value.house;
+    this.#house = { ...this.#house, boxes: { ...this.#house.boxes, [box.id]: parsed.data } };
     this.boxes.push({ box, ...because });
     return true;
   }
