@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, goTo, openDemo, test } from './harness';
 
-/** All rules in the one theme, and those of colour in the other, where nothing else differs. */
+/** All rules in the one theme, and those of color in the other, where nothing else differs. */
 const RULES = {
   light: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa'] },
   dark: { type: 'rule', values: ['color-contrast', 'link-in-text-block'] },
@@ -26,13 +26,22 @@ for (const theme of ['light', 'dark'] as const) {
     await page.reload();
     await accessible('houses');
     await openDemo(page);
-    for (const stop of ['House', 'Boxes', 'Switching', 'Walk', 'Circuits', 'Panel', 'Day', 'Make-up'] as const) {
+    for (const stop of [
+      'House',
+      'Boxes',
+      'Switching',
+      'Walk',
+      'Circuits',
+      'Panel',
+      'Load profile',
+      'Make-up',
+    ] as const) {
       await goTo(page, stop);
       await page.waitForTimeout(350);
       await accessible(stop);
     }
     await goTo(page, 'Boxes');
-    await page.getByText('Box it').click();
+    await page.getByText('Lay out boxes').click();
     await page
       .getByRole('group', { name: /Do it for me/ })
       .getByRole('button', { name: 'house' })
@@ -70,8 +79,8 @@ for (const theme of ['light', 'dark'] as const) {
     await goTo(page, 'Walk');
     await page.getByRole('button', { name: 'Sign-off' }).click();
     await accessible('sign-off');
-    await page.getByRole('tab', { name: /Docket/ }).click();
-    await accessible('docket');
+    await page.getByRole('tab', { name: /Open items/ }).click();
+    await accessible('open items');
     await page.getByRole('button', { name: 'Job' }).click();
     await accessible('job');
     await page.goto(new URL('/bench', page.url()).href);

@@ -1,15 +1,15 @@
 import { clickPlan, expect, goTo, newHouse, openDemo, tape, test } from './harness';
 
-test('the docket flies to the gap, says why, and mends it; undo brings it back', async ({ owner: page }) => {
+test('an open item flies to the gap, says why, and mends it; undo brings it back', async ({ owner: page }) => {
   await openDemo(page);
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await page.getByRole('button', { name: /Bedroom 2 cannot be reached/ }).click();
   await expect(page.getByLabel('Level', { exact: true })).toHaveValue('L2');
   const why = page.getByLabel('What is selected, and why');
   await expect(why).toContainText('NEC 2023 210.52(A)(1)');
   await expect(why).toContainText('from memory, high');
   await expect(page.getByText(/9'-0" out of reach/)).toBeVisible();
-  await page.getByRole('button', { name: 'Fill Bedroom 2 with the fewest' }).click();
+  await page.getByRole('button', { name: 'Space receptacles in Bedroom 2' }).click();
   await expect(page.getByText(/out of reach/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/9'-0" out of reach/)).toBeVisible();
@@ -40,7 +40,7 @@ test('a whole room is boxed with the keyboard alone', async ({ owner: page }) =>
 
 test('a box is dragged along the strip to a stud, and up', async ({ owner: page }) => {
   await openDemo(page);
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await page.getByRole('button', { name: /Bedroom 2 cannot be reached/ }).click();
   const box = page.getByRole('region', { name: 'Wall strip' }).getByRole('button', { name: /^B2-2/ });
   const before = await box.getAttribute('aria-label');
@@ -59,21 +59,23 @@ test('a box is dragged along the strip to a stud, and up', async ({ owner: page 
 
 test('the edition changes everything at once, and a local amendment is part of the house', async ({ owner: page }) => {
   await openDemo(page);
-  await page.getByRole('tab', { name: /Docket/ }).click();
-  const docket = page.getByLabel('What is selected, and why');
-  await expect(docket).not.toContainText('island');
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  const side = page.getByLabel('What is selected, and why');
+  await expect(side).not.toContainText('island');
   await page.getByLabel('Edition of the code').selectOption('2020');
-  await expect(docket).toContainText('The island (13.3 ft²) has 0 receptacles; 2 are due.');
+  await expect(side).toContainText('The island (13.3 ft²) has 0 receptacles; 2 are due.');
   await page.getByRole('button', { name: 'Job' }).click();
   const job = page.getByRole('dialog');
-  await job.getByLabel(/^Rule/).selectOption('island-receptacle');
+  await job.getByRole('tab', { name: 'Amendments' }).click();
+  await job.getByLabel('Rule').fill('island and peninsula');
+  await page.getByRole('option', { name: /island and peninsula/ }).click();
   await job.getByLabel('Decided by').fill('Inspector of the demo county');
   await job.getByLabel('Date', { exact: true }).fill('2026-11-02');
   await job.getByRole('button', { name: 'Add the amendment' }).click();
   await expect(job).toContainText('switched off');
   await job.getByRole('button', { name: 'Done' }).click();
-  await expect(docket).not.toContainText('The island');
-  await expect(docket).toContainText('Switched off: island-receptacle');
+  await expect(side).not.toContainText('The island');
+  await expect(side).toContainText('Switched off: island-receptacle');
   await goTo(page, 'Panel');
   await expect(page.getByRole('region', { name: 'Panel schedule' })).toContainText(
     'island-receptacle switched off (Inspector of the demo county, 2026-11-02)',
@@ -90,12 +92,12 @@ test('a filled wall may be refused, and what is placed by hand stays', async ({ 
     .click();
   await clickPlan(page, 80, 3);
   await page.getByRole('button', { name: 'Select' }).click();
-  await page.getByText('Fill', { exact: true }).click();
+  await page.getByText('Space receptacles', { exact: true }).click();
   await page.getByRole('button', { name: 'room', exact: true }).click();
   await expect(page.locator('.proposal')).toContainText('receptacles proposed');
   await page.getByRole('button', { name: 'Refuse' }).click();
   await expect(page.locator('g.box[data-hit]')).toHaveCount(1);
-  await page.getByText('Fill', { exact: true }).click();
+  await page.getByText('Space receptacles', { exact: true }).click();
   await page.getByRole('button', { name: 'room', exact: true }).click();
   await page.getByRole('button', { name: 'Accept all' }).click();
   await expect(page.getByText(/out of reach/)).toHaveCount(0);

@@ -6,7 +6,7 @@ test('a room is boxed by the tool: some of it refused, the rest placed, with rea
   await page.getByLabel('Kind of opening').selectOption('door');
   await clickPlan(page, 60, 144);
   await goTo(page, 'Boxes');
-  await page.getByText('Box it').click();
+  await page.getByText('Lay out boxes').click();
   await page
     .getByRole('group', { name: /Do it for me/ })
     .getByRole('button', { name: 'room' })
@@ -59,7 +59,7 @@ test('boxes are nudged by inch and by stud, and set down in groups', async ({ ow
   await page.getByLabel('State').selectOption('held');
   await page.getByLabel('Note', { exact: true }).fill('after the bench');
   await page.keyboard.press('Tab');
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(page.getByText('ST-1 is held until tile: after the bench.')).toBeVisible();
 });
 
@@ -97,11 +97,11 @@ test('a box whose typed distance puts it in a doorway is told so, and moved to a
   const along = page.getByLabel("from the wall's start");
   await along.fill("4'2");
   await along.press('Enter');
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   const finding = page.getByText('ST-1 stands in the doorway: there is no wall to set it in.');
   await finding.click();
   await page.getByRole('button', { name: 'Move it to the nearest stud' }).click();
   await expect(along).toHaveValue(`5'-9 1/8"`);
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(finding).toHaveCount(0);
 });

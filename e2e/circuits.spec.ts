@@ -53,7 +53,7 @@ test('a load is connected, and a bad one refused by name', async ({ owner: page 
   await dialog.getByLabel('Volt-amperes').fill('2100');
   await dialog.getByRole('button', { name: 'Connect it' }).click();
   await expect(dialog).toHaveCount(0);
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(page.getByRole('button', { name: /Treadmill draws 17\.5 A/ })).toBeVisible();
 });
 

@@ -40,15 +40,15 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
 
   // Boxes: the fewest that reach everything, as one proposal.
   await goTo(page, 'Boxes');
-  await page.getByText('Fill', { exact: true }).click();
+  await page.getByText('Space receptacles', { exact: true }).click();
   await page.getByRole('button', { name: 'house', exact: true }).click();
   await expect(page.getByText('the fewest that reach everything')).toBeVisible();
   await page.getByRole('button', { name: 'Accept all' }).click();
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(page.getByText(/out of reach/)).toHaveCount(0);
   await expect(page.getByRole('button', { name: /210\.52\(A\)\(1\)/ })).toHaveCount(0);
 
-  // Circuits: everything of the bedroom by lasso on a new circuit, the rest by the docket's remedy.
+  // Circuits: everything of the bedroom by lasso on a new circuit, the rest by an open item's remedy.
   await goTo(page, 'Circuits');
   await page.getByRole('button', { name: 'Lasso' }).click();
   await dragPlan(page, [-30, 175], [160, 330]);
@@ -56,13 +56,13 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   await expect(page.getByLabel('Name of the circuit')).toHaveValue('Bedroom 1');
   await expect(page.locator('.percent')).toHaveText(/\d+ %/);
   await expect(page.getByLabel(/^Kind follows/)).toContainText('follows the outlets: AFCI');
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await page.getByRole('button', { name: /of Living are on no circuit/ }).click();
   await page.getByRole('button', { name: 'Give them a circuit of their own' }).click();
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await page.getByRole('button', { name: /of Kitchen are on no circuit/ }).click();
   await page.getByRole('button', { name: 'Give them a circuit of their own' }).click();
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(page.getByRole('button', { name: /counter of Kitchen is fed by 1 circuit/ })).toBeVisible();
 
   // Panel: place, read, print on both papers, and as CSV.

@@ -189,7 +189,7 @@ export async function openDemo(
 
 export async function goTo(
   page: Page,
-  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Day' | 'Make-up',
+  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Load profile' | 'Make-up',
 ): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })

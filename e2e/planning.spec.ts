@@ -12,7 +12,7 @@ test('may I take it from here? the lights under the cabinet, from the counter ci
   await expect(ask.getByRole('status')).toContainText('circuits may feed it');
   const counter = ask.locator('li.no', { hasText: 'Counter left and dining' });
   await expect(counter).toContainText('210.52(B)(2)');
-  const lights = ask.locator('li.yes', { hasText: 'Ground floor lights' });
+  const lights = ask.locator('li.yes', { hasText: 'Main level lights' });
   await expect(lights).toContainText('AFCI');
   await ask.getByLabel('Power').fill('nonsense');
   await expect(ask).toContainText('type the number off the plate');
@@ -20,7 +20,7 @@ test('may I take it from here? the lights under the cabinet, from the counter ci
   await lights.getByRole('button', { name: 'Take it from here' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   await page.getByRole('tab', { name: 'Cards' }).click();
-  await expect(page.getByRole('button', { name: /Ground floor lights/ })).toContainText('35 outlets');
+  await expect(page.getByRole('button', { name: /Main level lights/ })).toContainText('35 outlets');
 });
 
 test('the circuits are planned: compared, refused, accepted, and a locked one is left alone', async ({
@@ -43,7 +43,7 @@ test('the circuits are planned: compared, refused, accepted, and a locked one is
   await expect(plan.getByRole('row', { name: /violations/ })).toContainText('30');
   await plan.getByRole('button', { name: 'Accept' }).click();
   await expect(plan).toHaveCount(0);
-  await page.getByRole('tab', { name: /Docket/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(page.getByText(/Kiln: No\. 8/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/Kiln: No\. 8/).first()).toBeVisible();
@@ -51,7 +51,7 @@ test('the circuits are planned: compared, refused, accepted, and a locked one is
 
 test('a day in the house: two hair dryers open the bathroom breaker, one does not', async ({ owner: page }) => {
   await openDemo(page, 'Circuits');
-  await goTo(page, 'Day');
+  await goTo(page, 'Load profile');
   const result = page.locator('.result');
   await expect(result.locator('.trip')).toContainText('Bathrooms opens at 6:50');
   await page.getByLabel(/Hair dryer, Bath 1/).uncheck();
@@ -64,7 +64,7 @@ test('a day in the house: two hair dryers open the bathroom breaker, one does no
   await expect(page.getByRole('alert')).toContainText('no receptacle with the tag');
   await page.getByLabel('Plugged in at').fill('b1-1');
   await page.getByRole('button', { name: 'Add it' }).click();
-  await expect(page.getByRole('toolbar', { name: 'Day tools' })).toContainText('6 A');
+  await expect(page.getByRole('toolbar', { name: 'Load profile tools' })).toContainText('6 A');
 });
 
 test('what dies on a trip, and the same house under two editions', async ({ owner: page }) => {
@@ -73,7 +73,7 @@ test('what dies on a trip, and the same house under two editions', async ({ owne
   const trips = page.getByRole('region', { name: 'What dies on each trip' });
   await trips.getByLabel(/only those that darken/).check();
   await expect(trips.locator('li', { hasText: 'Furnace' })).toContainText('stops: Furnace');
-  await trips.locator('li', { hasText: 'Ground floor lights' }).getByRole('button').click();
+  await trips.locator('li', { hasText: 'Main level lights' }).getByRole('button').click();
   await expect(page.getByText(/picked/)).toBeVisible();
   await page.getByRole('tab', { name: 'Editions' }).click();
   const lens = page.getByRole('region', { name: 'Two editions side by side' });

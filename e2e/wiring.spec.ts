@@ -45,15 +45,17 @@ test('a school of switching is chosen, what is drawn otherwise is listed, and ch
 }) => {
   await openDemo(page, 'Switching');
   await page.getByRole('button', { name: 'Job' }).click();
-  await page.getByLabel('Outdoor lights', { exact: true }).selectOption({ label: 'dusk sensor in the light' });
+  await page.getByRole('tab', { name: 'Switching' }).click();
+  await page.getByRole('combobox', { name: 'Outdoor lights' }).click();
+  await page.getByRole('option', { name: 'dusk sensor in the light' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('button', { name: 'Compare with the schools' }).click();
-  const panel = page.getByRole('region', { name: 'Compared with the schools' });
+  await page.getByRole('button', { name: 'Compare with your practice' }).click();
+  const panel = page.getByRole('region', { name: 'Compared with your practice' });
   await expect(panel).toContainText('2 things are drawn otherwise');
   await panel.getByRole('checkbox', { name: /Rear deck light/ }).uncheck();
   await panel.getByRole('button', { name: 'Change 1' }).click();
   await expect(panel).toHaveCount(0);
-  await page.getByRole('button', { name: 'Compare with the schools' }).click();
+  await page.getByRole('button', { name: 'Compare with your practice' }).click();
   await expect(panel).toContainText('1 thing is drawn otherwise');
   await expect(panel).toContainText('Rear deck light: a dusk sensor in RD-4');
 });

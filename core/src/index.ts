@@ -206,11 +206,16 @@ export { cureNightFlaw } from './proposals/layout/cure';
 export { acceptPlan, planBoxes } from './proposals/layout/lay-out-boxes';
 export type { BoxingPlan } from './proposals/layout/plan';
 export { applyTemplate, readTemplate, type Template, TEMPLATES } from './proposals/layout/presets';
-export type { SchoolChange } from './proposals/layout/standard-change';
-export { applySchools, compareWithSchools, SWITCHING_SCHOOLS, switchingOf } from './proposals/layout/switch-standards';
+export type { StandardChange } from './proposals/layout/standard-change';
+export {
+  applyStandards,
+  compareWithStandards,
+  SWITCHING_STANDARDS,
+  switchingOf,
+} from './proposals/layout/switch-standards';
 export { coveAlong, doorsOf, sconcesAt, underCabinets, type WallLight } from './proposals/layout/wall-lights';
 export { connectAppliances, unconnectedAppliances } from './proposals/circuits/appliances';
-export { planningOf, SCHOOLS } from './proposals/circuits/circuit-standards';
+export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
 export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';
 export { acceptCircuitPlan, type CircuitPlan, planCircuits } from './proposals/circuits/plan-circuits';
 export { splitCircuit } from './proposals/circuits/split-circuit';

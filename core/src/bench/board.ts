@@ -19,7 +19,7 @@ const boardPartSchema = z.strictObject({
 });
 export type BoardPart = z.infer<typeof boardPartSchema>;
 
-/** A cable from box to box; its conductors by colour. */
+/** A cable from box to box; its conductors by color. */
 const boardCableSchema = z.strictObject({
   id: idSchema,
   from: z.number().int().min(0).max(11),
@@ -51,7 +51,7 @@ const PINS: Readonly<Record<BoardPart['kind'], readonly TerminalName[]>> = {
   receptacle: ['hot', 'neutral'],
   fan: ['hot', 'neutral'],
 };
-const COLOURS: Readonly<Record<BoardCable['kind'], readonly string[]>> = {
+const COLORS: Readonly<Record<BoardCable['kind'], readonly string[]>> = {
   '/2': ['black', 'white'],
   '/3': ['black', 'red', 'white'],
   '/4': ['black', 'red', 'blue', 'white'],
@@ -60,7 +60,7 @@ const COLOURS: Readonly<Record<BoardCable['kind'], readonly string[]>> = {
 export interface BoardPin {
   readonly pin: Pin;
   readonly box: number;
-  /** A screw's name, or the colour of a conductor. */
+  /** A screw's name, or the color of a conductor. */
   readonly name: string;
   /** The part or cable that it belongs to. */
   readonly of: string;
@@ -71,10 +71,10 @@ export function pinsOf(board: Board): readonly BoardPin[] {
   return [
     ...board.cables.flatMap((cable) =>
       (['a', 'b'] as const).flatMap((end) =>
-        COLOURS[cable.kind].map((colour) => ({
-          pin: `${cable.id}.${colour}.${end}`,
+        COLORS[cable.kind].map((color) => ({
+          pin: `${cable.id}.${color}.${end}`,
           box: end === 'a' ? cable.from : cable.to,
-          name: colour,
+          name: color,
           of: cable.id,
         })),
       ),
@@ -120,12 +120,12 @@ export function boardNetlist(board: Board): Netlist {
     ohms: SHORT_OHMS,
   }));
   for (const cable of board.cables)
-    for (const colour of COLOURS[cable.kind])
+    for (const color of COLORS[cable.kind])
       wires.push({
-        id: `${cable.id}.${colour}`,
-        label: `${colour} from ${board.boxes[cable.from]!} to ${board.boxes[cable.to]!}`,
-        a: `${cable.id}.${colour}.a`,
-        b: `${cable.id}.${colour}.b`,
+        id: `${cable.id}.${color}`,
+        label: `${color} from ${board.boxes[cable.from]!} to ${board.boxes[cable.to]!}`,
+        a: `${cable.id}.${color}.a`,
+        b: `${cable.id}.${color}.b`,
         ohms: SHORT_OHMS,
       });
   const named = (part: BoardPart) => board.boxes[part.box]!;

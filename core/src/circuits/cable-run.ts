@@ -19,7 +19,7 @@ interface InWall {
 export interface Spot extends Point {
   readonly z: number;
   readonly level: string;
-  /** Top plate of its storey, inches above the same zero. */
+  /** Top plate of its story, inches above the same zero. */
   readonly plateZ: number;
   readonly inWall: InWall | undefined;
 }
@@ -45,7 +45,7 @@ function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWal
 
 const spots = new Memory<Box, { level: Level; stretches: readonly Interval[]; spot: Spot }>();
 
-/** Where a box is, remembered as long as its storey and the walls of its room are the same. */
+/** Where a box is, remembered as long as its story and the walls of its room are the same. */
 export function spotOfBox(house: House, box: Box): Spot {
   const view = viewRoom(house, box.room);
   const { level } = view;
@@ -88,7 +88,7 @@ export function spotOfPanel(house: House, panel: Panel): Spot {
 /**
  * Cable between two places, inches, as it is usually run: square to the house, up to the plate and down again; from stud to stud
  * where one stretch of wall, corners included, holds both and that is shorter; straight through to a box in the same bay; from
- * storey to storey the difference in height. *Common practice*; the real route decides when it is known.
+ * story to story the difference in height. *Common practice*; the real route decides when it is known.
  */
 export function cableBetween(a: Spot, b: Spot): number {
   const across = Math.abs(a.x - b.x) + Math.abs(a.y - b.y);

@@ -9,7 +9,7 @@ export const YOKE_VA = 180;
 /** NEC 210.20(A): continuous loads count at 125 %. */
 const CONTINUOUS_FACTOR = 1.25;
 
-type School = Standards['receptacleSchool'];
+type CircuitStandard = Standards['receptacleSchool'];
 
 /** One line of the sum behind a circuit's load. */
 interface LoadLine {
@@ -41,7 +41,7 @@ interface CircuitLoad {
 export const isGeneralReceptacle = (outlet: Outlet): boolean =>
   outlet.device.kind === 'receptacle' && outlet.load === undefined;
 
-function describe(outlet: Outlet, school: School): Omit<LoadLine, 'count' | 'va'> | undefined {
+function describe(outlet: Outlet, school: CircuitStandard): Omit<LoadLine, 'count' | 'va'> | undefined {
   const { device, load } = outlet;
   if (load)
     return {
@@ -60,7 +60,7 @@ function describe(outlet: Outlet, school: School): Omit<LoadLine, 'count' | 'va'
             factor: 1,
             source: 'in the 3 VA/ft² of the house: 220.14(J), 220.41 in 2023',
           }
-        : { what: 'receptacles', eachVa: YOKE_VA, factor: 1, source: 'school of the firm: 180 VA a yoke' };
+        : { what: 'receptacles', eachVa: YOKE_VA, factor: 1, source: 'shop standard: 180 VA a yoke' };
     case 'luminaire':
       return { what: 'luminaires', eachVa: device.va, factor: 1, source: 'as drawn' };
     case 'fan':
@@ -77,7 +77,7 @@ function describe(outlet: Outlet, school: School): Omit<LoadLine, 'count' | 'va'
   }
 }
 
-function addUp(outlets: readonly Outlet[], school: School): LoadLine[] {
+function addUp(outlets: readonly Outlet[], school: CircuitStandard): LoadLine[] {
   const lines = new Map<string, LoadLine & { count: number; va: number }>();
   for (const outlet of outlets) {
     const line = describe(outlet, school);
@@ -93,10 +93,10 @@ function addUp(outlets: readonly Outlet[], school: School): LoadLine[] {
   return [...lines.values()];
 }
 
-const sums = new Memory<readonly Outlet[], Map<School, LoadLine[]>>();
+const sums = new Memory<readonly Outlet[], Map<CircuitStandard, LoadLine[]>>();
 
 /** The lines of the sum, remembered by the list of outlets: several rules ask for the same one. */
-function sumOf(outlets: readonly Outlet[], school: School): LoadLine[] {
+function sumOf(outlets: readonly Outlet[], school: CircuitStandard): LoadLine[] {
   let bySchool = sums.get(outlets);
   if (!bySchool) sums.set(outlets, (bySchool = new Map()));
   let lines = bySchool.get(school);
@@ -107,18 +107,18 @@ function sumOf(outlets: readonly Outlet[], school: School): LoadLine[] {
 interface Known {
   readonly outlets: readonly Outlet[];
   readonly standards: Standards;
-  readonly loads: Map<School, CircuitLoad>;
+  readonly loads: Map<CircuitStandard, CircuitLoad>;
 }
 const measured = new Memory<Circuit, Known>();
 
 /**
- * The load of a circuit with its sum, by the school of the firm unless another is asked for. Length-free: voltage drop
+ * The load of a circuit with its sum, by the shop standard unless another is asked for. Length-free: voltage drop
  * is not in it. Remembered by the circuit and its list of outlets.
  */
 export function measureCircuitLoad(
   house: House,
   circuit: Circuit,
-  school: School = house.standards.receptacleSchool,
+  school: CircuitStandard = house.standards.receptacleSchool,
 ): CircuitLoad {
   const outlets = outletsOn(house, circuit);
   let known = measured.get(circuit);
@@ -129,7 +129,12 @@ export function measureCircuitLoad(
   return load;
 }
 
-function addUpCircuit(house: House, circuit: Circuit, outlets: readonly Outlet[], school: School): CircuitLoad {
+function addUpCircuit(
+  house: House,
+  circuit: Circuit,
+  outlets: readonly Outlet[],
+  school: CircuitStandard,
+): CircuitLoad {
   const lines = sumOf(outlets, school);
   const volts = circuitVolts(circuit);
   const va = lines.reduce((sum, line) => sum + line.va, 0);

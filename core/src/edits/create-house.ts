@@ -11,7 +11,7 @@ export function createHouse(name: string, edition: Edition = '2023'): House {
     levels: {
       L1: {
         id: 'L1',
-        name: 'Ground floor',
+        name: 'Main level',
         elevationIn: 18,
         ceilingIn: 97,
         studSpacingIn: 16,

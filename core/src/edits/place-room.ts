@@ -5,17 +5,17 @@ import { rectangleCorners } from './verbs';
 export type Side = 'north' | 'south' | 'east' | 'west';
 
 /**
- * Corners of a rectangular room set against one side of a neighbour's bounding rectangle with a wall between, inches.
- * `offsetIn` shifts it along that side from the neighbour's left or top edge.
+ * Corners of a rectangular room set against one side of a neighbor's bounding rectangle with a wall between, inches.
+ * `offsetIn` shifts it along that side from the neighbor's left or top edge.
  */
 export function setAgainst(
-  neighbour: Room,
+  neighbor: Room,
   side: Side,
   size: { readonly widthIn: number; readonly depthIn: number },
   wallThicknessIn: number,
   offsetIn = 0,
 ): Corner[] {
-  const box = boundsOf(neighbour.corners);
+  const box = boundsOf(neighbor.corners);
   const { widthIn, depthIn } = size;
   switch (side) {
     case 'north':

@@ -22,7 +22,7 @@ export interface FeedPlan {
 }
 
 /** A cable comes from one of so many nearest boxes, or from the panel: farther ones hardly ever save wire. */
-const NEIGHBOURS = 8;
+const NEIGHBORS = 8;
 
 /** Circuits of so many boxes: every tree is tried, 18,750 of them for six. */
 const OUTRIGHT_UP_TO = 6;
@@ -64,7 +64,7 @@ class Search {
     this.#near = all.map((to) => {
       const others = all.filter((one) => one !== to);
       others.sort((a, b) => this.counter.lengths.inches(a, to) - this.counter.lengths.inches(b, to));
-      return [...others.slice(0, NEIGHBOURS), PANEL];
+      return [...others.slice(0, NEIGHBORS), PANEL];
     });
   }
 

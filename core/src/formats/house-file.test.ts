@@ -88,7 +88,7 @@ describe('readHouseFile', () => {
           says,
         ] as [string, string, string],
     ),
-    ['an unknown field', set('rooms.bed.colour', 'red'), 'rooms.bed: "colour" is no field of this format'],
+    ['an unknown field', set('rooms.bed.color', 'red'), 'rooms.bed: "color" is no field of this format'],
     [
       'a key that is not the id',
       set('rooms.other', structuredClone(house().rooms['bed'])),

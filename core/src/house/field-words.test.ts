@@ -44,8 +44,8 @@ describe('what the schema refuses names the field, its limit and the remedy', ()
     ['a kind that there is not', (draft) => void Object.assign(circuitOf(draft), { breaker: 'magic' }), 'Breaker: '],
     [
       'a field that there is not',
-      (draft) => void Object.assign(circuitOf(draft), { colour: 1 }),
-      '"colour" is no field of this format. Take it out, or read the file with the version that wrote it.',
+      (draft) => void Object.assign(circuitOf(draft), { color: 1 }),
+      '"color" is no field of this format. Take it out, or read the file with the version that wrote it.',
     ],
   ])('%s', (_, change, says) => {
     const done = edit(house, 'x', (draft) => change(draft as House));

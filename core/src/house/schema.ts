@@ -224,7 +224,7 @@ export const amendmentSchema = z.strictObject({
 export type Amendment = z.infer<typeof amendmentSchema>;
 export const logEntrySchema = z.strictObject({ id, date: z.iso.date(), who: name, text: note.min(1) });
 
-/** Schools of thought by which circuits are planned: the code leaves them open. */
+/** Shop standards of thought by which circuits are planned: the code leaves them open. */
 export const planningSchema = z.strictObject({
   /** No. 12 everywhere, or No. 14 on 15 A circuits. */
   wire: z.enum(['fourteen', 'twelve']).default('fourteen'),
@@ -242,7 +242,7 @@ export const planningSchema = z.strictObject({
 });
 export type Planning = z.infer<typeof planningSchema>;
 
-/** Schools of making up boxes. */
+/** Shop standards of making up boxes. */
 export const makeUpSchema = z.strictObject({
   /** Every device on a pigtail, or the cable through the device's screws where there are no more than two. */
   feed: z.enum(['pigtail', 'through']).default('pigtail'),
@@ -253,7 +253,7 @@ export const makeUpSchema = z.strictObject({
 });
 export type MakeUp = z.infer<typeof makeUpSchema>;
 
-/** Schools of switching; what a person has drawn otherwise stays until the schools are applied. */
+/** Shop standards of switching; what a person has drawn otherwise stays until the shop standards are applied. */
 export const switchingSchema = z.strictObject({
   fans: z.enum(['apart', 'together']).default('apart'),
   bathFans: z.enum(['apart', 'together']).default('apart'),
@@ -264,7 +264,7 @@ export const switchingSchema = z.strictObject({
 });
 export type Switching = z.infer<typeof switchingSchema>;
 
-/** Receptacle heights by use, inches from the finished floor to the box centre, and the firm's schools. */
+/** Receptacle heights by use, inches from the finished floor to the box centre, and the shop standards. */
 export const standardsSchema = z.strictObject({
   lengths: z.enum(['1/16', '1/8', 'metric']).default('1/16'),
   receptacleHeightIn: height.default(16),
@@ -293,11 +293,16 @@ export const standardsSchema = z.strictObject({
   ceilingSchool: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */
   receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
-  /** How circuits are planned; the usual schools where nothing is said. */
+  /**
+   * What voltage drop is reckoned with beside known loads: half the rating spread over the receptacles where nothing is said, or 12 A at
+   * the farthest one.
+   */
+  dropLoad: z.enum(['half-spread', 'far-end']).optional(),
+  /** How circuits are planned; the usual shop standards where nothing is said. */
   planning: planningSchema.optional(),
-  /** What is switched how; the usual schools where nothing is said. */
+  /** What is switched how; the usual shop standards where nothing is said. */
   switching: switchingSchema.optional(),
-  /** How boxes are made up; the usual schools where nothing is said. */
+  /** How boxes are made up; the usual shop standards where nothing is said. */
   makeUp: makeUpSchema.optional(),
   /** Hottest air in the attic, °F; 130 where nothing is said. */
   atticF: z.number().min(60).max(180).optional(),

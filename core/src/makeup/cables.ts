@@ -4,12 +4,12 @@ import { storedCables, type FeedNode, type FeedTree } from '../feed/feed-tree';
 import { boxesBehind, isFromPanel, type Signal, type SignalPlan } from './signals';
 import type { WiringUnit } from '../feed/unit';
 
-export type Colour = 'black' | 'red' | 'blue' | 'white' | 'bare';
+export type Color = 'black' | 'red' | 'blue' | 'white' | 'bare';
 
 /** One conductor of a cable. Its ends are `a` towards the panel and `b` at the box that the run feeds. */
 export interface Conductor {
   readonly id: string;
-  readonly colour: Colour;
+  readonly color: Color;
   /** Undefined when nothing uses it: capped at both ends. */
   readonly signal: Signal | undefined;
   /** A white that is no neutral: marked for good at both ends (NEC 200.7(C)). */
@@ -35,7 +35,7 @@ export interface CableRunOf {
   readonly problems: readonly Problem[];
 }
 
-const COLOURS = {
+const COLORS = {
   '/2': ['black', 'white'],
   '/3': ['black', 'red', 'white'],
   '/4': ['black', 'red', 'blue', 'white'],
@@ -43,7 +43,7 @@ const COLOURS = {
 const KINDS = ['/2', '/2', '/2', '/3', '/4'] as const;
 type Kind = WiredCable['kind'];
 /** Conductors of the cable for so many signals, its ground with them. */
-export const conductorsOf = (insulated: number): number => COLOURS[KINDS[insulated]!].length + 1;
+export const conductorsOf = (insulated: number): number => COLORS[KINDS[insulated]!].length + 1;
 
 /** Ground conductor of a nonmetallic cable: 14, 12 and 10 as the rest, 10 for 8 and 6 (*common practice*). */
 export const groundOf = (awg: Awg): Awg =>
@@ -70,10 +70,10 @@ export function share(insulated: readonly Signal[]): readonly (readonly Signal[]
   return groups;
 }
 
-/** What the white carries: the neutral; where there is none and every colour is needed, marked, the supply, or a traveler. */
+/** What the white carries: the neutral; where there is none and every color is needed, marked, the supply, or a traveler. */
 function onWhite(kind: Kind, signals: readonly Signal[]): Signal | undefined {
   const neutral = signals.find((one) => one.kind === 'neutral');
-  if (neutral || signals.length < COLOURS[kind].length) return neutral;
+  if (neutral || signals.length < COLORS[kind].length) return neutral;
   const last = (of: Signal['kind']) => signals.findLast((one) => one.kind === of);
   return last('hot') ?? last('traveler') ?? signals.at(-1);
 }
@@ -81,15 +81,15 @@ function onWhite(kind: Kind, signals: readonly Signal[]): Signal | undefined {
 function toCable(id: string, kind: Kind, signals: readonly Signal[], ground: Signal): WiredCable {
   const white = onWhite(kind, signals);
   const conductors: Conductor[] = [];
-  // The others take the colours in the order in which they come.
+  // The others take the colors in the order in which they come.
   let next = 0;
-  for (const colour of COLOURS[kind]) {
-    if (colour !== 'white' && signals[next] === white && white) next++;
-    const signal = colour === 'white' ? white : signals[next++];
-    const remarked = colour === 'white' && signal !== undefined && signal.kind !== 'neutral';
-    conductors.push({ id: `${id}.${colour}`, colour, signal, remarked });
+  for (const color of COLORS[kind]) {
+    if (color !== 'white' && signals[next] === white && white) next++;
+    const signal = color === 'white' ? white : signals[next++];
+    const remarked = color === 'white' && signal !== undefined && signal.kind !== 'neutral';
+    conductors.push({ id: `${id}.${color}`, color, signal, remarked });
   }
-  conductors.push({ id: `${id}.bare`, colour: 'bare', signal: ground, remarked: false });
+  conductors.push({ id: `${id}.bare`, color: 'bare', signal: ground, remarked: false });
   return { id, kind, conductors };
 }
 
@@ -133,7 +133,7 @@ function runTo(
 
 /** What a cable in the wall can carry of what should cross: a neutral, on its white, before the last of the others. */
 function whatFits(kind: Kind, insulated: readonly Signal[]): readonly Signal[] {
-  const room = COLOURS[kind].length;
+  const room = COLORS[kind].length;
   if (insulated.length <= room) return insulated;
   const neutral = insulated.filter((one) => one.kind === 'neutral').slice(0, 1);
   return [...insulated.filter((one) => one.kind !== 'neutral').slice(0, room - neutral.length), ...neutral];

@@ -16,7 +16,7 @@ const flawsOf = (net: Netlist) => {
 const conductors = (made: ReturnType<typeof wired>, to: string) =>
   made.wiring.runs
     .find((run) => run.to.id === to)!
-    .cables[0]!.conductors.map((one) => `${one.colour} ${one.signal?.kind ?? 'spare'}${one.remarked ? ' marked' : ''}`);
+    .cables[0]!.conductors.map((one) => `${one.color} ${one.signal?.kind ?? 'spare'}${one.remarked ? ' marked' : ''}`);
 
 describe('circuits of 240 V', () => {
   const heavy = (device: Record<string, unknown>, kind?: string) =>

@@ -47,7 +47,7 @@ export interface Join {
   readonly id: string;
   /** What it is meant to be; the proof does not read it. */
   readonly words: string;
-  readonly kind: Conductor['colour'] | 'mixed';
+  readonly kind: Conductor['color'] | 'mixed';
   readonly signal: string;
   readonly ends: readonly ConductorEnd[];
   readonly terminals: readonly Terminal[];
@@ -243,7 +243,7 @@ function joinSignals({ feed, box, cables, units }: BoxMakeUp): readonly Join[] {
     }
   const shared = units.some(({ unit }) => unit.circuits.length > 1);
   return [...nets].map(([key, { words, ends, terminals }]): Join => {
-    const colours = new Set(ends.map((one) => one.conductor.colour));
+    const colors = new Set(ends.map((one) => one.conductor.color));
     const through =
       feed === 'through' &&
       key !== 'ground' &&
@@ -268,7 +268,7 @@ function joinSignals({ feed, box, cables, units }: BoxMakeUp): readonly Join[] {
       id: `${box.id}/${key}`,
       words,
       signal: key,
-      kind: colours.size === 1 ? [...colours][0]! : 'mixed',
+      kind: colors.size === 1 ? [...colors][0]! : 'mixed',
       ends,
       terminals,
       via,

@@ -18,7 +18,7 @@ function allOf(house: House): unknown {
         run.from?.tag,
         run.to.tag,
         run.lengthIn,
-        run.cables.map(({ kind, conductors }) => [kind, conductors.map((one) => `${one.colour} ${one.signal?.key}`)]),
+        run.cables.map(({ kind, conductors }) => [kind, conductors.map((one) => `${one.color} ${one.signal?.key}`)]),
       ]),
       problems,
     ]),

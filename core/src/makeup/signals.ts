@@ -290,7 +290,7 @@ const RANK: Readonly<Record<Signal['kind'], number>> = {
   ground: 6,
 };
 
-/** The order in which signals are counted and take the colours of a cable. */
+/** The order in which signals are counted and take the colors of a cable. */
 export const inCableOrder = (a: Signal, b: Signal): number => RANK[a.kind] - RANK[b.kind] || (a.key < b.key ? -1 : 1);
 
 /** Whether the panel gives it, so that it crosses the runs from there too. */

@@ -16,15 +16,15 @@ import { solve } from '../proof/solve';
 import { chainOf, wired, wiringHouse } from '../test/wiring-house';
 import { groupBy } from '../units/group-by';
 
-/** Conductors of the run to each box: colour and what it carries, as one would read them off. */
+/** Conductors of the run to each box: color and what it carries, as one would read them off. */
 const carried = (test: ReturnType<typeof wired>, to: string) =>
   test.wiring.runs
     .find((run) => run.to.id === to)!
     .cables.map(
       (cable) =>
         `${cable.kind} ${cable.conductors
-          .filter((one) => one.colour !== 'bare')
-          .map((one) => `${one.colour} ${one.signal?.words ?? 'spare'}${one.remarked ? ' (marked)' : ''}`)
+          .filter((one) => one.color !== 'bare')
+          .map((one) => `${one.color} ${one.signal?.words ?? 'spare'}${one.remarked ? ' (marked)' : ''}`)
           .join(', ')}`,
     )
     .join(' + ');

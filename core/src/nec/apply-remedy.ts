@@ -25,7 +25,8 @@ const NOWHERE: PlacementLimits = {
 function fillRoom(house: House, roomId: string, newId: NewId): Result<Edited> {
   const name = house.rooms[roomId]?.name ?? 'the room';
   const proposal = proposeForRoom(house, roomId, placementLimits(house));
-  if (proposal.boxes.length > 0) return placeBoxes(house, boxesOfProposal(house, proposal, newId), `Fill ${name}`);
+  if (proposal.boxes.length > 0)
+    return placeBoxes(house, boxesOfProposal(house, proposal, newId), `Space receptacles in ${name}`);
   return refuse(
     'nowhere',
     `rooms.${roomId}`,

@@ -17,7 +17,7 @@ export type Remedy = { readonly label: string } & (
 export const fillRoomRemedy = (room: Room): Remedy => ({
   kind: 'fill-room',
   room: room.id,
-  label: `Fill ${room.name} with the fewest`,
+  label: `Space receptacles in ${room.name}`,
 });
 
 export const breakerRemedy = (circuit: string): Remedy => ({

@@ -47,7 +47,7 @@ const shiftTo = (rows: readonly number[], to: number): number =>
   rows.map((row) => to - row).reduce((best, one) => (Math.abs(one) < Math.abs(best) ? one : best), Infinity) || 0;
 
 /**
- * The middles of the coffers that beams make of a ceiling: one place between each two neighbouring beams, or beam and wall,
+ * The middles of the coffers that beams make of a ceiling: one place between each two neighboring beams, or beam and wall,
  * both ways. Beams narrower than they are long divide across their run; coffers under 12 in take no luminaire.
  */
 export function cofferMiddles(room: Room, beams: readonly (readonly Point[])[]): Point[] {

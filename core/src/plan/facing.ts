@@ -7,7 +7,7 @@ import { wallLoop, type LoopWall } from './wall-loop';
 /** The thickest wall between two rooms across which an opening is seen from both sides, inches. */
 export const THICKEST_WALL_IN = 16;
 
-/** A wall of a neighbour behind one of the room's, and from where to where along it, inches; not clipped to its ends. */
+/** A wall of a neighbor behind one of the room's, and from where to where along it, inches; not clipped to its ends. */
 interface Overlap {
   readonly other: Room;
   readonly wall: LoopWall;
@@ -71,7 +71,7 @@ function facingWalls(room: Room, other: Room): Overlap[] {
 }
 
 /** Rooms of the same level whose bounds come as near as a wall is thick, in the order of the file. */
-function neighboursOf(house: House, room: Room): readonly Room[] {
+function neighborsOf(house: House, room: Room): readonly Room[] {
   const bounds = boundsOf(room.corners);
   const near: Room[] = [];
   for (const other of roomsOf(house, room.level)) {
@@ -98,7 +98,7 @@ export function facingOf(house: House, room: Room): readonly Overlap[] {
   if (!byRoom) facingByRooms.set(house.rooms, (byRoom = new Map()));
   let overlaps = byRoom.get(room.id);
   if (!overlaps) {
-    overlaps = neighboursOf(house, room).flatMap((other) => facingWalls(room, other));
+    overlaps = neighborsOf(house, room).flatMap((other) => facingWalls(room, other));
     byRoom.set(room.id, overlaps);
   }
   return overlaps;

@@ -65,7 +65,7 @@ describe('wall spaces: 210.52(A)(2)', () => {
     ],
   ])('%s', (_, builder, room, expected) => expect(spaces(builder.build(), room).sort()).toEqual([...expected].sort()));
 
-  it('sees a neighbour\u2019s door through a wall of 4 1/2 in, at the right place', () => {
+  it('sees a neighbor\u2019s door through a wall of 4 1/2 in, at the right place', () => {
     const house = bedroom().room('hall', 'hallway', [0, 124.5, 144, 40]).build();
     const [seen] = viewRoom(house, 'hall').openings;
     // The door is 12 in from the west end of... the bedroom's south wall, which runs right to left: x 100 to 132.

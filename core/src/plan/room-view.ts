@@ -63,7 +63,7 @@ interface SeenFromRoom {
 }
 const seenByOpenings = new Memory<House['openings'], Seen>();
 
-/** The openings that a room sees, its own and those of its neighbours that pierce a shared wall, and its ways out. */
+/** The openings that a room sees, its own and those of its neighbors that pierce a shared wall, and its ways out. */
 function seeOpenings(house: House, room: Room): SeenFromRoom {
   let seen = seenByOpenings.get(house.openings);
   if (!seen || seen.rooms !== house.rooms)
@@ -144,7 +144,7 @@ function inLine(line: readonly LoopWall[], atIn: number): Partition {
   return { wall: last.id, alongIn: last.lengthIn };
 }
 
-/** Partitions show as the gap between the ends of two neighbours along one wall. */
+/** Partitions show as the gap between the ends of two neighbors along one wall. */
 function partitionsOf(house: House, room: Room): readonly Partition[] {
   let byRoom = partitionsByRooms.get(house.rooms);
   if (!byRoom) partitionsByRooms.set(house.rooms, (byRoom = new Map()));

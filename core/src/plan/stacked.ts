@@ -1,7 +1,7 @@
 import { polygonsOverlap } from '../geometry/geometry';
 import type { House } from '../house/schema';
 
-/** The rooms straight above and below a room on the neighbouring levels, by name. */
+/** The rooms straight above and below a room on the neighboring levels, by name. */
 export function roomsOver(house: House, roomId: string): { readonly above: string[]; readonly below: string[] } {
   const room = house.rooms[roomId]!;
   const levels = Object.values(house.levels).sort((a, b) => a.elevationIn - b.elevationIn);

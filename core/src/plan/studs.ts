@@ -148,7 +148,7 @@ function runAt(view: RoomView, atIn: number): { run: FramedRun; fromStartIn: num
   return undefined;
 }
 
-/** Clear stretches between neighbouring studs that an ordinary drill does not get into. */
+/** Clear stretches between neighboring studs that an ordinary drill does not get into. */
 export const narrowBays = perShell((view: RoomView): readonly Interval[] => {
   const loop = wallLoop(view.room);
   const studs = layStuds(view);
@@ -187,7 +187,7 @@ const reaches = (stud: Stud, heightIn: number): boolean =>
   stud.kind !== 'jack' && (stud.topIn === undefined || stud.topIn > heightIn + 3);
 
 /** The next stud before or after the nth that reaches to a height. */
-function neighbour(studs: readonly Stud[], n: number, step: 1 | -1, heightIn: number): Stud | undefined {
+function neighbor(studs: readonly Stud[], n: number, step: 1 | -1, heightIn: number): Stud | undefined {
   for (let i = n + step; i >= 0 && i < studs.length; i += step) if (reaches(studs[i]!, heightIn)) return studs[i];
   return undefined;
 }
@@ -226,8 +226,8 @@ function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: num
       const atIn = (stud.atIn + aside + loop.lengthIn) % loop.lengthIn;
       if (isBarredAt(view, atIn, heightIn, half)) continue;
       const clear = half + STUD_WIDTH_IN / 2 - 0.05;
-      const before = neighbour(studs, i, -1, heightIn);
-      const after = neighbour(studs, i, 1, heightIn);
+      const before = neighbor(studs, i, -1, heightIn);
+      const after = neighbor(studs, i, 1, heightIn);
       if (before && Math.abs(before.atIn - atIn) < clear) continue;
       if (after && Math.abs(after.atIn - atIn) < clear) continue;
       faces.push({ studIn: stud.atIn, side, atIn });

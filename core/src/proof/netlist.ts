@@ -153,7 +153,7 @@ export function netlistOf(
         for (const end of [a, b]) if (!node.has(end)) node.set(end, count++);
         wires.push({
           id: conductor.id,
-          label: `${conductor.colour}, ${run.from?.tag ?? 'panel'} to ${run.to.tag}`,
+          label: `${conductor.color}, ${run.from?.tag ?? 'panel'} to ${run.to.tag}`,
           a,
           b,
           ohms,

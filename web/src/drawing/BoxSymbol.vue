@@ -11,7 +11,7 @@ const props = defineProps<{
   selected?: boolean;
   ghost?: boolean;
   color?: string;
-  /** Strokes and gaps of a ring around it, in parts of its size: a second carrier beside the colour. */
+  /** Strokes and gaps of a ring around it, in parts of its size: a second carrier beside the color. */
   ring?: string;
 }>();
 

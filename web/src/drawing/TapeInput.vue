@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 
-/** The tape line: type as you would call out to a helper, Enter to nail it. What could not be done stays typed. */
+/** The tape line: type as you would call out to a helper, Enter places it. What could not be done stays typed. */
 const props = defineProps<{
   run: (text: string) => string | null;
   placeholder: string;

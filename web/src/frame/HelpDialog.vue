@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const emit = defineEmits<{ close: [] }>();
 const keys = [
-  ['Alt 1 … 8', 'go to House, Boxes, Switching, Walk, Circuits, Panel, Day, Make-up'],
+  ['Alt 1 … 8', 'go to House, Boxes, Switching, Walk, Circuits, Panel, Load profile, Make-up'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Wheel, drag, pinch', 'zoom and pan the sheet'],
   ['Shift drag', 'lasso'],

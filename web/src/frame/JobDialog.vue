@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { addEntity, edit, formatLength, parseLength, removeEntities, rules, type House } from '@winculum/core';
+import { addEntity, edit, removeEntities, rules, type House } from '@winculum/core';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
 import BoxTypeEditor from './BoxTypeEditor.vue';
-import SchoolsForm from './SchoolsForm.vue';
+import StandardsForm from './StandardsForm.vue';
 import TemplateEditor from './TemplateEditor.vue';
 
 const emit = defineEmits<{ close: [] }>();
@@ -25,24 +27,12 @@ const heights = [
   ['switchFromJambIn', 'Switch from jamb'],
 ] as const;
 
-const schools = [
-  ['yoke-80', '180 VA a yoke, at 80 %'],
-  ['yoke-100', '180 VA a yoke, at 100 %'],
-  ['area', 'by area, with a maximum count'],
-] as const;
-
 function setJob(changes: Partial<House['job']>): void {
   store.apply(edit(house.value, 'Change job', (draft) => void Object.assign(draft.job, changes)));
 }
 
 function setStandards(changes: Partial<House['standards']>): void {
   store.apply(edit(house.value, 'Change standards', (draft) => void Object.assign(draft.standards, changes)));
-}
-
-function setHeight(field: (typeof heights)[number][0], text: string): void {
-  const read = parseLength(text, field);
-  if (read.ok) setStandards({ [field]: read.value });
-  else store.problem = read.problems[0]!.message;
 }
 
 const editable = rules.filter((rule) => rule.meta.stage !== 'house');
@@ -63,185 +53,169 @@ function addAmendment(): void {
     amendment.value = { ...amendment.value, note: '', value: '' };
 }
 
+const PARTS = {
+  job: 'Job',
+  heights: 'Heights',
+  circuits: 'Circuits',
+  switching: 'Switching',
+  'make-up': 'Make-up',
+  boxes: 'Boxes',
+  amendments: 'Amendments',
+} as const;
+const part = ref<keyof typeof PARTS>('job');
+const LENGTHS = [
+  { value: '1/16', word: 'feet, inches, 1/16' },
+  { value: '1/8', word: 'feet, inches, 1/8' },
+  { value: 'metric', word: 'metric' },
+] as const;
+const EDGES = [
+  { value: 'bottom', word: 'bottom of the box' },
+  { value: 'centre', word: 'center of the box' },
+  { value: 'top', word: 'top of the box' },
+] as const;
+const ENDS = [
+  { value: 'half-at-walls', word: 'half a spacing at the walls' },
+  { value: 'equal-divisions', word: 'in equal divisions' },
+] as const;
+const ruleItems = editable.map(({ id, meta }) => ({ value: id, title: meta.summary }));
+const limitItems = computed(() => [
+  { value: '', title: 'switch the rule off' },
+  ...limits.value.map(([limit, value]) => ({ value: limit, title: `${limit} (now ${value})` })),
+]);
+
 const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.summary ?? id;
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="780" scrollable @update:model-value="emit('close')">
-    <v-card title="The job">
-      <v-card-text class="stack">
-        <fieldset :disabled="!store.canEdit" class="grid">
-          <label class="field"
-            >Authority
-            <input
-              class="plain"
-              :value="house.job.authority"
-              maxlength="120"
-              placeholder="authority having jurisdiction"
-              @change="setJob({ authority: ($event.target as HTMLInputElement).value })"
-          /></label>
-          <label class="field"
-            >Permit date
-            <input
-              class="plain"
-              type="date"
-              :value="house.job.permitDate"
-              @change="setJob({ permitDate: ($event.target as HTMLInputElement).value || null })"
-          /></label>
-          <label class="field"
-            >Lengths
-            <select
-              class="plain"
-              :value="house.standards.lengths"
-              @change="setStandards({ lengths: ($event.target as HTMLSelectElement).value as never })"
+    <v-card>
+      <v-card-title class="px-6 pt-4">Job and shop standards</v-card-title>
+      <v-tabs v-model="part" density="compact" show-arrows color="primary">
+        <v-tab v-for="(name, id) in PARTS" :key="id" :value="id" class="text-none">{{ name }}</v-tab>
+      </v-tabs>
+      <v-divider />
+      <v-card-text class="body">
+        <div v-if="part === 'job'" class="grid">
+          <v-text-field
+            :model-value="house.job.authority"
+            label="Authority having jurisdiction"
+            maxlength="120"
+            :disabled="!store.canEdit"
+            @change="setJob({ authority: ($event.target as HTMLInputElement).value })"
+          />
+          <v-text-field
+            :model-value="house.job.permitDate"
+            label="Permit date"
+            type="date"
+            :disabled="!store.canEdit"
+            @change="setJob({ permitDate: ($event.target as HTMLInputElement).value || null })"
+          />
+          <ChoiceField
+            label="Lengths"
+            :model-value="house.standards.lengths"
+            :answers="LENGTHS"
+            :disabled="!store.canEdit"
+            @update:model-value="setStandards({ lengths: $event })"
+          />
+        </div>
+        <div v-else-if="part === 'heights'" class="grid">
+          <p class="muted wide">From the finished floor to the center of the box.</p>
+          <LengthField
+            v-for="[field, label] in heights"
+            :key="field"
+            :label="label"
+            :model-value="house.standards[field]"
+            :disabled="!store.canEdit"
+            @update:model-value="setStandards({ [field]: $event })"
+          />
+          <ChoiceField
+            label="Heights are marked to the"
+            :model-value="house.standards.heightsTo"
+            :answers="EDGES"
+            :disabled="!store.canEdit"
+            @update:model-value="setStandards({ heightsTo: $event })"
+          />
+          <ChoiceField
+            label="Rows of lights end"
+            :model-value="house.standards.ceilingSchool"
+            :answers="ENDS"
+            :disabled="!store.canEdit"
+            @update:model-value="setStandards({ ceilingSchool: $event })"
+          />
+        </div>
+        <StandardsForm v-else-if="part === 'circuits' || part === 'switching' || part === 'make-up'" :part="part" />
+        <div v-else-if="part === 'boxes'" class="stack">
+          <BoxTypeEditor />
+          <TemplateEditor />
+        </div>
+        <div v-else class="stack">
+          <p v-if="!Object.keys(house.amendments).length" class="muted">
+            None. Where the authority has switched a rule off or changed its number, write it down here with who and
+            when; it is printed with the house.
+          </p>
+          <v-list v-else density="compact" lines="two" aria-label="Local amendments">
+            <v-list-item
+              v-for="one in house.amendments"
+              :key="one.id"
+              :title="`${summaryOf(one.rule)}: ${one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}`}`"
+              :subtitle="`${one.authority}, ${one.date} ${one.note}`"
             >
-              <option value="1/16">feet, inches, 1/16</option>
-              <option value="1/8">feet, inches, 1/8</option>
-              <option value="metric">metric</option>
-            </select>
-          </label>
-          <label class="field"
-            >Receptacles
-            <select
-              class="plain"
-              :value="house.standards.receptacleSchool"
-              @change="setStandards({ receptacleSchool: ($event.target as HTMLSelectElement).value as never })"
-            >
-              <option v-for="[id, name] in schools" :key="id" :value="id">{{ name }}</option>
-            </select>
-          </label>
-          <label v-if="house.standards.receptacleSchool === 'area'" class="field"
-            >Maximum
-            <input
-              class="plain"
-              type="number"
-              min="1"
-              max="60"
-              :value="house.standards.maxReceptaclesPerCircuit"
-              @change="setStandards({ maxReceptaclesPerCircuit: Number(($event.target as HTMLInputElement).value) })"
-          /></label>
-        </fieldset>
-        <h2 class="small-caps">Heights, finished floor to the centre of the box</h2>
-        <fieldset :disabled="!store.canEdit" class="grid">
-          <label v-for="[field, label] in heights" :key="field" class="field"
-            >{{ label }}
-            <input
-              class="plain num"
-              :value="formatLength(house.standards[field], house.standards.lengths)"
-              @change="setHeight(field, ($event.target as HTMLInputElement).value)"
+              <template v-if="store.canEdit" #append>
+                <v-btn
+                  size="small"
+                  @click="store.apply(removeEntities(house, [{ collection: 'amendments', id: one.id }]))"
+                  >Remove</v-btn
+                >
+              </template>
+            </v-list-item>
+          </v-list>
+          <v-form v-if="store.canEdit" class="grid" @submit.prevent="addAmendment">
+            <v-autocomplete
+              v-model="amendment.rule"
+              class="wide"
+              label="Rule"
+              :items="ruleItems"
+              variant="outlined"
+              density="compact"
+              hide-details
+              @update:model-value="amendment.limit = ''"
             />
-          </label>
-        </fieldset>
-        <fieldset :disabled="!store.canEdit" class="grid">
-          <label class="field"
-            >Heights are marked to the
-            <select
-              class="plain"
-              :value="house.standards.heightsTo"
-              @change="
-                setStandards({
-                  heightsTo: ($event.target as HTMLSelectElement).value as House['standards']['heightsTo'],
-                })
-              "
-            >
-              <option>bottom</option>
-              <option>centre</option>
-              <option>top</option>
-            </select></label
-          >
-          <label class="field"
-            >Rows of luminaires end
-            <select
-              class="plain"
-              :value="house.standards.ceilingSchool"
-              @change="
-                setStandards({
-                  ceilingSchool: ($event.target as HTMLSelectElement).value as House['standards']['ceilingSchool'],
-                })
-              "
-            >
-              <option value="half-at-walls">half a spacing at the walls</option>
-              <option value="equal-divisions">in equal divisions</option>
-            </select></label
-          >
-        </fieldset>
-        <SchoolsForm />
-        <BoxTypeEditor />
-        <TemplateEditor />
-        <h2 class="small-caps">Local amendments</h2>
-        <p v-if="!Object.keys(house.amendments).length" class="muted">
-          None. Where the authority has switched a rule off or changed its number, write it down here with who and when;
-          it is printed with the house.
-        </p>
-        <ul class="stack">
-          <li v-for="one in house.amendments" :key="one.id" class="row amendment">
-            <span class="grow"
-              ><b>{{ summaryOf(one.rule) }}</b
-              >: {{ one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}`
-              }}<br /><span class="muted">{{ one.authority }}, {{ one.date }} {{ one.note }}</span></span
-            >
-            <button
-              v-if="store.canEdit"
-              class="plain-button"
-              @click="store.apply(removeEntities(house, [{ collection: 'amendments', id: one.id }]))"
-            >
-              Remove
-            </button>
-          </li>
-        </ul>
-        <form v-if="store.canEdit" class="stack new" @submit.prevent="addAmendment">
-          <label class="field"
-            >Rule
-            <select v-model="amendment.rule" class="plain" @change="amendment.limit = ''">
-              <option v-for="rule in editable" :key="rule.id" :value="rule.id">{{ rule.meta.summary }}</option>
-            </select></label
-          >
-          <div class="grid">
-            <label class="field"
-              >Change
-              <select v-model="amendment.limit" class="plain">
-                <option value="">switch the rule off</option>
-                <option v-for="[limit, value] in limits" :key="limit" :value="limit">
-                  {{ limit }} (now {{ value }})
-                </option>
-              </select></label
-            >
-            <label v-if="amendment.limit" class="field"
-              >New value <input v-model="amendment.value" class="plain num" required
-            /></label>
-            <label class="field"
-              >Decided by <input v-model="amendment.authority" class="plain" required maxlength="80"
-            /></label>
-            <label class="field">Date <input v-model="amendment.date" class="plain" type="date" required /></label>
-          </div>
-          <label class="field"
-            >Note
-            <input v-model="amendment.note" class="plain" maxlength="500" placeholder="by telephone, bulletin number …"
-          /></label>
-          <button class="plain-button main" type="submit">Add the amendment</button>
-        </form>
+            <v-select v-model="amendment.limit" label="Change" :items="limitItems" />
+            <v-text-field v-if="amendment.limit" v-model="amendment.value" label="New value" class="num" />
+            <v-text-field v-model="amendment.authority" label="Decided by" maxlength="80" required />
+            <v-text-field v-model="amendment.date" label="Date" type="date" required />
+            <v-text-field
+              v-model="amendment.note"
+              class="wide"
+              label="Note"
+              maxlength="500"
+              placeholder="by telephone, bulletin number …"
+            />
+            <v-btn class="wide" type="submit" color="primary" variant="flat">Add the amendment</v-btn>
+          </v-form>
+        </div>
       </v-card-text>
-      <v-card-actions><button class="plain-button main" @click="emit('close')">Done</button></v-card-actions>
+      <v-divider />
+      <v-card-actions>
+        <v-spacer /><v-btn color="primary" variant="flat" @click="emit('close')">Done</v-btn>
+      </v-card-actions>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
+.body {
+  min-height: 340px;
 }
 .grid {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px 18px;
+  gap: 14px 18px;
+  align-items: start;
 }
-.amendment,
-.new {
-  background: var(--paper);
-  border: 1px solid var(--rule);
-  border-radius: 4px;
-  padding: 10px 12px;
+.wide {
+  grid-column: 1 / -1;
+  margin: 0;
 }
 @media (max-width: 640px) {
   .grid {

@@ -11,7 +11,7 @@ const groups: readonly {
   readonly title: string;
   readonly stops: readonly { readonly id: Stop; readonly name: string; readonly short: string }[];
 }[] = [
-  { title: 'Ask', stops: [{ id: 'house', name: 'House', short: 'HO' }] },
+  { title: 'Survey', stops: [{ id: 'house', name: 'House', short: 'HO' }] },
   {
     title: 'Lay out',
     stops: [
@@ -21,14 +21,14 @@ const groups: readonly {
     ],
   },
   {
-    title: 'Circuit',
+    title: 'Power',
     stops: [
       { id: 'circuits', name: 'Circuits', short: 'CI' },
       { id: 'panel', name: 'Panel', short: 'PA' },
-      { id: 'day', name: 'Day', short: 'DY' },
+      { id: 'day', name: 'Load profile', short: 'LP' },
     ],
   },
-  { title: 'Rope', stops: [{ id: 'make-up', name: 'Make-up', short: 'MU' }] },
+  { title: 'Rough in', stops: [{ id: 'make-up', name: 'Make-up', short: 'MU' }] },
 ];
 
 /** What is open at each stop: violations first, then questions and notes. */
@@ -51,7 +51,7 @@ function isBegun(id: Stop): boolean {
 }
 
 function describe(id: Stop): string {
-  if (id === 'day') return 'a day in the house: which breaker opens';
+  if (id === 'day') return 'a day in the house: which breaker trips';
   if (!isBegun(id)) return 'nothing here yet';
   if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};

@@ -3,7 +3,7 @@ import { computed, defineAsyncComponent } from 'vue';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import type { Stop } from '../stops';
-import DocketList from './DocketList.vue';
+import OpenItems from './OpenItems.vue';
 import FindingCard from './FindingCard.vue';
 import WhyPanel from './WhyPanel.vue';
 
@@ -27,12 +27,12 @@ const form = computed(() =>
   <aside class="side" aria-label="What is selected, and why">
     <div class="tabs" role="tablist">
       <button role="tab" :aria-selected="view.side === 'why'" class="tab" @click="view.side = 'why'">Why</button>
-      <button role="tab" :aria-selected="view.side === 'docket'" class="tab" @click="view.side = 'docket'">
-        Docket <b class="num">{{ count }}</b>
+      <button role="tab" :aria-selected="view.side === 'open-items'" class="tab" @click="view.side = 'open-items'">
+        Open items <b class="num">{{ count }}</b>
       </button>
     </div>
     <div class="body">
-      <DocketList v-if="view.side === 'docket'" />
+      <OpenItems v-if="view.side === 'open-items'" />
       <template v-else>
         <FindingCard v-if="view.finding" :finding="view.finding" is-main />
         <component :is="form" />

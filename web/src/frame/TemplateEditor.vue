@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { edit, readTemplate, TEMPLATES, type Template } from '@winculum/core';
 import { useHouse } from '../stores/house';
 
-/** Groups of boxes that are set down by one key, each as a line of text. */
+/** Presets: boxes that are set down by one key, each as a line of text. */
 const store = useHouse();
 const templates = computed<readonly Template[]>(() => store.house!.standards.templates ?? TEMPLATES);
 const value = (event: Event) => (event.target as HTMLInputElement).value;
@@ -17,7 +17,7 @@ function set(i: number, changes: Partial<Template>): void {
 </script>
 
 <template>
-  <h2 class="small-caps">Groups set down by one key</h2>
+  <h2 class="small-caps">Presets set down by one key</h2>
   <p class="muted">
     A letter, inches to the right of the cursor, inches high: R -36 16. R receptacle, R2 two in a box, S switch, L wall
     luminaire, D data, X coax, V sleeve.
@@ -29,7 +29,7 @@ function set(i: number, changes: Partial<Template>): void {
         class="plain"
         :value="one.name"
         maxlength="80"
-        :aria-label="`Name of group ${i + 1}`"
+        :aria-label="`Name of preset ${i + 1}`"
         @change="set(i, { name: value($event) })"
       />
       <input

@@ -14,7 +14,7 @@ export const useView = defineStore('view', () => {
   const selection = shallowRef<readonly Selected[]>([]);
   const finding = shallowRef<Finding | null>(null);
   const proposal = shallowRef<Proposal | null>(null);
-  const side = ref<'why' | 'docket'>('why');
+  const side = ref<'why' | 'open-items'>('why');
   const tool = ref('select');
   /** Where the sheet should fly to next; a new object each time. */
   const target = shallowRef<{ readonly bounds: Bounds } | null>(null);

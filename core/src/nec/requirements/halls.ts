@@ -3,7 +3,7 @@ import { wallLoop } from '../../plan/wall-loop';
 import type { Room } from '../../house/schema';
 
 /**
- * Length of a hall's centreline: half the floor line less the hall's width, which holds for a straight or a bent hall
+ * Length of a hall's centerline: half the floor line less the hall's width, which holds for a straight or a bent hall
  * of even width. The width is the one for which area and floor line agree with such a hall.
  */
 function hallLengthIn(areaIn2: number, floorLineIn: number): number {

@@ -55,7 +55,7 @@ testRule(boxesCollide, {
   notApplicable: [['no box on a wall', room('den').over('r', 'luminaire', 60, 60)]],
 });
 
-it('a room is filled around what its neighbour has in the wall between', () => {
+it('a room is filled around what its neighbor has in the wall between', () => {
   // In the first room the fewest stand where they stand; behind one of them the second is offered another stud.
   const alone = proposeForRoom(twoDens().build(), 's', placementLimits(twoDens().build()));
   const house = twoDens();

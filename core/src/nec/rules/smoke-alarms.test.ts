@@ -11,9 +11,9 @@ testRule(smokeAlarms, {
       sleeping().ceiling('bed', 'alarm', null, smoke).ceiling('hall', 'alarm', null, smoke),
       'A smoke alarm stands in bed.',
     ],
-    ['one on a storey without bedrooms', room('living').ceiling('r', 'alarm', null, smoke)],
+    ['one on a story without bedrooms', room('living').ceiling('r', 'alarm', null, smoke)],
     [
-      'a storey that has only a garage needs none',
+      'a story that has only a garage needs none',
       room('living')
         .ceiling('r', 'alarm', null, smoke)
         .with((house) => (house.levels['L0'] = { ...house.levels['L1']!, id: 'L0', name: 'Below', elevationIn: -108 }))
@@ -23,7 +23,7 @@ testRule(smokeAlarms, {
   fails: [
     ['none in the bedroom', sleeping().ceiling('hall', 'alarm', null, smoke), 'bed has no smoke alarm.'],
     ['none outside it', sleeping().ceiling('bed', 'alarm', null, smoke), 'No smoke alarm outside bed, in hall.'],
-    ['none on the storey', room('living'), 'No smoke alarm on the storey Ground floor.'],
+    ['none on the story', room('living'), 'No smoke alarm on the story Main level.'],
     ['one that senses carbon monoxide alone', room('living').ceiling('r', 'alarm', null, { senses: 'co' })],
   ],
   cannotTell: [

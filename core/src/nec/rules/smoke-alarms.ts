@@ -14,7 +14,7 @@ const NOT_A_STOREY: ReadonlySet<RoomKind> = new Set<RoomKind>([
 export const smokeAlarms = defineRule({
   id: 'smoke-alarms',
   meta: {
-    summary: 'Smoke alarms in each bedroom, outside each sleeping area and on each storey',
+    summary: 'Smoke alarms in each bedroom, outside each sleeping area and on each story',
     stage: 'boxes',
     severity: 'violation',
     why: 'People asleep do not smell smoke. The alarms are interconnected by a third conductor, so that the one in the basement wakes the one in the bed.',
@@ -22,7 +22,7 @@ export const smokeAlarms = defineRule({
     messages: {
       bedroom: ({ room }: { room: string }) => `${room} has no smoke alarm.`,
       outside: ({ room, places }: { room: string; places: string }) => `No smoke alarm outside ${room}, in ${places}.`,
-      storey: ({ level }: { level: string }) => `No smoke alarm on the storey ${level}.`,
+      story: ({ level }: { level: string }) => `No smoke alarm on the story ${level}.`,
       there: ({ where }: { where: string }) => `A smoke alarm stands ${where}.`,
       noDoor: ({ room }: { room: string }) =>
         `${room} has no door drawn, so the place outside it is not known. Draw its door.`,
@@ -50,13 +50,13 @@ export const smokeAlarms = defineRule({
         return [inside, outside];
       });
     const levels = [...new Set(facts.views.filter((one) => !NOT_A_STOREY.has(one.room.kind)).map((one) => one.level))];
-    const storeys = levels.map((level) => {
+    const storys = levels.map((level) => {
       const views = facts.views.filter((one) => one.level === level && !NOT_A_STOREY.has(one.room.kind));
       const where = { room: views[0]!.room.id };
       return views.some((one) => hasAlarm(one, 'smoke'))
-        ? report.pass('there', { where: `on the storey ${level.name}` }, where)
-        : report.fail('storey', { level: level.name }, where);
+        ? report.pass('there', { where: `on the story ${level.name}` }, where)
+        : report.fail('story', { level: level.name }, where);
     });
-    return [...bedrooms, ...storeys];
+    return [...bedrooms, ...storys];
   },
 });

@@ -17,8 +17,8 @@ export const voltageDrop = defineRule({
       basis: fromMemory('high'),
     }),
     messages: {
-      long: ({ circuit, tag, feet, percent, amps, isCurable }: Data) =>
-        `${circuit} loses ${percent.toFixed(1)} % on the ${feet.toFixed(0)} ft to ${tag} with ${amps.toFixed(0)} A there.${isCurable ? '' : ' No conductor that its devices take keeps it within; a shorter feed or a nearer panel would.'}`,
+      long: ({ circuit, tag, feet, percent, amps, isSpread, isCurable }: Data) =>
+        `${circuit} loses ${percent.toFixed(1)} % on the ${feet.toFixed(0)} ft to ${tag} with ${amps.toFixed(1)} A ${isSpread ? 'spread along it' : 'there'}.${isCurable ? '' : ' No conductor that its devices take keeps it within; a shorter feed or a nearer panel would.'}`,
       fine: ({ circuit, percent }: Data) => `${circuit} loses ${percent.toFixed(1)} % at most.`,
       noPanel: ({ circuit }: { circuit: string }) =>
         `How far ${circuit} runs is not known: there is no panel yet. Set one down under House.`,
@@ -40,6 +40,7 @@ export const voltageDrop = defineRule({
         feet: drop.feet,
         percent: drop.share * 100,
         amps: drop.amps,
+        isSpread: drop.isSpread,
         isCurable: drop.cure !== undefined,
       };
       const detail = {
@@ -58,5 +59,6 @@ interface Data {
   readonly feet: number;
   readonly percent: number;
   readonly amps: number;
+  readonly isSpread: boolean;
   readonly isCurable: boolean;
 }

@@ -81,7 +81,7 @@ function whyAlone(house: House, outlet: Outlet, planning: Planning): Duty | unde
     return alone(outlet, 'a 240 V appliance', 'common practice');
   if (load.volts === 240) return undefined;
   if (DISHES.has(load.kind) && room.kind === 'kitchen')
-    return planning.dishwasher === 'apart' ? alone(outlet, 'the firm keeps it apart', 'school of the firm') : undefined;
+    return planning.dishwasher === 'apart' ? alone(outlet, 'the firm keeps it apart', 'shop standard') : undefined;
   if (load.kind === 'refrigerator' && planning.refrigerator === 'apart' && FOOD_ROOMS.has(room.kind))
     return alone(outlet, 'nothing on the counter can stop it', '210.52(B)(1), exception for refrigeration');
   if (BETTER_ALONE.has(load.kind) && !FOOD_ROOMS.has(room.kind) && room.kind !== 'garage')
@@ -159,7 +159,7 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
     if (OUTDOOR_KINDS.has(room.kind))
       return planning.outside === 'with-garage' && house.job.edition !== '2014'
         ? pool('garage', 'Garage', 20, 'garage', 'outdoors with the garage, by exception', '210.11(C)(4)')
-        : pool('outside', 'Outside', 20, 'general', 'the firm keeps outside apart', 'school of the firm');
+        : pool('outside', 'Outside', 20, 'general', 'the firm keeps outside apart', 'shop standard');
   }
   if (load && OUTDOOR_KINDS.has(room.kind))
     return pool(
@@ -183,7 +183,7 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
       demand: Math.max(loadShare(outlet, generalRating(planning)), load ? 0 : lightShare(planning)),
     };
   if (device.kind === 'alarm' && planning.alarms === 'alone')
-    return pool('alarms', 'Alarms', 15, 'general', 'the firm keeps alarms alone', 'school of the firm');
+    return pool('alarms', 'Alarms', 15, 'general', 'the firm keeps alarms alone', 'shop standard');
   const ratingA = generalRating(planning);
   const isPlug = device.kind === 'receptacle' && !load?.fastened;
   if (planning.lighting === 'by-room')

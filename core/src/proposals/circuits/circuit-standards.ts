@@ -1,14 +1,14 @@
 import { planningSchema, type House, type Planning } from '../../house/schema';
 
 /** One question that the code leaves to the firm, its answers, and why one would choose each. */
-interface School {
+interface CircuitStandard {
   readonly field: Exclude<keyof Planning, 'spareSpaces' | 'lightsPerCircuit'>;
   readonly question: string;
   readonly answers: readonly { readonly value: string; readonly word: string; readonly why: string }[];
 }
 
 /** *Common practice*: each has its followers, none is the code's. */
-export const SCHOOLS: readonly School[] = [
+export const CIRCUIT_STANDARDS: readonly CircuitStandard[] = [
   {
     field: 'wire',
     question: 'Wire',
@@ -80,7 +80,7 @@ export const SCHOOLS: readonly School[] = [
 ];
 
 const usual = planningSchema.parse({});
-/** The schools in force. */
+/** The shop standards in force. */
 export const planningOf = ({ standards }: Pick<House, 'standards'>): Planning => standards.planning ?? usual;
 
 /** Lights on one circuit at most where the firm has said nothing: *common practice*. */

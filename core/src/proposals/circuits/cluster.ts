@@ -357,7 +357,7 @@ function better(costs: Costs, start: number[][], onProgress: (share: number) => 
   const least = leastOf(costs.problem);
   let clusters = start;
   /** Pairs that were divided anew and stayed as they are. */
-  const settled = new WeakMap<number[], WeakSet<number[]>>();
+  const settled = new Map<number[], Set<number[]>>();
   for (let round = 0; round < 12 && costs.measured < BUDGET; round++) {
     const before = total(costs, clusters);
     let markedCount = clusters.filter((one) => isMarked(costs.problem, one)).length;
@@ -371,7 +371,7 @@ function better(costs: Costs, start: number[][], onProgress: (share: number) => 
       const [newOne, newTwo] = redividePair(costs, [one, two], mayJoin, tight);
       [clusters[a], clusters[b]] = [newOne, newTwo];
       if (newOne === one && newTwo === two) {
-        if (key) settled.set(one, (settled.get(one) ?? new WeakSet()).add(two));
+        if (key) settled.set(one, (settled.get(one) ?? new Set()).add(two));
       } else markedCount = clusters.filter((other) => other.length > 0 && isMarked(costs.problem, other)).length;
       if (costs.measured > BUDGET) break;
     }

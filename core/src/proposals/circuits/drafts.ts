@@ -29,7 +29,7 @@ interface Pool {
   readonly places: readonly Place[];
 }
 
-/** Outlets by what they ask for; those of few boxes on a storey of their own go with the nearest storey. */
+/** Outlets by what they ask for; those of few boxes on a story of their own go with the nearest story. */
 function poolsOf(house: House, outlets: readonly Outlet[]): Pool[] {
   const duties = new Map<string, { duty: Duty; outlets: { outlet: Outlet; duty: Duty }[] }>();
   for (const outlet of outlets) {

@@ -179,7 +179,7 @@ export function draughtPlan(house: House, newId: NewId, onProgress: OnProgress):
 const DRAUGHT_SHARE = 0.6;
 
 /**
- * A circuit plan for the whole house: every outlet on a circuit, so that the rules and the firm's schools hold, rooms stay
+ * A circuit plan for the whole house: every outlet on a circuit, so that the rules and the shop standards hold, rooms stay
  * together, cable is short, the legs of the panel are even, and no box gets too full where another feed order keeps it from that.
  * What a person has locked stays as it is. Pure; the same answer every time, but for the ids of new circuits.
  */

@@ -11,7 +11,7 @@ import { wireHouse } from '../../makeup/make-up';
 import { checkHouse, type HouseCheck } from '../../nec/check-house';
 import { spacesOf } from '../../panel/schedule';
 import { connectAppliances, unconnectedAppliances } from './appliances';
-import { planningOf, SCHOOLS } from './circuit-standards';
+import { planningOf, CIRCUIT_STANDARDS } from './circuit-standards';
 import { findLockConflict } from './lock-conflict';
 import { acceptCircuitPlan, planCircuits, type CircuitPlan } from './plan-circuits';
 import { totalsOf } from './plan-totals';
@@ -60,7 +60,7 @@ describe('the demo house, planned from nothing', () => {
     expect(validateHouse(structuredClone(made.house)).ok).toBe(true);
   });
 
-  it.each(SCHOOLS.flatMap(({ field, answers }) => answers.map(({ value }) => [field, value] as const)))(
+  it.each(CIRCUIT_STANDARDS.flatMap(({ field, answers }) => answers.map(({ value }) => [field, value] as const)))(
     'holds by the school %s: %s',
     (field, value) => {
       const made = plan(emptied('2023', { [field]: value }));
@@ -69,7 +69,7 @@ describe('the demo house, planned from nothing', () => {
     },
   );
 
-  it('follows the schools', () => {
+  it('follows the shop standards', () => {
     const usual = plan(emptied('2023'));
     expect(circuitOf(usual, 'Living room', 'luminaire')).not.toEqual(circuitOf(usual, 'Living room', 'receptacle'));
     const twelve = plan(emptied('2023', { wire: 'twelve' }));
@@ -103,7 +103,7 @@ describe('a house that has a plan', () => {
       [made.after, made.house],
     ] as const)
       expect([totals.tooFull, full(checkHouse(house)).length]).toEqual([0, 0]);
-    expect(made.settled).toEqual(['Ground floor lights']);
+    expect(made.settled).toEqual(['Main level lights']);
     const bySchemes = { ...made.house, cables: {} };
     expect(full(checkHouse(bySchemes)).length).toBeGreaterThan(0);
     expect(totalsOf(bySchemes).tooFull).toBe(full(checkHouse(bySchemes)).length);
@@ -195,11 +195,11 @@ it('an empty house has nothing to plan', () => {
 
 describe('a circuit is split', () => {
   it('into two of about equal load, nothing lost', () => {
-    const living = Object.values(demo.circuits).find((one) => one.name === 'Ground floor lights')!;
+    const living = Object.values(demo.circuits).find((one) => one.name === 'Main level lights')!;
     const before = outletsOn(demo, living);
     const done = splitCircuit(demo, living.id, newId);
     if (!done.ok) throw new Error(done.problems[0]!.message);
-    const halves = Object.values(done.value.house.circuits).filter((one) => one.name.startsWith('Ground floor lights'));
+    const halves = Object.values(done.value.house.circuits).filter((one) => one.name.startsWith('Main level lights'));
     expect(halves).toHaveLength(2);
     const sizes = halves.map((one) => outletsOn(done.value.house, one).length);
     expect(sizes[0]! + sizes[1]!).toBe(before.length);
@@ -326,7 +326,7 @@ describe('appliances that are drawn', () => {
     ['apart', [['refrigerator']]],
     ['with-counter', []],
   ] as const)('a refrigerator %s, as the firm has it', (refrigerator, own) => {
-    const schooled = edit(kitchen().build(), 'School', (draft) => {
+    const schooled = edit(kitchen().build(), 'CircuitStandard', (draft) => {
       draft.standards.planning = { ...planningOf(draft as House), refrigerator };
     });
     const done = schooled.ok ? connectAppliances(schooled.value.house, newId) : schooled;

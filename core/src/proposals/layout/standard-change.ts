@@ -11,8 +11,8 @@ import { isFramedAt, studFaces, type StudFace } from '../../plan/studs';
 import { fromLoop, toLoop, wallLoop } from '../../plan/wall-loop';
 import type { Result } from '../../units/result';
 
-/** One thing that is drawn otherwise than the schools would have it. */
-export interface SchoolChange {
+/** One thing that is drawn otherwise than the shop standards would have it. */
+export interface StandardChange {
   readonly id: string;
   readonly school: keyof Switching;
   readonly room: string;

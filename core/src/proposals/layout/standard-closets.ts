@@ -2,7 +2,7 @@ import { edit } from '../../house/edit';
 import { inTurn } from '../../edits/circuit-verbs';
 import type { House, Switching } from '../../house/schema';
 import { viewRoom } from '../../plan/room-view';
-import { isLight, restyle, styleOf, type Drawn, type SchoolChange } from './standard-change';
+import { isLight, restyle, styleOf, type Drawn, type StandardChange } from './standard-change';
 
 const CLOSETS = /closet|linen|pantry/;
 /** From the edge of the opening to the middle of the small box in the jamb, and its height, inches: *common practice*. */
@@ -19,7 +19,7 @@ function hingeJamb(house: House, room: string): { wall: string; alongIn: number 
 }
 
 /** Closet lights by a wall switch, in the door jamb, or by a sensor. */
-export function closetChanges(house: House, drawn: readonly Drawn[], school: Switching['closets']): SchoolChange[] {
+export function closetChanges(house: House, drawn: readonly Drawn[], school: Switching['closets']): StandardChange[] {
   const wanted = school === 'wall' ? 'toggle' : school;
   return drawn.flatMap(({ group, switches, controls }) => {
     const [only] = switches;

@@ -1,19 +1,19 @@
 import { edit } from '../../house/edit';
 import type { Switching } from '../../house/schema';
 import { newDevice } from '../../house/schema-equipment';
-import { addGang, dropDevice, isFan, isLight, type Drawn, type SchoolChange } from './standard-change';
+import { addGang, dropDevice, isFan, isLight, type Drawn, type StandardChange } from './standard-change';
 
 const BATHS = /^(bathroom|half-bath)$/;
 
 /** Fans on a switch of their own, or with the light of their room. */
-export function fanChanges(drawn: readonly Drawn[], schools: Switching): SchoolChange[] {
-  return drawn.flatMap(({ group, switches, controls }): SchoolChange[] => {
+export function fanChanges(drawn: readonly Drawn[], standards: Switching): StandardChange[] {
+  return drawn.flatMap(({ group, switches, controls }): StandardChange[] => {
     const fans = controls.filter(isFan);
     if (fans.length === 0) return [];
     const { room } = fans[0]!;
     const school = BATHS.test(room.kind) ? 'bathFans' : 'fans';
     const own = { id: `${school} ${group.id}`, school, room: room.id, box: switches[0]!.box.id } as const;
-    if (schools[school] === 'apart' && controls.some(isLight)) {
+    if (standards[school] === 'apart' && controls.some(isLight)) {
       const first = switches.find((one) => Object.keys(one.box.devices).length < 6);
       if (!first) return [];
       return [
@@ -34,7 +34,7 @@ export function fanChanges(drawn: readonly Drawn[], schools: Switching): SchoolC
       ];
     }
     const lit = drawn.find((one) => one.group !== group && one.controls.some((to) => isLight(to) && to.room === room));
-    if (schools[school] === 'together' && controls.every(isFan) && lit)
+    if (standards[school] === 'together' && controls.every(isFan) && lit)
       return [
         {
           ...own,

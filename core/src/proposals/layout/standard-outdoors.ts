@@ -3,11 +3,11 @@ import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { inTurn } from '../../edits/circuit-verbs';
 import { edit } from '../../house/edit';
 import type { House, Switching } from '../../house/schema';
-import { isLight, restyle, styleOf, type Drawn, type SchoolChange } from './standard-change';
+import { isLight, restyle, styleOf, type Drawn, type StandardChange } from './standard-change';
 
 /** Outdoor lights by hand, by a timer in the wall, or by a sensor in the light; the wall switch stays. */
-export function outdoorChanges(drawn: readonly Drawn[], school: Switching['outdoors']): SchoolChange[] {
-  return drawn.flatMap(({ group, switches, controls }): SchoolChange[] => {
+export function outdoorChanges(drawn: readonly Drawn[], school: Switching['outdoors']): StandardChange[] {
+  return drawn.flatMap(({ group, switches, controls }): StandardChange[] => {
     if (!controls.every((one) => isLight(one) && OUTDOOR_KINDS.has(one.room.kind))) return [];
     const own = { school: 'outdoors' as const, room: switches[0]!.room.id, box: switches[0]!.box.id };
     const automatic = switches.filter((one) => /^(astronomic|dusk)$/.test(styleOf(one) ?? ''));

@@ -8,7 +8,7 @@ import { joinSwitch } from '../../edits/switch-verbs';
 import { placeBoxes } from '../../edits/verbs';
 import { featureOutline } from '../../plan/points';
 import { roomBehind, viewRoom, wallOf, type SeenOpening } from '../../plan/room-view';
-import { addGang, isLight, type Drawn, type SchoolChange } from './standard-change';
+import { addGang, isLight, type Drawn, type StandardChange } from './standard-change';
 import { bestSpot, type Spot } from './spots';
 
 /** Above the mattress, on the wall beside it, inches: *common practice*. */
@@ -37,8 +37,8 @@ function besideBed(house: House, room: string): Spot | undefined {
 }
 
 /** One place more for the light of a bedroom, beside the bed. */
-export function bedsideChanges(house: House, drawn: readonly Drawn[]): SchoolChange[] {
-  return drawn.flatMap(({ group, switches, controls }): SchoolChange[] => {
+export function bedsideChanges(house: House, drawn: readonly Drawn[]): StandardChange[] {
+  return drawn.flatMap(({ group, switches, controls }): StandardChange[] => {
     const light = controls.find((one) => isLight(one) && one.room.kind === 'bedroom');
     if (!light || switches.length >= 12) return [];
     const { room } = light;
@@ -86,13 +86,13 @@ const leadsOut = (house: House, room: string, seen: SeenOpening): boolean => {
 };
 
 /** A gang more, under a blank, by every outside door. */
-export function spareChanges(house: House): SchoolChange[] {
+export function spareChanges(house: House): StandardChange[] {
   return Object.values(house.rooms).flatMap((room) => {
     if (OUTDOOR_KINDS.has(room.kind)) return [];
     const view = viewRoom(house, room.id);
     return view.openings
       .filter((seen) => leadsOut(house, room.id, seen))
-      .flatMap((seen): SchoolChange[] => {
+      .flatMap((seen): StandardChange[] => {
         const wall = wallOf(view, seen.wall);
         const box = view.boxes.find(
           ({ at, devices }) =>

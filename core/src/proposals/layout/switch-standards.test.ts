@@ -6,24 +6,24 @@ import { checkHouse } from '../../nec/check-house';
 import { netlistOf } from '../../proof/netlist';
 import { prove } from '../../proof/prove';
 import { acceptPlan, planBoxes } from './lay-out-boxes';
-import { applySchools, compareWithSchools, SWITCHING_SCHOOLS, switchingOf } from './switch-standards';
+import { applyStandards, compareWithStandards, SWITCHING_STANDARDS, switchingOf } from './switch-standards';
 import { aHouse } from '../../test/house-builder';
 import { demo } from '../../test/demo-house';
 
 let n = 0;
 const newId = (prefix: string) => `${prefix}-s${++n}`;
 
-function schooled(house: House, schools: Partial<Switching>): House {
+function schooled(house: House, standards: Partial<Switching>): House {
   const set = edit(
     house,
     'Schools',
-    (draft) => void (draft.standards.switching = { ...switchingOf(house), ...schools }),
+    (draft) => void (draft.standards.switching = { ...switchingOf(house), ...standards }),
   );
   if (!set.ok) throw new Error(set.problems[0]!.message);
   return set.value.house;
 }
 function applied(house: House): House {
-  const done = applySchools(house, compareWithSchools(house), newId);
+  const done = applyStandards(house, compareWithStandards(house), newId);
   if (!done.ok) throw new Error(done.problems[0]!.message);
   return done.value.house;
 }
@@ -40,10 +40,13 @@ const unproved = (house: House) => {
   const { units, boxes } = wireHouse(house);
   return units.filter((one) => !prove(netlistOf(one, boxes)).ok).map((one) => one.unit.circuits[0]!.name);
 };
-const of = (house: House, school: keyof Switching) => compareWithSchools(house).filter((one) => one.school === school);
+const of = (house: House, school: keyof Switching) =>
+  compareWithStandards(house).filter((one) => one.school === school);
 
 describe('the demo house by every answer of every school', () => {
-  const answers = SWITCHING_SCHOOLS.flatMap(({ field, answers: all }) => all.map((one) => [field, one.value] as const));
+  const answers = SWITCHING_STANDARDS.flatMap(({ field, answers: all }) =>
+    all.map((one) => [field, one.value] as const),
+  );
   test.each(answers)('%s: %s', (field, value) => {
     const house = applied(schooled(demo, { [field]: value }));
     expect(of(house, field)).toEqual([]);
@@ -62,7 +65,7 @@ describe('the demo house by every answer of every school', () => {
         spareGang: 'entries',
       }),
     );
-    expect(compareWithSchools(there)).toEqual([]);
+    expect(compareWithStandards(there)).toEqual([]);
     expect(unproved(there)).toEqual([]);
     const back = applied(
       schooled(there, { fans: 'apart', bathFans: 'apart', closets: 'wall', outdoors: 'by-hand', bedside: 'no' }),
@@ -75,7 +78,7 @@ describe('the demo house by every answer of every school', () => {
 });
 
 /** A bedroom with a bed, a closet behind a door, and a door to a deck, lit and switched by the tool. */
-function small(schools: Partial<Switching>): House {
+function small(standards: Partial<Switching>): House {
   const bare = aHouse()
     .room('bed', 'bedroom', [0, 0, 168, 144])
     .room('walk', 'walk-in-closet', [172, 0, 80, 144])
@@ -83,7 +86,7 @@ function small(schools: Partial<Switching>): House {
     .opening('bed', 'c1', 'door', 90, 30)
     .opening('bed', 'c2', 'door', 100, 36)
     .feature('bed', 'bed', ['c0', 50, 60, 80])
-    .with((house) => (house.standards.switching = { ...switchingOf(house), ...schools }))
+    .with((house) => (house.standards.switching = { ...switchingOf(house), ...standards }))
     .build();
   const lit = planBoxes(bare, Object.keys(bare.rooms), newId);
   const made = acceptPlan(bare, lit, new Set(lit.boxes.map((one) => one.box.id)));
@@ -101,8 +104,8 @@ describe('a bedroom, its closet and its deck', () => {
     ['a switch in the closet door\u2019s jamb, which no open door hides', { closets: 'door-jamb' }, 'door-jamb'],
     ['an occupancy sensor in the closet', { closets: 'occupancy' }, 'occupancy'],
     ['an astronomic timer for the deck', { outdoors: 'astronomic' }, 'astronomic'],
-  ] as const)('%s', (_, schools, style) => {
-    const house = applied(small(schools));
+  ] as const)('%s', (_, standards, style) => {
+    const house = applied(small(standards));
     expect(styles(house)).toContain(style);
     expect(checkHouse(house).findings.filter((one) => one.ruleId === 'box-in-use')).toEqual([]);
   });

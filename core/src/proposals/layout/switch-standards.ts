@@ -3,21 +3,21 @@ import type { Edited } from '../../house/edit';
 import { switchingSchema, type House, type Switching } from '../../house/schema';
 import type { NewId } from '../../edits/verbs';
 import type { Result } from '../../units/result';
-import { drawnGroups, type SchoolChange } from './standard-change';
+import { drawnGroups, type StandardChange } from './standard-change';
 import { closetChanges } from './standard-closets';
 import { fanChanges } from './standard-fans';
 import { outdoorChanges } from './standard-outdoors';
 import { bedsideChanges, spareChanges } from './standard-places';
 
 /** One question of switching that the code leaves to the firm. */
-interface SwitchingSchool {
+interface SwitchingStandard {
   readonly field: keyof Switching;
   readonly question: string;
   readonly answers: readonly { readonly value: string; readonly word: string; readonly why: string }[];
 }
 
 /** *Common practice*: each has its followers, none is the code's. */
-export const SWITCHING_SCHOOLS: readonly SwitchingSchool[] = [
+export const SWITCHING_STANDARDS: readonly SwitchingStandard[] = [
   {
     field: 'fans',
     question: 'Ceiling fan and its light',
@@ -83,30 +83,30 @@ export const SWITCHING_SCHOOLS: readonly SwitchingSchool[] = [
 ];
 
 const usual = switchingSchema.parse({});
-/** The schools of switching in force. */
+/** The shop standards of switching in force. */
 export const switchingOf = ({ standards }: Pick<House, 'standards'>): Switching => standards.switching ?? usual;
 
 /**
- * What is drawn otherwise than the firm's schools of switching would have it, each as a change that can be taken by itself.
+ * What is drawn otherwise than the shop standards of switching would have it, each as a change that can be taken by itself.
  * What a group is besides (dimmers, smart switches, several places) stays.
  */
-export function compareWithSchools(house: House): readonly SchoolChange[] {
-  const schools = switchingOf(house);
+export function compareWithStandards(house: House): readonly StandardChange[] {
+  const standards = switchingOf(house);
   const drawn = drawnGroups(house);
   const found = [
-    ...fanChanges(drawn, schools),
-    ...closetChanges(house, drawn, schools.closets),
-    ...outdoorChanges(drawn, schools.outdoors),
-    ...(schools.bedside === 'yes' ? bedsideChanges(house, drawn) : []),
-    ...(schools.spareGang === 'entries' ? spareChanges(house) : []),
+    ...fanChanges(drawn, standards),
+    ...closetChanges(house, drawn, standards.closets),
+    ...outdoorChanges(drawn, standards.outdoors),
+    ...(standards.bedside === 'yes' ? bedsideChanges(house, drawn) : []),
+    ...(standards.spareGang === 'entries' ? spareChanges(house) : []),
   ];
   return [...new Map(found.map((one) => [one.id, one])).values()];
 }
 
 /** Several changes as one edit, each on what the one before has left. */
-export const applySchools = (house: House, changes: readonly SchoolChange[], newId: NewId): Result<Edited> =>
+export const applyStandards = (house: House, changes: readonly StandardChange[], newId: NewId): Result<Edited> =>
   inTurn(
-    changes.length === 1 ? 'Apply a school' : 'Apply the schools of switching',
+    changes.length === 1 ? 'Apply a school' : 'Apply the shop standards of switching',
     house,
     changes.map((one) => (now: House) => one.apply(now, newId)),
   );

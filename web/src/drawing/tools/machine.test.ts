@@ -65,7 +65,7 @@ class Hand {
 const select: Tool = { kind: 'select', lasso: false };
 
 describe('draw room', () => {
-  it('drags a rectangle and snaps a wall\u2019s thickness off its neighbour', () => {
+  it('drags a rectangle and snaps a wall\u2019s thickness off its neighbor', () => {
     const hand = new Hand(oneBedroom(), { kind: 'rectangle', room: 'kitchen' });
     hand.down(147, 2).expectToBeIn('drawing-rectangle').move(250, 100).up(270.4, 118).expectToBeIn('idle');
     const kitchen = Object.values(hand.house.rooms).find((room) => room.kind === 'kitchen')!;

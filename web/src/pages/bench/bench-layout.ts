@@ -127,7 +127,7 @@ export function layOutBench(board: Board): BenchLayout {
     };
     const [a, b] = [end('a'), end('b')];
     const [ya, yb] = [a.y + a.high / 2, b.y + b.high / 2];
-    // From neighbour to neighbour straight over; past other boxes below them, each in a lane of its own.
+    // From neighbor to neighbor straight over; past other boxes below them, each in a lane of its own.
     const lane = bottom + 44 + lanes * LANE;
     const isNear = cable.to === cable.from + 1;
     if (!isNear) lanes++;

@@ -113,8 +113,8 @@ const layers = ref({ reach: true, tags: true });
     <span class="grow" />
     <template v-if="store.canEdit">
       <details ref="fillMenu" class="menu">
-        <summary class="plain-button">Fill</summary>
-        <div class="pop" role="group" aria-label="Fill with the fewest receptacles">
+        <summary class="plain-button">Space receptacles</summary>
+        <div class="pop" role="group" aria-label="Space receptacles, the fewest">
           <p class="muted">The fewest receptacles that reach everything</p>
           <button class="plain-button" :disabled="!room" @click="fillWith('wall')">wall</button>
           <button class="plain-button" :disabled="!room" @click="fillWith('room')">room</button>
@@ -122,7 +122,7 @@ const layers = ref({ reach: true, tags: true });
         </div>
       </details>
       <details ref="boxMenu" class="menu">
-        <summary class="plain-button">Box it</summary>
+        <summary class="plain-button">Lay out boxes</summary>
         <div class="pop" role="group" aria-label="Do it for me: receptacles, lights, switches, alarms">
           <p class="muted">Receptacles, lights, switches and alarms that are missing</p>
           <button class="plain-button" :disabled="!room" @click="boxIt('room')">room</button>
@@ -130,7 +130,7 @@ const layers = ref({ reach: true, tags: true });
         </div>
       </details>
       <details class="menu">
-        <summary class="plain-button">Groups</summary>
+        <summary class="plain-button">Presets</summary>
         <div class="pop" role="group" aria-label="Set down a group at the cursor">
           <p class="muted">Set down around the cursor, on the nearest studs; keys 1 to 9</p>
           <button
@@ -251,7 +251,7 @@ const layers = ref({ reach: true, tags: true });
     :preview="preview"
     placeholder="R 7'-8"
     hint="R, S, L or A, then a distance from the last place; a bare distance walks on; - walks back"
-    action="Enter to nail it"
+    action="Enter places it"
   />
 </template>
 

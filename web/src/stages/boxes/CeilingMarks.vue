@@ -4,7 +4,7 @@ import type { CeilingShown } from './ceiling-shown';
 
 const props = defineProps<{ grid: CeilingShown; scale: number }>();
 
-/** Bands of the heat map: each has a letter-free hatch of its own density, so that print and colour-blind eyes can tell. */
+/** Bands of the heat map: each has a letter-free hatch of its own density, so that print and color-blind eyes can tell. */
 const bands = computed(() => {
   const map = props.grid.map;
   if (!map || map.mostFc === 0) return [];

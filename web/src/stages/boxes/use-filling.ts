@@ -47,11 +47,11 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
   const nothing = ref('');
   function whyNothing(what: 'wall' | 'room' | 'house'): string {
     if (what === 'house')
-      return 'Every wall and counter that spacing is asked for is within reach: nothing to add. What else is due stands in the docket.';
+      return 'Every wall and counter that spacing is asked for is within reach: nothing to add. What else is due stands in the open items.';
     const { id, name, kind } = room.value!;
     const hasCounters = reachAlongCounters(viewRoom(store.house!, id), limits.value.counter).length > 0;
     if (!SPACED_ROOMS.has(kind) && !hasCounters)
-      return `Spacing along the walls is not asked for in ${name}. What else is due there stands in the docket.`;
+      return `Spacing along the walls is not asked for in ${name}. What else is due there stands in the open items.`;
     return `Nothing of this ${what} is out of reach: nothing to add.`;
   }
 
@@ -63,7 +63,7 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
         placeBoxes(
           store.house!,
           boxesOfProposal(store.house!, proposal, newId),
-          `Fill: ${proposal.boxes.length} receptacles`,
+          `Space receptacles: ${proposal.boxes.length} receptacles`,
         ),
       );
   }

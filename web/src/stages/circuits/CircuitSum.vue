@@ -29,7 +29,7 @@ const isByArea = computed(() => house.value.standards.receptacleSchool === 'area
             {{ load.generalReceptacles }} × general receptacles<span class="muted source">{{
               isByArea
                 ? 'in the area load of the house: no VA of their own'
-                : 'school of the firm: 180 VA a yoke, for the percentage alone'
+                : 'shop standard: 180 VA a yoke, for the percentage alone'
             }}</span>
           </td>
           <td class="num">{{ isByArea ? 0 : load.generalReceptacles * 180 }} VA</td>

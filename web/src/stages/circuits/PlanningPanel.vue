@@ -102,7 +102,7 @@ function accept(): void {
         Cable along the feed orders, not the real route.<template v-if="plan.after.tooFull">
           Boxes that are still too full take a second box, or fewer circuits, under Make-up.</template
         >
-        Prices are typical, for comparing only. Schools of the firm: under Job.
+        Prices are typical, for comparing only. Shop standards of the firm: under Job.
       </p>
       <p v-if="free && free.waiting" class="is-violation">
         The panel has no space for {{ free.waiting }} of the circuits: take a larger one, or a subpanel.

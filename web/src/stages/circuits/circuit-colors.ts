@@ -1,6 +1,6 @@
 import type { Circuit } from '@winculum/core';
 
-/** Ink colours that stay apart on paper; the number and the ring of each symbol carry the same, for print and for colour-blind eyes. */
+/** Ink colors that stay apart on paper; the number and the ring of each symbol carry the same, for print and for color-blind eyes. */
 const INKS = [
   '#1F5C7A',
   '#8A3B12',
@@ -23,7 +23,7 @@ export function inkOf(circuit: Circuit, circuits: readonly Circuit[]): string {
 }
 
 /**
- * The ring around each outlet: strokes and gaps that stay apart without colour. Eight of them beside twelve inks, so that two
+ * The ring around each outlet: strokes and gaps that stay apart without color. Eight of them beside twelve inks, so that two
  * circuits of one ink have different rings. In parts of the symbol's size; a ring is about eleven long.
  */
 const RINGS = [

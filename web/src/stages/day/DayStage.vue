@@ -120,7 +120,7 @@ const after = (seconds: number) =>
 </script>
 
 <template>
-  <div class="tools" role="toolbar" aria-label="Day tools">
+  <div class="tools" role="toolbar" aria-label="Load profile tools">
     <button class="plain-button" :aria-pressed="mode === 'day'" @click="mode = 'day'">A usual day</button>
     <button class="plain-button" :aria-pressed="mode === 'now'" @click="mode = 'now'">What runs now</button>
     <label class="row"

@@ -143,7 +143,7 @@ function typed(text: string): string | null {
     :run="typed"
     placeholder="bedroom 12' x 11'6 east of Hall"
     hint="kind, width x depth, then north, south, east or west of a room, and how far along it"
-    action="Enter to build it"
+    action="Enter places it"
   />
 </template>
 

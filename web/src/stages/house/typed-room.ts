@@ -17,7 +17,7 @@ import { addRoom } from '../../drawing/tools/place-new';
 import { newId } from '../../new-id';
 
 const FORM =
-  /^(?<before>.+?)\s*[x×]\s*(?<depth>[\d.].*?)(?:\s+(?<side>north|south|east|west)\s+of\s+(?<neighbour>.+?)(?:\s+at\s+(?<offset>.+))?)?$/i;
+  /^(?<before>.+?)\s*[x×]\s*(?<depth>[\d.].*?)(?:\s+(?<side>north|south|east|west)\s+of\s+(?<neighbor>.+?)(?:\s+at\s+(?<offset>.+))?)?$/i;
 /** Words of the trade for kinds that the code names otherwise. */
 const ALIASES: Readonly<Record<string, RoomKind>> = {
   'half bath': 'half-bath',
@@ -87,12 +87,12 @@ export function addTypedRoom(
   const offset = read['offset'] ? parseLength(read['offset'], 'Offset') : succeed(0);
   if (!offset.ok) return offset;
   const rooms = Object.values(house.rooms).filter((room) => room.level === level);
-  const named = read['neighbour'] ? findRoom(house, level, read['neighbour']) : undefined;
-  if (read['neighbour'] && !named)
+  const named = read['neighbor'] ? findRoom(house, level, read['neighbor']) : undefined;
+  if (read['neighbor'] && !named)
     return refuse(
-      'neighbour',
+      'neighbor',
       'tape',
-      `There is no room "${read['neighbour']}" on this level. Here are: ${rooms.map((room) => room.name).join(', ') || 'none'}.`,
+      `There is no room "${read['neighbor']}" on this level. Here are: ${rooms.map((room) => room.name).join(', ') || 'none'}.`,
     );
 
   const id = newId('room');

@@ -22,10 +22,10 @@ defineProps<{ layout: CardLayout }>();
     />
     <g v-for="row in layout.rows" :key="row.id">
       <g v-for="(drop, i) in row.drops" :key="i">
-        <line :class="['wire', drop.colour]" :x1="drop.x" :x2="drop.x" :y1="row.y" :y2="drop.toY" />
+        <line :class="['wire', drop.color]" :x1="drop.x" :x2="drop.x" :y1="row.y" :y2="drop.toY" />
         <line
-          v-if="drop.colour === 'white' || drop.colour === 'bare'"
-          :class="['core', drop.colour]"
+          v-if="drop.color === 'white' || drop.color === 'bare'"
+          :class="['core', drop.color]"
           :x1="drop.x"
           :x2="drop.x"
           :y1="row.y"
@@ -35,12 +35,12 @@ defineProps<{ layout: CardLayout }>();
       </g>
     </g>
     <g v-for="row in layout.rows" :key="`${row.id} line`">
-      <path :class="['wire', row.colour]" :d="linePath(row)" />
-      <path v-if="row.colour === 'white' || row.colour === 'bare'" :class="['core', row.colour]" :d="linePath(row)" />
+      <path :class="['wire', row.color]" :d="linePath(row)" />
+      <path v-if="row.color === 'white' || row.color === 'bare'" :class="['core', row.color]" :d="linePath(row)" />
       <g v-for="(drop, i) in row.drops" :key="i">
         <circle
           v-if="row.drops.length > 1 && drop.x > row.from && drop.x < row.to"
-          :class="['dot', row.colour]"
+          :class="['dot', row.color]"
           :cx="drop.x"
           :cy="row.y"
           r="4.5"
@@ -79,7 +79,7 @@ defineProps<{ layout: CardLayout }>();
         {{ device.about }}
       </text>
       <g v-for="pin in device.terminals" :key="pin.name">
-        <circle :class="['pin', pin.colour]" :cx="pin.x" :cy="layout.deviceTop" r="6.5" />
+        <circle :class="['pin', pin.color]" :cx="pin.x" :cy="layout.deviceTop" r="6.5" />
         <text class="pin-name num" :x="pin.x" :y="layout.deviceTop + 21" text-anchor="middle">{{ pin.name }}</text>
       </g>
     </g>

@@ -4,9 +4,7 @@ import type { CardLayout } from './card-layout';
 
 /** What the strokes of a card stand for: those that are on it. */
 const props = defineProps<{ layout: CardLayout }>();
-const colours = computed(() => [
-  ...new Set(props.layout.cables.flatMap((one) => one.wires.map((wire) => wire.colour))),
-]);
+const colors = computed(() => [...new Set(props.layout.cables.flatMap((one) => one.wires.map((wire) => wire.color)))]);
 const hasRemarked = computed(() => props.layout.cables.some((one) => one.wires.some((wire) => wire.remarked)));
 const words: Record<string, string> = {
   black: 'black: hot, traveler, switched',
@@ -20,7 +18,7 @@ const words: Record<string, string> = {
 <template>
   <section class="legend">
     <h3 class="small-caps">Conductors</h3>
-    <p v-for="one in colours" :key="one" class="swatch">
+    <p v-for="one in colors" :key="one" class="swatch">
       <svg width="34" height="10" aria-hidden="true">
         <line :class="['wire', one]" x1="2" x2="32" y1="5" y2="5" />
         <line v-if="one === 'white' || one === 'bare'" :class="['core', one]" x1="2" x2="32" y1="5" y2="5" />

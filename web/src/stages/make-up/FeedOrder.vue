@@ -56,7 +56,7 @@ const trouble = (one: FeedOption) =>
 const carried = (index: number) =>
   wiring
     .value!.runs[index]!.cables.map((cable) =>
-      cable.conductors.flatMap((one) => (one.colour === 'bare' ? [] : (one.signal?.words ?? 'spare'))).join(', '),
+      cable.conductors.flatMap((one) => (one.color === 'bare' ? [] : (one.signal?.words ?? 'spare'))).join(', '),
     )
     .join(' | ');
 const startWorker = () => new Worker(new URL('./feed.worker.ts', import.meta.url), { type: 'module' });

@@ -12,7 +12,7 @@ export interface CardLayout {
     readonly x: number;
     readonly width: number;
     readonly label: CableLabel;
-    readonly wires: readonly { readonly x: number; readonly colour: string; readonly remarked: boolean }[];
+    readonly wires: readonly { readonly x: number; readonly color: string; readonly remarked: boolean }[];
   }[];
   readonly rows: readonly CardRow[];
   readonly devices: readonly {
@@ -21,7 +21,7 @@ export interface CardLayout {
     readonly width: number;
     readonly title: string;
     readonly about: string;
-    readonly terminals: readonly { readonly x: number; readonly name: string; readonly colour: string }[];
+    readonly terminals: readonly { readonly x: number; readonly name: string; readonly color: string }[];
   }[];
   readonly boxTop: number;
   readonly deviceTop: number;
@@ -32,7 +32,7 @@ export interface CardRow {
   readonly id: string;
   readonly y: number;
   readonly text: string;
-  readonly colour: string;
+  readonly color: string;
   readonly from: number;
   readonly to: number;
   /** A connector with so many wires under it; none where wire and screw are one piece. */
@@ -41,7 +41,7 @@ export interface CardRow {
   readonly drops: readonly {
     readonly x: number;
     readonly toY: number;
-    readonly colour: string;
+    readonly color: string;
     readonly remarked: boolean;
   }[];
   /** Where wires of other rows cross this line: it hops over them. */
@@ -83,12 +83,12 @@ const PIN_NAMES: Readonly<Record<string, string>> = {
 const pinColour = (name: string) =>
   name === 'ground' ? 'ground' : /neutral/.test(name) ? 'silver' : name === 'common' ? 'dark' : 'brass';
 
-/** What a pigtail to a screw is cut from: the colour of its row, black for hots that come on several. */
+/** What a pigtail to a screw is cut from: the color of its row, black for hots that come on several. */
 function rowColour(join: Join): string {
   if (join.signal === 'ground') return 'bare';
   if (join.signal.startsWith('neutral')) return 'white';
   const [first] = join.ends;
-  return first && !first.conductor.remarked ? first.conductor.colour : 'black';
+  return first && !first.conductor.remarked ? first.conductor.color : 'black';
 }
 
 function describe(join: Join): string {
@@ -130,7 +130,7 @@ export function layoutCard(makeUp: BoxMakeUp): CardLayout {
       const at = Math.round(start + i * WIRE);
       wireX.set(`${one.id}.${end.end}`, at);
       taken.push(at);
-      return { x: at, colour: one.colour, remarked: one.remarked };
+      return { x: at, color: one.color, remarked: one.remarked };
     });
     const cable = { id: `${end.cable.id}.${end.end}`, x, width, label, wires };
     x += width + 14;
@@ -161,7 +161,7 @@ export function layoutCard(makeUp: BoxMakeUp): CardLayout {
     const terminals = names.map((one, i) => {
       const at = Math.round(start(left) + i * PIN);
       pinX.set(one.id, at);
-      return { x: at, name: PIN_NAMES[one.name] ?? one.name, colour: pinColour(one.name) };
+      return { x: at, name: PIN_NAMES[one.name] ?? one.name, color: pinColour(one.name) };
     });
     const device = { id, x: left, width, title, about, terminals };
     left += width + 16;
@@ -169,15 +169,15 @@ export function layoutCard(makeUp: BoxMakeUp): CardLayout {
   });
   const bare = joins.map((join, i) => {
     const y = BOX_TOP + 40 + i * ROW;
-    const colour = rowColour(join);
+    const color = rowColour(join);
     const drops = [
       ...join.ends.map((end) => ({
         x: wireX.get(end.id)!,
         toY: BOX_TOP,
-        colour: end.conductor.colour as string,
+        color: end.conductor.color as string,
         remarked: end.conductor.remarked,
       })),
-      ...join.terminals.map((one) => ({ x: pinX.get(one.id)!, toY: deviceTop, colour, remarked: false })),
+      ...join.terminals.map((one) => ({ x: pinX.get(one.id)!, toY: deviceTop, color, remarked: false })),
     ];
     const xs = drops.map((one) => one.x);
     const count = join.via === 'splice' || join.via === 'capped' ? join.ends.length + join.terminals.length : 0;
@@ -185,7 +185,7 @@ export function layoutCard(makeUp: BoxMakeUp): CardLayout {
       id: join.id,
       y,
       text: describe(join),
-      colour,
+      color,
       from: Math.min(...xs),
       to: Math.max(...xs),
       count,

@@ -108,10 +108,10 @@ const legs = computed(() =>
         </template>
       </p>
       <p>
-        {{ count(violations, 'violation') }} and {{ count(questions, 'open question') }} stand in the docket. Sizes and
-        protection are recalled from memory of the code and checked against it only by the people who build from this.
-        Turn off and test before opening. The adopted code, the authority having jurisdiction and a licensed electrician
-        decide.
+        {{ count(violations, 'violation') }} and {{ count(questions, 'open question') }} stand in the open items. Sizes
+        and protection are recalled from memory of the code and checked against it only by the people who build from
+        this. Turn off and test before opening. The adopted code, the authority having jurisdiction and a licensed
+        electrician decide.
       </p>
     </footer>
   </section>

@@ -27,7 +27,7 @@ import GroupList from './GroupList.vue';
 import GroupMarks from './GroupMarks.vue';
 import NightMarks from './NightMarks.vue';
 import NightPanel from './NightPanel.vue';
-import SchoolPanel from './SchoolPanel.vue';
+import StandardsPanel from './StandardsPanel.vue';
 import type { SwitchJob } from './switch-room.worker';
 
 /** Which switch governs which light, and how it is to walk through the house at night. */
@@ -177,14 +177,14 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
       ><b class="num">{{ idle.length }}</b> {{ wordFor(idle.length, 'switch', 'switches') }} without a group</span
     >
     <button class="plain-button" :aria-pressed="comparing" @click="comparing = !comparing">
-      Compare with the schools
+      Compare with your practice
     </button>
     <button v-if="store.canEdit" class="plain-button main" :disabled="!!work.progress.value" @click="switchIt">
       {{ view.only('room') ? 'Switch this room' : 'Switch the house' }}
     </button>
   </div>
   <ProgressBar v-if="work.progress.value" title="Switching" :progress="work.progress.value" @cancel="work.cancel()" />
-  <SchoolPanel v-if="comparing" @close="comparing = false" />
+  <StandardsPanel v-if="comparing" @close="comparing = false" />
   <p v-if="proposal" class="proposal" role="status">
     <template v-if="proposal.plan.boxes.length">
       <b class="num">{{ proposal.plan.boxes.length }}</b>

@@ -1,47 +1,55 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { applySchools, compareWithSchools, SWITCHING_SCHOOLS, switchingOf, type SchoolChange } from '@winculum/core';
+import {
+  applyStandards,
+  compareWithStandards,
+  SWITCHING_STANDARDS,
+  switchingOf,
+  type StandardChange,
+} from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
-/** What is drawn otherwise than the firm's schools of switching would have it, to be taken one by one. */
+/** What is drawn otherwise than the shop standards of switching would have it, to be taken one by one. */
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
 const view = useView();
-const changes = computed(() => compareWithSchools(store.house!));
+const changes = computed(() => compareWithStandards(store.house!));
 const left = ref(new Set<string>());
 watch(changes, (now) => {
   left.value = new Set([...left.value].filter((id) => now.some((one) => one.id === id)));
 });
 const taken = computed(() => changes.value.filter((one) => !left.value.has(one.id)));
-const schoolOf = (one: SchoolChange) => {
-  const school = SWITCHING_SCHOOLS.find((each) => each.field === one.school)!;
+const schoolOf = (one: StandardChange) => {
+  const school = SWITCHING_STANDARDS.find((each) => each.field === one.school)!;
   const answer = school.answers.find((each) => each.value === switchingOf(store.house!)[one.school])!;
   return `${school.question}: ${answer.word}`;
 };
-function tick(one: SchoolChange): void {
+function tick(one: StandardChange): void {
   const next = new Set(left.value);
   if (!next.delete(one.id)) next.add(one.id);
   left.value = next;
 }
-function show(one: SchoolChange): void {
+function show(one: StandardChange): void {
   view.level = store.house!.rooms[one.room]!.level;
   view.select([{ kind: 'box', id: one.box }]);
 }
 function take(): void {
-  if (store.apply(applySchools(store.house!, taken.value, newId))) emit('close');
+  if (store.apply(applyStandards(store.house!, taken.value, newId))) emit('close');
 }
 </script>
 
 <template>
-  <section class="schools" aria-label="Compared with the schools">
+  <section class="shop standards" aria-label="Compared with your practice">
     <header class="row">
       <p v-if="changes.length">
         <b class="num count">{{ changes.length }}</b> {{ changes.length === 1 ? 'thing is' : 'things are' }} drawn
-        otherwise than your schools of switching.
+        otherwise than your shop standards of switching.
       </p>
-      <p v-else>Everything is drawn as your schools of switching have it. They are set under the job’s name, above.</p>
+      <p v-else>
+        Everything is drawn as your shop standards of switching have it. They are set under the job’s name, above.
+      </p>
       <span class="grow" />
       <button v-if="changes.length && store.canEdit" class="plain-button main" :disabled="!taken.length" @click="take">
         Change {{ taken.length }}
@@ -63,13 +71,13 @@ function take(): void {
 </template>
 
 <style scoped>
-.schools {
+.shop standards {
   padding: 8px 12px;
   background: var(--chalk-soft);
   max-height: 40%;
   overflow-y: auto;
 }
-.schools p {
+.shop standards p {
   margin: 0;
 }
 .count {

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { formatLength, parseLength } from '@winculum/core';
+import { useHouse } from '../stores/house';
+
+/** A length as people type it, in feet and inches or metric. Escape brings back what stood there; nothing is stored until it can be read. */
+const props = defineProps<{ label: string; modelValue: number; hint?: string; disabled?: boolean }>();
+const emit = defineEmits<{ 'update:modelValue': [lengthIn: number] }>();
+const store = useHouse();
+const shown = () => formatLength(props.modelValue, store.house!.standards.lengths);
+const text = ref(shown());
+const problem = ref('');
+const reset = () => {
+  text.value = shown();
+  problem.value = '';
+};
+watch(() => [props.modelValue, store.house?.standards.lengths], reset);
+
+function take(): void {
+  if (text.value === shown()) return reset();
+  const read = parseLength(text.value, props.label);
+  if (!read.ok) problem.value = read.problems[0]!.message;
+  else {
+    problem.value = '';
+    emit('update:modelValue', read.value);
+  }
+}
+</script>
+
+<template>
+  <v-text-field
+    v-model="text"
+    :label="label"
+    :hint="hint ?? ''"
+    :disabled="disabled ?? false"
+    :error-messages="problem"
+    class="num"
+    @blur="take"
+    @keydown.enter.prevent="take"
+    @keydown.esc.stop="reset"
+  />
+</template>
