@@ -267,6 +267,21 @@ export function changeDevice(
   });
 }
 
+/** The same change of several devices, wherever they are; those that are gone are passed over. */
+export function changeDevices(
+  house: House,
+  deviceIds: readonly string[],
+  changes: Readonly<Record<string, unknown>>,
+  label: string,
+): Result<Edited> {
+  const wanted = new Set(deviceIds);
+  return edit(house, label, (draft) => {
+    for (const box of Object.values(house.boxes))
+      for (const id of Object.keys(box.devices))
+        if (wanted.has(id)) Object.assign(draft.boxes[box.id]!.devices[id]!, changes);
+  });
+}
+
 /** Puts devices on a circuit, or takes them off with null. */
 export function assignToCircuit(house: House, deviceIds: readonly string[], circuitId: string | null): Result<Edited> {
   const onto = circuitId === null ? 'no circuit' : (house.circuits[circuitId]?.name ?? 'circuit');

@@ -66,6 +66,8 @@ export const boxSchema = z.strictObject({
   /** Where it sits when it is in no wall, floor or ceiling. */
   setting: z.enum(BOX_SETTINGS).optional(),
   progress: z.enum(['marked', 'nailed']).optional(),
+  /** A divider keeps power and low voltage apart in it. */
+  divider: z.boolean().optional(),
   /** Inside a cabinet or cupboard: never counts for spacing. */
   inCabinet: z.boolean().optional(),
   devices: z

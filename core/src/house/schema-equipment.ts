@@ -36,6 +36,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     wr: z.boolean().default(false),
     /** Length of a multioutlet assembly with its receptacles, inches, the box in its middle. */
     assemblyIn: z.number().min(12).max(480).optional(),
+    /** Its cover outdoors: weatherproof with the plug in, or only when closed (NEC 406.9(B)). */
+    cover: z.enum(['in-use', 'flap']).optional(),
     /** In an existing box, a new receptacle takes the place of the old one: NEC 406.4(D). */
     replaced: z.boolean().optional(),
     /** Wall-switched in place of a lighting outlet: wholly, or one half only. */
@@ -75,6 +77,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     ...onCircuit,
     kind: z.literal('alarm'),
     senses: z.enum(['smoke', 'co', 'smoke-co']).default('smoke'),
+    /** What its smoke chamber works by: it decides how near to cooking it may stand (IRC R314.3.1). */
+    sensor: z.enum(['ionization', 'ionization-silenced', 'photoelectric', 'nuisance-resistant']).optional(),
     va: z.number().min(0).max(100).default(5),
     /** It signals the others by radio; otherwise a third conductor joins them. */
     wireless: z.boolean().optional(),

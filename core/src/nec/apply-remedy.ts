@@ -2,7 +2,15 @@ import { indexOutlets } from '../circuits/outlets';
 import { suggestCircuit } from '../circuits/suggest';
 import { joinEdits, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
-import { addEntity, assignToCircuit, changeEntity, moveBox, placeBoxes, type NewId } from '../edits/verbs';
+import {
+  addEntity,
+  assignToCircuit,
+  changeDevices,
+  changeEntity,
+  moveBox,
+  placeBoxes,
+  type NewId,
+} from '../edits/verbs';
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
@@ -75,6 +83,10 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return changeEntity(house, 'loads', remedy.load, { continuous: true });
     case 'new-circuit':
       return circuitForDevices(house, remedy.devices, newId);
+    case 'set-devices':
+      return changeDevices(house, remedy.devices, remedy.changes, remedy.label);
+    case 'set-box':
+      return changeEntity(house, 'boxes', remedy.box, remedy.changes);
     case 'move-box':
       return moveToStud(house, remedy.box);
     default:

@@ -11,7 +11,27 @@ export type Remedy = { readonly label: string } & (
   | { readonly kind: 'mark-continuous'; readonly load: string }
   | { readonly kind: 'new-circuit'; readonly devices: readonly string[] }
   | { readonly kind: 'move-box'; readonly box: string }
+  | {
+      readonly kind: 'set-devices';
+      readonly devices: readonly string[];
+      readonly changes: Readonly<Record<string, unknown>>;
+    }
+  | { readonly kind: 'set-box'; readonly box: string; readonly changes: Readonly<Record<string, unknown>> }
 );
+
+/** One answer for all devices of a kind: an open question is then closed by one press. */
+export const setDevicesRemedy = (
+  devices: readonly string[],
+  changes: Readonly<Record<string, unknown>>,
+  label: string,
+): Remedy => ({ kind: 'set-devices', devices, changes, label });
+
+export const setBoxRemedy = (box: string, changes: Readonly<Record<string, unknown>>, label: string): Remedy => ({
+  kind: 'set-box',
+  box,
+  changes,
+  label,
+});
 
 /** Adds the fewest receptacles that complete a room. */
 export const fillRoomRemedy = (room: Room): Remedy => ({

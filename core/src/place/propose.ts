@@ -1,4 +1,4 @@
-import { isMoist } from './outdoors';
+import { asPlaced } from './outdoors';
 import type { House } from '../house/schema';
 import { newDevice } from '../house/schema-equipment';
 import type { NewBox, NewId } from '../edits/verbs';
@@ -349,7 +349,7 @@ export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId):
         on === 'floor'
           ? { kind: 'floor', ...floorPoint(loop, atLoopIn) }
           : { kind: 'wall', wall: wall.id, alongIn: roundToSixteenth(alongIn), heightIn },
-      devices: [newDevice('receptacle', newId('device'), { wr: isMoist(house.rooms[room]!) })],
+      devices: [newDevice('receptacle', newId('device'), asPlaced(house.rooms[room]!))],
       ...(bracket ? { bracket } : {}),
     };
   });

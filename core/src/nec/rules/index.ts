@@ -52,8 +52,10 @@ import { legBalance } from './leg-balance';
 import { lightingExteriorDoor } from './lighting-exterior-door';
 import { lightingOutlet } from './lighting-outlet';
 import { lightingStorageSpaces } from './lighting-storage-spaces';
+import { lowVoltageApart } from './low-voltage-apart';
 import { multiwireCircuit } from './multiwire-circuit';
 import { neutralAtSwitch } from './neutral-at-switch';
+import { outdoorCovers } from './outdoor-covers';
 import { outdoorManualWay } from './outdoor-manual-way';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { outletOnCircuit } from './outlet-on-circuit';
@@ -139,8 +141,10 @@ export const rules: readonly Rule[] = [
   lightingExteriorDoor,
   lightingOutlet,
   lightingStorageSpaces,
+  lowVoltageApart,
   multiwireCircuit,
   neutralAtSwitch,
+  outdoorCovers,
   outdoorManualWay,
   outdoorReceptacles,
   outletOnCircuit,

@@ -17,7 +17,7 @@ function alarmPoint(boxing: Boxing, view: RoomView): Point {
   const middle = innerPoint(view.room.corners);
   const others = ceilingBoxes(view);
   const fromBath = limitInForce(boxing.house, 'alarm-clearance', 'bathDoorIn');
-  const fromCooking = limitInForce(boxing.house, 'alarm-clearance', 'cookingIn');
+  const fromCooking = limitInForce(boxing.house, 'alarm-clearance', 'silencedIn');
   const baths = view.ways
     .filter(({ behind }) => behind !== undefined && boxing.house.rooms[behind]!.kind === 'bathroom')
     .map((way) => jambPoints(view, way));
@@ -63,7 +63,8 @@ export function boxAlarms(boxing: Boxing): void {
       const { message, section } = said[0]!;
       const reason = message.replace(/^No |\.$/g, '').replace(/ has no smoke alarm$/, ': a smoke alarm in the bedroom');
       const at = { kind: 'ceiling', ...alarmPoint(boxing, view) } as const;
-      if (boxing.place(room, at, [boxing.device('alarm', { senses })], { reason, section })) isPlaced = true;
+      if (boxing.place(room, at, [boxing.device('alarm', { senses, sensor: 'photoelectric' })], { reason, section }))
+        isPlaced = true;
       if (view.room.kind !== 'bedroom' && isSmall) break;
     }
     if (!isPlaced) return;

@@ -11,7 +11,7 @@ import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../../plan/wall-spaces';
 import { limitInForce, limitsInForce } from '../../nec/check-house';
 import { placementLimits } from '../../nec/apply-remedy';
-import { isMoist, OUTDOOR_KINDS } from '../../place/outdoors';
+import { asPlaced, OUTDOOR_KINDS } from '../../place/outdoors';
 import { lengthOfHallIn } from '../../nec/requirements/halls';
 import { islandNeed, type IslandLimits } from '../../nec/requirements/islands';
 import { outerEnd } from '../../plan/islands';
@@ -38,7 +38,7 @@ function drop(
     boxing.leaveOpen(room, `No place on a wall of ${view.room.name} for a receptacle: ${reason}.`);
     return false;
   }
-  const devices = [boxing.device('receptacle', { wr: isMoist(view.room) })];
+  const devices = [boxing.device('receptacle', asPlaced(view.room))];
   return boxing.place(room, spot.at, devices, { reason, section }, spot.bracket);
 }
 
