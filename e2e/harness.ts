@@ -195,7 +195,13 @@ export async function goTo(
     .getByRole('navigation', { name: 'Order of work' })
     .getByRole('link', { name: new RegExp(`^${stop}`) })
     .click();
-  await expect(page).toHaveURL(new RegExp(`/${stop.toLowerCase()}$`));
+  await expect(page).toHaveURL(new RegExp(`/${stop.toLowerCase().replace(' ', '-')}$`));
+}
+
+/** Picks from a Vuetify select by its label. */
+export async function pick(page: Page, name: string, answer: string): Promise<void> {
+  await page.locator('.v-select', { has: page.getByRole('combobox', { name, exact: true }) }).click();
+  await page.getByRole('option', { name: answer }).click();
 }
 
 export async function newHouse(page: Page, name: string): Promise<void> {

@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, signIn, test } from './harness';
+import { expect, goTo, openDemo, signIn, test, pick } from './harness';
 
 test('a group is looked at, loses a switch, and gets it back by drawing from the switch to the light', async ({
   owner: page,
@@ -46,8 +46,7 @@ test('a school of switching is chosen, what is drawn otherwise is listed, and ch
   await openDemo(page, 'Switching');
   await page.getByRole('button', { name: 'Job' }).click();
   await page.getByRole('tab', { name: 'Switching' }).click();
-  await page.getByRole('combobox', { name: 'Outdoor lights' }).click();
-  await page.getByRole('option', { name: 'dusk sensor in the light' }).click();
+  await pick(page, 'Outdoor lights', 'dusk sensor in the light');
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'Compare with your practice' }).click();
   const panel = page.getByRole('region', { name: 'Compared with your practice' });

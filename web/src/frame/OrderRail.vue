@@ -25,7 +25,7 @@ const groups: readonly {
     stops: [
       { id: 'circuits', name: 'Circuits', short: 'CI' },
       { id: 'panel', name: 'Panel', short: 'PA' },
-      { id: 'day', name: 'Load profile', short: 'LP' },
+      { id: 'load-profile', name: 'Load profile', short: 'LP' },
     ],
   },
   { title: 'Rough in', stops: [{ id: 'make-up', name: 'Make-up', short: 'MU' }] },
@@ -46,12 +46,12 @@ const open = computed(() => {
 
 /** Whether there is anything yet that could be right or wrong. */
 function isBegun(id: Stop): boolean {
-  if (id === 'day') return false;
+  if (id === 'load-profile') return false;
   return id === 'walk' ? Object.keys(store.house?.boxes ?? {}).length > 0 : (store.check?.looked.has(id) ?? false);
 }
 
 function describe(id: Stop): string {
-  if (id === 'day') return 'a day in the house: which breaker trips';
+  if (id === 'load-profile') return 'a day in the house: which breaker trips';
   if (!isBegun(id)) return 'nothing here yet';
   if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};

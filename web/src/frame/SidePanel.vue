@@ -17,7 +17,7 @@ const count = computed(() => store.check?.findings.length ?? 0);
 const form = computed(() =>
   props.stop === 'house'
     ? RoomForm
-    : (props.stop === 'circuits' || props.stop === 'day') && view.only('circuit')
+    : (props.stop === 'circuits' || props.stop === 'load-profile') && view.only('circuit')
       ? CircuitForm
       : WhyPanel,
 );

@@ -20,7 +20,9 @@ import { useHouse } from '../stores/house';
 defineProps<{ part: 'circuits' | 'switching' | 'make-up' }>();
 const store = useHouse();
 const change = (recipe: (standards: House['standards']) => void) =>
-  store.apply(edit(store.house!, 'Change shop standards', (draft) => recipe(draft.standards as House['standards'])));
+  store.apply(
+    edit(store.house!, 'Change shop standards', (draft) => void recipe(draft.standards as House['standards'])),
+  );
 const planning = computed(() => planningOf(store.house!));
 const set = (changes: Partial<Planning>) => change((one) => (one.planning = { ...planning.value, ...changes }));
 const switching = computed(() => switchingOf(store.house!));

@@ -25,7 +25,7 @@ const stages: Record<Stop, Component> = {
   walk: defineAsyncComponent(() => import('../stages/walk/WalkStage.vue')),
   circuits: defineAsyncComponent(() => import('../stages/circuits/CircuitsStage.vue')),
   panel: defineAsyncComponent(() => import('../stages/panel/PanelStage.vue')),
-  day: defineAsyncComponent(() => import('../stages/day/DayStage.vue')),
+  'load-profile': defineAsyncComponent(() => import('../stages/load-profile/LoadProfileStage.vue')),
   'make-up': defineAsyncComponent(() => import('../stages/make-up/MakeUpStage.vue')),
 };
 

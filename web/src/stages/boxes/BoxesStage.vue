@@ -83,6 +83,16 @@ watch(ceiling, flyToRoom);
 
 /** What of the sheet is shown. */
 const layers = ref({ reach: true, tags: true });
+
+/** Another kind of box to place, or a preset that is set down at once. */
+function pickOther(select: HTMLSelectElement): void {
+  const { value } = select;
+  const preset = /^preset (\d+)$/.exec(value);
+  if (preset) {
+    putTemplate(Number(preset[1]));
+    select.value = '';
+  } else view.tool = value || 'select';
+}
 </script>
 
 <template>
@@ -100,15 +110,20 @@ const layers = ref({ reach: true, tags: true });
     </button>
     <select
       class="plain more"
-      aria-label="Other boxes"
+      aria-label="Other boxes and presets"
       :disabled="!store.canEdit"
       :value="others.includes(view.tool as BoxTool) ? view.tool : ''"
-      @change="view.tool = ($event.target as HTMLSelectElement).value || 'select'"
+      @change="pickOther($event.target as HTMLSelectElement)"
     >
       <option value="">other …</option>
-      <option v-for="one in others" :key="one" :value="one">
-        {{ one === 'receptacle-240' ? '240 V receptacle' : one.replaceAll('-', ' ') }}
-      </option>
+      <optgroup label="Boxes">
+        <option v-for="one in others" :key="one" :value="one">
+          {{ one === 'receptacle-240' ? '240 V receptacle' : one.replaceAll('-', ' ') }}
+        </option>
+      </optgroup>
+      <optgroup label="Presets at the cursor, keys 1 to 9" :disabled="!room">
+        <option v-for="(one, i) in templates" :key="one.name" :value="`preset ${i}`">{{ i + 1 }} {{ one.name }}</option>
+      </optgroup>
     </select>
     <span class="grow" />
     <template v-if="store.canEdit">
@@ -127,21 +142,6 @@ const layers = ref({ reach: true, tags: true });
           <p class="muted">Receptacles, lights, switches and alarms that are missing</p>
           <button class="plain-button" :disabled="!room" @click="boxIt('room')">room</button>
           <button class="plain-button" :disabled="!room" @click="boxIt('house')">house</button>
-        </div>
-      </details>
-      <details class="menu">
-        <summary class="plain-button">Presets</summary>
-        <div class="pop" role="group" aria-label="Set down a group at the cursor">
-          <p class="muted">Set down around the cursor, on the nearest studs; keys 1 to 9</p>
-          <button
-            v-for="(one, i) in templates"
-            :key="one.name"
-            class="plain-button"
-            :disabled="!room"
-            @click="putTemplate(i)"
-          >
-            <span class="key">{{ i + 1 }}</span> {{ one.name }}
-          </button>
         </div>
       </details>
       <button class="plain-button" :disabled="!room" :aria-pressed="ceiling" @click="ceiling = !ceiling">
@@ -264,11 +264,11 @@ const layers = ref({ reach: true, tags: true });
   flex-wrap: wrap;
 }
 .more {
-  width: 84px;
+  width: 74px;
 }
 .tools .plain-button {
-  padding: 4px 7px;
-  gap: 5px;
+  padding: 4px 6px;
+  gap: 4px;
 }
 .menu {
   position: relative;

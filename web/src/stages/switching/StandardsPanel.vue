@@ -41,7 +41,7 @@ function take(): void {
 </script>
 
 <template>
-  <section class="shop standards" aria-label="Compared with your practice">
+  <section class="standards" aria-label="Compared with your practice">
     <header class="row">
       <p v-if="changes.length">
         <b class="num count">{{ changes.length }}</b> {{ changes.length === 1 ? 'thing is' : 'things are' }} drawn
@@ -71,13 +71,13 @@ function take(): void {
 </template>
 
 <style scoped>
-.shop standards {
+.standards {
   padding: 8px 12px;
   background: var(--chalk-soft);
   max-height: 40%;
   overflow-y: auto;
 }
-.shop standards p {
+.standards p {
   margin: 0;
 }
 .count {
