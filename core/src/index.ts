@@ -31,6 +31,7 @@ export { nameRoom } from './house/room-names';
 export { type Box, BOX_SETTINGS, BOX_STATES, type BoxPlace, type BoxType } from './house/schema-boxes';
 export {
   type Device,
+  type DeviceKind,
   type Load,
   LOAD_KINDS,
   type LoadKind,
@@ -91,6 +92,7 @@ export {
 export { inTurn, mergeCircuits, shareNeutral } from './edits/circuit-verbs';
 export { copyRoom } from './edits/copy-room';
 export { createHouse } from './edits/create-house';
+export { addDevice, removeDevice, setGangs } from './edits/device-verbs';
 export { setAgainst, type Side } from './edits/place-room';
 export { joinSwitch, leaveGroup, orderGangs } from './edits/switch-verbs';
 export {

@@ -25,7 +25,7 @@ const words: Record<Collection, string> = {
   log: 'note',
 };
 
-const missing = (collection: Collection, id: string): Problem => ({
+export const missing = (collection: Collection, id: string): Problem => ({
   code: 'missing',
   path: `${collection}.${id}`,
   message: `This ${words[collection]} is no longer there.`,
@@ -65,7 +65,7 @@ interface EntityRef {
   readonly id: string;
 }
 
-function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<string>): void {
+export function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<string>): void {
   for (const [id, load] of Object.entries(draft.loads)) if (deviceIds.has(load.device)) delete draft.loads[id];
   for (const circuit of Object.values(draft.circuits))
     if (circuit.gfciFirst && deviceIds.has(circuit.gfciFirst)) circuit.gfciFirst = null;

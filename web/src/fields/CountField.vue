@@ -22,7 +22,8 @@ const take = (value: number | null) => {
     :min="min"
     :max="max"
     :hint="hint ?? ''"
-    persistent-hint
+    :persistent-hint="hint !== undefined"
+    hide-details="auto"
     variant="outlined"
     density="compact"
     control-variant="split"

@@ -27,6 +27,10 @@ const backing = computed(() => backingFor(props.box));
 const types = computed(() =>
   boxTypes(store.house!).filter((one) => one.gangs >= props.box.gangs || one.shape !== 'device'),
 );
+const isMixed = computed(() => {
+  const kinds = Object.values(props.box.devices).map((one) => one.kind);
+  return kinds.includes('low-voltage') && kinds.some((kind) => kind !== 'low-voltage' && kind !== 'blank');
+});
 const words: Record<(typeof BOX_STATES)[number], string> = {
   undecided: 'undecided',
   'not-delivered': 'fixture not delivered',
@@ -84,6 +88,14 @@ function setWisher(by: string): void {
     /></label>
     <p v-if="setting.advice" class="is-caution small">{{ setting.advice }}</p>
     <p v-if="backing" class="is-caution small">{{ backing }}</p>
+    <v-checkbox
+      v-if="isMixed"
+      density="compact"
+      hide-details
+      label="a divider between power and low voltage"
+      :model-value="box.divider ?? false"
+      @update:model-value="change({ divider: $event ?? false })"
+    />
     <label v-if="box.at.kind === 'wall'" class="row"
       ><input
         type="checkbox"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { changeDevice, formatLength, parseLength, stripVa, type Box, type Device } from '@winculum/core';
 import { useHouse } from '../stores/house';
 
@@ -9,8 +10,24 @@ const store = useHouse();
 const LUMINAIRES = ['surface', 'recessed', 'pendant', 'wall', 'strip'];
 const DRIVERS = ['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in'];
 const RATINGS = [15, 20, 30, 40, 50];
+const SYSTEMS = ['data', 'coax', 'speaker', 'doorbell', 'thermostat', 'alarm', 'sleeve'];
+const SENSORS = [
+  { value: '', title: 'not said' },
+  { value: 'photoelectric', title: 'photoelectric' },
+  { value: 'ionization', title: 'ionization' },
+  { value: 'ionization-silenced', title: 'ionization, can be silenced' },
+  { value: 'nuisance-resistant', title: 'resists cooking nuisance' },
+];
+const COVERS = [
+  { value: '', title: 'not said' },
+  { value: 'in-use', title: 'in-use cover' },
+  { value: 'flap', title: 'flap, tight when closed' },
+];
 const SENSES = { smoke: 'smoke', co: 'carbon monoxide', 'smoke-co': 'smoke and carbon monoxide' };
 
+const outside = computed(() =>
+  ['porch', 'deck', 'balcony', 'outdoors'].includes(store.house!.rooms[props.box.room]!.kind),
+);
 const show = (lengthIn: number) => formatLength(lengthIn, store.house!.standards.lengths);
 const checked = (event: Event) => (event.target as HTMLInputElement).checked;
 const value = (event: Event) => (event.target as HTMLInputElement).value;
@@ -80,6 +97,14 @@ const ofStrip = (lengthIn: number | undefined) =>
       />
       the receptacle is replaced</label
     >
+    <v-select
+      v-if="outside && device.ratingA <= 20"
+      class="choice"
+      label="Cover"
+      :model-value="device.cover ?? ''"
+      :items="COVERS"
+      @update:model-value="set({ cover: $event || undefined })"
+    />
     <input
       v-if="device.volts === 120"
       class="plain num"
@@ -90,7 +115,24 @@ const ofStrip = (lengthIn: number | undefined) =>
       @change="setLength('Length of the assembly', value($event), (assemblyIn) => ({ assemblyIn }))"
     />
   </div>
+  <div v-else-if="device.kind === 'low-voltage'" class="fields">
+    <v-select
+      class="choice"
+      label="What it carries"
+      :model-value="device.system"
+      :items="SYSTEMS"
+      @update:model-value="set({ system: $event })"
+    />
+  </div>
   <div v-else-if="device.kind === 'alarm'" class="fields">
+    <v-select
+      v-if="device.senses !== 'co'"
+      class="choice"
+      label="Sensor"
+      :model-value="device.sensor ?? ''"
+      :items="SENSORS"
+      @update:model-value="set({ sensor: $event || undefined })"
+    />
     <select class="plain" aria-label="What it senses" :value="device.senses" @change="set({ senses: value($event) })">
       <option v-for="(words, one) in SENSES" :key="one" :value="one">{{ words }}</option>
     </select>
@@ -221,6 +263,9 @@ const ofStrip = (lengthIn: number | undefined) =>
 }
 .fields input.plain {
   width: 84px;
+}
+.choice {
+  flex: 0 0 220px;
 }
 .fields label {
   display: inline-flex;

@@ -29,7 +29,7 @@ const keys = [
       </dl>
       <p class="muted mt-4">
         Lengths are taken as you say them: <b class="num">12', 12-6 1/2, 150", 3.5', 3 m, 90cm</b>. A bare number is
-        inches.
+        inches, in the size of a room feet: living 18 x 14.
       </p>
       <button class="plain-button main mt-4" @click="emit('close')">Close</button>
     </v-card>

@@ -6,6 +6,7 @@ import {
   decideGfci,
   formatLength,
   indexOutlets,
+  removeDevice,
   removeEntities,
   spacesOf,
   assignToCircuit,
@@ -17,6 +18,7 @@ import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import ArrangeTools from './ArrangeTools.vue';
 import BoxDetails from './BoxDetails.vue';
+import BoxDevices from './BoxDevices.vue';
 import CopyLayout from './CopyLayout.vue';
 import DeviceForm from './DeviceForm.vue';
 import FindingCard from './FindingCard.vue';
@@ -31,6 +33,11 @@ const room = computed(() => house.value.rooms[view.only('room') ?? '']);
 const outlets = computed(() =>
   box.value ? indexOutlets(house.value).all.filter((outlet) => outlet.box === box.value) : [],
 );
+/** Devices that are on no circuit by their nature: low voltage, blanks. */
+const others = computed(() =>
+  Object.values(box.value?.devices ?? {}).filter((one) => !outlets.value.some(({ device }) => device === one)),
+);
+const deviceCount = computed(() => Object.keys(box.value?.devices ?? {}).length);
 const circuits = computed(() => Object.values(house.value.circuits).sort((a, b) => (a.space ?? 99) - (b.space ?? 99)));
 const findings = computed(() =>
   (store.check?.findings ?? []).filter(
@@ -96,6 +103,15 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       <p>
         <b>{{ load?.name ?? describe(device) }}</b>{{ ' ' }}
         <span v-if="load" class="muted">{{ describe(device) }}, {{ load.va }} VA {{ load.source }}</span>
+        <v-btn
+          v-if="store.canEdit && deviceCount > 1"
+          class="take-out"
+          size="x-small"
+          variant="text"
+          :aria-label="`Remove the ${describe(device)}`"
+          @click="store.apply(removeDevice(house, box.id, device.id))"
+          >Remove</v-btn
+        >
       </p>
       <label class="field"
         >circuit
@@ -137,6 +153,22 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
         </p>
       </template>
     </div>
+    <div v-for="device in others" :key="device.id" class="device stack">
+      <p>
+        <b>{{ device.kind === 'low-voltage' ? `low voltage: ${device.system}` : device.kind }}</b>{{ ' ' }}
+        <v-btn
+          v-if="store.canEdit && deviceCount > 1"
+          class="take-out"
+          size="x-small"
+          variant="text"
+          :aria-label="`Remove the ${device.kind}`"
+          @click="store.apply(removeDevice(house, box.id, device.id))"
+          >Remove</v-btn
+        >
+      </p>
+      <DeviceForm v-if="store.canEdit" :box="box" :device="device" />
+    </div>
+    <BoxDevices v-if="store.canEdit" :box="box" />
     <BoxDetails :box="box" />
     <ArrangeTools />
     <button v-if="store.canEdit" class="plain-button" @click="remove">Delete {{ box.tag }}</button>

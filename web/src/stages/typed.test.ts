@@ -32,6 +32,9 @@ describe('a typed room', () => {
   };
   it.each([
     ["kitchen 12' x 11'6 east of Bedroom", ['Kitchen', 'kitchen', 148.5, 0, 144, 138]],
+    ['living room 18x14 east of Bedroom', ['Living room', 'living', 148.5, 0, 216, 168]],
+    ["office 12' x 11 east of Bedroom", ['Office', 'office', 148.5, 0, 144, 132]],
+    ['den 144 x 120 east of Bedroom', ['Den', 'den', 148.5, 0, 144, 120]],
     ["bath 1 8' x 5' south of bedroom at 2'", ['Bath 1', 'bathroom', 24, 124.5, 96, 60]],
     ["bedroom 2 12' 6 x 10' north of Bedroom", ['Bedroom 2', 'bedroom', 0, -124.5, 150, 120]],
     [
@@ -41,7 +44,7 @@ describe('a typed room', () => {
     ["bathroom 8' x 5' south of bedroom at 2'", ['Bathroom', 'bathroom', 24, 124.5, 96, 60]],
     ['Guest bedroom 3 m x 90cm west of Bedroom', ['Guest bedroom', 'bedroom', -122.625, 0, 118.125, 35.4375]],
     ['walk-in closet 60 x 48 north of bedroom', ['Walk in closet', 'walk-in-closet', 0, -52.5, 60, 48]],
-    ["den 10 x 10'", ['Den', 'den', 148.5, 0, 10, 120]],
+    ["den 10 x 10'", ['Den', 'den', 148.5, 0, 120, 120]],
     ["den ten x 10'", "Type a kind and a size: bedroom 12' x 11'6, then where: east of Hall."],
     [
       "den 12' 14 x 10'",

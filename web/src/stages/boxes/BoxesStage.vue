@@ -115,7 +115,7 @@ function pickOther(select: HTMLSelectElement): void {
       :value="others.includes(view.tool as BoxTool) ? view.tool : ''"
       @change="pickOther($event.target as HTMLSelectElement)"
     >
-      <option value="">other …</option>
+      <option value="">more …</option>
       <optgroup label="Boxes">
         <option v-for="one in others" :key="one" :value="one">
           {{ one === 'receptacle-240' ? '240 V receptacle' : one.replaceAll('-', ' ') }}
@@ -264,7 +264,7 @@ function pickOther(select: HTMLSelectElement): void {
   flex-wrap: wrap;
 }
 .more {
-  width: 74px;
+  width: 76px;
 }
 .tools .plain-button {
   padding: 4px 6px;

@@ -28,6 +28,18 @@ const ALIASES: Readonly<Record<string, RoomKind>> = {
   yard: 'outdoors',
   closet: 'closet',
 };
+/** Sizes of rooms are said in feet: in 18 x 14 both are, while a closet of 60 x 48 can only be in inches. */
+const FEET_UP_TO = 40;
+const BARE = /^\d+(?:\.\d+)?$/;
+
+/** Width and depth as they are meant: bare numbers in feet, unless one of them is too many. */
+function readSizes(texts: readonly [string, string]): readonly [Result<number>, Result<number>] {
+  const isFeet = texts.every((text) => !BARE.test(text.trim()) || Number(text) <= FEET_UP_TO);
+  const read = (text: string, field: string) =>
+    parseLength(isFeet && BARE.test(text.trim()) ? `${text.trim()}'` : text, field);
+  return [read(texts[0], 'Width'), read(texts[1], 'Depth')];
+}
+
 const SIDES: readonly Side[] = ['east', 'south', 'north', 'west'];
 
 /** The kind of room in what was typed, and the name if there is more: "bedroom 2", "ceramics studio". */
@@ -80,9 +92,8 @@ export function addTypedRoom(
         .map((kind) => kind.replaceAll('-', ' '))
         .join(', ')} …`,
     );
-  const width = parseLength(split.width, 'Width');
+  const [width, depth] = readSizes([split.width, read['depth']!]);
   if (!width.ok) return width;
-  const depth = parseLength(read['depth']!, 'Depth');
   if (!depth.ok) return depth;
   const offset = read['offset'] ? parseLength(read['offset'], 'Offset') : succeed(0);
   if (!offset.ok) return offset;
