@@ -42,12 +42,25 @@ const COLORS = {
 } as const;
 const KINDS = ['/2', '/2', '/2', '/3', '/4'] as const;
 type Kind = WiredCable['kind'];
-/** Conductors of the cable for so many signals, its ground with them. */
+/** Conductors of the cable for so many signals of which one may be on the white, its ground with them. */
 export const conductorsOf = (insulated: number): number => COLORS[KINDS[insulated]!].length + 1;
+/** Conductors of the cable that carries these signals, its ground with them. */
+export const conductorsFor = (signals: readonly Signal[]): number => COLORS[kindFor(signals)].length + 1;
 
 /** Ground conductor of a nonmetallic cable: 14, 12 and 10 as the rest, 10 for 8 and 6 (*common practice*). */
 export const groundOf = (awg: Awg): Awg =>
   awg === '14' || awg === '12' || awg === '10' ? awg : ['8', '6'].includes(awg) ? '10' : '8';
+
+/** Whether the white of a cable has something lawful to carry: a neutral, or, marked for good, the supply or a traveler (200.7(C)). */
+const mayUseWhite = (signals: readonly Signal[]): boolean =>
+  signals.some(({ kind }) => kind === 'neutral' || kind === 'hot' || kind === 'traveler');
+
+/** The cable for what it is to carry: one conductor more where the white would otherwise bring a switched wire back. */
+function kindFor(signals: readonly Signal[]): Kind {
+  const kind = KINDS[signals.length]!;
+  const isFull = signals.length === COLORS[kind].length;
+  return isFull && kind !== '/4' && !mayUseWhite(signals) ? KINDS[signals.length + 1]! : kind;
+}
 
 /** Shares what crosses among cables of at most four insulated conductors, each neutral in a cable of its own. */
 export function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
@@ -59,7 +72,7 @@ export function share(insulated: readonly Signal[]): readonly (readonly Signal[]
     // Hots keep with a neutral of their own side; all else fills the first cable that has room.
     const side = signal.key.endsWith('/load') ? '/load' : signal.key.endsWith('/line') ? '/line' : undefined;
     const own = groups.find((group) => group.length < 4 && side !== undefined && group[0]?.key.endsWith(side));
-    const free = own ?? groups.find((group) => group.length < 4);
+    const free = own ?? groups.find((group) => group.length < (mayUseWhite([...group, signal]) ? 4 : 3));
     if (free) free.push(signal);
     else groups.push([signal]);
   }
@@ -125,7 +138,7 @@ function runTo(
   // What hangs in the wall is what there is: a signal that finds no conductor in it does not get across, and the proof sees that.
   const carried = pulled ? [whatFits(pulled, insulated)] : groups;
   const cables = carried.map((signals, i) =>
-    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, pulled ?? KINDS[signals.length]!, signals, plan.ground),
+    toCable(i === 0 ? node.run : `${node.run}.${i + 1}`, pulled ?? kindFor(signals), signals, plan.ground),
   );
   const { box: to, parent, lengthIn, run: id } = node;
   return { id, unit, from: parent?.box, to, lengthIn, awg, metal, cables, problems };

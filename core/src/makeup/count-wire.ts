@@ -1,6 +1,6 @@
 import type { Box, House } from '../house/schema';
 import { chainOrder, type Chain } from '../feed/chain';
-import { conductorsOf, share } from './cables';
+import { conductorsFor, conductorsOf, share } from './cables';
 import { treeOf } from '../feed/feed-tree';
 import { findNeeds, inCableOrder, isFromPanel, type Needs, type Signal } from './signals';
 import type { WiringUnit } from '../feed/unit';
@@ -99,9 +99,7 @@ export class WireCounter {
     for (let i = 0; i < n; i++) {
       const isOne = crossing[i]! <= 4 && neutrals[i]! <= 1;
       const groups = isOne ? undefined : share(this.#signalsTo(i, needs, parents));
-      const conductors = groups
-        ? groups.reduce((sum, one) => sum + conductorsOf(one.length), 0)
-        : conductorsOf(crossing[i]!);
+      const conductors = groups ? groups.reduce((sum, one) => sum + conductorsFor(one), 0) : conductorsOf(crossing[i]!);
       const pieces = groups?.length ?? 1;
       if (pieces > 1) doubled++;
       const from = parents[i]!;

@@ -216,9 +216,14 @@ describe('any tree, any groups', () => {
   test('what is derived always proves', () => {
     fc.assert(
       fc.property(anyCircuit, (spec) => {
-        const { net } = wired(spec);
+        const { net, wiring } = wired(spec);
         const proof = prove(net);
         expect([...proof.flaws, ...proof.groups.flatMap((one) => one.flaws)]).toEqual([]);
+        // 200.7(C)(1): a white may feed the switch, never bring the switched wire back.
+        const whites = wiring.runs.flatMap((run) =>
+          run.cables.flatMap((one) => one.conductors.filter((c) => c.remarked)),
+        );
+        expect(whites.filter((one) => one.signal?.kind === 'leg')).toEqual([]);
       }),
       { numRuns: 150 },
     );
@@ -554,4 +559,15 @@ test('a companion in another box counts the same for the proof and for the volts
   });
   expect(volts).toEqual([0, 120, 120, 0]);
   expect(sightsOf(net, 'a').flat()).toEqual(['dark', 'lit', 'lit', 'dark']);
+});
+
+test('five switched wires over two cables: no white of either brings one back', () => {
+  const five = Array.from({ length: 5 }, (_, i) => i);
+  const made = wired({
+    boxes: { S: [null, ...five.map(() => 'switch')], L: ['S', ...five.map(() => 'luminaire')] },
+    groups: Object.fromEntries(five.map((i) => [`g${i}`, { switches: [`S-${i}`], controls: [`L-${i}`] }])),
+  });
+  const { cables } = made.wiring.runs.find((one) => one.to.id === 'L')!;
+  expect(cables.map((one) => one.kind)).toEqual(['/4', '/3']);
+  expect(cables.flatMap((one) => one.conductors).filter((one) => one.remarked)).toEqual([]);
 });

@@ -2,19 +2,31 @@ import { aHouse } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
 import { generalCircuits } from './general-circuits';
 
-const big = (edition: '2017' | '2020' | '2023') => aHouse(edition).room('hall', 'living', [0, 0, 240, 361]);
+/** A house of one room whose outside is so many feet long and 20 ft wide, with walls of 4½ in. */
+const long = (edition: '2017' | '2020' | '2023', ft: number) =>
+  aHouse(edition).room('hall', 'living', [0, 0, 231, ft * 12 - 9]);
+const lit = (house: ReturnType<typeof long>) => house.circuit('A', 15).ceiling('hall', 'luminaire', 'A');
 
 testRule(generalCircuits, {
   passes: [
     [
-      '2017: one 15 A circuit serves 600 ft²',
-      aHouse('2017').room('hall', 'living', [0, 0, 240, 360]).circuit('A', 15).ceiling('hall', 'luminaire', 'A'),
-      '600 ft² of floor ask for 1800 VA of general circuits; there are 1800 VA.',
+      '2017: one 15 A circuit serves 600 ft², outside walls counted',
+      lit(long('2017', 29)),
+      '580 ft² of floor ask for 1740 VA of general circuits; there are 1800 VA.',
+    ],
+    [
+      'two rooms with a partition between are as large as the one they were',
+      aHouse()
+        .room('hall', 'living', [0, 0, 231, 165])
+        .room('den', 'den', [0, 169.5, 231, 169.5])
+        .circuit('A', 15)
+        .ceiling('hall', 'luminaire', 'A'),
+      '580 ft² of floor ask for 1740 VA of general circuits; there are 1800 VA.',
     ],
     [
       'one that feeds only outdoors is a general one',
       aHouse()
-        .room('hall', 'living', [0, 0, 240, 360])
+        .room('hall', 'living', [0, 0, 231, 339])
         .room('yard', 'outdoors', [0, 370, 240, 99])
         .circuit('A', 15)
         .receptacle('yard', 'c0', 20, { circuit: 'A' }),
@@ -23,18 +35,25 @@ testRule(generalCircuits, {
   ],
   fails: [
     [
-      '2020: a hair over 600 ft² asks for a second',
-      big('2020').circuit('A', 15).ceiling('hall', 'luminaire', 'A'),
-      '602 ft² of floor ask for 1805 VA of general circuits; there are 1800 VA.',
+      '2020: 660 ft² ask for a second',
+      lit(long('2020', 33)),
+      '660 ft² of floor ask for 1980 VA of general circuits; there are 1800 VA.',
     ],
     [
       'a circuit that feeds one appliance, and one that feeds nothing, serve none of the floor',
       aHouse()
-        .room('hall', 'living', [0, 0, 240, 360])
+        .room('hall', 'living', [0, 0, 231, 351])
         .circuit('A', 15)
         .load('freezer', 'hall', 'c0', 30, 'A')
         .circuit('B', 20),
       '600 ft² of floor ask for 1800 VA of general circuits; there are 0 VA.',
+    ],
+  ],
+  cannotTell: [
+    [
+      '610 ft²: the walls are estimated',
+      lit(long('2023', 30.5)),
+      '610 ft² of floor by estimated outside walls ask for about 1830 VA of general circuits; there are 1800 VA. Measure the outside of the house, or add a circuit.',
     ],
   ],
 });

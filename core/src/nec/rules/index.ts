@@ -86,6 +86,7 @@ import { voltageDrop } from './voltage-drop';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
 import { weatherResistant } from './weather-resistant';
 import { whatRatingMayFeed } from './what-rating-may-feed';
+import { whiteAsTraveler } from './white-as-traveler';
 
 /** Every rule, by name. A new rule is one file, its table of cases, and one line here. */
 export const rules: readonly Rule[] = [
@@ -176,4 +177,5 @@ export const rules: readonly Rule[] = [
   wallReceptacleSpacing,
   weatherResistant,
   whatRatingMayFeed,
+  whiteAsTraveler,
 ];
