@@ -282,6 +282,18 @@ export function changeDevices(
   });
 }
 
+/** The same change of several boxes. */
+export function changeBoxes(
+  house: House,
+  ids: readonly string[],
+  changes: Readonly<Record<string, unknown>>,
+  label: string,
+): Result<Edited> {
+  return edit(house, label, (draft) => {
+    for (const id of ids) if (draft.boxes[id]) Object.assign(draft.boxes[id], changes);
+  });
+}
+
 /** Puts devices on a circuit, or takes them off with null. */
 export function assignToCircuit(house: House, deviceIds: readonly string[], circuitId: string | null): Result<Edited> {
   const onto = circuitId === null ? 'no circuit' : (house.circuits[circuitId]?.name ?? 'circuit');

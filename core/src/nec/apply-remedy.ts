@@ -5,6 +5,7 @@ import type { House } from '../house/schema';
 import {
   addEntity,
   assignToCircuit,
+  changeBoxes,
   changeDevices,
   changeEntity,
   moveBox,
@@ -85,8 +86,8 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return circuitForDevices(house, remedy.devices, newId);
     case 'set-devices':
       return changeDevices(house, remedy.devices, remedy.changes, remedy.label);
-    case 'set-box':
-      return changeEntity(house, 'boxes', remedy.box, remedy.changes);
+    case 'set-boxes':
+      return changeBoxes(house, remedy.boxes, remedy.changes, remedy.label);
     case 'move-box':
       return moveToStud(house, remedy.box);
     default:

@@ -16,7 +16,11 @@ export type Remedy = { readonly label: string } & (
       readonly devices: readonly string[];
       readonly changes: Readonly<Record<string, unknown>>;
     }
-  | { readonly kind: 'set-box'; readonly box: string; readonly changes: Readonly<Record<string, unknown>> }
+  | {
+      readonly kind: 'set-boxes';
+      readonly boxes: readonly string[];
+      readonly changes: Readonly<Record<string, unknown>>;
+    }
 );
 
 /** One answer for all devices of a kind: an open question is then closed by one press. */
@@ -26,12 +30,12 @@ export const setDevicesRemedy = (
   label: string,
 ): Remedy => ({ kind: 'set-devices', devices, changes, label });
 
-export const setBoxRemedy = (box: string, changes: Readonly<Record<string, unknown>>, label: string): Remedy => ({
-  kind: 'set-box',
-  box,
-  changes,
-  label,
-});
+/** The same for boxes. */
+export const setBoxesRemedy = (
+  boxes: readonly string[],
+  changes: Readonly<Record<string, unknown>>,
+  label: string,
+): Remedy => ({ kind: 'set-boxes', boxes, changes, label });
 
 /** Adds the fewest receptacles that complete a room. */
 export const fillRoomRemedy = (room: Room): Remedy => ({

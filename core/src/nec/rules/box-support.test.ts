@@ -66,4 +66,11 @@ testRule(boxSupport, {
       'The luminaire at R1-1 weighs 51 lb, more than its box carries. Support it from the framing.',
     ],
   ],
+  cannotTell: [
+    [
+      'a fan and a chandelier of 60 lb on boxes that nobody has chosen: one question',
+      room('foyer').over('r', 'fan', 40, 60).over('r', 'luminaire', 100, 60, { weightLb: 60 }),
+      'Which boxes do R1-1, R1-2 hang on? A fan takes a box listed for fans, a light of more than 50 lb one that is marked for its weight.',
+    ],
+  ],
 });

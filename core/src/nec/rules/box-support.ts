@@ -1,5 +1,7 @@
 import { findBoxType, isFanPlace } from '../../place/box-catalogue';
-import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import type { Box } from '../../house/schema';
+import { setBoxesRemedy } from '../remedies';
+import { defineRule, fromMemory, type EditionEntry, type Verdict } from '../rule';
 
 type Limits = Readonly<Record<'fanLb' | 'unmarkedFanLb' | 'boxLb' | 'onDeviceBoxLb' | 'everyHabitable', number>>;
 
@@ -28,6 +30,8 @@ export const boxSupport = defineRule({
         `The box ${tag} in the middle of ${room} is where a fan could hang and is not listed for one.`,
       heavy: ({ tag, lb }: { tag: string; lb: number }) =>
         `The luminaire at ${tag} weighs ${lb} lb, more than its box carries. Support it from the framing.`,
+      unchosen: ({ tags }: { tags: string }) =>
+        `Which boxes do ${tags} hang on? A fan takes a box listed for fans, a light of more than 50 lb one that is marked for its weight.`,
       carries: ({ tag }: { tag: string }) => `The box ${tag} carries what hangs on it.`,
     },
   },
@@ -35,8 +39,9 @@ export const boxSupport = defineRule({
   reads: 'lights',
   appliesTo: (facts) =>
     facts.outlets.lights.some((one) => one.device.kind === 'fan' || one.device.kind === 'luminaire'),
-  check: (facts, limits, report) =>
-    facts.outlets.lights.flatMap((outlet) => {
+  check: (facts, limits, report) => {
+    const unchosen: Box[] = [];
+    const verdicts = facts.outlets.lights.flatMap((outlet): Verdict[] => {
       const { box, device } = outlet;
       if (device.kind !== 'fan' && device.kind !== 'luminaire') return [];
       if (box.at.kind !== 'ceiling') {
@@ -51,13 +56,17 @@ export const boxSupport = defineRule({
       }
       if (device.kind === 'luminaire' && device.style === 'recessed') return [];
       const where = { room: box.room, box: box.id };
-      // Where nobody has chosen a box, the walk sheet asks for one that suits; there is nothing to object to.
       const type = findBoxType(facts.house, box.type);
       if (device.kind === 'fan' && device.weightLb > limits.fanLb)
         return [report.fail('tooHeavy', { tag: box.tag, lb: device.weightLb }, where)];
       if (device.kind === 'fan' && type && !type.fanRated) return [report.fail('fan', { tag: box.tag }, where)];
       if (device.kind === 'fan' && type && device.weightLb > Math.max(limits.unmarkedFanLb, type.carriesLb ?? 0))
         return [report.fail('unmarked', { tag: box.tag, lb: device.weightLb }, where)];
+      // Nobody has said what hangs there: one question for all such boxes.
+      if (!type && (device.kind === 'fan' || device.weightLb > limits.boxLb)) {
+        unchosen.push(box);
+        return [];
+      }
       const carries = type?.carriesLb ?? limits.fanLb;
       if (device.kind === 'luminaire' && device.weightLb > carries)
         return [report.fail('heavy', { tag: box.tag, lb: device.weightLb }, where)];
@@ -70,5 +79,18 @@ export const boxSupport = defineRule({
       )
         return [report.fail('later', { tag: box.tag, room: outlet.room.name }, where, { basis: fromMemory('medium') })];
       return [report.pass('carries', { tag: box.tag }, where)];
-    }),
+    });
+    if (unchosen.length === 0) return verdicts;
+    const remedies = [
+      setBoxesRemedy(
+        unchosen.map((one) => one.id),
+        { type: 'fan-brace' },
+        'Hang all of them on fan boxes of 70 lb',
+      ),
+    ];
+    return [
+      ...verdicts,
+      report.cannotTell('unchosen', { tags: unchosen.map((one) => one.tag).join(', ') }, {}, { remedies }),
+    ];
+  },
 });

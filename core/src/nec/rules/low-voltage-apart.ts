@@ -1,4 +1,4 @@
-import { setBoxRemedy } from '../remedies';
+import { setBoxesRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const lowVoltageApart = defineRule({
@@ -26,7 +26,7 @@ export const lowVoltageApart = defineRule({
         const { tag } = box;
         if (box.divider === undefined)
           return report.cannotTell('unsaid', { tag }, where, {
-            remedies: [setBoxRemedy(box.id, { divider: true }, 'It has a divider')],
+            remedies: [setBoxesRemedy([box.id], { divider: true }, 'It has a divider')],
           });
         return box.divider ? report.pass('apart', { tag }, where) : report.fail('none', { tag }, where);
       }),
