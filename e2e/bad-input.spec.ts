@@ -39,7 +39,7 @@ test('wrong lengths, overlapping rooms and wide doors are refused with the reaso
     ["kitchen 12' x 10' north of Cellar", 'There is no room "Cellar"'],
     ["kitchen 12' x 10 yards", '"10 yards" is not a length'],
     ["kitchen 900' x 900' east of Bedroom 1", 'more than 300\'-0" from end to end'],
-    ['closet 9 x 9 east of Bedroom 1', "a number alone counts as inches, 12' as feet"],
+    ['closet 9" x 9" east of Bedroom 1', "a number alone counts as inches, 12' as feet"],
   ] as const) {
     await line.fill(typed);
     await line.press('Enter');

@@ -158,7 +158,15 @@ export { runOf } from './makeup/wired-run';
 export { compareFeeds, feedFrom, type FeedOption, freeFeed, keepFeed } from './feed-search/compare-feeds';
 export { type FeedPlan, keepFeeds, leastFeet, leastFeetOfHouse } from './feed-search/least-feet';
 export { Conduction } from './proof/conduction';
-export { findFaults, type Observation, positionsOf, quickestTest, type Sight, sightsOf } from './proof/diagnose';
+export {
+  findFaults,
+  type Observation,
+  positionsLooked,
+  positionsOf,
+  quickestTest,
+  type Sight,
+  sightsOf,
+} from './proof/diagnose';
 export type { Fault } from './proof/faults';
 export { boxesOnTheWay, type Netlist, netlistOf } from './proof/netlist';
 export { type Proof, proveUnit, prove } from './proof/prove';

@@ -8,7 +8,16 @@ import { hardwareAt, switchesToBuy } from '../feed/chain';
 import { groupProblems } from '../feed/unit';
 import { toSpice } from '../formats/spice';
 import { joinsOf, wireHouse } from './make-up';
-import { findFaults, positionsOf, quickestTest, sightsOf, trySingleFaults, type Suspect } from '../proof/diagnose';
+import {
+  findFaults,
+  positionsLooked,
+  positionsOf,
+  quickestTest,
+  sightsOf,
+  trySingleFaults,
+  type Sight,
+  type Suspect,
+} from '../proof/diagnose';
 import { FOUND, singleFaults } from '../proof/faults';
 import { boxesOnTheWay, netlistOf, type Netlist } from '../proof/netlist';
 import { prove } from '../proof/prove';
@@ -570,4 +579,15 @@ test('five switched wires over two cables: no white of either brings one back', 
   const { cables } = made.wiring.runs.find((one) => one.to.id === 'L')!;
   expect(cables.map((one) => one.kind)).toEqual(['/4', '/3']);
   expect(cables.flatMap((one) => one.conductors).filter((one) => one.remarked)).toEqual([]);
+});
+
+test('of twelve switches the fault is among the suspects after a few looks, and the looks grow with the square', () => {
+  const { net } = wired(chainOf(12));
+  const fault = singleFaults(net, 'a').find((one) => one.id === 'S1-0 common first')!;
+  expect(positionsLooked(12)).toHaveLength(1 + 12 + 66);
+  const seen: (Sight | undefined)[][] = [];
+  for (const p of [0, 1, 2, 3]) seen[p] = [...sightsOf(fault.net, 'a', [p])[0]!];
+  const { suspects, sound } = findFaults(net, 'a', seen);
+  expect(sound).toBe(false);
+  expect(suspects.map((one) => one.fault.id)).toContain(fault.id);
 });

@@ -10,16 +10,33 @@ export type Sight = 'lit' | 'dark' | 'dim' | 'trips';
 export const positionsOf = (count: number): readonly (readonly number[])[] =>
   Array.from({ length: 2 ** count }, (_, bits) => Array.from({ length: count }, (_, i) => (bits >> i) & 1));
 
+/** Up to so many switches every position is looked at. */
+const EVERY_POSITION_UP_TO = 6;
+
+/**
+ * The positions, by their numbers, that faults are told apart by: all of them for a few switches; for many, those in which no more
+ * than two switches stand up, and those that somebody has looked at. So the work grows with the square of the switches, not with 2ⁿ.
+ */
+export function positionsLooked(count: number, seen: Observation = []): readonly number[] {
+  const all = 2 ** count;
+  if (count <= EVERY_POSITION_UP_TO) return Array.from({ length: all }, (_, i) => i);
+  const looked = new Set([0]);
+  for (let a = 0; a < count; a++) for (let b = a; b < count; b++) looked.add((1 << a) | (1 << b));
+  seen.forEach((lamps, p) => lamps?.some((one) => one !== undefined) && looked.add(p));
+  return [...looked].sort((a, b) => a - b);
+}
+
 /** A lamp is seen to be lit above this share of its volts, and dim above the next: *common practice*. */
 const LIT = 0.8;
 const DIM = 0.1;
 
-/** What each lamp of a group shows in every position. A joined hot and neutral or ground opens the breaker. */
-export function sightsOf(net: Netlist, group: string): readonly (readonly Sight[])[] {
+/** What each lamp of a group shows in every position, or in those with these numbers. A joined hot and neutral or ground trips the breaker. */
+export function sightsOf(net: Netlist, group: string, looked?: readonly number[]): readonly (readonly Sight[])[] {
   const { switches } = net.groups.find((one) => one.id === group)!;
   const copper = new Conduction(net);
   const lamps = net.loads.filter((load) => load.group === group);
-  return positionsOf(switches.length).map((positions) => {
+  const every = positionsOf(switches.length);
+  return (looked ? looked.map((p) => every[p]!) : every).map((positions) => {
     const all = new Map(switches.map((id, i) => [id, positions[i]!]));
     const now = copper.with(all);
     const hots = net.sources.filter((one) => one.kind === 'hot');
@@ -48,6 +65,7 @@ export type Observation = readonly (readonly (Sight | undefined)[])[];
 
 export interface Suspect {
   readonly fault: Fault;
+  /** In the positions of {@link positionsLooked}. */
   readonly sights: readonly (readonly Sight[])[];
 }
 
@@ -63,8 +81,10 @@ interface Diagnosis {
 const key = (sights: readonly (readonly Sight[])[]) => sights.map((one) => one.join()).join('|');
 
 /** Every single fault of a group's wiring with what its lamps would show. */
-export const trySingleFaults = (net: Netlist, group: string): readonly Suspect[] =>
-  singleFaults(net, group).map((fault) => ({ fault, sights: sightsOf(fault.net, group) }));
+export function trySingleFaults(net: Netlist, group: string, seen: Observation = []): readonly Suspect[] {
+  const looked = positionsLooked(net.groups.find((one) => one.id === group)!.switches.length, seen);
+  return singleFaults(net, group).map((fault) => ({ fault, sights: sightsOf(fault.net, group, looked) }));
+}
 
 /**
  * Which single faults produce exactly what was seen; those that no look at the lamps can tell apart stay together.
@@ -74,27 +94,34 @@ export function findFaults(
   net: Netlist,
   group: string,
   seen: Observation,
-  tried: readonly Suspect[] = trySingleFaults(net, group),
+  tried: readonly Suspect[] = trySingleFaults(net, group, seen),
 ): Diagnosis {
-  const matches = (sights: readonly (readonly Sight[])[]) =>
-    sights.every((lamps, p) => lamps.every((sight, i) => seen[p]?.[i] === undefined || seen[p][i] === sight));
-  const good = sightsOf(net, group);
-  const suspects = tried.filter(({ sights }) => matches(sights));
   const { switches } = net.groups.find((one) => one.id === group)!;
+  const looked = positionsLooked(switches.length, seen);
+  const every = positionsOf(switches.length);
+  const matches = (sights: readonly (readonly Sight[])[]) =>
+    sights.every((lamps, k) =>
+      lamps.every((sight, i) => {
+        const saw = seen[looked[k]!]?.[i];
+        return saw === undefined || saw === sight;
+      }),
+    );
+  const good = sightsOf(net, group, looked);
+  const suspects = tried.filter(({ sights }) => matches(sights));
   let next: Diagnosis['next'];
   let largest = suspects.length;
-  positionsOf(switches.length).forEach((positions, p) => {
-    const lamps = suspects[0]?.sights[p] ?? [];
+  looked.forEach((p, k) => {
+    const lamps = suspects[0]?.sights[k] ?? [];
     if (lamps.every((_, i) => seen[p]?.[i] !== undefined)) return;
     const classes = new Map<string, number>();
     for (const one of suspects) {
-      const shows = one.sights[p]!.join(' and ');
+      const shows = one.sights[k]!.join(' and ');
       classes.set(shows, (classes.get(shows) ?? 0) + 1);
     }
     const worst = Math.max(0, ...classes.values());
     if (classes.size > 1 && worst < largest) {
       largest = worst;
-      next = { positions, says: [...classes].map(([shows, count]) => `${shows}: ${count} left`) };
+      next = { positions: every[p]!, says: [...classes].map(([shows, count]) => `${shows}: ${count} left`) };
     }
   });
   const healthy = key(good);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, toRaw, watch } from 'vue';
-import { count, positionsOf, wireHouse, type Sight } from '@winculum/core';
+import { count, positionsLooked, positionsOf, wireHouse, type Sight } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import ProgressBar from '../../work/ProgressBar.vue';
 import { useLongWork } from '../../work/long-work';
@@ -22,6 +22,10 @@ watch(
 );
 const chain = computed(() => chains.value.find((one) => one.group.group.id === chosen.value));
 const positions = computed(() => positionsOf(chain.value?.order.length ?? 0));
+/** Of many switches only the positions that tell most are listed: all down, one up, two up. */
+const rows = computed(() =>
+  positionsLooked(chain.value?.order.length ?? 0).map((p) => ({ p, position: positions.value[p]! })),
+);
 const seen = ref<(Sight | undefined)[][]>([]);
 const answer = shallowRef<FaultAnswer>();
 watch(
@@ -33,7 +37,7 @@ watch(
   { immediate: true, flush: 'sync' },
 );
 const ROUND: readonly (Sight | undefined)[] = [undefined, 'lit', 'dark', 'dim', 'trips'];
-const words: Record<Sight, string> = { lit: 'lit', dark: 'dark', dim: 'dim', trips: 'breaker opens' };
+const words: Record<Sight, string> = { lit: 'lit', dark: 'dark', dim: 'dim', trips: 'breaker trips' };
 function cycle(p: number, i: number): void {
   const at = ROUND.indexOf(seen.value[p]![i]);
   seen.value[p]![i] = ROUND[(at + 1) % ROUND.length];
@@ -80,7 +84,7 @@ const at = (list: readonly number[]) =>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="(position, p) in positions" :key="p">
+            <tr v-for="{ p, position } in rows" :key="p">
               <td v-for="(one, i) in position" :key="i" class="num handle" :class="upDown(one)">{{ upDown(one) }}</td>
               <td v-for="(_, i) in chain.group.controls" :key="i">
                 <button

@@ -2,7 +2,7 @@ import {
   boxesOnTheWay,
   findFaults,
   netlistOf,
-  positionsOf,
+  positionsLooked,
   quickestTest,
   wireHouse,
   type Fault,
@@ -39,7 +39,7 @@ answerIn<FaultJob, FaultAnswer | undefined>(self, ({ house, group, seen }, onPro
   const net = netlistOf(wiring, all.boxes, boxesOnTheWay(wiring, group));
   onProgress(
     0.1,
-    `${positionsOf(wiring.plan.chains.find((one) => one.group.group.id === group)!.order.length).length} positions of every single fault`,
+    `${positionsLooked(wiring.plan.chains.find((one) => one.group.group.id === group)!.order.length, seen).length} positions of every single fault`,
   );
   const { suspects, sound, next } = findFaults(net, group, seen);
   onProgress(0.7, 'the quickest test');
