@@ -46,9 +46,9 @@ for (const theme of ['light', 'dark'] as const) {
       .getByRole('group', { name: /Do it for me/ })
       .getByRole('button', { name: 'house' })
       .click();
-    await page.getByRole('button', { name: 'Refuse the proposal' }).waitFor();
+    await page.getByRole('button', { name: 'Discard the proposal' }).waitFor();
     await accessible('a proposal');
-    await page.getByRole('button', { name: 'Refuse the proposal' }).click();
+    await page.getByRole('button', { name: 'Discard the proposal' }).click();
     await page.getByRole('button', { name: 'Ceiling' }).click();
     await accessible('the ceiling grid');
     await page.getByRole('button', { name: 'Close the ceiling grid' }).click();
@@ -56,7 +56,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Plan the circuits' }).click();
     await page.getByRole('region', { name: 'Proposed circuits' }).waitFor();
     await accessible('a circuit plan');
-    await page.getByRole('button', { name: 'Refuse' }).click();
+    await page.getByRole('button', { name: 'Discard' }).click();
     await page.getByRole('button', { name: /Kiln/ }).click();
     await page.getByText('How its cable lies').click();
     await page.getByLabel('Which breaker is this on?').fill('K-5');

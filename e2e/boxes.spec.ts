@@ -95,7 +95,7 @@ test('a filled wall may be refused, and what is placed by hand stays', async ({ 
   await page.getByText('Space receptacles', { exact: true }).click();
   await page.getByRole('button', { name: 'room', exact: true }).click();
   await expect(page.locator('.proposal')).toContainText('receptacles proposed');
-  await page.getByRole('button', { name: 'Refuse' }).click();
+  await page.getByRole('button', { name: 'Discard' }).click();
   await expect(page.locator('g.box[data-hit]')).toHaveCount(1);
   await page.getByText('Space receptacles', { exact: true }).click();
   await page.getByRole('button', { name: 'room', exact: true }).click();

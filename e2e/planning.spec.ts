@@ -37,7 +37,7 @@ test('the circuits are planned: compared, refused, accepted, and a locked one is
   await expect(plan.getByRole('status')).toContainText('Kiln is locked and cannot stay as it is');
   await expect(plan.getByRole('status')).not.toContainText('Dryer');
   await expect(plan).toContainText('Kiln: No. 8 copper NM-B');
-  await plan.getByRole('button', { name: 'Refuse' }).click();
+  await plan.getByRole('button', { name: 'Discard' }).click();
   await page.getByLabel('locked: the planner leaves it as it is').uncheck();
   await page.getByRole('button', { name: 'Plan the circuits' }).click();
   await expect(plan.getByRole('row', { name: /violations/ })).toContainText('30');

@@ -115,7 +115,7 @@ function pickOther(select: HTMLSelectElement): void {
       :value="others.includes(view.tool as BoxTool) ? view.tool : ''"
       @change="pickOther($event.target as HTMLSelectElement)"
     >
-      <option value="">more …</option>
+      <option value="">more</option>
       <optgroup label="Boxes">
         <option v-for="one in others" :key="one" :value="one">
           {{ one === 'receptacle-240' ? '240 V receptacle' : one.replaceAll('-', ' ') }}
@@ -160,11 +160,11 @@ function pickOther(select: HTMLSelectElement): void {
       >
       <span class="grow" />
       <button class="plain-button main" @click="accept">Accept all</button>
-      <button class="plain-button" @click="view.proposal = null">Refuse</button>
+      <button class="plain-button" @click="view.proposal = null">Discard</button>
     </template>
     <template v-else
       >{{ nothing }} <span class="grow" /><button class="plain-button" @click="view.proposal = null">
-        Good
+        OK
       </button></template
     >
   </div>

@@ -65,8 +65,8 @@ function accept(): void {
         >
       </template>
       <b v-else>Nothing is missing here.</b>
-      <button class="plain-button close" aria-label="Refuse the proposal" @click="emit('close')">
-        {{ plan.boxes.length ? 'Refuse' : 'Good' }}
+      <button class="plain-button close" aria-label="Discard the proposal" @click="emit('close')">
+        {{ plan.boxes.length ? 'Discard' : 'OK' }}
       </button>
     </header>
     <div class="list">

@@ -18,14 +18,14 @@ const rows = computed(() => {
   };
   return [
     row('circuits', `${before.circuits}`, `${after.circuits}`, after.circuits < before.circuits),
-    row('outlets on none', `${before.unassigned}`, `${after.unassigned}`, after.unassigned < before.unassigned),
+    row('unassigned outlets', `${before.unassigned}`, `${after.unassigned}`, after.unassigned < before.unassigned),
     row('cable, ft', whole(before.cableFt), whole(after.cableFt), after.cableFt < before.cableFt),
     ...Object.entries(KINDS).map(([kind, word]) =>
       row(`breakers, ${word}`, `${before.breakers[kind] ?? 0}`, `${after.breakers[kind] ?? 0}`),
     ),
     row('material, $ typical', whole(before.cost), whole(after.cost), after.cost < before.cost),
-    row('used, mean', percent(before.meanUsed), percent(after.meanUsed)),
-    row('used, most', percent(before.mostUsed), percent(after.mostUsed)),
+    row('mean load', percent(before.meanUsed), percent(after.meanUsed)),
+    row('highest load', percent(before.mostUsed), percent(after.mostUsed)),
     row('legs apart', percent(before.legsApart), percent(after.legsApart), after.legsApart < before.legsApart),
     row('violations', `${before.violations}`, `${after.violations}`, after.violations < before.violations),
     row(
@@ -61,7 +61,7 @@ function accept(): void {
       <span class="grow"
         ><b class="num count">{{ plan.after.circuits }}</b> circuits, {{ count(moved, 'outlet') }} moved</span
       >
-      <button class="plain-button" @click="emit('close')">Refuse</button>
+      <button class="plain-button" @click="emit('close')">Discard</button>
       <button v-if="store.canEdit" class="plain-button main" @click="accept">Accept</button>
     </header>
     <div class="body">
@@ -102,7 +102,7 @@ function accept(): void {
         Cable along the feed orders, not the real route.<template v-if="plan.after.tooFull">
           Boxes that are still too full take a second box, or fewer circuits, under Make-up.</template
         >
-        Prices are typical, for comparing only. Shop standards of the firm: under Job.
+        Prices are typical, for comparing only. Shop standards are under Job.
       </p>
       <p v-if="free && free.waiting" class="is-violation">
         The panel has no space for {{ free.waiting }} of the circuits: take a larger one, or a subpanel.
