@@ -190,6 +190,11 @@ describe('the panel', () => {
     expect(schedule.freeSpaces).toBe(2);
   });
 
+  const entryOf = (house: House, circuit: string) => {
+    const { byCircuit, byRoom } = indexOutlets(house);
+    return writeDirectoryEntry(house.circuits[circuit]!, byCircuit.get(circuit)!, (room) => byRoom.get(room) ?? []);
+  };
+
   it('a directory entry names rooms and uses', () => {
     const house = den()
       .room('bed', 'bedroom', [410, 0, 100, 100])
@@ -199,8 +204,21 @@ describe('the panel', () => {
       .ceiling('bed', 'luminaire', 'A')
       .load('kiln', 'den', 'c1', 20, 'A')
       .build();
-    expect(writeDirectoryEntry(house.circuits['A']!, indexOutlets(house).byCircuit.get('A')!)).toBe(
-      'den kiln, receptacles; bed receptacles, lights',
-    );
+    expect(entryOf(house, 'A')).toBe('den kiln, receptacles; bed receptacles, lights');
+  });
+
+  it('where a room has two circuits, each entry says which receptacles are its own', () => {
+    const house = den()
+      .circuit('A', 15)
+      .circuit('B', 15)
+      .receptacle('den', 'c0', 20, { circuit: 'A' })
+      .receptacle('den', 'c0', 80, { circuit: 'B' })
+      .receptacle('den', 'c0', 140, { circuit: 'A' })
+      .receptacle('den', 'c1', 40, { circuit: 'B' })
+      .build();
+    expect([entryOf(house, 'A'), entryOf(house, 'B')]).toEqual([
+      'den north wall 1st and 3rd receptacles',
+      'den north wall 2nd and east wall receptacles',
+    ]);
   });
 });

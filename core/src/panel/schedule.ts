@@ -1,6 +1,6 @@
 import type { BreakerKind, Circuit, House, Panel } from '../house/schema';
 import { measureCircuitLoad } from '../circuits/circuit-load';
-import { outletsOn } from '../circuits/outlets';
+import { indexOutlets, outletsOn } from '../circuits/outlets';
 import { writeDirectoryEntry } from './directory';
 
 export type Leg = 'A' | 'B';
@@ -62,6 +62,7 @@ export function loadLegs(house: House, panel: Panel): LegLoads {
 /** The panel as it will stand. The kind of each breaker is decided elsewhere (it is the code's matter) and passed in. */
 export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: Circuit) => BreakerKind): PanelSchedule {
   const bySpace = circuitsBySpace(house, panel);
+  const { byRoom } = indexOutlets(house);
   const rows = Array.from({ length: panel.spaces }, (_, i): ScheduleRow => {
     const space = i + 1;
     const found = bySpace.get(space);
@@ -82,7 +83,7 @@ export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: C
       circuit,
       continued,
       breaker: breakerOf(circuit),
-      directory: writeDirectoryEntry(circuit, outletsOn(house, circuit)),
+      directory: writeDirectoryEntry(circuit, outletsOn(house, circuit), (room) => byRoom.get(room) ?? []),
       va: poleVa(house, circuit),
     };
   });
