@@ -1,6 +1,7 @@
 import type { Circuit } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
 import { wallLoop } from '../plan/wall-loop';
+import { groupBy } from '../units/group-by';
 
 const listed = (words: readonly string[]): string =>
   words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
@@ -24,14 +25,16 @@ function partOf(mine: readonly Outlet[], all: readonly Outlet[]): string {
   if (plain.every((one) => own.has(one.box))) return '';
   const loop = wallLoop(mine[0]!.room);
   const boxes = [...new Set(plain.map((one) => one.box))];
-  const parts = loop.walls.flatMap((wall) => {
-    const here = boxes.flatMap((box) =>
-      box.at.kind === 'wall' && box.at.wall === wall.id ? [{ box, at: box.at.alongIn }] : [],
+  // A room may have two south walls: a stranger counts along both, in the order in which they come.
+  const parts = [...groupBy(loop.walls, (wall) => wall.name)].flatMap(([name, walls]) => {
+    const here = walls.flatMap((wall) =>
+      boxes
+        .flatMap((box) => (box.at.kind === 'wall' && box.at.wall === wall.id ? [{ box, at: box.at.alongIn }] : []))
+        .sort((one, other) => one.at - other.at),
     );
-    here.sort((a, b) => a.at - b.at);
     const places = here.flatMap(({ box }, i) => (own.has(box) ? [nth(i + 1)] : []));
     if (places.length === 0) return [];
-    return [`${wall.name} wall${places.length === here.length ? '' : ` ${listed(places)}`}`];
+    return [`${name} wall${places.length === here.length ? '' : ` ${listed(places)}`}`];
   });
   const elsewhere = [...own].some((box) => box.at.kind !== 'wall') ? ['away from the walls'] : [];
   return listed([...parts, ...elsewhere]);
