@@ -215,6 +215,7 @@ describe('the panel', () => {
       .receptacle('den', 'c0', 80, { circuit: 'B' })
       .receptacle('den', 'c0', 140, { circuit: 'A' })
       .receptacle('den', 'c1', 40, { circuit: 'B' })
+      .receptacle('den', 'c2', 40)
       .build();
     expect([entryOf(house, 'A'), entryOf(house, 'B')]).toEqual([
       'den north wall 1st and 3rd receptacles',

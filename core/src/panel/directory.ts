@@ -20,7 +20,8 @@ const nth = (n: number): string => `${n}${n === 1 ? 'st' : n === 2 ? 'nd' : n ==
  * from the left as one faces it: "north wall, east wall 1st and 3rd". Empty where the room has them on one circuit alone.
  */
 function partOf(mine: readonly Outlet[], all: readonly Outlet[]): string {
-  const plain = all.filter(isPlainReceptacle);
+  // One that is on no circuit yet is nobody else's.
+  const plain = all.filter((one) => isPlainReceptacle(one) && one.device.circuit !== null);
   const own = new Set(mine.filter(isPlainReceptacle).map((one) => one.box));
   if (plain.every((one) => own.has(one.box))) return '';
   const loop = wallLoop(mine[0]!.room);
