@@ -139,7 +139,7 @@ export {
   reachInRoom,
   type ProposedBox,
 } from './place/propose';
-export { reachAlongCounters, receptaclesOf, SPACED_ROOMS, usualHeightIn } from './place/receptacles';
+export { isMixed, reachAlongCounters, receptaclesOf, SPACED_ROOMS, usualHeightIn } from './place/receptacles';
 export { STANDARD_RATINGS_A } from './electrical/conductors';
 export { ampsOf, LOAD_LIBRARY } from './loads/library';
 export { parsePower, stripVa } from './loads/parse-power';

@@ -21,6 +21,12 @@ export const SPACED_ROOMS = HABITABLE_ROOMS;
 export const receptaclesOf = (box: Box): Receptacle[] =>
   Object.values(box.devices).filter((device): device is Receptacle => device.kind === 'receptacle');
 
+/** Whether a box holds power and low voltage; a blank belongs to neither. */
+export function isMixed({ devices }: Pick<Box, 'devices'>): boolean {
+  const kinds = Object.values(devices).map((one) => one.kind);
+  return kinds.includes('low-voltage') && kinds.some((kind) => kind !== 'low-voltage' && kind !== 'blank');
+}
+
 /** Height of a box above the floor; a floor box is at 0, a ceiling box at the ceiling. */
 export function boxHeightIn(box: Box, ceilingIn: number): number {
   if (box.at.kind === 'wall' || box.at.kind === 'feature') return box.at.heightIn;

@@ -7,6 +7,7 @@ import {
   BOX_STATES,
   changeEntity,
   formatLength,
+  isMixed,
   settingOf,
   suitableType,
   boxToBuy,
@@ -27,10 +28,6 @@ const backing = computed(() => backingFor(props.box));
 const types = computed(() =>
   boxTypes(store.house!).filter((one) => one.gangs >= props.box.gangs || one.shape !== 'device'),
 );
-const isMixed = computed(() => {
-  const kinds = Object.values(props.box.devices).map((one) => one.kind);
-  return kinds.includes('low-voltage') && kinds.some((kind) => kind !== 'low-voltage' && kind !== 'blank');
-});
 const words: Record<(typeof BOX_STATES)[number], string> = {
   undecided: 'undecided',
   'not-delivered': 'fixture not delivered',
@@ -89,7 +86,7 @@ function setWisher(by: string): void {
     <p v-if="setting.advice" class="is-caution small">{{ setting.advice }}</p>
     <p v-if="backing" class="is-caution small">{{ backing }}</p>
     <v-checkbox
-      v-if="isMixed"
+      v-if="isMixed(box)"
       density="compact"
       hide-details
       label="a divider between power and low voltage"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { changeDevice, formatLength, parseLength, stripVa, type Box, type Device } from '@winculum/core';
+import { changeDevice, formatLength, OUTDOOR_KINDS, parseLength, stripVa, type Box, type Device } from '@winculum/core';
 import { useHouse } from '../stores/house';
 
 /** What can be said of a device in a box, by its kind. */
@@ -25,9 +25,7 @@ const COVERS = [
 ];
 const SENSES = { smoke: 'smoke', co: 'carbon monoxide', 'smoke-co': 'smoke and carbon monoxide' };
 
-const outside = computed(() =>
-  ['porch', 'deck', 'balcony', 'outdoors'].includes(store.house!.rooms[props.box.room]!.kind),
-);
+const outside = computed(() => OUTDOOR_KINDS.has(store.house!.rooms[props.box.room]!.kind));
 const show = (lengthIn: number) => formatLength(lengthIn, store.house!.standards.lengths);
 const checked = (event: Event) => (event.target as HTMLInputElement).checked;
 const value = (event: Event) => (event.target as HTMLInputElement).value;

@@ -1,3 +1,4 @@
+import { isMixed } from '../../place/receptacles';
 import { setBoxesRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -17,10 +18,10 @@ export const lowVoltageApart = defineRule({
     },
   },
   scope: 'room',
-  appliesTo: (view) => view.boxes.some((box) => isMixed(box.devices)),
+  appliesTo: (view) => view.boxes.some((box) => isMixed(box)),
   check: (view, _limits, report) =>
     view.boxes
-      .filter((box) => isMixed(box.devices))
+      .filter((box) => isMixed(box))
       .map((box) => {
         const where = { room: view.room.id, box: box.id };
         const { tag } = box;
@@ -31,9 +32,3 @@ export const lowVoltageApart = defineRule({
         return box.divider ? report.pass('apart', { tag }, where) : report.fail('none', { tag }, where);
       }),
 });
-
-/** Whether a box holds both; a blank belongs to neither. */
-function isMixed(devices: Readonly<Record<string, { readonly kind: string }>>): boolean {
-  const kinds = Object.values(devices).map((one) => one.kind);
-  return kinds.includes('low-voltage') && kinds.some((kind) => kind !== 'low-voltage' && kind !== 'blank');
-}

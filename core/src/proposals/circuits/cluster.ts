@@ -84,6 +84,13 @@ const fits = (problem: ClusterProblem, places: readonly number[]): boolean =>
 const isMarked = (problem: ClusterProblem, places: readonly number[]): boolean =>
   places.some((i) => problem.marked?.[i] ?? true);
 
+/** Cable between the two nearest places of two clusters. */
+function gapBetween(problem: ClusterProblem, a: readonly number[], b: readonly number[]): number {
+  let least = Infinity;
+  for (const i of a) for (const j of b) least = Math.min(least, problem.between(i, j));
+  return least;
+}
+
 /** How many clusters must have a marked place: no more than there are marked places. */
 function leastOf(problem: ClusterProblem): number {
   const marked = problem.root.filter((_, i) => problem.marked?.[i] ?? true).length;
@@ -288,17 +295,12 @@ function redivideSome(costs: Costs, start: number[][]): number[][] {
   const { problem } = costs;
   const least = leastOf(problem);
   const tried = new Set<string>();
-  const gap = (a: readonly number[], b: readonly number[]) => {
-    let nearest = Infinity;
-    for (const i of a) for (const j of b) nearest = Math.min(nearest, problem.between(i, j));
-    return nearest;
-  };
   let clusters = start;
   for (let at = 0; at < clusters.length && costs.measured < BUDGET; at++) {
     const here = clusters[at]!;
     const small = clusters.map((one, k) => ({ one, k })).filter(({ one }) => one.length <= EXACT_UP_TO);
     const others = small
-      .map(({ one, k }) => ({ k, far: k === at ? -1 : gap(here, one) }))
+      .map(({ one, k }) => ({ k, far: k === at ? -1 : gapBetween(problem, here, one) }))
       .sort((a, b) => a.far - b.far || a.k - b.k);
     const chosen: number[] = [];
     let places = 0;
@@ -334,13 +336,10 @@ const BUDGET = 600_000;
 
 /** The pairs of clusters that lie near each other, by their numbers. */
 function nearPairs({ problem }: Costs, clusters: readonly (readonly number[])[]): (readonly [number, number])[] {
-  const gap = (a: readonly number[], b: readonly number[]) => {
-    let least = Infinity;
-    for (const i of a) for (const j of b) least = Math.min(least, problem.between(i, j));
-    return least;
-  };
   const isFew = clusters.length <= NEIGHBORS + 1;
-  const gaps = isFew ? [] : clusters.map((one, a) => clusters.map((other, b) => (a < b ? gap(one, other) : 0)));
+  const gaps = isFew
+    ? []
+    : clusters.map((one, a) => clusters.map((other, b) => (a < b ? gapBetween(problem, one, other) : 0)));
   const near = clusters.map((_, a) => {
     if (isFew) return undefined;
     const far = (b: number) => (a < b ? gaps[a]![b]! : gaps[b]![a]!);

@@ -106,7 +106,7 @@ export function compareWithStandards(house: House): readonly StandardChange[] {
 /** Several changes as one edit, each on what the one before has left. */
 export const applyStandards = (house: House, changes: readonly StandardChange[], newId: NewId): Result<Edited> =>
   inTurn(
-    changes.length === 1 ? 'Apply a school' : 'Apply the shop standards of switching',
+    changes.length === 1 ? 'Apply a shop standard' : 'Apply the shop standards of switching',
     house,
     changes.map((one) => (now: House) => one.apply(now, newId)),
   );
