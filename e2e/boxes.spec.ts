@@ -51,9 +51,9 @@ test('a box is dragged along the strip to a stud, and up', async ({ owner: page 
   await page.mouse.move(x + 60, y - 20, { steps: 6 });
   await page.mouse.up();
   await expect(box).not.toHaveAttribute('aria-label', before!);
-  await expect(page.getByLabel('to centre')).not.toHaveValue(`1'-4"`);
-  await page.getByLabel('to centre').fill('abc');
-  await page.getByLabel('to centre').press('Enter');
+  await expect(page.getByLabel('to center')).not.toHaveValue(`1'-4"`);
+  await page.getByLabel('to center').fill('abc');
+  await page.getByLabel('to center').press('Enter');
   await expect(page.getByRole('alert')).toContainText('"abc" is not a length');
 });
 

@@ -53,11 +53,14 @@ export {
   type Circuit,
   CIRCUIT_PURPOSES,
   type Corner,
+  type Decision,
   COVERINGS,
   type Edition,
   EDITIONS,
+  type Grade,
   editionSchema,
   type House,
+  HOUSE_VERSION,
   houseJsonSchema,
   type Level,
   type MakeUp,
@@ -70,7 +73,7 @@ export {
 } from './house/schema';
 export { validateHouse } from './house/validate';
 export { barredByFraming } from './plan/blocked-by-framing';
-export { gradeOf } from './plan/grade';
+export { gradeOf, gradeOfRoom } from './plan/grade';
 export { openingBreak, type SeenOpening } from './plan/opening-break';
 export { boxPoint, featureOutline, placeOf } from './plan/points';
 export { roomBehind, type RoomView, viewRoom, wallOf } from './plan/room-view';
@@ -193,14 +196,15 @@ export { arrangePanel } from './panel/arrange';
 export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';
 export { applyRemedy, circuitForDevices, placementLimits } from './nec/apply-remedy';
 export { askTap, outletsAsked, takeTap, type TapAnswer, tapOf, type TapQuestion } from './nec/ask-tap';
-export { checkHouse, type Finding, type HouseCheck } from './nec/check-house';
+export { acceptFinding } from './nec/accept-finding';
+export { type AcceptedFinding, checkHouse, type Finding, type HouseCheck } from './nec/check-house';
 export { compareEditions } from './nec/compare-editions';
 export { effectOfKind } from './nec/name-effect';
 export { type Death, deathsIn, deathsOn } from './nec/outages';
 export { scheduleOf } from './nec/schedule-of';
 export { decideAfci } from './nec/protection/afci';
 export { protectionOf, whyNotReadilyAccessible } from './nec/protection/circuit-protection';
-export type { Decision } from './nec/protection/decision';
+export type { ProtectionDecision } from './nec/protection/decision';
 export { decideGfci } from './nec/protection/gfci';
 export { nuisancesOn, type ProtectionWay, protectionWays } from './nec/protection/ways';
 export { rules } from './nec/rules/index';
@@ -215,7 +219,7 @@ export {
 export { cureNightFlaw } from './proposals/layout/cure';
 export { acceptPlan, planBoxes } from './proposals/layout/lay-out-boxes';
 export type { BoxingPlan } from './proposals/layout/plan';
-export { applyTemplate, readTemplate, type Template, TEMPLATES } from './proposals/layout/presets';
+export { applyPreset, readPreset, type Preset, PRESETS } from './proposals/layout/presets';
 export type { StandardChange } from './proposals/layout/standard-change';
 export {
   applyStandards,
@@ -234,7 +238,7 @@ export { type CircuitDay, clock, type DayResult, simulateDay } from './load-prof
 export { type DayItem, itemOf, typicalDay } from './load-profile/typical';
 export { changesSince } from './walk/changes';
 export { type FloorMark, type RoomSheet, walkSheets, type WallSheet } from './walk/walk-sheets';
-export { readHouseFile, writeHouseFile } from './formats/house-file';
+export { readHouse, readHouseFile, writeHouseFile } from './formats/house-file';
 export { isNestedDeeper } from './formats/json-depth';
 export { writeScheduleCsv } from './formats/schedule-csv';
 export { toSpice } from './formats/spice';

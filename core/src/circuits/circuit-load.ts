@@ -9,7 +9,7 @@ export const YOKE_VA = 180;
 /** NEC 210.20(A): continuous loads count at 125 %. */
 const CONTINUOUS_FACTOR = 1.25;
 
-type CircuitStandard = Standards['receptacleSchool'];
+type CircuitStandard = Standards['receptacleCount'];
 
 /** One line of the sum behind a circuit's load. */
 interface LoadLine {
@@ -118,7 +118,7 @@ const measured = new Memory<Circuit, Known>();
 export function measureCircuitLoad(
   house: House,
   circuit: Circuit,
-  school: CircuitStandard = house.standards.receptacleSchool,
+  school: CircuitStandard = house.standards.receptacleCount,
 ): CircuitLoad {
   const outlets = outletsOn(house, circuit);
   let known = measured.get(circuit);

@@ -41,7 +41,7 @@ describe('circuit sums of the trade', () => {
       (built, i) => built.receptacle('den', 'c0', 5 + 20 * i, { circuit: 'A' }),
       den().circuit('A', rating),
     );
-    const house = builder.with((one) => (one.standards.receptacleSchool = school)).build();
+    const house = builder.with((one) => (one.standards.receptacleCount = school)).build();
     expect(loadOf(house).used).toBeCloseTo(used, 6);
   });
 

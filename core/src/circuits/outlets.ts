@@ -143,7 +143,7 @@ export function voltsAt(outlet: Outlet): 120 | 240 {
 
 /** The cable of a circuit as papers name it: nonmetallic copper, or aluminum service-entrance cable. */
 export const cableNameOf = ({ awg, metal }: Pick<Circuit, 'awg' | 'metal'>): string =>
-  metal === 'aluminium' ? `SE Al ${awg}` : `NM-B Cu ${awg}`;
+  metal === 'aluminum' ? `SE Al ${awg}` : `NM-B Cu ${awg}`;
 
 /** Volts between a circuit's conductors: 120 V on one pole, 240 V on two. */
 export const circuitVolts = (circuit: Circuit): 120 | 240 => (circuit.poles === 2 ? 240 : 120);

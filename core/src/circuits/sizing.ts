@@ -70,7 +70,7 @@ function cableSteps(house: House, circuit: Circuit, demand: Demand, cable: Cable
   const { ambient, bundle, startA, capA, ampacityA } = cable.ampacity;
   const steps: SumStep[] = [];
   const corrected = ambient !== 1 || bundle !== 1;
-  const name = `No. ${circuit.awg} ${lying.metal === 'aluminium' ? 'aluminium' : 'copper NM-B'}`;
+  const name = `No. ${circuit.awg} ${lying.metal === 'aluminum' ? 'aluminum' : 'copper NM-B'}`;
   if (ambient !== 1)
     steps.push({
       what: `attic at ${Math.round(house.standards.atticF ?? USUAL_ATTIC_F)} °F`,

@@ -18,7 +18,7 @@ export function createHouse(name: string, edition: Edition = '2023'): House {
         wallThicknessIn: 4.5,
         below: 'crawl',
         above: 'attic',
-        belowGrade: false,
+        grade: 'above',
       },
     },
     rooms: {},
@@ -30,7 +30,7 @@ export function createHouse(name: string, edition: Edition = '2023'): House {
     switchGroups: {},
     cables: {},
     panels: {},
-    amendments: {},
+    decisions: {},
     log: {},
   };
 }

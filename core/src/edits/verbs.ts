@@ -21,7 +21,7 @@ const words: Record<Collection, string> = {
   switchGroups: 'switch group',
   cables: 'cable',
   panels: 'panel',
-  amendments: 'amendment',
+  decisions: 'decision',
   log: 'note',
 };
 

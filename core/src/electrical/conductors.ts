@@ -9,7 +9,7 @@ export const NM_COPPER_A = Object.fromEntries(
 /** Largest breaker on small conductors, whatever their ampacity: NEC 240.4(D). *From memory*, high. */
 const SMALL_MAX_A: Readonly<Record<Metal, Partial<Record<Awg, number>>>> = {
   copper: { '14': 15, '12': 20, '10': 30 },
-  aluminium: { '12': 15, '10': 25 },
+  aluminum: { '12': 15, '10': 25 },
 };
 
 /** Standard ratings of breakers up to a house's needs: NEC 240.6(A). *From memory*, high. */
@@ -46,8 +46,8 @@ const conductorsIn = (cables: number): number => (cables > 2 ? cables * 2 : 2);
 /** What a nonmetallic cable carries as it lies: corrected from the 90 °C column, capped at the 60 °C one. NEC 334.80, 310.15. */
 export function cableAmpacity(awg: Awg, { ambientC = 30, cables = 1, metal = 'copper' }: Lying = {}): CableAmpacity {
   const startA = ampacityOf(metal, awg, 90) ?? 0;
-  // Aluminium comes as service-entrance cable, which follows its terminals: 60 °C up to No. 1, 75 °C above (110.14(C)(1)).
-  const capA = ampacityOf(metal, awg, metal === 'aluminium' && awg.includes('/') ? 75 : 60) ?? 0;
+  // Aluminum comes as service-entrance cable, which follows its terminals: 60 °C up to No. 1, 75 °C above (110.14(C)(1)).
+  const capA = ampacityOf(metal, awg, metal === 'aluminum' && awg.includes('/') ? 75 : 60) ?? 0;
   const ambient = ambientFactor90(ambientC);
   const bundle = bundleFactor(conductorsIn(cables));
   return { startA, ambient, bundle, capA, ampacityA: Math.min(capA, startA * ambient * bundle) };

@@ -5,7 +5,7 @@ import { AMBIENT_FACTORS, AMPACITY_A, bundleFactor, motorAmps, RESISTANCE, welde
 import { sizeForDrop, voltageDrop } from './voltage-drop';
 import { AWG_SIZES, type Awg } from '../house/schema';
 
-const METALS: readonly Metal[] = ['copper', 'aluminium'];
+const METALS: readonly Metal[] = ['copper', 'aluminum'];
 
 describe('recalled tables agree with physics', () => {
   it.each(METALS)('%s: every column rises with size, and with temperature', (metal) => {
@@ -27,8 +27,8 @@ describe('recalled tables agree with physics', () => {
     expect(Math.sqrt((conductor - air) / (conductor - 30))).toBeCloseTo(factor, 1),
   );
 
-  /** Handbook resistivity at 20 °C, ohm-mm²/m, and temperature coefficient; copper of 100 % and aluminium of 61 % IACS. */
-  const MATERIAL = { copper: [0.017241, 0.00393, 1], aluminium: [0.028264, 0.00403, 2] } as const;
+  /** Handbook resistivity at 20 °C, ohm-mm²/m, and temperature coefficient; copper of 100 % and aluminum of 61 % IACS. */
+  const MATERIAL = { copper: [0.017241, 0.00393, 1], aluminum: [0.028264, 0.00403, 2] } as const;
   it.each(AWG_SIZES.flatMap((awg) => METALS.map((metal) => [awg, metal] as const)))(
     'No. %s %s: resistance follows from resistivity and area within 3 %%',
     (awg, metal) => {
@@ -112,13 +112,13 @@ describe('cables as they lie', () => {
 });
 
 describe('voltage drop', () => {
-  /** Worked with K = 12.9 for copper and 21.2 for aluminium, 2 · K · I · L ÷ circular mils: *common practice*. */
+  /** Worked with K = 12.9 for copper and 21.2 for aluminum, 2 · K · I · L ÷ circular mils: *common practice*. */
   it.each([
     [16, 75, 120, '12', 'copper', 12.9],
     [12, 100, 120, '14', 'copper', 12.9],
     [24, 150, 240, '10', 'copper', 12.9],
-    [160, 150, 240, '4/0', 'aluminium', 21.2],
-    [48, 200, 240, '4', 'aluminium', 21.2],
+    [160, 150, 240, '4/0', 'aluminum', 21.2],
+    [48, 200, 240, '4', 'aluminum', 21.2],
     [16, 250, 120, '8', 'copper', 12.9],
   ] as const)('%i A over %i ft at %i V on No. %s %s', (amps, feet, volts, awg, metal, k) => {
     const byK = (2 * k * amps * feet) / RESISTANCE[awg][0];

@@ -5,7 +5,7 @@ import type { Awg } from '../house/schema';
  * are √((Tc − Ta) ÷ (Tc − 30)), resistances follow from resistivity and area.
  */
 
-export type Metal = 'copper' | 'aluminium';
+export type Metal = 'copper' | 'aluminum';
 /** Column of the ampacity table: the temperature that insulation and terminals stand, °C. */
 type Column = 60 | 75 | 90;
 
@@ -26,7 +26,7 @@ export const AMPACITY_A: Readonly<Record<Metal, Readonly<Partial<Record<Awg, rea
     '3/0': [165, 200, 225],
     '4/0': [195, 230, 260],
   },
-  aluminium: {
+  aluminum: {
     '12': [15, 20, 25],
     '10': [25, 30, 35],
     '8': [35, 40, 45],
@@ -79,8 +79,8 @@ export function bundleFactor(conductors: number): number {
   return conductors <= 40 ? 0.4 : 0.35;
 }
 
-/** Circular mils and ohms per 1000 ft at 75 °C, direct current, uncoated copper and aluminium: Chapter 9 Table 8. */
-export const RESISTANCE: Readonly<Record<Awg, readonly [circularMils: number, copper: number, aluminium: number]>> = {
+/** Circular mils and ohms per 1000 ft at 75 °C, direct current, uncoated copper and aluminum: Chapter 9 Table 8. */
+export const RESISTANCE: Readonly<Record<Awg, readonly [circularMils: number, copper: number, aluminum: number]>> = {
   '14': [4110, 3.07, 5.06],
   '12': [6530, 1.93, 3.18],
   '10': [10380, 1.21, 2],

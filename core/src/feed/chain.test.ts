@@ -82,7 +82,7 @@ describe('the order of switches', () => {
     ['four-way', 'toggle', 'S4 a'],
     ['three-way', 'dimmer', 'S3D a'],
     ['smart', 'smart', 'SM a'],
-    ['companion', 'companion', 'SC a'],
+    ['add-on', 'add-on', 'SC a'],
   ] as const)('a %s %s is drawn %s', (hardware, style, symbol) =>
     expect(switchSymbol(hardware, 'a', style)).toBe(symbol),
   );

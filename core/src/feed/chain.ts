@@ -22,7 +22,7 @@ export function treeDistances({ nodes }: Pick<FeedTree, 'nodes'>): (a: Box, b: B
 }
 
 /** What a switch has to be at its place in the chain: two three-ways at the ends, four-ways between, *common practice*. */
-export type SwitchHardware = 'single-pole' | 'three-way' | 'four-way' | 'smart' | 'companion';
+export type SwitchHardware = 'single-pole' | 'three-way' | 'four-way' | 'smart' | 'add-on';
 
 export interface Chain {
   readonly group: WiredGroup;
@@ -32,7 +32,7 @@ export interface Chain {
 
 export function hardwareAt({ order }: Chain, index: number): SwitchHardware {
   const one = order[index]!;
-  if (isCompanion(one)) return 'companion';
+  if (isCompanion(one)) return 'add-on';
   if (isSmart(one)) return 'smart';
   if (order.length === 1) return 'single-pole';
   return index === 0 || index === order.length - 1 ? 'three-way' : 'four-way';

@@ -118,20 +118,20 @@ function resolveGroup(
   if (switches.length > 2 && middle.length > 2)
     say('no-middle', 'dimmers and timers stand at the ends of a chain only. Make all but two of them toggles.');
   if (switches.filter((one) => one.device.kind === 'switch' && one.device.style === 'dimmer').length > 1)
-    say('two-dimmers', 'two dimmers in one chain spoil each other. Keep one, or use its companions.');
+    say('two-dimmers', 'two dimmers in one chain spoil each other. Keep one, or use its add-on switches.');
   const smart = switches.filter(isSmart);
-  if (smart.length > 1) say('two-smart', 'one smart switch a group; the other places take companions.');
+  if (smart.length > 1) say('two-smart', 'one smart switch a group; the other places take add-on switches.');
   if (smart.length === 1 && switches.some((one) => !isSmart(one) && !isCompanion(one)))
-    say('smart-and-toggle', 'beside a smart switch the other places take companions, not toggles.');
+    say('smart-and-toggle', 'beside a smart switch the other places take add-on switches, not toggles.');
   if (smart.length === 0 && switches.some(isCompanion))
-    say('no-smart', 'a companion only speaks to a smart switch. Make one of them the smart one.');
+    say('no-smart', 'an add-on switch only speaks to a smart switch. Make one of them the smart one.');
   if (problems.length > 0 || circuit === null) return { wired: undefined, problems };
   const letter = index.letters.get(group.id)!;
   return { wired: { group, circuit, letter, switches, controls }, problems };
 }
 
 export const isSmart = (one: Outlet): boolean => one.device.kind === 'switch' && /^smart/.test(one.device.style);
-export const isCompanion = (one: Outlet): boolean => one.device.kind === 'switch' && one.device.style === 'companion';
+export const isCompanion = (one: Outlet): boolean => one.device.kind === 'switch' && one.device.style === 'add-on';
 
 type Resolved = ReturnType<typeof resolveGroup>;
 const indexMemory = new Memory<House['switchGroups'], GroupIndex>();

@@ -41,7 +41,7 @@ describe('readHouseFile', () => {
     ['something else', '[]', 'format: This is not a house file'],
     ['an array in disguise', '"winculum-house"', 'format: This is not a house file'],
     ['a file without version', '{"format":"winculum-house"}', 'version: The file does not say its version'],
-    ['a newer version', set('version', 99), 'version: The file has version 99; this program reads up to 1'],
+    ['a newer version', set('version', 99), 'version: The file has version 99; this program reads up to 2'],
     ['an impossible version', set('version', 0), 'version: The file has version 0, which no program wrote'],
     ['a dangling room', set(`boxes.${box}.room`, 'gone'), `boxes.${box}.room: Nothing has the id "gone"`],
     [
@@ -97,8 +97,8 @@ describe('readHouseFile', () => {
     ['a 20 MB file', ' '.repeat(20_000_000), 'The file has 20 MB'],
     [
       'an amendment without a date',
-      set('amendments', { a: { id: 'a', rule: 'x', change: { kind: 'off' }, authority: 'me', date: 'yesterday' } }),
-      'amendments.a.date',
+      set('decisions', { a: { id: 'a', rule: 'x', change: { kind: 'off' }, by: 'me', date: 'yesterday' } }),
+      'decisions.a.date',
     ],
   ])('%s is refused, naming the field', (_, text, expected) => expect(problemOf(text)).toContain(expected));
 
@@ -142,7 +142,7 @@ describe('published formats', () => {
     const lines = writeScheduleCsv(scheduleOf(named, 'P')).split('\r\n');
     const aluminum = {
       ...one,
-      circuits: { A: { ...one.circuits['A']!, metal: 'aluminium' as const, awg: '6' as const } },
+      circuits: { A: { ...one.circuits['A']!, metal: 'aluminum' as const, awg: '6' as const } },
     };
     expect(writeScheduleCsv(scheduleOf(aluminum, 'P'))).toContain(',SE Al 6,');
     expect(lines[0]).toBe('Space,Leg,Poles,Breaker A,Kind,Conductor,Name,Directory,VA');

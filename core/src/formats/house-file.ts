@@ -1,4 +1,5 @@
 import { HOUSE_VERSION, type House } from '../house/schema';
+import { fromVersion1 } from '../house/version-1';
 import { validateHouse } from '../house/validate';
 import { refuse, type Result } from '../units/result';
 import { isNestedDeeper } from './json-depth';
@@ -13,8 +14,8 @@ type Json = Record<string, unknown>;
 /** Turns data of version n into data of version n + 1. */
 type Migration = (data: Json) => Json;
 
-/** Migrations by the version they start from. Version 1 is the first, so there is none yet. */
-const MIGRATIONS: Readonly<Record<number, Migration>> = {};
+/** Migrations by the version they start from. */
+const MIGRATIONS: Readonly<Record<number, Migration>> = { 1: fromVersion1 };
 
 /** Where in the text parsing stopped, as a person would look for it. */
 function describeJsonError(error: unknown, text: string): string {
@@ -53,6 +54,13 @@ export function migrate(data: Json, migrations: Readonly<Record<number, Migratio
   }
 }
 
+/** Any data as a house of the present version: what a device or a database kept may be of an earlier one. */
+export function readHouse(data: unknown): Result<House> {
+  if (typeof data !== 'object' || data === null || Array.isArray(data)) return validateHouse(data);
+  const migrated = migrate(data as Json, MIGRATIONS, HOUSE_VERSION);
+  return migrated.ok ? validateHouse(migrated.value) : migrated;
+}
+
 /** Reads a house file: size, JSON, format, version, every field, every reference. Problems name the path of the bad field. */
 export function readHouseFile(text: string): Result<House> {
   if (text.length > LARGEST_FILE)
@@ -75,8 +83,7 @@ export function readHouseFile(text: string): Result<House> {
   }
   if (typeof data !== 'object' || data === null || Array.isArray(data) || (data as Json)['format'] !== 'winculum-house')
     return refuse('format', 'format', 'This is not a house file: "format" should be "winculum-house".');
-  const migrated = migrate(data as Json, MIGRATIONS, HOUSE_VERSION);
-  return migrated.ok ? validateHouse(migrated.value) : migrated;
+  return readHouse(data);
 }
 
 /** The house as a file: stable, readable, one entity a line where it is short. */

@@ -10,7 +10,7 @@ export const collections = [
   'switchGroups',
   'cables',
   'panels',
-  'amendments',
+  'decisions',
   'log',
 ] as const;
 export type Collection = (typeof collections)[number];

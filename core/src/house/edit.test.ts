@@ -74,7 +74,7 @@ const verbs: readonly ((house: House, n: number, m: number) => Result<Edited>)[]
       {
         id: `b${n}-${m}`,
         room: pick(Object.keys(house.rooms), n) ?? 'x',
-        origin: 'wish',
+        origin: 'request',
         at: { kind: 'wall', wall: 'c0', alongIn: m % 100, heightIn: 16 },
         devices: [{ id: `d${n}-${m}`, kind: 'blank', circuit: null }],
       },

@@ -2,6 +2,7 @@ import { applyPatches, enablePatches, produce, produceWithPatches, setAutoFreeze
 import { succeed, type Problem, type Result } from '../units/result';
 import { checkIntegrity } from './integrity';
 import type { House } from './schema';
+import { inPresentWords } from './version-1';
 import { checkTouched, settle, takeOver } from './touched';
 
 enablePatches();
@@ -109,10 +110,12 @@ function applied(house: House, patches: readonly Patch[]): Result<House> {
 
 /**
  * The house after someone's patches: an undo, a redo, or an edit made elsewhere. Patches are refused where the result would
- * not be written as it is, since what came of them would differ before and after it was stored; the field is named.
+ * not be written as it is, since what came of them would differ before and after it was stored; the field is named. Patches of version 1
+ * are understood.
  */
-export function applyEdit(house: House, patches: readonly Patch[]): Result<House> {
-  if (patches.length === 0) return succeed(house);
+export function applyEdit(house: House, given: readonly Patch[]): Result<House> {
+  if (given.length === 0) return succeed(house);
+  const patches = inPresentWords(given);
   const next = applied(house, patches);
   if (!next.ok || next.value === house) return next;
   const { problems, unsettled } = checkTouched(next.value, patches);
@@ -131,7 +134,7 @@ export function applyEdit(house: House, patches: readonly Patch[]): Result<House
  * written too. For edits that waited on a device, and for batches stored before defaults were written.
  */
 export const remakeEdit = (house: House, { label, patches }: Pick<Edit, 'label' | 'patches'>): Result<Edited> =>
-  edit(house, label, (draft) => applyInOrder(draft, patches));
+  edit(house, label, (draft) => applyInOrder(draft, inPresentWords(patches)));
 
 export const undoOf = (done: Edit): Edit => ({ label: done.label, patches: done.inverse, inverse: done.patches });
 

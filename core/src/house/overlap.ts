@@ -1,4 +1,5 @@
 import type { Patch } from 'immer';
+import { inPresentWords } from './version-1';
 
 /** Where a patch acts, for finding clashes. Arrays shift under their indices, so a path ends where one begins. */
 function reachOf(patch: Patch): (string | number)[] {
@@ -45,6 +46,6 @@ function meets(root: Place, patch: Patch): boolean {
 /** Whether two sets of patches touch the same place: one path the same as, or above, the other. In time linear in both. */
 export function editsOverlap(a: readonly Patch[], b: readonly Patch[]): boolean {
   if (a.length === 0 || b.length === 0) return false;
-  const places = placesOf(b);
-  return a.some((patch) => meets(places, patch));
+  const places = placesOf(inPresentWords(b));
+  return inPresentWords(a).some((patch) => meets(places, patch));
 }

@@ -7,9 +7,9 @@ export const boxPlaceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('wall'),
     wall: id,
-    /** From the wall's starting corner to the centre of the box. */
+    /** From the wall's starting corner to the center of the box. */
     alongIn: z.number().min(0).max(12_000),
-    /** Finished floor to the centre of the box. */
+    /** Finished floor to the center of the box. */
     heightIn: height,
   }),
   z.strictObject({ kind: z.literal('ceiling'), x: inches, y: inches }),
@@ -52,10 +52,10 @@ export const boxSchema = z.strictObject({
   at: boxPlaceSchema,
   gangs: z.number().int().min(1).max(6).default(1),
   volumeIn3: z.number().gt(0).max(400).optional(),
-  /** Why it is there: the code asks for it, or somebody wished it. */
-  origin: z.enum(['code', 'wish']).default('wish'),
-  /** Who wished it, and when. */
-  wished: z.strictObject({ by: name, on: z.iso.date() }).optional(),
+  /** Why it is there: the code asks for it, or somebody requested it. */
+  origin: z.enum(['code', 'request']).default('request'),
+  /** Who requested it, and when. */
+  requested: z.strictObject({ by: name, on: z.iso.date() }).optional(),
   state: z.enum(BOX_STATES).optional(),
   /** What it waits for, or how it is to be done. */
   note: text(400).optional(),
@@ -68,7 +68,7 @@ export const boxSchema = z.strictObject({
   progress: z.enum(['marked', 'nailed']).optional(),
   /** A divider keeps power and low voltage apart in it. */
   divider: z.boolean().optional(),
-  /** Inside a cabinet or cupboard: never counts for spacing. */
+  /** Inside a cabinet or cabinet: never counts for spacing. */
   inCabinet: z.boolean().optional(),
   devices: z
     .record(id, deviceSchema)

@@ -4,7 +4,7 @@ import { id, name } from './schema-parts';
 const onCircuit = { id, circuit: id.nullable().default(null) };
 
 /**
- * What a wall control is. A companion tells a smart switch by a wire of its own and carries no lamp's current; a smart switch
+ * What a wall control is. An add-on switch tells a smart switch by a wire of its own and carries no lamp's current; a smart switch
  * without neutral feeds its electronics through the lamp.
  */
 export const SWITCH_STYLES = [
@@ -17,7 +17,7 @@ export const SWITCH_STYLES = [
   'dusk',
   'smart',
   'smart-no-neutral',
-  'companion',
+  'add-on',
 ] as const;
 export type SwitchStyle = (typeof SWITCH_STYLES)[number];
 

@@ -8,7 +8,7 @@ export * from './schema-boxes';
 export * from './schema-fixed';
 
 /** Version of the house file that this program writes. Older ones are migrated on reading. */
-export const HOUSE_VERSION = 1;
+export const HOUSE_VERSION = 2;
 
 export const EDITIONS = ['2014', '2017', '2020', '2023'] as const;
 export const editionSchema = z.enum(EDITIONS);
@@ -80,7 +80,7 @@ const joistsSchema = z.strictObject({
   /** The way the joists of the ceiling run on the plan. */
   run: z.enum(['east-west', 'north-south']),
   spacingIn: z.number().min(8).max(48).default(16),
-  /** From the plan's zero to the first joist's centre, across their run. */
+  /** From the plan's zero to the first joist's center, across their run. */
   offsetIn: z.number().min(-48).max(48).default(0),
 });
 export type Joists = z.infer<typeof joistsSchema>;
@@ -99,6 +99,10 @@ const cornerSchema = z.strictObject({
 });
 export type Corner = z.infer<typeof cornerSchema>;
 
+export const GRADES = ['below', 'above', 'not-known'] as const;
+/** Whether a floor lies below grade, above it, or nobody has said. */
+export type Grade = (typeof GRADES)[number];
+
 export const levelSchema = z.strictObject({
   id,
   name,
@@ -109,7 +113,8 @@ export const levelSchema = z.strictObject({
   wallThicknessIn: z.number().min(2).max(24).default(4.5),
   below: z.enum(['slab', 'crawl', 'basement', 'floor']).default('floor'),
   above: z.enum(['attic', 'floor', 'roof']).default('floor'),
-  belowGrade: z.boolean().default(false),
+  /** Whether it is a basement; where nobody has said so it follows from the floor's elevation, or is asked. */
+  grade: z.enum(GRADES).default('not-known'),
   /** Joists over this level's ceilings; nothing is said of conflicts until they are known. */
   joists: joistsSchema.optional(),
 });
@@ -128,6 +133,8 @@ export const roomSchema = z.strictObject({
   bays: z.number().int().min(1).max(8).optional(),
   /** Which side of the house an outdoor room or yard strip is on. */
   side: z.enum(['front', 'back', 'side']).optional(),
+  /** In a walk-out or on a split level this room lies otherwise than its level. */
+  grade: z.enum(['below', 'above']).optional(),
   /** An indoor place that is damp or wet: a greenhouse, the room of a spa, a floor that is hosed down. */
   damp: z.boolean().optional(),
 });
@@ -152,8 +159,8 @@ export const circuitSchema = z.strictObject({
   breaker: z.union([z.literal('auto'), breakerKindSchema]).default('auto'),
   /** The receptacle with GFCI that stands first in line and protects the rest; null where the breaker does. */
   gfciFirst: id.nullable().default(null),
-  /** Nonmetallic copper cable where nothing is said; aluminium for feeders and large appliances. */
-  metal: z.literal('aluminium').optional(),
+  /** Nonmetallic copper cable where nothing is said; aluminum for feeders and large appliances. */
+  metal: z.literal('aluminum').optional(),
   /** Its cable runs through the attic, whose heat lowers what it carries. */
   inAttic: z.boolean().optional(),
   /** Cables drawn with it through one sealed or insulated opening, itself included: NEC 334.80. */
@@ -208,20 +215,24 @@ export const cableSchema = z.strictObject({
 });
 export type SwitchGroup = z.infer<typeof switchGroupSchema>;
 export type Cable = z.infer<typeof cableSchema>;
-export const amendmentSchema = z.strictObject({
+/** What somebody decided about a rule in this house: a local amendment, a ruling, or a finding that is accepted as it stands. */
+export const decisionSchema = z.strictObject({
   id,
   rule: label(80).min(1),
-  /** Switch the rule off, or give one of its limits another value. */
+  /** Switch the rule off, give one of its limits another value, or accept one of its findings. */
   change: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('off') }),
     z.strictObject({ kind: z.literal('limit'), limit: label(60).min(1), value: z.number().finite() }),
+    /** The finding by its key, and what it said when it was accepted: once it says something else it is open again. */
+    z.strictObject({ kind: z.literal('accept'), finding: label(400).min(1), said: text(2000).min(1) }),
   ]),
-  authority: name,
+  /** Who decided. */
+  by: name,
   /** ISO date of the ruling. */
   date: z.iso.date(),
   note: note.default(''),
 });
-export type Amendment = z.infer<typeof amendmentSchema>;
+export type Decision = z.infer<typeof decisionSchema>;
 export const logEntrySchema = z.strictObject({ id, date: z.iso.date(), who: name, text: note.min(1) });
 
 /** Shop standards of thought by which circuits are planned: the code leaves them open. */
@@ -248,7 +259,7 @@ export const makeUpSchema = z.strictObject({
   feed: z.enum(['pigtail', 'through']).default('pigtail'),
   /** Free conductor left at every box, inches: 6 by NEC 300.14, most leave 8. */
   freeIn: z.number().min(6).max(24).default(8),
-  /** Whether the moulded tabs of a plastic box count as clamps: in boxes of two gangs and more, always, or never. */
+  /** Whether the molded tabs of a plastic box count as clamps: in boxes of two gangs and more, always, or never. */
   clamps: z.enum(['multi-gang', 'always', 'never']).default('multi-gang'),
 });
 export type MakeUp = z.infer<typeof makeUpSchema>;
@@ -264,7 +275,7 @@ export const switchingSchema = z.strictObject({
 });
 export type Switching = z.infer<typeof switchingSchema>;
 
-/** Receptacle heights by use, inches from the finished floor to the box centre, and the shop standards. */
+/** Receptacle heights by use, inches from the finished floor to the box center, and the shop standards. */
 export const standardsSchema = z.strictObject({
   lengths: z.enum(['1/16', '1/8', 'metric']).default('1/16'),
   receptacleHeightIn: height.default(16),
@@ -277,22 +288,22 @@ export const standardsSchema = z.strictObject({
   televisionHeightIn: height.default(62),
   deskHeightIn: height.default(32),
   /** Which edge of a box the heights are measured to when they are marked on a stud. */
-  heightsTo: z.enum(['bottom', 'centre', 'top']).default('centre'),
+  heightsTo: z.enum(['bottom', 'center', 'top']).default('center'),
   /** Usual wall covering, inches: 1/2 in gypsum board, *common practice*. */
   coveringIn: z.number().min(0).max(6).default(0.5),
-  /** From the jamb's edge to the centre of the first gang: past the casing and the king stud, *common practice*. */
+  /** From the jamb's edge to the center of the first gang: past the casing and the king stud, *common practice*. */
   switchFromJambIn: z.number().min(2).max(24).default(6),
   /** Groups of boxes set down by one key; the usual ones where nothing is said. */
-  templates: z
+  presets: z
     .array(z.strictObject({ name, text: text(400) }))
     .max(9)
     .optional(),
   /** Boxes that this firm buys, beside or in place of those of the catalogue with the same id. */
   boxTypes: z.array(boxTypeSchema).max(60).optional(),
   /** How a row of luminaires ends: half a spacing from the wall, or equal divisions. */
-  ceilingSchool: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
+  ceilingRows: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */
-  receptacleSchool: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
+  receptacleCount: z.enum(['yoke-80', 'yoke-100', 'area']).default('yoke-80'),
   /**
    * What voltage drop is reckoned with beside known loads: half the rating spread over the receptacles where nothing is said, or 12 A at
    * the farthest one.
@@ -333,7 +344,7 @@ export const houseSchema = z.strictObject({
   switchGroups: z.record(id, switchGroupSchema),
   cables: z.record(id, cableSchema),
   panels: z.record(id, panelSchema),
-  amendments: z.record(id, amendmentSchema),
+  decisions: z.record(id, decisionSchema),
   log: z.record(id, logEntrySchema),
 });
 export type House = z.infer<typeof houseSchema>;

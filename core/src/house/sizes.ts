@@ -13,7 +13,7 @@ const MOST: Readonly<Record<Collection, number>> = {
   switchGroups: 3_000,
   cables: 6_000,
   panels: 24,
-  amendments: 300,
+  decisions: 2000,
   log: 5_000,
 };
 /** What one box may hold, and one room's outline. */
@@ -31,7 +31,7 @@ const NAMES: Readonly<Record<Collection, string>> = {
   switchGroups: 'switch groups',
   cables: 'cables',
   panels: 'panels',
-  amendments: 'amendments',
+  decisions: 'decisions',
   log: 'log entries',
 };
 

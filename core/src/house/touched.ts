@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import type { Problem } from '../units/result';
 import { collections, type Collection } from './collections';
 import {
-  amendmentSchema,
+  decisionSchema,
   boxSchema,
   cableSchema,
   circuitSchema,
@@ -33,7 +33,7 @@ const entitySchemas = {
   switchGroups: switchGroupSchema,
   cables: cableSchema,
   panels: panelSchema,
-  amendments: amendmentSchema,
+  decisions: decisionSchema,
   log: logEntrySchema,
 } satisfies Record<Collection, z.ZodType>;
 

@@ -30,7 +30,7 @@ export interface CableRunOf {
   readonly to: Box;
   readonly lengthIn: number;
   readonly awg: Awg;
-  readonly metal: 'copper' | 'aluminium';
+  readonly metal: 'copper' | 'aluminum';
   readonly cables: readonly WiredCable[];
   readonly problems: readonly Problem[];
 }

@@ -34,7 +34,7 @@ export function cableLabel(wiring: UnitWiring, end: CableEnd): CableLabel {
   if (travelers.length > 0) parts.push(`3-WAY ${travelers.join(' ')}`);
   if (legs.length > 0) parts.push(`SWITCHED ${legs.join(' ')}`);
   if (signals.some((one) => one.kind === 'interconnect')) parts.push('ALARMS');
-  const isAluminum = wiring.unit.circuits.some((one) => one.metal === 'aluminium');
+  const isAluminum = wiring.unit.circuits.some((one) => one.metal === 'aluminum');
   const size = `${run.awg}-${cable.kind.slice(1)}${isAluminum ? ' Al' : ''}`;
   const far = end.end === 'b' ? `from ${run.from?.tag ?? 'the panel'}` : `to ${run.to.tag}`;
   return { heading: parts.join(' + ') || 'SPARE', detail: `${size} ${far}, ${breakerOf(end)}` };
@@ -43,7 +43,7 @@ export function cableLabel(wiring: UnitWiring, end: CableEnd): CableLabel {
 /** Letters of the plan for a switch: S, S3, S4, with a small letter for its group: the published drafting convention. */
 export function switchSymbol(hardware: SwitchHardware | undefined, letter: string, style: string): string {
   const body = hardware === 'three-way' ? 'S3' : hardware === 'four-way' ? 'S4' : 'S';
-  const kind = style === 'dimmer' ? 'D' : hardware === 'smart' ? 'M' : hardware === 'companion' ? 'C' : '';
+  const kind = style === 'dimmer' ? 'D' : hardware === 'smart' ? 'M' : hardware === 'add-on' ? 'C' : '';
   return `${body}${kind} ${letter}`.trim();
 }
 

@@ -16,7 +16,7 @@ interface NeutralAnswer {
  * the whole of the lit area need it at one of them (2014: at none, medium); that they do is for a person to say, since no plan tells.
  */
 export function neutralAt({ controls, group, switches }: WiredGroup, one: Outlet, edition: Edition): NeutralAnswer {
-  if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|companion)$/.test(one.device.style))
+  if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|add-on)$/.test(one.device.style))
     return { needed: 'yes', why: 'its electronics run on the neutral (404.22)' };
   const lights = controls.filter((to) => to.device.kind === 'luminaire');
   if (lights.length === 0) return { needed: 'no', why: 'it switches no lighting' };

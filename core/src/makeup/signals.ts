@@ -142,10 +142,10 @@ class Nets {
     return this.#once(`traveler/${id}/${span}/${which}`, 'traveler', id, () => `traveler ${which} ${group.letter}`);
   }
 
-  /** What a companion sends to the smart switch. */
+  /** What an add-on switch sends to the smart switch. */
   word({ group }: Chain): Signal {
     const { id } = group.group;
-    return this.#once(`signal/${id}`, 'signal', id, () => `companion wire ${group.letter}`);
+    return this.#once(`signal/${id}`, 'signal', id, () => `add-on wire ${group.letter}`);
   }
 
   interconnect(): Signal {
@@ -183,8 +183,8 @@ function needsOfChain(nets: Nets, chain: Chain): void {
       nets.add(one, 'line', hot);
       nets.add(one, 'load', nets.leg(chain));
     }
-    if (hardware === 'companion') nets.add(one, 'line', hot);
-    if ((hardware === 'smart' && order.some(isCompanion)) || hardware === 'companion')
+    if (hardware === 'add-on') nets.add(one, 'line', hot);
+    if ((hardware === 'smart' && order.some(isCompanion)) || hardware === 'add-on')
       nets.add(one, 'signal', nets.word(chain));
     if (hardware === 'three-way') {
       nets.add(one, 'common', i === 0 ? hot : nets.leg(chain));
@@ -200,7 +200,7 @@ function needsOfChain(nets: Nets, chain: Chain): void {
         ['b2', i, 2],
       ] as const)
         nets.add(one, terminal, nets.traveler(chain, span, which));
-    if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|companion)$/.test(one.device.style))
+    if (one.device.kind === 'switch' && /^(occupancy|astronomic|dusk|smart|add-on)$/.test(one.device.style))
       nets.add(one, 'neutral', nets.neutral(side));
   });
   for (const to of group.controls) {

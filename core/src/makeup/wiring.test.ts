@@ -119,14 +119,14 @@ describe('textbook topologies of switching, every position proved', () => {
       cables: { A: '/2 black hot, white neutral', B: '/3 black hot, red alarms joined, white neutral' },
     },
     {
-      name: 'a smart switch with a companion',
+      name: 'a smart switch with an add-on switch',
       boxes: {
         S1: [null, { kind: 'switch', style: 'smart' }],
-        S2: ['S1', { kind: 'switch', style: 'companion' }],
+        S2: ['S1', { kind: 'switch', style: 'add-on' }],
         L: ['S1', 'luminaire'],
       },
       groups: two,
-      cables: { S2: '/3 black hot, red companion wire a, white neutral' },
+      cables: { S2: '/3 black hot, red add-on wire a, white neutral' },
     },
   ] as const;
   test.each(cases)('$name', ({ boxes, groups, cables }) => {
@@ -341,8 +341,8 @@ describe('what cannot be wired says which, why, and the remedy', () => {
       'smart-and-toggle',
     ],
     [
-      'a companion alone',
-      { S1: [null, { kind: 'switch', style: 'companion' }], L: ['S1', 'luminaire'] },
+      'an add-on switch alone',
+      { S1: [null, { kind: 'switch', style: 'add-on' }], L: ['S1', 'luminaire'] },
       { a: { switches: ['S1-0'], controls: ['L-0'] } },
       'no-smart',
     ],
@@ -553,11 +553,11 @@ describe('what a make-up says of each join', () => {
   });
 });
 
-test('a companion in another box counts the same for the proof and for the volts', () => {
+test('an add-on switch in another box counts the same for the proof and for the volts', () => {
   const { net } = wired({
     boxes: {
       S1: [null, { kind: 'switch', style: 'smart' }],
-      S2: ['S1', { kind: 'switch', style: 'companion' }],
+      S2: ['S1', { kind: 'switch', style: 'add-on' }],
       L: ['S1', 'luminaire'],
     },
     groups: { a: { switches: ['S1-0', 'S2-0'], controls: ['L-0'] } },

@@ -165,7 +165,7 @@ export function tapOf(
   at: Pick<NewBox, 'room' | 'at'>,
   ids: { readonly box: string; readonly load: string },
 ): TapQuestion {
-  const box: NewBox = { ...at, id: ids.box, origin: 'wish', devices: [what.device] };
+  const box: NewBox = { ...at, id: ids.box, origin: 'request', devices: [what.device] };
   return {
     kind: 'new',
     box,

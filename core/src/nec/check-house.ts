@@ -1,9 +1,9 @@
-import type { Amendment, Edition, House } from '../house/schema';
+import type { Decision, Edition, House } from '../house/schema';
 import { Memory, turnTo } from '../cache/memory';
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
 import { viewRoom } from '../plan/room-view';
-import { forcesOf, type InForce } from './effective';
+import { acceptanceKey, effectiveRules, type EffectiveRule } from './effective';
 import { gather, Memories, rememberedBy, type Verdicts } from './memories';
 import type {
   Basis,
@@ -39,19 +39,27 @@ export interface Finding {
   readonly required: string | undefined;
   readonly remedies: readonly Remedy[];
   /** The local change that moved a limit of this rule. */
-  readonly amendment: Amendment | undefined;
+  readonly amendment: Decision | undefined;
+}
+
+/** A finding that somebody has accepted as it stands. */
+export interface AcceptedFinding {
+  readonly finding: Finding;
+  readonly decision: Decision;
 }
 
 export interface RuleStatus {
   readonly ruleId: string;
   readonly status: 'checked' | 'not applicable' | 'not in this edition' | 'switched off';
-  readonly amendment: Amendment | undefined;
+  readonly amendment: Decision | undefined;
 }
 
 export interface HouseCheck {
   readonly edition: Edition;
-  /** Failures and open questions, the gravest first. */
+  /** Failures and open questions that nobody has accepted, the gravest first. */
   readonly findings: readonly Finding[];
+  /** What somebody has accepted, and still says what it said then. */
+  readonly accepted: readonly AcceptedFinding[];
   /** What was found right, with its reason. */
   readonly passes: readonly Finding[];
   readonly statuses: readonly RuleStatus[];
@@ -68,23 +76,23 @@ const report: Report<Messages> = { pass: verdict('pass'), fail: verdict('fail'),
 const asList = (said: Verdict | readonly Verdict[]): readonly Verdict[] => ('kind' in said ? [said] : said);
 
 /** The verdicts of one rule, or null where it applies to nothing. A rule that throws cannot tell, and says why. */
-function runRule(force: InForce, facts: Facts, memories: Memories): Verdicts {
-  const { rule, edition } = force;
-  const { limits } = force.entry;
+function runRule(effective: EffectiveRule, facts: Facts, memories: Memories): Verdicts {
+  const { rule, edition } = effective;
+  const { limits } = effective.entry;
   try {
     if (rule.scope === 'house') {
       const find = () => (rule.appliesTo(facts) ? rule.check(facts, limits, report) : null);
-      return rule.reads ? rememberedBy(force, memories, rule.reads, find) : find();
+      return rule.reads ? rememberedBy(effective, memories, rule.reads, find) : find();
     }
     if (rule.scope === 'room')
-      return gather(force, memories.rooms, (view) =>
+      return gather(effective, memories.rooms, (view) =>
         rule.appliesTo(view) ? rule.check(view, limits, report, edition) : null,
       );
     if (rule.scope === 'unit')
-      return gather(force, memories.units, (unit) => asList(rule.check(facts, unit, limits, report)));
+      return gather(effective, memories.units, (unit) => asList(rule.check(facts, unit, limits, report)));
     if (rule.scope === 'make-up')
-      return gather(force, memories.makeUps, (makeUp) => asList(rule.check(facts, makeUp, limits, report)));
-    return gather(force, memories.circuits, (circuit) =>
+      return gather(effective, memories.makeUps, (makeUp) => asList(rule.check(facts, makeUp, limits, report)));
+    return gather(effective, memories.circuits, (circuit) =>
       rule.appliesTo(facts, circuit) ? asList(rule.check(facts, circuit, limits, report)) : null,
     );
   } catch (error) {
@@ -106,7 +114,18 @@ function sentence(rule: Rule, one: Verdict, house: House): Pick<Finding, 'messag
   };
 }
 
-function writeFinding(one: Verdict, force: InForce, house: House): Finding {
+/** Where a finding came from. */
+const origins = new Memory<Finding, { verdict: Verdict; rule: Rule }>();
+
+/** What an acceptance holds of a finding: its words with lengths in one notation, so that another display unit wakes nothing. */
+export function saidOf(finding: Finding, house: House): string {
+  const { verdict: one, rule } = origins.get(finding) ?? {};
+  if (!one || !rule) return finding.message;
+  const { message, measured } = sentence(rule, one, { ...house, standards: { ...house.standards, lengths: '1/16' } });
+  return measured === undefined ? message : `${message} (${measured})`;
+}
+
+function writeFinding(one: Verdict, effective: EffectiveRule, house: House): Finding {
   const place = [
     one.where.room,
     one.where.box,
@@ -115,7 +134,7 @@ function writeFinding(one: Verdict, force: InForce, house: House): Finding {
     one.where.feature,
     one.where.stretch?.fromIn.toFixed(1),
   ];
-  const { rule } = force;
+  const { rule } = effective;
   const { meta } = rule;
   return {
     key: [rule.id, one.messageId, ...place.map((part) => part ?? '')].join('|'),
@@ -123,31 +142,35 @@ function writeFinding(one: Verdict, force: InForce, house: House): Finding {
     kind: one.kind,
     severity: meta.severity,
     stage: meta.stage,
-    edition: force.edition,
-    section: one.detail.section ?? force.entry.section,
-    basis: one.detail.basis ?? force.entry.basis,
+    edition: effective.edition,
+    section: one.detail.section ?? effective.entry.section,
+    basis: one.detail.basis ?? effective.entry.basis,
     where: one.where,
     why: meta.why,
     remedies: one.detail.remedies ?? [],
-    amendment: force.changed,
+    amendment: effective.changed,
     ...sentence(rule, one, house),
   };
 }
 
-const written = new Memory<Verdict, { force: InForce; lengths: House['standards']['lengths']; finding: Finding }>();
+const written = new Memory<
+  Verdict,
+  { effective: EffectiveRule; lengths: House['standards']['lengths']; finding: Finding }
+>();
 
 /** A verdict in words; the same as long as the verdict is remembered and lengths are read the same way. */
-function toFinding(one: Verdict, force: InForce, house: House): Finding {
+function toFinding(one: Verdict, effective: EffectiveRule, house: House): Finding {
   const { lengths } = house.standards;
   const known = written.get(one);
-  if (known?.force === force && known.lengths === lengths) return known.finding;
-  const finding = writeFinding(one, force, house);
-  written.set(one, { force, lengths, finding });
+  if (known?.effective === effective && known.lengths === lengths) return known.finding;
+  const finding = writeFinding(one, effective, house);
+  origins.set(finding, { verdict: one, rule: effective.rule });
+  written.set(one, { effective, lengths, finding });
   return finding;
 }
 
-const GRAVITY: Readonly<Record<Severity, number>> = { violation: 0, caution: 1, reminder: 3 };
-const gravity = ({ kind, severity }: Finding): number => (kind === 'fail' ? GRAVITY[severity] : 2);
+const RANK: Readonly<Record<Severity, number>> = { violation: 0, caution: 1, reminder: 3 };
+const rankOf = ({ kind, severity }: Finding): number => (kind === 'fail' ? RANK[severity] : 2);
 
 interface CheckOptions {
   readonly edition?: Edition;
@@ -156,7 +179,7 @@ interface CheckOptions {
 
 /** The verdicts of one rule, as it is in force. */
 interface Said {
-  readonly force: InForce;
+  readonly effective: EffectiveRule;
   readonly verdicts: readonly Verdict[];
 }
 
@@ -175,6 +198,7 @@ class Checked implements HouseCheck {
     said: readonly Said[],
     readonly edition: Edition,
     readonly findings: readonly Finding[],
+    readonly accepted: readonly AcceptedFinding[],
     readonly statuses: readonly RuleStatus[],
     readonly looked: ReadonlySet<Stage>,
   ) {
@@ -183,8 +207,8 @@ class Checked implements HouseCheck {
   }
 
   get passes(): readonly Finding[] {
-    return (this.#passes ??= this.#said.flatMap(({ force, verdicts }) =>
-      verdicts.filter((one) => one.kind === 'pass').map((one) => toFinding(one, force, this.#house)),
+    return (this.#passes ??= this.#said.flatMap(({ effective, verdicts }) =>
+      verdicts.filter((one) => one.kind === 'pass').map((one) => toFinding(one, effective, this.#house)),
     ));
   }
 }
@@ -201,27 +225,39 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
     views: Object.keys(house.rooms).map((id) => viewRoom(house, id)),
   };
   const list = options.rules ?? rules;
-  const forces = forcesOf(house, edition, list);
+  const effectives = effectiveRules(house, edition, list);
   const memories = new Memories(facts);
   const findings: Finding[] = [];
+  const accepted: AcceptedFinding[] = [];
   const said: Said[] = [];
   const statuses: RuleStatus[] = [];
   const looked = new Set<Stage>();
   for (const rule of list) {
-    const force = forces.get(rule);
-    if (!force || force.off) {
-      statuses.push({ ruleId: rule.id, status: force ? 'switched off' : 'not in this edition', amendment: force?.off });
+    const effective = effectives.get(rule);
+    if (!effective || effective.off) {
+      statuses.push({
+        ruleId: rule.id,
+        status: effective ? 'switched off' : 'not in this edition',
+        amendment: effective?.off,
+      });
       continue;
     }
-    const verdicts = runRule(force, facts, memories);
-    statuses.push({ ruleId: rule.id, status: verdicts ? 'checked' : 'not applicable', amendment: force.changed });
+    const verdicts = runRule(effective, facts, memories);
+    statuses.push({ ruleId: rule.id, status: verdicts ? 'checked' : 'not applicable', amendment: effective.changed });
     if (!verdicts) continue;
-    said.push({ force, verdicts });
+    said.push({ effective, verdicts });
     if (verdicts.length > 0) looked.add(rule.meta.stage);
-    for (const one of verdicts) if (one.kind !== 'pass') findings.push(toFinding(one, force, house));
+    for (const one of verdicts) {
+      if (one.kind === 'pass') continue;
+      const finding = toFinding(one, effective, house);
+      const decision =
+        effective.accepted.size > 0 && effective.accepted.get(acceptanceKey(finding.key, saidOf(finding, house)));
+      if (decision) accepted.push({ finding, decision });
+      else findings.push(finding);
+    }
   }
-  findings.sort((a, b) => gravity(a) - gravity(b));
-  return new Checked(house, said, edition, findings, statuses, looked);
+  findings.sort((a, b) => rankOf(a) - rankOf(b));
+  return new Checked(house, said, edition, findings, accepted, statuses, looked);
 }
 
 /** The rules of one stage, to be checked alone. */
@@ -239,14 +275,14 @@ export function ruleNamed(id: string): Rule {
  * switched it off: a proposal then asks nothing by it, as the check does not.
  */
 export function limitsInForce<L extends Limits>(house: House, ruleId: string): L | undefined {
-  const force = forcesOf(house, house.job.edition, rules).get(ruleNamed(ruleId));
-  return force && !force.off ? (force.entry.limits as L) : undefined;
+  const effective = effectiveRules(house, house.job.edition, rules).get(ruleNamed(ruleId));
+  return effective && !effective.off ? (effective.entry.limits as L) : undefined;
 }
 
 /** A number of a rule in the edition in force, amendments applied. @throws when the rule or limit does not exist. */
 export function limitInForce(house: House, ruleId: string, limit: string): number {
-  const force = forcesOf(house, house.job.edition, rules).get(ruleNamed(ruleId));
-  const value = force?.entry.limits[limit];
+  const effective = effectiveRules(house, house.job.edition, rules).get(ruleNamed(ruleId));
+  const value = effective?.entry.limits[limit];
   if (value === undefined) throw new Error(`No limit "${limit}" in rule "${ruleId}" of ${house.job.edition}`);
   return value;
 }

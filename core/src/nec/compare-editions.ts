@@ -4,14 +4,14 @@ import { breakerPrice } from '../panel/prices';
 import { checkHouse, type Finding } from './check-house';
 import { decideAfci } from './protection/afci';
 import { protectCircuit } from './protection/circuit-protection';
-import type { Decision } from './protection/decision';
+import type { ProtectionDecision } from './protection/decision';
 import { decideGfci } from './protection/gfci';
 
 interface ChangedOutlet {
   readonly outlet: Outlet;
   readonly what: 'GFCI' | 'AFCI';
-  readonly before: Decision;
-  readonly after: Decision;
+  readonly before: ProtectionDecision;
+  readonly after: ProtectionDecision;
 }
 
 interface EditionSide {

@@ -1,24 +1,28 @@
-import type { Amendment, Edition, House } from '../house/schema';
+import type { Decision, Edition, House } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { groupBy } from '../units/group-by';
 import type { EditionEntry, Rule } from './rule';
 
 /** A rule as an edition has it, with what the house has amended. */
-export interface InForce {
+export interface EffectiveRule {
   readonly rule: Rule;
   readonly edition: Edition;
   readonly entry: EditionEntry;
-  readonly off: Amendment | undefined;
-  readonly changed: Amendment | undefined;
+  readonly off: Decision | undefined;
+  readonly changed: Decision | undefined;
+  /** Who accepted which of its findings, by their keys and what they said then. */
+  readonly accepted: ReadonlyMap<string, Decision>;
 }
 
+export const acceptanceKey = (finding: string, said: string): string => `${finding}\n${said}`;
+
 /** The edition's entry of a rule with the house's amendments applied. */
-function findForce(rule: Rule, edition: Edition, amendments: readonly Amendment[]): InForce | undefined {
+function findEffective(rule: Rule, edition: Edition, decisions: readonly Decision[]): EffectiveRule | undefined {
   const entry = rule.meta.editions[edition] as EditionEntry | undefined;
   if (!entry) return undefined;
   const limits: Record<string, number> = { ...entry.limits };
-  let changed: Amendment | undefined;
-  for (const one of amendments)
+  let changed: Decision | undefined;
+  for (const one of decisions)
     if (one.change.kind === 'limit' && one.change.limit in limits) {
       limits[one.change.limit] = one.change.value;
       changed = one;
@@ -27,26 +31,32 @@ function findForce(rule: Rule, edition: Edition, amendments: readonly Amendment[
     rule,
     edition,
     entry: changed ? { ...entry, limits } : entry,
-    off: amendments.find((one) => one.change.kind === 'off'),
+    off: decisions.find((one) => one.change.kind === 'off'),
     changed,
+    accepted: new Map(
+      decisions.flatMap((decision) => {
+        const { change } = decision;
+        return change.kind === 'accept' ? [[acceptanceKey(change.finding, change.said), decision] as const] : [];
+      }),
+    ),
   };
 }
 
-type Forces = ReadonlyMap<Rule, InForce | undefined>;
-const forcesByAmendments = new Memory<House['amendments'], Map<Edition, Forces>>();
+type EffectiveRules = ReadonlyMap<Rule, EffectiveRule | undefined>;
+const byDecisions = new Memory<House['decisions'], Map<Edition, EffectiveRules>>();
 
-/** How each rule is in force; the same objects as long as the amendments are, so that verdicts are remembered by them. */
-export function forcesOf({ amendments }: House, edition: Edition, list: readonly Rule[]): Forces {
-  let byEdition = forcesByAmendments.get(amendments);
-  if (!byEdition) forcesByAmendments.set(amendments, (byEdition = new Map()));
-  let forces = byEdition.get(edition);
-  if (!forces || list.some((rule) => !forces!.has(rule))) {
-    const byRule = groupBy(Object.values(amendments), (one) => one.rule);
-    forces = new Map([
-      ...(forces ?? []),
-      ...list.map((rule) => [rule, findForce(rule, edition, byRule.get(rule.id) ?? [])] as const),
+/** How each rule is in force; the same objects as long as the decisions are, so that verdicts are remembered by them. */
+export function effectiveRules({ decisions }: House, edition: Edition, list: readonly Rule[]): EffectiveRules {
+  let byEdition = byDecisions.get(decisions);
+  if (!byEdition) byDecisions.set(decisions, (byEdition = new Map()));
+  let effectives = byEdition.get(edition);
+  if (!effectives || list.some((rule) => !effectives!.has(rule))) {
+    const byRule = groupBy(Object.values(decisions), (one) => one.rule);
+    effectives = new Map([
+      ...(effectives ?? []),
+      ...list.map((rule) => [rule, findEffective(rule, edition, byRule.get(rule.id) ?? [])] as const),
     ]);
-    byEdition.set(edition, forces);
+    byEdition.set(edition, effectives);
   }
-  return forces;
+  return effectives;
 }

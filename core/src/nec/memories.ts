@@ -3,7 +3,7 @@ import { remembering, sameParts } from '../house/remember';
 import { Memory } from '../cache/memory';
 import type { RoomView } from '../plan/room-view';
 import { wireHouse, type BoxMakeUp, type UnitWiring } from '../makeup/make-up';
-import type { InForce } from './effective';
+import type { EffectiveRule } from './effective';
 import type { Facts, ReadsBoxes, Verdict } from './rule';
 
 /** Verdicts of a rule about one thing; null where it does not apply to it. */
@@ -62,7 +62,7 @@ interface Said {
   readonly each: readonly Verdicts[];
   readonly all: Verdicts;
 }
-const said = new Memory<InForce, Said>();
+const said = new Memory<EffectiveRule, Said>();
 
 /** Rooms stand on no ground: what is seen of one is another object when anything in it is. */
 const NO_GROUND = {};
@@ -102,9 +102,9 @@ export class Memories {
 }
 
 /** The verdicts about each thing in turn, those about things that were there before remembered; null where the rule applies to none. */
-export function gather<T>(force: InForce, scope: Scope<T>, find: (thing: T) => Verdicts): Verdicts {
+export function gather<T>(effective: EffectiveRule, scope: Scope<T>, find: (thing: T) => Verdicts): Verdicts {
   const { ground, things, keys } = scope;
-  const last = said.get(force);
+  const last = said.get(effective);
   const before = last?.ground === ground ? last : undefined;
   const places = before && scope.placesIn(before.keys);
   if (before && places === null) return before.all;
@@ -116,7 +116,7 @@ export function gather<T>(force: InForce, scope: Scope<T>, find: (thing: T) => V
     each[i] = verdicts;
     if (verdicts) for (const one of verdicts) (all ??= []).push(one);
   }
-  said.set(force, { ground, keys, each, all });
+  said.set(effective, { ground, keys, each, all });
   return all;
 }
 
@@ -124,19 +124,19 @@ export function gather<T>(force: InForce, scope: Scope<T>, find: (thing: T) => V
 const boxesRead = ({ outlets }: Facts, reads: ReadsBoxes): object | undefined =>
   reads === 'none' ? undefined : outlets[reads];
 
-const houseMemory = new Memory<InForce, { ground: object; boxes: object | undefined; verdicts: Verdicts }>();
+const houseMemory = new Memory<EffectiveRule, { ground: object; boxes: object | undefined; verdicts: Verdicts }>();
 
 /** The verdicts about the house by a rule that says what it reads; kept for the house that was checked last. */
 export function rememberedBy(
-  force: InForce,
+  effective: EffectiveRule,
   { facts, ground }: Memories,
   reads: ReadsBoxes,
   find: () => Verdicts,
 ): Verdicts {
   const boxes = boxesRead(facts, reads);
-  const known = houseMemory.get(force);
+  const known = houseMemory.get(effective);
   if (known && known.ground === ground && known.boxes === boxes) return known.verdicts;
   const verdicts = find();
-  houseMemory.set(force, { ground, boxes, verdicts });
+  houseMemory.set(effective, { ground, boxes, verdicts });
   return verdicts;
 }

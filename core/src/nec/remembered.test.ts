@@ -50,11 +50,11 @@ const changes: readonly ((draft: House, n: number) => void)[] = [
   },
   (draft, n) => void (draft.job.edition = pick(['2014', '2017', '2020', '2023'], n)),
   (draft, n) => {
-    draft.amendments['a'] = {
+    draft.decisions['a'] = {
       id: 'a',
       rule: pick(['voltage-drop', 'wall-receptacle-spacing', 'conductor-size', 'box-support'], n),
       change: n % 2 ? { kind: 'off' } : { kind: 'limit', limit: pick(['share', 'reachIn', 'boxLb'], n), value: 1 },
-      authority: 'Inspector of the demo county',
+      by: 'Inspector of the demo county',
       date: '2026-01-02',
       note: '',
     };

@@ -2,7 +2,7 @@ import { boundsOf, isInside, type Point } from '../geometry/geometry';
 import { cutIntervals, lengthOf } from '../geometry/intervals';
 import type { Joists, Room, Standards } from '../house/schema';
 
-type CeilingSchool = Standards['ceilingSchool'];
+type CeilingSchool = Standards['ceilingRows'];
 
 /**
  * Places of `count` luminaires along a length, inches from its start.

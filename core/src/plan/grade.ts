@@ -1,8 +1,5 @@
 import { remembering } from '../house/remember';
-import type { House, Level, RoomKind } from '../house/schema';
-
-/** Whether a level lies below grade, and so is a basement: what the code asks for there does not go by the name of a room. */
-type Grade = 'below' | 'above' | 'not-known';
+import type { Grade, House, Level, Room, RoomKind } from '../house/schema';
 
 const BASEMENT_ROOMS: ReadonlySet<RoomKind> = new Set<RoomKind>(['basement-unfinished', 'basement-finished']);
 
@@ -14,10 +11,13 @@ const levelsWithBasementRooms = remembering(
 );
 
 /**
- * The grade of a level. It is below where somebody has said so, and not known where a floor under grade or a room that is called a
+ * The grade of a level. It is what somebody has said, and not known where a floor under grade or a room that is called a
  * basement suggests it and nobody has: a walk-out, a split level, or a mistake. That is asked, not guessed.
  */
 export function gradeOf(house: House, level: Level): Grade {
-  if (level.belowGrade) return 'below';
+  if (level.grade !== 'not-known') return level.grade;
   return level.elevationIn < 0 || levelsWithBasementRooms(house).has(level.id) ? 'not-known' : 'above';
 }
+
+/** The grade of a room: that of its level, but for what is said of the room itself, as in a walk-out or on a split level. */
+export const gradeOfRoom = (house: House, room: Room): Grade => room.grade ?? gradeOf(house, house.levels[room.level]!);

@@ -10,7 +10,7 @@ const NARROWEST_DRILLABLE_IN = 10;
 
 type StudKind = 'common' | 'king' | 'jack' | 'cripple' | 'end' | 'partition';
 
-/** A stud behind a wall, by its centre, inches along the loop. */
+/** A stud behind a wall, by its center, inches along the loop. */
 interface Stud {
   readonly atIn: number;
   readonly kind: StudKind;
@@ -165,7 +165,7 @@ export const narrowBays = perShell((view: RoomView): readonly Interval[] => {
   });
 });
 
-/** A place where a box can be nailed to a stud's side: its centre, inches along the loop. */
+/** A place where a box can be nailed to a stud's side: its center, inches along the loop. */
 export interface StudFace {
   readonly atIn: number;
   readonly studIn: number;

@@ -47,7 +47,7 @@ export class Conduction {
   with(positions: ReadonlyMap<string, number>): Position {
     const joined = this.#copper.copy();
     for (const one of this.net.switches) {
-      if (one.hardware === 'smart' || one.hardware === 'companion') continue;
+      if (one.hardware === 'smart' || one.hardware === 'add-on') continue;
       for (const [a, b] of CONTACTS[one.hardware][positions.get(one.id) ?? 0]!) {
         const [from, to] = [one.at[a], one.at[b]];
         if (from && to) joined.join(this.at(from), this.at(to));
@@ -65,7 +65,7 @@ export class Conduction {
   }
 }
 
-/** A smart switch closes when it and those of its companions that are wired to it have been pressed an odd number of times. */
+/** A smart switch closes when it and those of its add-on switches that are wired to it have been pressed an odd number of times. */
 export function isSmartClosed(
   net: Netlist,
   position: Position,
@@ -76,7 +76,7 @@ export function isSmartClosed(
   const { signal, neutral } = one.at;
   let presses = positions.get(one.id) ?? 0;
   for (const other of net.switches)
-    if (other.hardware === 'companion' && signal && other.at.signal && position.same(signal, other.at.signal))
+    if (other.hardware === 'add-on' && signal && other.at.signal && position.same(signal, other.at.signal))
       if (other.at.line && position.hasHot(other.at.line)) presses ^= positions.get(other.id) ?? 0;
   const powered = !neutral || net.sources.some((s) => s.kind === 'neutral' && position.same(s.point, neutral));
   return presses === 1 && powered;
@@ -126,7 +126,7 @@ export function tracePath(net: Netlist, positions: ReadonlyMap<string, number>, 
     const contacts: readonly (readonly [keyof typeof one.at, keyof typeof one.at])[] =
       one.hardware === 'smart'
         ? [['line', 'load']]
-        : one.hardware === 'companion'
+        : one.hardware === 'add-on'
           ? []
           : CONTACTS[one.hardware][positions.get(one.id) ?? 0]!;
     for (const [a, b] of contacts)

@@ -44,7 +44,7 @@ const samples: Readonly<Record<string, Spec>> = {
   'a smart switch with an add-on': {
     boxes: {
       S1: [null, { kind: 'switch', style: 'smart' }],
-      S2: ['S1', { kind: 'switch', style: 'companion' }],
+      S2: ['S1', { kind: 'switch', style: 'add-on' }],
       L: ['S1', 'luminaire'],
     },
     groups: { a: { switches: ['S1-0', 'S2-0'], controls: ['L-0'] } },

@@ -184,7 +184,7 @@ function proveGroup(net: Netlist, copper: Conduction, group: NetGroup): GroupPro
       if (!flaws.some((known) => known.kind === one.kind && known.message === one.message)) flaws.push(one);
   };
   const everLit = mine.map(() => false);
-  const single = n === 1 && parts.get(group.switches[0]!)?.hardware !== 'companion';
+  const single = n === 1 && parts.get(group.switches[0]!)?.hardware !== 'add-on';
   for (const rest of [0, 1]) {
     const start = new Map(net.switches.map((one) => [one.id, rest]));
     let litAtZero: boolean[] = [];

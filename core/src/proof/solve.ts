@@ -36,7 +36,7 @@ export function resistorsOf(net: Netlist, positions: ReadonlyMap<string, number>
   const conducting = new Conduction(net).with(positions);
   for (const one of net.switches) {
     const position = positions.get(one.id) ?? 0;
-    if (one.hardware === 'companion') continue;
+    if (one.hardware === 'add-on') continue;
     if (one.hardware === 'smart') {
       if (isSmartClosed(net, conducting, one, positions)) contact(`switch ${one.id}`, one.at.line, one.at.load);
       continue;

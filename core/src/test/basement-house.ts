@@ -16,7 +16,7 @@ export const basementHouse = (edition: Edition): House =>
         ceilingIn: 90,
         below: 'slab',
         above: 'floor',
-        belowGrade: true,
+        grade: 'below',
       };
     })
     .room('living', 'living', [0, 0, 240, 180])

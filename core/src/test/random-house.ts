@@ -333,7 +333,7 @@ export function randomHouse(seed: number, edition: Edition, spec: RandomSpec = s
     );
   }
   if (spec.basement) {
-    add('L0', 'Basement', -100, { belowGrade: true, below: 'slab' });
+    add('L0', 'Basement', -100, { grade: 'below', below: 'slab' });
     floors.push(level(one, main, BELOW.slice(0, Math.max(3, Math.min(BELOW.length, spec.rooms - 2))), 'L0'));
   }
   for (const [i, floor] of floors.entries()) {

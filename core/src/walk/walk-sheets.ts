@@ -20,9 +20,9 @@ export interface TapeStart {
 export interface SheetLine {
   readonly box: Box;
   readonly tag: string;
-  /** From the tape's start to the box centre, inches; negative to the left of it. */
+  /** From the tape's start to the box center, inches; negative to the left of it. */
   readonly runIn: number | undefined;
-  /** Height as the firm marks it: to the bottom, centre or top of the box. */
+  /** Height as the firm marks it: to the bottom, center or top of the box. */
   readonly heightIn: number | undefined;
   readonly what: string;
   readonly gangs: number;
@@ -64,14 +64,14 @@ interface WalkSheets {
   readonly rooms: readonly RoomSheet[];
   readonly tally: readonly { readonly type: string; readonly n: number }[];
   readonly devices: readonly { readonly what: string; readonly n: number }[];
-  /** "to the centre of the box, from the finished floor". */
+  /** "to the center of the box, from the finished floor". */
   readonly heightsTo: string;
 }
 
 /** Half the height of a single-gang box, inches: 3 3/4 in boxes, *common practice*. */
 const HALF_HEIGHT_IN = 1.875;
 
-/** A height to a box's centre as the firm marks it. */
+/** A height to a box's center as the firm marks it. */
 export function markedHeight(heightIn: number, standards: Pick<Standards, 'heightsTo'>): number {
   if (standards.heightsTo === 'bottom') return heightIn - HALF_HEIGHT_IN;
   return standards.heightsTo === 'top' ? heightIn + HALF_HEIGHT_IN : heightIn;

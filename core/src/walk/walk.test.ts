@@ -54,7 +54,7 @@ describe('walk sheets', () => {
   });
 
   it.each([
-    ['centre', 16],
+    ['center', 16],
     ['bottom', 14.125],
     ['top', 17.875],
   ] as const)('give heights to the %s of the box', (heightsTo, marked) =>

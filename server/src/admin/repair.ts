@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { validateHouse, type House } from '@winculum/core';
+import { readHouse, type House } from '@winculum/core';
 import { insertAudit } from '../db/audit';
 import type { Db } from '../db/database';
 import { listBatches } from '../db/houses';
@@ -22,7 +22,7 @@ async function newestSound(db: Db, id: string, name: string, leftOut: LeftOut[])
     .orderBy('version', 'desc')
     .execute();
   for (const { version, text } of rows) {
-    const read = validateHouse(JSON.parse(text));
+    const read = readHouse(JSON.parse(text));
     if (read.ok) return { version, house: read.value, isNewest: version === rows[0]!.version };
     const [problem] = read.problems;
     leftOut.push({ house: name, what: 'snapshot', version, why: `${problem?.path}: ${problem?.message}` });

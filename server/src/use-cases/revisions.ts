@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { newRevisionSchema, newSignatureSchema, Revision, RevisionState, SignedIn } from '@winculum/contract';
+import { readHouse } from '@winculum/core';
 import { insertAudit } from '../db/audit';
 import type { Db } from '../db/database';
 import { findHead } from '../db/houses';
@@ -60,7 +61,10 @@ export async function reopenRevision(
   number: number,
 ): Promise<RevisionState> {
   await mustSee(db, member, houseId);
-  return { ...(await pick(db, houseId, number)), house: await findRevisedHouse(db, houseId, number) };
+  // What was signed keeps its bytes; it is read in the words of today.
+  const stored = await findRevisedHouse(db, houseId, number);
+  const read = readHouse(stored);
+  return { ...(await pick(db, houseId, number)), house: read.ok ? read.value : stored };
 }
 
 /** Adds a drawn signature. A revision that has been followed by another is closed. */

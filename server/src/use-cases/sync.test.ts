@@ -117,6 +117,32 @@ describe('batches', () => {
     expect((await houseOf(anna, id)).version).toBe(1);
   });
 
+  it('in the words of version 1, on a snapshot of version 1, are understood', async () => {
+    const email = `${randomUUID()}@sync.example`;
+    const anna = new Person(app.url);
+    await anna.openAccount('Old words', email);
+    const id = await anna.addHouse(demo);
+    const [level] = Object.keys(demo.levels);
+    const old = JSON.stringify(demo)
+      .replace('"version":2', '"version":1')
+      .replaceAll(/"grade":"(below|above|not-known)"/g, (_, grade: string) => `"belowGrade":${grade === 'below'}`)
+      .replaceAll('"origin":"request"', '"origin":"wish"')
+      .replace('"decisions"', '"amendments"');
+    await app.database.pool.query('update snapshots set house = $2::json where house_id = $1', [id, old]);
+    const again = await startApp(app.database.pool.options.connectionString);
+    const there = new Person(again.url);
+    await there.signIn(email);
+    const edits = [
+      { label: 'Old words', patches: [{ op: 'replace', path: ['levels', level, 'belowGrade'], value: true }] },
+    ];
+    const answer = await there.call('post', `/houses/${id}/edits`, { id: randomUUID(), base: 0, edits });
+    expect(answerOf(answer).version).toBe(1);
+    const { house } = await houseOf(there, id);
+    expect(house.levels[level!]!.grade).toBe('below');
+    expect(house.decisions).toEqual({});
+    await again.stop();
+  });
+
   it('beyond a snapshot are replayed to the same house', async () => {
     const anna = await owner();
     const id = await anna.addHouse(demo);

@@ -44,12 +44,12 @@ function setOrigin(origin: Box['origin']): void {
   const today = new Date().toISOString().slice(0, 10);
   change({
     origin,
-    wished: origin === 'wish' ? { by: session.signedIn?.user.name ?? 'somebody', on: today } : undefined,
+    requested: origin === 'request' ? { by: session.signedIn?.user.name ?? 'somebody', on: today } : undefined,
   });
 }
 function setWisher(by: string): void {
   const name = by.trim();
-  if (name) change({ wished: { by: name, on: props.box.wished?.on ?? new Date().toISOString().slice(0, 10) } });
+  if (name) change({ requested: { by: name, on: props.box.requested?.on ?? new Date().toISOString().slice(0, 10) } });
 }
 </script>
 
@@ -128,16 +128,16 @@ function setWisher(by: string): void {
         <option value="wish">a wish</option>
       </select></label
     >
-    <label v-if="box.origin === 'wish'" class="field"
+    <label v-if="box.origin === 'request'" class="field"
       >Wished by
       <input
         class="plain"
         maxlength="80"
-        :value="box.wished?.by ?? ''"
+        :value="box.requested?.by ?? ''"
         placeholder="owner"
         @change="setWisher(value($event))"
     /></label>
-    <p v-if="box.wished" class="muted small">wished on {{ box.wished.on }}</p>
+    <p v-if="box.requested" class="muted small">wished on {{ box.requested.on }}</p>
     <label class="field"
       >Sits in
       <select

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { applyRemedy, type Finding } from '@winculum/core';
+import { ref } from 'vue';
+import { acceptFinding, applyRemedy, type Finding } from '@winculum/core';
 import { newId } from '../new-id';
+import { useSession } from '../stores/session';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 
@@ -14,6 +16,32 @@ const word = (finding: Finding) =>
 function mend(index: number): void {
   if (store.apply(applyRemedy(store.house!, props.finding.remedies[index]!, newId)) && view.finding === props.finding)
     view.finding = null;
+}
+
+const session = useSession();
+const isAccepting = ref(false);
+const decision = ref({ by: '', note: '' });
+const message = ref('');
+
+function startAccepting(): void {
+  decision.value = { by: session.signedIn?.user.name ?? '', note: '' };
+  message.value = '';
+  isAccepting.value = true;
+}
+
+/** Takes the finding on as it stands, with who and why; it is open again as soon as it says something else. */
+function accept(): void {
+  const [by, note] = [decision.value.by.trim(), decision.value.note.trim()];
+  if (by === '') message.value = 'Decided by: name who takes it on.';
+  else if (note === '') message.value = 'Reason: say why it may stay, for those who ask later.';
+  else {
+    const date = new Date().toISOString().slice(0, 10);
+    const done = acceptFinding(store.house!, props.finding, { id: newId('decision'), by, date, note });
+    if (store.apply(done)) {
+      isAccepting.value = false;
+      if (view.finding === props.finding) view.finding = null;
+    } else message.value = store.takeProblem();
+  }
 }
 </script>
 
@@ -39,20 +67,38 @@ function mend(index: number): void {
       </dd>
       <template v-if="finding.amendment"
         ><dt>amended</dt>
-        <dd>{{ finding.amendment.authority }}, {{ finding.amendment.date }}</dd></template
+        <dd>{{ finding.amendment.by }}, {{ finding.amendment.date }}</dd></template
       >
     </dl>
     <p class="why">{{ finding.why }}</p>
     <template v-if="store.canEdit">
-      <button
+      <v-btn
         v-for="(remedy, i) in finding.remedies"
         :key="remedy.label"
-        class="plain-button wide"
-        :class="{ main: i === 0 }"
+        block
+        class="wraps"
+        :color="i === 0 ? 'primary' : undefined"
+        :variant="i === 0 ? 'flat' : 'outlined'"
         @click="mend(i)"
       >
         {{ remedy.label }}
-      </button>
+      </v-btn>
+      <v-btn v-if="finding.kind !== 'pass' && !isAccepting" block variant="text" @click="startAccepting">
+        Accept as it stands …
+      </v-btn>
+      <v-form v-if="isAccepting" class="stack" aria-label="Accept the finding" @submit.prevent="accept">
+        <p class="muted">
+          A code violation is not made lawful by this: only the authority having jurisdiction can. It is listed apart
+          and printed, and opens again when its facts change.
+        </p>
+        <v-text-field v-model="decision.by" label="Decided by" maxlength="80" />
+        <v-textarea v-model="decision.note" label="Reason" maxlength="500" rows="2" auto-grow />
+        <p v-if="message" class="is-violation" role="alert">{{ message }}</p>
+        <div class="row">
+          <v-btn type="submit" color="primary" variant="flat">Accept</v-btn>
+          <v-btn @click="isAccepting = false">Cancel</v-btn>
+        </div>
+      </v-form>
     </template>
   </article>
 </template>

@@ -7,7 +7,8 @@ import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
 import BoxTypeEditor from './BoxTypeEditor.vue';
 import StandardsForm from './StandardsForm.vue';
-import TemplateEditor from './TemplateEditor.vue';
+import { decisionWords } from './decision-words';
+import PresetEditor from './PresetEditor.vue';
 
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
@@ -36,20 +37,18 @@ function setStandards(changes: Partial<House['standards']>): void {
 }
 
 const editable = rules.filter((rule) => rule.meta.stage !== 'house');
-const amendment = ref({ rule: 'wall-receptacle-spacing', limit: '', value: '', authority: '', date: '', note: '' });
+const amendment = ref({ rule: 'wall-receptacle-spacing', limit: '', value: '', by: '', date: '', note: '' });
 const limits = computed(() => {
   const rule = rules.find((one) => one.id === amendment.value.rule);
   return Object.entries((rule?.meta.editions[house.value.job.edition]?.limits ?? {}) as Record<string, number>);
 });
 
 function addAmendment(): void {
-  const { rule, limit, value, authority, date, note } = amendment.value;
+  const { rule, limit, value, by, date, note } = amendment.value;
   const change = limit === '' ? { kind: 'off' as const } : { kind: 'limit' as const, limit, value: Number(value) };
   if (limit !== '' && (value.trim() === '' || !Number.isFinite(Number(value))))
     store.problem = 'New value: type a number, in the unit of the limit.';
-  else if (
-    store.apply(addEntity(house.value, 'amendments', { id: newId('amendment'), rule, change, authority, date, note }))
-  )
+  else if (store.apply(addEntity(house.value, 'decisions', { id: newId('amendment'), rule, change, by, date, note })))
     amendment.value = { ...amendment.value, note: '', value: '' };
 }
 
@@ -60,7 +59,7 @@ const PARTS = {
   switching: 'Switching',
   'make-up': 'Make-up',
   boxes: 'Boxes',
-  amendments: 'Amendments',
+  decisions: 'Decisions',
 } as const;
 const part = ref<keyof typeof PARTS>('job');
 const LENGTHS = [
@@ -70,7 +69,7 @@ const LENGTHS = [
 ] as const;
 const EDGES = [
   { value: 'bottom', word: 'bottom of the box' },
-  { value: 'centre', word: 'center of the box' },
+  { value: 'center', word: 'center of the box' },
   { value: 'top', word: 'top of the box' },
 ] as const;
 const ENDS = [
@@ -137,33 +136,33 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
           />
           <ChoiceField
             label="Rows of lights end"
-            :model-value="house.standards.ceilingSchool"
+            :model-value="house.standards.ceilingRows"
             :answers="ENDS"
             :disabled="!store.canEdit"
-            @update:model-value="setStandards({ ceilingSchool: $event })"
+            @update:model-value="setStandards({ ceilingRows: $event })"
           />
         </div>
         <StandardsForm v-else-if="part === 'circuits' || part === 'switching' || part === 'make-up'" :part="part" />
         <div v-else-if="part === 'boxes'" class="stack">
           <BoxTypeEditor />
-          <TemplateEditor />
+          <PresetEditor />
         </div>
         <div v-else class="stack">
-          <p v-if="!Object.keys(house.amendments).length" class="muted">
+          <p v-if="!Object.keys(house.decisions).length" class="muted">
             None. Where the authority has switched a rule off or changed its number, write it down here with who and
-            when; it is printed with the house.
+            when; it is printed with the house. A finding is accepted on its own card, where it is shown.
           </p>
-          <v-list v-else density="compact" lines="two" aria-label="Local amendments">
+          <v-list v-else density="compact" lines="two" aria-label="Decisions">
             <v-list-item
-              v-for="one in house.amendments"
+              v-for="one in house.decisions"
               :key="one.id"
-              :title="`${summaryOf(one.rule)}: ${one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}`}`"
-              :subtitle="`${one.authority}, ${one.date} ${one.note}`"
+              :title="`${summaryOf(one.rule)}: ${decisionWords(one)}`"
+              :subtitle="`${one.by}, ${one.date} ${one.note}`"
             >
               <template v-if="store.canEdit" #append>
                 <v-btn
                   size="small"
-                  @click="store.apply(removeEntities(house, [{ collection: 'amendments', id: one.id }]))"
+                  @click="store.apply(removeEntities(house, [{ collection: 'decisions', id: one.id }]))"
                   >Remove</v-btn
                 >
               </template>
@@ -182,7 +181,7 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             />
             <v-select v-model="amendment.limit" label="Change" :items="limitItems" />
             <v-text-field v-if="amendment.limit" v-model="amendment.value" label="New value" class="num" />
-            <v-text-field v-model="amendment.authority" label="Decided by" maxlength="80" required />
+            <v-text-field v-model="amendment.by" label="Decided by" maxlength="80" required />
             <v-text-field v-model="amendment.date" label="Date" type="date" required />
             <v-text-field
               v-model="amendment.note"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { changeEntity, formatLength, gradeOf, parseLength, type Level } from '@winculum/core';
+import { changeEntity, formatLength, gradeOf, parseLength, type Grade, type Level } from '@winculum/core';
+import ChoiceField from '../fields/ChoiceField.vue';
 import { useHouse } from '../stores/house';
 
 const props = defineProps<{ level: Level }>();
@@ -9,7 +10,12 @@ const store = useHouse();
 const name = ref(props.level.name);
 const elevation = ref(formatLength(props.level.elevationIn));
 const ceiling = ref(formatLength(props.level.ceilingIn));
-const belowGrade = ref(props.level.belowGrade);
+const grade = ref<Grade>(props.level.grade);
+const GRADES = [
+  { value: 'below', word: 'Below grade: a basement' },
+  { value: 'above', word: 'At or above grade' },
+  { value: 'not-known', word: 'Not said yet' },
+] as const;
 const isAsked = gradeOf(store.house!, props.level) === 'not-known';
 const message = ref('');
 
@@ -30,7 +36,7 @@ function save(): void {
         name: name.value,
         elevationIn: floor.value,
         ceilingIn: top.value,
-        belowGrade: belowGrade.value,
+        grade: grade.value,
       }),
     )
   )
@@ -43,18 +49,14 @@ function save(): void {
   <v-dialog :model-value="true" max-width="460" @update:model-value="emit('close')">
     <v-card class="pa-5" :title="level.name">
       <v-form class="stack" @submit.prevent="save">
-        <v-text-field v-model="name" label="Name" maxlength="80" autofocus />
+        <v-text-field v-model="name" label="Name" maxlength="80" />
         <v-text-field v-model="elevation" label="Floor above grade, below it with a minus" />
         <v-text-field v-model="ceiling" label="Ceiling height" />
-        <v-checkbox
-          v-model="belowGrade"
-          density="compact"
-          hide-details
-          label="This level lies below grade: a basement"
-        />
+        <ChoiceField v-model="grade" label="Grade" :answers="GRADES" />
         <p :class="isAsked ? 'is-caution' : 'muted'">
           In a basement every receptacle needs GFCI since 2020, whatever its rooms are called (NEC 210.8(A)(5)).
-          <template v-if="isAsked">Nobody has said yet whether this level is one.</template>
+          <template v-if="isAsked">Whether this level is one has not been said yet.</template>
+          A room of a walk-out or a split level that lies otherwise is marked in the room's own form.
         </p>
         <p v-if="message" class="is-violation" role="alert">{{ message }}</p>
         <div class="row">

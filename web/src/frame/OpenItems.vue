@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Finding } from '@winculum/core';
+import { removeEntities, type Finding } from '@winculum/core';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import { STOPS } from '../stops';
@@ -38,6 +38,8 @@ const groups = computed(() => {
 });
 const switchedOff = computed(() => store.check!.statuses.filter((one) => one.status === 'switched off'));
 
+const reopen = (id: string) => store.apply(removeEntities(store.house!, [{ collection: 'decisions', id }]));
+
 function go(finding: Finding): void {
   void router.push(`/houses/${store.id}/${finding.stage}`);
   fly(finding.where, finding);
@@ -62,55 +64,62 @@ const mark = (finding: Finding) =>
     </p>
     <section v-for="group in groups" :key="group.stop">
       <h2 class="small-caps">{{ titles[group.stop] }}</h2>
-      <div v-for="{ place, findings } in group.places" :key="place">
-        <p class="place">{{ place }}</p>
-        <button
+      <v-list v-for="{ place, findings } in group.places" :key="place" density="compact" bg-color="transparent">
+        <v-list-subheader class="place">{{ place }}</v-list-subheader>
+        <v-list-item
           v-for="finding in findings"
           :key="finding.key"
           class="item"
           :class="[finding.kind, finding.severity]"
           @click="go(finding)"
         >
-          <span class="mark" aria-hidden="true">{{ mark(finding) }}</span>
-          <span
-            ><span class="visually-hidden"
-              >{{ finding.kind === 'cannot-tell' ? 'cannot tell' : finding.severity }}: </span
-            >{{ finding.message }} <span class="muted num">{{ finding.section }}</span></span
+          <template #prepend
+            ><span class="mark" aria-hidden="true">{{ mark(finding) }}</span></template
           >
-        </button>
-      </div>
+          <span class="visually-hidden">{{ finding.kind === 'cannot-tell' ? 'cannot tell' : finding.severity }}: </span
+          >{{ finding.message }} <span class="muted num">{{ finding.section }}</span>
+        </v-list-item>
+      </v-list>
+    </section>
+    <section v-if="store.check!.accepted.length">
+      <h2 class="small-caps">Accepted as they stand</h2>
+      <v-list density="compact" bg-color="transparent">
+        <v-list-item v-for="{ finding, decision } in store.check!.accepted" :key="decision.id" class="item">
+          {{ finding.message }} <span class="muted num">{{ finding.section }}</span>
+          <p class="muted">{{ decision.by }}, {{ decision.date }}: {{ decision.note }}</p>
+          <template v-if="store.canEdit" #append
+            ><v-btn size="small" :aria-label="`Reopen: ${finding.message}`" @click="reopen(decision.id)"
+              >Reopen</v-btn
+            ></template
+          >
+        </v-list-item>
+      </v-list>
     </section>
     <p v-for="one in switchedOff" :key="one.ruleId" class="muted">
-      Switched off: {{ one.ruleId }}, {{ one.amendment?.authority }}, {{ one.amendment?.date }}
+      Switched off: {{ one.ruleId }}, {{ one.amendment?.by }}, {{ one.amendment?.date }}
     </p>
-    <button class="plain-button wide" @click="showPasses = !showPasses">
+    <v-btn block @click="showPasses = !showPasses">
       {{ showPasses ? 'Show what is open' : 'Show what is met, and why' }}
-    </button>
+    </v-btn>
   </div>
 </template>
 
 <style scoped>
 .place {
   font-weight: 600;
-  margin: 10px 0 2px;
+  color: var(--ink);
+  opacity: 1;
+  padding-inline: 4px !important;
+  min-height: 28px;
 }
 .item {
-  display: grid;
-  grid-template-columns: 20px 1fr;
-  gap: 4px;
-  width: 100%;
-  text-align: left;
-  border: 0;
-  background: none;
-  color: var(--ink);
   font: 400 13.5px/1.35 var(--words);
-  padding: 6px 4px;
+  padding: 6px 4px !important;
   min-height: 40px;
-  border-radius: 4px;
-  cursor: pointer;
 }
-.item:hover {
-  background: var(--paper);
+.item :deep(.v-list-item__prepend) {
+  width: 22px;
+  align-self: start;
 }
 .mark {
   font-weight: 700;

@@ -75,13 +75,13 @@ const DROPS = [
     />
     <ChoiceField
       label="Receptacles count"
-      :model-value="store.house!.standards.receptacleSchool"
+      :model-value="store.house!.standards.receptacleCount"
       :answers="RECEPTACLES"
       :disabled="!store.canEdit"
-      @update:model-value="change((one) => (one.receptacleSchool = $event))"
+      @update:model-value="change((one) => (one.receptacleCount = $event))"
     />
     <CountField
-      v-if="store.house!.standards.receptacleSchool === 'area'"
+      v-if="store.house!.standards.receptacleCount === 'area'"
       label="Most receptacles on a circuit"
       :model-value="store.house!.standards.maxReceptaclesPerCircuit"
       :min="1"

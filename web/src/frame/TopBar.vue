@@ -64,10 +64,13 @@ function addLevel(where: 'above' | 'basement'): void {
       ? {
           ...like,
           id,
-          name: `Level ${levels.value.length + 1}`,
+          name: levels.value.some((level) => level.name === 'Upper level')
+            ? `Level ${levels.value.length + 1}`
+            : 'Upper level',
           elevationIn: Math.max(...all) + 120,
           below: 'floor',
-          belowGrade: false,
+          above: 'attic',
+          grade: 'above',
         }
       : {
           ...like,
@@ -77,10 +80,18 @@ function addLevel(where: 'above' | 'basement'): void {
           ceilingIn: Math.min(like.ceilingIn, 96),
           below: 'slab',
           above: 'floor',
-          belowGrade: true,
+          grade: 'below',
         };
   const label = where === 'above' ? 'Add level' : 'Add basement';
-  if (store.apply(edit(store.house!, label, (draft) => void (draft.levels[id] = added)))) view.level = id;
+  const neighbor = Object.values(store.house!.levels).find(
+    ({ elevationIn }) => elevationIn === (where === 'above' ? Math.max(...all) : Math.min(...all)),
+  )!;
+  const done = edit(store.house!, label, (draft) => {
+    draft.levels[id] = added;
+    if (where === 'above') draft.levels[neighbor.id]!.above = 'floor';
+    else draft.levels[neighbor.id]!.below = 'basement';
+  });
+  if (store.apply(done)) view.level = id;
 }
 
 function chooseLevel(value: string): void {

@@ -91,7 +91,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           @change="setWall('alongIn', value($event))"
       /></label>
       <label class="muted"
-        >to centre
+        >to center
         <input
           class="plain num big"
           :value="show(box.at.heightIn)"

@@ -111,9 +111,9 @@ describe('the wall strip', () => {
 });
 
 describe('the ribbon under the strip', () => {
-  const limitsOf = (rule: string, change: House['amendments'][string]['change']) => {
-    const one = { id: 'a', rule, change, authority: 'The county', date: '2026-01-02', note: '' };
-    return placementLimits({ ...demo, amendments: { a: one } });
+  const limitsOf = (rule: string, change: House['decisions'][string]['change']) => {
+    const one = { id: 'a', rule, change, by: 'The county', date: '2026-01-02', note: '' };
+    return placementLimits({ ...demo, decisions: { a: one } });
   };
   const gapsIn = (limits: PlacementLimits) =>
     Object.keys(demo.rooms).map((id) => layOutStrip(demo, id, limits).ribbon.filter((one) => !one.reached).length);

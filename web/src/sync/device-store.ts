@@ -1,5 +1,6 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import { newId } from '../new-id';
+import { HOUSE_VERSION, readHouse } from '@winculum/core';
 import type { Stored } from './house-sync';
 
 let opening: Promise<IDBPDatabase> | undefined;
@@ -73,13 +74,20 @@ interface Copies {
 
 const isWaiting = ({ stored }: { readonly stored: Stored }): boolean => stored.pending.length > 0;
 
+/** A copy that an earlier version of the program left, as this one writes houses; its edits are understood as they are. */
+function inPresentVersion(stored: Stored): Stored {
+  if ((stored.house.version as number) === HOUSE_VERSION) return stored;
+  const read = readHouse(stored.house);
+  return read.ok ? { ...stored, house: read.value } : stored;
+}
+
 async function readCopies(userId: string, houseId: string): Promise<{ key: string; stored: Stored }[]> {
   const { store } = (await open()).transaction('houses');
   const [keys, values] = await Promise.all([
     store.getAllKeys(copiesOf(userId, houseId)) as Promise<string[]>,
     store.getAll(copiesOf(userId, houseId)) as Promise<Stored[]>,
   ]);
-  return keys.map((key, i) => ({ key, stored: values[i]! }));
+  return keys.map((key, i) => ({ key, stored: inPresentVersion(values[i]!) }));
 }
 
 /** Opens the copies of a house: those of closed windows are taken over, and forgotten unless edits wait in them. */

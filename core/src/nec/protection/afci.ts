@@ -2,7 +2,7 @@ import type { Edition, House, RoomKind } from '../../house/schema';
 import { circuitVolts, type Outlet } from '../../circuits/outlets';
 import { fromMemory, type Basis } from '../rule';
 import { isInLaundryArea } from '../requirements/laundry-area';
-import { staysAsItIs, type Decision } from './decision';
+import { staysAsItIs, type ProtectionDecision } from './decision';
 
 /** 210.12(A) from 2014 to 2020, 210.12(B) in 2023. *From memory*, high; the 2023 letter medium-high. */
 export const AFCI_SECTION: Readonly<Record<Edition, string>> = {
@@ -54,7 +54,7 @@ const areas = new Map<RoomKind, Basis>([
 ]);
 
 /** Whether an outlet or device makes its circuit an arc-fault circuit: 120 V, 15 or 20 A (10 A as well in 2023), by room. */
-export function decideAfci(house: House, outlet: Outlet, edition: Edition): Decision {
+export function decideAfci(house: House, outlet: Outlet, edition: Edition): ProtectionDecision {
   const { device, room } = outlet;
   if (staysAsItIs(outlet))
     return {

@@ -4,13 +4,13 @@ import { Memory } from '../../cache/memory';
 import { indexOutlets, outletsOn, type Outlet } from '../../circuits/outlets';
 import { boxesBeforeGfci } from '../../feed/feed-tree';
 import { decideAfci } from './afci';
-import type { Decision } from './decision';
+import type { ProtectionDecision } from './decision';
 import { decideGfci } from './gfci';
 
 interface OutletProtection {
   readonly outlet: Outlet;
-  readonly gfci: Decision;
-  readonly afci: Decision;
+  readonly gfci: ProtectionDecision;
+  readonly afci: ProtectionDecision;
 }
 
 interface CircuitProtection {

@@ -3,7 +3,7 @@ import type { Outlet } from '../../circuits/outlets';
 import type { Basis } from '../rule';
 
 /** Whether an outlet needs a kind of protection, with section and reason. */
-export type Decision =
+export type ProtectionDecision =
   | { readonly kind: 'required'; readonly section: string; readonly reason: string; readonly basis: Basis }
   | { readonly kind: 'not-required'; readonly reason: string }
   | { readonly kind: 'cannot-tell'; readonly section: string; readonly reason: string };
@@ -13,7 +13,11 @@ export const staysAsItIs = ({ box, device }: Outlet): boolean =>
   box.state === 'existing' && !(device.kind === 'receptacle' && device.replaced);
 
 /** Protection that a section asks for, and why; recalled *from memory*. */
-export const required = (section: string, reason: string, confidence: 'high' | 'medium' = 'high'): Decision => ({
+export const required = (
+  section: string,
+  reason: string,
+  confidence: 'high' | 'medium' = 'high',
+): ProtectionDecision => ({
   kind: 'required',
   section,
   reason,

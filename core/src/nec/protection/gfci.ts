@@ -4,10 +4,10 @@ import type { Outlet } from '../../circuits/outlets';
 import { voltsAt } from '../../circuits/outlets';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { servesCounter } from '../../place/receptacles';
-import { gradeOf } from '../../plan/grade';
+import { gradeOfRoom } from '../../plan/grade';
 import { viewRoom } from '../../plan/room-view';
 import { isInLaundryArea } from '../requirements/laundry-area';
-import { required, staysAsItIs, type Decision } from './decision';
+import { required, staysAsItIs, type ProtectionDecision } from './decision';
 import { decideNearWater, SINKS, SINK_ITEM } from './near-water';
 
 /**
@@ -53,12 +53,12 @@ const NOT_LIVED_IN: ReadonlySet<RoomKind> = new Set<RoomKind>(['utility', 'stora
  * Basements, 210.8(A)(5): since 2020 every receptacle in one, whatever its rooms are called; until 2017 those of its unfinished parts. It is the
  * level that makes a basement, not a room's name.
  */
-function decideBasement(house: House, { room }: Outlet, edition: Edition): Decision | undefined {
+function decideBasement(house: House, { room }: Outlet, edition: Edition): ProtectionDecision | undefined {
   if (OUTDOOR_KINDS.has(room.kind)) return undefined;
   const isOld = edition === '2014' || edition === '2017';
   if (isOld && !NOT_LIVED_IN.has(room.kind)) return undefined;
   const level = house.levels[room.level]!;
-  const grade = gradeOf(house, level);
+  const grade = gradeOfRoom(house, room);
   if (grade === 'above') return undefined;
   if (grade === 'below')
     return required(
@@ -108,7 +108,7 @@ function isInVoltageScope(outlet: Outlet, edition: Edition): boolean {
  * bathrooms, kitchens and tub places in all editions; cable set under a floor covering, 424.45(E), in any room since 2017; heating panels
  * under a covering, 424.99(B), in any room in all editions. *From memory*, medium.
  */
-function decideFloorHeat(kind: RoomKind, edition: Edition): Decision {
+function decideFloorHeat(kind: RoomKind, edition: Edition): ProtectionDecision {
   if (['bathroom', 'half-bath', 'kitchen'].includes(kind))
     return required('424.44(G), 424.45(E), 424.99(B)', 'Floor heat under a bathroom or kitchen floor.', 'medium');
   return {
@@ -119,7 +119,7 @@ function decideFloorHeat(kind: RoomKind, edition: Edition): Decision {
 }
 
 /** Floor heat; receptacles for charging cars from 2017 on. Numbers medium. */
-function decideByArticle(outlet: Outlet, edition: Edition): Decision | undefined {
+function decideByArticle(outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const { load, room, device } = outlet;
   if (load?.kind === 'floor-heat') return decideFloorHeat(room.kind, edition);
   if (load && /^ev-/.test(load.kind) && device.kind === 'receptacle' && edition !== '2014')
@@ -127,7 +127,7 @@ function decideByArticle(outlet: Outlet, edition: Edition): Decision | undefined
   return undefined;
 }
 
-function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefined {
+function decideByAppliance(outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const section = outlet.load && APPLIANCES[outlet.load.kind]?.[edition];
   return section ? required(section, `${outlet.load!.name}: named whatever its place.`) : undefined;
 }
@@ -135,7 +135,7 @@ function decideByAppliance(outlet: Outlet, edition: Edition): Decision | undefin
 /** Places that 210.8(F) of 2023 adds to the outdoors; how far it reaches hard-wired equipment there is read both ways. */
 const BESIDE_OUTDOORS: ReadonlySet<RoomKind> = new Set<RoomKind>(['garage', 'accessory-building']);
 
-function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+function decideOutdoors(house: House, outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   if (edition === '2023' && BESIDE_OUTDOORS.has(outlet.room.kind) && outlet.device.kind === 'connection')
     return decideBesideOutdoors(house, outlet);
   if (
@@ -175,7 +175,7 @@ function decideOutdoors(house: House, outlet: Outlet, edition: Edition): Decisio
   return required('210.8(F)', 'An outdoor outlet, hard-wired ones included.', 'medium');
 }
 
-function decideBesideOutdoors(house: House, { device }: Outlet): Decision | undefined {
+function decideBesideOutdoors(house: House, { device }: Outlet): ProtectionDecision | undefined {
   const circuit = device.circuit === null ? undefined : house.circuits[device.circuit];
   if (circuit && circuit.ratingA > 50) return undefined;
   return {
@@ -186,7 +186,7 @@ function decideBesideOutdoors(house: House, { device }: Outlet): Decision | unde
   };
 }
 
-function decideKitchen(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+function decideKitchen(house: House, outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   if (outlet.room.kind !== 'kitchen') return undefined;
   if (edition === '2023') return required('210.8(A)(6)', 'Every receptacle in a kitchen.');
   if (servesCounter(viewRoom(house, outlet.room.id), outlet.box))
@@ -195,7 +195,7 @@ function decideKitchen(house: House, outlet: Outlet, edition: Edition): Decision
 }
 
 /** An area with a sink and permanent provisions for food or drink, in 2023; the room's name does not tell the provisions. */
-function decideFoodArea(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+function decideFoodArea(house: House, outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const couldBe: readonly RoomKind[] = ['pantry', 'breakfast', 'dining', 'recreation', 'basement-finished', 'studio'];
   if (edition !== '2023' || !couldBe.includes(outlet.room.kind)) return undefined;
   const { features } = viewRoom(house, outlet.room.id);
@@ -213,7 +213,7 @@ function decideFoodArea(house: House, outlet: Outlet, edition: Edition): Decisio
  * The receptacle for servicing heating and cooling equipment, 210.8(E) since 2020. Which one that is nobody marks; in an attic
  * or a utility room that holds the equipment it can be no other.
  */
-function decideService(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+function decideService(house: House, outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const holds: readonly RoomKind[] = ['attic', 'utility', 'storage', 'closet'];
   if ((edition !== '2020' && edition !== '2023') || !holds.includes(outlet.room.kind) || outlet.load) return undefined;
   const equipment = viewRoom(house, outlet.room.id).features.some((one) =>
@@ -223,7 +223,7 @@ function decideService(house: House, outlet: Outlet, edition: Edition): Decision
 }
 
 /** Whether an outlet needs ground-fault protection for people, by place, voltage, appliance and edition. */
-export function decideGfci(house: House, outlet: Outlet, edition: Edition): Decision {
+export function decideGfci(house: House, outlet: Outlet, edition: Edition): ProtectionDecision {
   const { device, room } = outlet;
   if (staysAsItIs(outlet))
     return {

@@ -2,7 +2,7 @@ import type { Box, Edition, House } from '../../house/schema';
 import { Memory } from '../../cache/memory';
 import type { Outlet } from '../../circuits/outlets';
 import { isWithinCord, type Passing } from './cord-path';
-import { required, type Decision } from './decision';
+import { required, type ProtectionDecision } from './decision';
 
 /** GFCI by the nearness of water, 210.8(A)(7), (9) and their numbers of 2023. *From memory*, high. */
 const NEAR_WATER_IN = 72;
@@ -16,13 +16,13 @@ interface NearWater {
   readonly rooms: House['rooms'];
   readonly openings: House['openings'];
   readonly features: House['features'];
-  readonly decisions: Map<Edition, Decision | undefined>;
+  readonly decisions: Map<Edition, ProtectionDecision | undefined>;
 }
 
 const nearWater = new Memory<Box, NearWater>();
 
 /** Remembered by the box as long as no room, opening or feature of the house changes: paths are the dearest part of a check. */
-export function decideNearWater(house: House, outlet: Outlet, edition: Edition): Decision | undefined {
+export function decideNearWater(house: House, outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const { rooms, openings, features } = house;
   let known = nearWater.get(outlet.box);
   if (!known || known.rooms !== rooms || known.openings !== openings || known.features !== features)
@@ -42,7 +42,7 @@ const PASSING: Readonly<Record<Edition, Passing>> = {
   '2023': 'doorways',
 };
 
-function measureNearWater(house: House, box: Box, edition: Edition): Decision | undefined {
+function measureNearWater(house: House, box: Box, edition: Edition): ProtectionDecision | undefined {
   const isNear = (kinds: ReadonlySet<string>, passing = PASSING[edition]) =>
     isWithinCord(house, box, kinds, NEAR_WATER_IN, passing);
   if (isNear(SINKS))

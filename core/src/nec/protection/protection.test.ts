@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { indexOutlets } from '../../circuits/outlets';
-import { EDITIONS, ROOM_KINDS, type Edition, type RoomKind } from '../../house/schema';
+import { EDITIONS, ROOM_KINDS, type Edition, type House, type RoomKind } from '../../house/schema';
+import { must } from '../../test/demo-house';
+import { acceptFinding } from '../accept-finding';
 import { checkHouse } from '../check-house';
 import { decideAfci } from './afci';
 import { protectionOf, whyNotReadilyAccessible } from './circuit-protection';
@@ -236,7 +238,9 @@ describe('GFCI 210.8 by place and edition', () => {
       (edition) =>
         aHouse(edition)
           .room('r', kind, [0, 0, 200, 200])
-          .with((house) => Object.assign(house.levels['L1']!, { belowGrade, elevationIn }))
+          .with((house) =>
+            Object.assign(house.levels['L1']!, { grade: belowGrade ? 'below' : 'not-known', elevationIn }),
+          )
           .receptacle('r', 'c0', 100),
       expected,
     ]),
@@ -459,33 +463,48 @@ describe('the breaker that follows', () => {
   ] as const)('%s: %s', (_, builder, expected) => expect(kindOf(builder)).toBe(expected));
 });
 
-describe('amendments', () => {
+describe('decisions', () => {
   const long = () => aHouse().room('hall', 'hallway', [0, 0, 40, 130]);
   const ruling = {
     id: 'a',
     rule: 'hallway-receptacle',
-    authority: 'Inspector of the demo county',
+    by: 'Inspector of the demo county',
     date: '2026-01-02',
     note: '',
   };
   const about = (builder: HouseBuilder) => checkHouse(builder.build());
   it('switch a rule off, with who and when', () => {
-    const check = about(long().with((house) => (house.amendments['a'] = { ...ruling, change: { kind: 'off' } })));
+    const check = about(long().with((house) => (house.decisions['a'] = { ...ruling, change: { kind: 'off' } })));
     expect(check.findings.some((one) => one.ruleId === 'hallway-receptacle')).toBe(false);
     expect(check.statuses.find((one) => one.ruleId === 'hallway-receptacle')).toMatchObject({
       status: 'switched off',
-      amendment: { authority: ruling.authority },
+      amendment: { by: ruling.by },
     });
   });
   it('change a number, for better or worse', () => {
     const limit = (value: number) =>
       about(
         long().with(
-          (house) => (house.amendments['a'] = { ...ruling, change: { kind: 'limit', limit: 'minLengthIn', value } }),
+          (house) => (house.decisions['a'] = { ...ruling, change: { kind: 'limit', limit: 'minLengthIn', value } }),
         ),
       ).findings.filter((one) => one.ruleId === 'hallway-receptacle');
     expect(limit(144)).toEqual([]);
     expect(limit(60)[0]).toMatchObject({ amendment: { id: 'a' }, required: 'one receptacle from 5\'-0" up' });
+  });
+  it('accept a finding until it says something else, whatever lengths are shown in', () => {
+    const house = long().build();
+    const finding = checkHouse(house).findings.find((one) => one.ruleId === 'hallway-receptacle')!;
+    const given = { id: 'a', by: 'County', date: '2026-01-02', note: 'bulletin' };
+    const accepted = must(acceptFinding(house, finding, given)).house;
+    const open = (one: House) => checkHouse(one).findings.some(({ ruleId }) => ruleId === 'hallway-receptacle');
+    expect(checkHouse(accepted).accepted).toMatchObject([{ finding: { key: finding.key }, decision: given }]);
+    expect(open(accepted)).toBe(false);
+    expect(open({ ...accepted, standards: { ...accepted.standards, lengths: 'metric' } })).toBe(false);
+    const longer = long()
+      .with((draft) => void Object.assign(draft.decisions, accepted.decisions))
+      .with((draft) => draft.rooms['hall']!.corners.forEach((corner) => (corner.y *= 2)))
+      .build();
+    expect(open(longer)).toBe(true);
   });
   it('a rule that throws cannot tell, and says so', () => {
     const check = checkHouse(long().build(), {

@@ -2,7 +2,7 @@ import { testRule } from '../../test/rule-tester';
 import { boxOnStud } from './box-on-stud';
 import { room } from '../../test/boxes-in-place-cases';
 
-// Studs at 16 in from the left corner: a box centre at 16 + 3/4 + 1 1/8 in stands on a stud's right side.
+// Studs at 16 in from the left corner: a box center at 16 + 3/4 + 1 1/8 in stands on a stud's right side.
 testRule(boxOnStud, {
   passes: [
     [

@@ -58,7 +58,7 @@ export const conductorSize = defineRule({
     );
     const remedies = fitting && fitting !== circuit.awg ? [conductorRemedy(circuit.id, fitting)] : [];
     const where = { circuit: circuit.id };
-    const what = circuit.metal === 'aluminium' ? 'aluminium' : 'copper NM-B';
+    const what = circuit.metal === 'aluminum' ? 'aluminum' : 'copper NM-B';
     const data = { circuit: circuit.name, awg: circuit.awg, what };
     if (plateUnread) return report.cannotTell('nameplate', data, where, { section: '440.4, 240.4(G)' });
     if (circuit.ratingA > largestBreakerA)

@@ -22,7 +22,7 @@ import { circuitOverload } from './circuit-overload';
 import { circuitVoltage } from './circuit-voltage';
 import { closetLuminaire } from './closet-luminaire';
 import { coAlarms } from './co-alarms';
-import { coldBehindGfci } from './cold-behind-gfci';
+import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { conductorSize } from './conductor-size';
 import { conductorsTogether } from './conductors-together';
 import { continuousLoads } from './continuous-loads';
@@ -32,7 +32,7 @@ import { dimmerUse } from './dimmer-use';
 import { dishwasherReceptacle } from './dishwasher-receptacle';
 import { driverPlace } from './driver-place';
 import { extendedCircuit } from './extended-circuit';
-import { fastenedHalf } from './fastened-half';
+import { fastenedInPlaceShare } from './fastened-in-place-share';
 import { feedOrder } from './feed-order';
 import { foyerReceptacle } from './foyer-receptacle';
 import { garageCircuit } from './garage-circuit';
@@ -65,7 +65,7 @@ import { panelWorkingSpace } from './panel-working-space';
 import { porchReceptacle } from './porch-receptacle';
 import { provisionalBoxes } from './provisional-boxes';
 import { receptacleRating } from './receptacle-rating';
-import { receptacleSchool } from './receptacle-school';
+import { receptaclesPerCircuit } from './receptacles-per-circuit';
 import { roomUseNamed } from './room-use-named';
 import { serviceReceptacle } from './service-receptacle';
 import { smallApplianceCircuits } from './small-appliance-circuits';
@@ -85,7 +85,7 @@ import { tubZoneReceptacles } from './tub-zone-receptacles';
 import { voltageDrop } from './voltage-drop';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
 import { weatherResistant } from './weather-resistant';
-import { whatRatingMayFeed } from './what-rating-may-feed';
+import { permissibleLoads } from './permissible-loads';
 import { whiteAsTraveler } from './white-as-traveler';
 
 /** Every rule, by name. A new rule is one file, its table of cases, and one line here. */
@@ -112,7 +112,7 @@ export const rules: readonly Rule[] = [
   circuitVoltage,
   closetLuminaire,
   coAlarms,
-  coldBehindGfci,
+  refrigeratorOnGfci,
   conductorSize,
   conductorsTogether,
   continuousLoads,
@@ -123,7 +123,7 @@ export const rules: readonly Rule[] = [
   dishwasherReceptacle,
   driverPlace,
   extendedCircuit,
-  fastenedHalf,
+  fastenedInPlaceShare,
   feedOrder,
   homeRun,
   foyerReceptacle,
@@ -155,7 +155,7 @@ export const rules: readonly Rule[] = [
   porchReceptacle,
   provisionalBoxes,
   receptacleRating,
-  receptacleSchool,
+  receptaclesPerCircuit,
   roomUseNamed,
   serviceReceptacle,
   smallApplianceCircuits,
@@ -176,6 +176,6 @@ export const rules: readonly Rule[] = [
   voltageDrop,
   wallReceptacleSpacing,
   weatherResistant,
-  whatRatingMayFeed,
+  permissibleLoads,
   whiteAsTraveler,
 ];

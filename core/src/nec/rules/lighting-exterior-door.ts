@@ -1,6 +1,7 @@
 import type { RoomKind } from '../../house/schema';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { lightOf } from '../../control/room-light';
+import { gradeOfRoom } from '../../plan/grade';
 import { roomBehind } from '../../plan/room-view';
 import { mayHaveNoPower } from '../requirements/detached';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -34,7 +35,11 @@ export const lightingExteriorDoor = defineRule({
       // The dwelling and its garages; an accessory building is named by no edition for sure.
       if (view.room.kind === 'accessory-building' || (view.room.kind === 'garage' && mayHaveNoPower(view, facts.views)))
         return [];
-      if (OUTSIDE_KINDS.has(view.room.kind) || view.level.elevationIn > NEAR_GRADE_IN || view.level.belowGrade)
+      if (
+        OUTSIDE_KINDS.has(view.room.kind) ||
+        view.level.elevationIn > NEAR_GRADE_IN ||
+        gradeOfRoom(facts.house, view.room) === 'below'
+      )
         return [];
       return view.openings.flatMap((seen) => {
         if (!DOORS.has(seen.opening.kind)) return [];

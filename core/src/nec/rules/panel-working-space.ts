@@ -86,7 +86,7 @@ export const panelWorkingSpace = defineRule({
       const others = view.features.filter(
         (one) => one.id !== drawn.id && !FLAT.has(one.kind) && (one.bottomIn ?? 0) < limits.heightIn,
       );
-      // The space need not be centred: any place that holds the panel's width will do.
+      // The space need not be centerd: any place that holds the panel's width will do.
       let blocker: string | undefined;
       let [shallow, open] = [false, false];
       let fits = false;

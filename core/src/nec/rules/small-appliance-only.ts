@@ -24,7 +24,7 @@ export const smallApplianceOnly = defineRule({
     messages: {
       other: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
         `${circuit} is a small-appliance circuit and also feeds ${outlets}.`,
-      cupboard: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+      cabinet: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
         `${circuit} is a small-appliance circuit and also feeds ${outlets}, in a cabinet: what it is for is not said. For a hood, disposer or built-in microwave it may not be there.`,
       only: ({ circuit }: { circuit: string }) => `${circuit} feeds small-appliance receptacles only.`,
     },
@@ -38,7 +38,7 @@ export const smallApplianceOnly = defineRule({
     const other = beside.filter((outlet) => !isInCupboard(outlet));
     if (beside.length > 0 && other.length === 0)
       return report.cannotTell(
-        'cupboard',
+        'cabinet',
         { circuit: circuit.name, outlets: listOutlets(beside) },
         { circuit: circuit.id, box: beside[0]!.box.id },
       );

@@ -20,7 +20,7 @@ testRule(stairDimmer, {
   passes: [
     [
       '2017: dimmed from both ends',
-      stairLit('2017', 'dimmer', 'companion'),
+      stairLit('2017', 'dimmer', 'add-on'),
       'Group a is dimmed over its full range from every place.',
     ],
   ],
@@ -28,7 +28,7 @@ testRule(stairDimmer, {
     [
       '2023: a dimmer above and a plain switch below',
       stairLit('2023', 'dimmer', 'toggle'),
-      'Group a lights a stair and is dimmed from 1 of its 2 places: every place needs the full range. Take companions, or plain switches.',
+      'Group a lights a stair and is dimmed from 1 of its 2 places: every place needs the full range. Take add-on switches, or plain switches.',
     ],
   ],
   notApplicable: [

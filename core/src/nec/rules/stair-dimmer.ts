@@ -5,7 +5,7 @@ const entry: EditionEntry<{ minRisers: number }> = {
   limits: { minRisers: 6 },
   basis: fromMemory('medium'),
 };
-const DIMS: ReadonlySet<string> = new Set(['dimmer', 'companion', 'smart', 'smart-no-neutral']);
+const DIMS: ReadonlySet<string> = new Set(['dimmer', 'add-on', 'smart', 'smart-no-neutral']);
 
 export const stairDimmer = defineRule({
   id: 'stair-dimmer',
@@ -17,7 +17,7 @@ export const stairDimmer = defineRule({
     editions: { '2017': entry, '2020': entry, '2023': entry },
     messages: {
       partly: ({ name, dims, all }: Data) =>
-        `${name} lights a stair and is dimmed from ${dims} of its ${all} places: every place needs the full range. Take companions, or plain switches.`,
+        `${name} lights a stair and is dimmed from ${dims} of its ${all} places: every place needs the full range. Take add-on switches, or plain switches.`,
       fully: ({ name }: Data) => `${name} is dimmed over its full range from every place.`,
     },
   },

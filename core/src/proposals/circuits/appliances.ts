@@ -158,7 +158,7 @@ function connect(house: House, feature: Feature, newId: NewId): { readonly box: 
     at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
     ...(hookup.beside ? { inCabinet: true } : {}),
     gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
-    origin: 'wish',
+    origin: 'request',
     devices: { [ids.device]: device },
   };
   return {

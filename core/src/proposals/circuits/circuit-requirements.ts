@@ -34,9 +34,9 @@ const generalRating = (planning: Planning): 15 | 20 => (planning.wire === 'twelv
 
 /** Share that a general receptacle takes of a circuit, by the school in force. */
 function receptacleShare(house: House, ratingA: number): number {
-  const { receptacleSchool, maxReceptaclesPerCircuit } = house.standards;
-  if (receptacleSchool === 'area') return 1 / maxReceptaclesPerCircuit;
-  return YOKE_VA / (ratingA * 120 * (receptacleSchool === 'yoke-80' ? 0.8 : 1));
+  const { receptacleCount, maxReceptaclesPerCircuit } = house.standards;
+  if (receptacleCount === 'area') return 1 / maxReceptaclesPerCircuit;
+  return YOKE_VA / (ratingA * 120 * (receptacleCount === 'yoke-80' ? 0.8 : 1));
 }
 
 /** A load's share: at 125 % where continuous; fastened equipment may take half of a circuit that others share (210.23). */

@@ -299,7 +299,7 @@ describe('appliances that are drawn', () => {
       expect(clashes.map((one) => one.message)).toEqual([]);
       return Object.fromEntries(
         Object.values(done.value.house.boxes).flatMap(({ room, at, origin }) =>
-          at.kind === 'wall' && origin === 'wish' ? [[room, at]] : [],
+          at.kind === 'wall' && origin === 'request' ? [[room, at]] : [],
         ),
       );
     };
@@ -336,7 +336,7 @@ describe('appliances that are drawn', () => {
       Object.values(house.loads).flatMap((load) => (devices.includes(load.device) ? [load.kind] : []));
     const apart = planned.filter((one) => one.circuit.purpose === 'individual').map((one) => kindsOf(one.devices));
     expect(apart.filter((kinds) => kinds.includes('refrigerator'))).toEqual(own);
-    expect(checkHouse(house).findings.map((one) => one.ruleId)).not.toContain('cold-behind-gfci');
+    expect(checkHouse(house).findings.map((one) => one.ruleId)).not.toContain('refrigerator-on-gfci');
   });
 
   it('of the demo house are all connected', () => expect(unconnectedAppliances(demo)).toEqual([]));

@@ -5,10 +5,10 @@ import { proposeForRoom } from '../../place/propose';
 import { planBoxes } from './lay-out-boxes';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 
-const amended = (builder: HouseBuilder, rule: string, change: House['amendments'][string]['change']): House =>
+const amended = (builder: HouseBuilder, rule: string, change: House['decisions'][string]['change']): House =>
   builder
     .with((house) => {
-      house.amendments['a'] = { id: 'a', rule, change, authority: 'The county', date: '2026-01-02', note: '' };
+      house.decisions['a'] = { id: 'a', rule, change, by: 'The county', date: '2026-01-02', note: '' };
     })
     .build();
 const receptaclesFor = (house: House, room: string): number => {
@@ -37,11 +37,11 @@ const CASES: readonly (readonly [rule: string, house: () => HouseBuilder])[] = [
 /** Every side open, so that the room has no wall space of its own. */
 function noWalls(house: House): void {
   for (const corner of house.rooms['r']!.corners) if (corner.id !== 'c0' && corner.id !== 'c2') corner.wall = 'open';
-  house.amendments['w'] = {
+  house.decisions['w'] = {
     id: 'w',
     rule: 'wall-receptacle-spacing',
     change: { kind: 'off' },
-    authority: 'The county',
+    by: 'The county',
     date: '2026-01-02',
     note: '',
   };

@@ -4,7 +4,7 @@ import type { House } from '../../house/schema';
 import { viewRoom } from '../../plan/room-view';
 import { faceUnder } from '../../plan/studs';
 import { alignBoxes, copyLayout, distributeBoxes, duplicateAlong, nudgeBoxes, nudgeToStud } from './arrange';
-import { applyTemplate, readTemplate, TEMPLATES } from './presets';
+import { applyPreset, readPreset, PRESETS } from './presets';
 import type { Result } from '../../units/result';
 import { aHouse } from '../../test/house-builder';
 
@@ -73,23 +73,23 @@ describe('aligning and spreading', () => {
   });
 });
 
-describe('templates', () => {
-  it.each(TEMPLATES)('$name can be read, and fits the middle of a wall of 16 ft', (template) => {
-    expect(readTemplate(template.text).ok).toBe(true);
-    const house = must(applyTemplate(den().build(), 'r', 96, template, newId()));
+describe('presets', () => {
+  it.each(PRESETS)('$name can be read, and fits the middle of a wall of 16 ft', (preset) => {
+    expect(readPreset(preset.text).ok).toBe(true);
+    const house = must(applyPreset(den().build(), 'r', 96, preset, newId()));
     expect(Object.keys(house.boxes).length).toBeGreaterThan(0);
   });
   it.each([
     ['R', '"R" cannot be read. Write a letter, inches to the right, inches high: R -36 16.'],
     ['Q 0 16', '"Q" is no device. Known: R, S, L, D, X, V.'],
     ['R 0 500', '"R 0 500": 500 in is above any wall.'],
-    ['', 'The template is empty. Write at least one box: R 0 16.'],
+    ['', 'The preset is empty. Write at least one box: R 0 16.'],
   ])('"%s" is refused: %s', (text, message) => {
-    const read = readTemplate(text);
+    const read = readPreset(text);
     expect(read.ok ? '' : read.problems[0]!.message).toBe(message);
   });
   it('that falls off the wall says which part', () => {
-    const result = applyTemplate(den().build(), 'r', 20, TEMPLATES[4]!, newId());
+    const result = applyPreset(den().build(), 'r', 20, PRESETS[4]!, newId());
     expect(result.ok ? '' : result.problems[0]!.message).toBe(
       'Workshop wall does not fit here: R at -72 in falls off the north wall. Move the cursor to its middle.',
     );

@@ -115,7 +115,7 @@ export function duplicateAlong(house: House, id: string, count: number, stepIn: 
       id: newId('box'),
       room: box.room,
       at,
-      origin: 'wish' as const,
+      origin: 'request' as const,
       devices: Object.values(box.devices).map((device) => ({ ...device, id: newId('device'), circuit: null })),
     };
   });

@@ -41,7 +41,7 @@ export function cureNightFlaw(house: House, flaw: NightFlaw, newId: NewId): Resu
           id: newId('box'),
           room: flaw.room,
           at: spot.at,
-          origin: 'wish',
+          origin: 'request',
           devices: [newDevice('switch', id)],
           ...(spot.bracket ? { bracket: true } : {}),
         },

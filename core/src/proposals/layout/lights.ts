@@ -19,7 +19,7 @@ const UNLIT: ReadonlySet<RoomKind> = new Set<RoomKind>([
   'other',
   'storage',
 ]);
-/** Height of a wall luminaire beside a door, inches to its centre: *common practice*. */
+/** Height of a wall luminaire beside a door, inches to its center: *common practice*. */
 const BESIDE_DOOR_IN = 72;
 /** Out from the opening's corner: 10 to 12 in, *common practice*. */
 const OUT_FROM_DOOR_IN = 11;

@@ -8,9 +8,9 @@ import { studFaces } from '../../plan/studs';
 import { refuse, succeed, type Result } from '../../units/result';
 
 /** A group of boxes that is set down at once around the cursor: what, how far from it, how high. */
-export interface Template {
+export interface Preset {
   readonly name: string;
-  /** "R -36 16, D 4 62": a letter, inches to the right of the cursor, inches high to the centre. */
+  /** "R -36 16, D 4 62": a letter, inches to the right of the cursor, inches high to the center. */
   readonly text: string;
 }
 
@@ -20,7 +20,7 @@ interface Part {
   readonly heightIn: number;
 }
 
-/** What the letters of a template stand for; R2 is two receptacles in one box. */
+/** What the letters of a preset stand for; R2 is two receptacles in one box. */
 const LETTERS: Readonly<Record<string, (id: string) => Device>> = {
   R: (id) => newDevice('receptacle', id),
   S: (id) => newDevice('switch', id),
@@ -31,7 +31,7 @@ const LETTERS: Readonly<Record<string, (id: string) => Device>> = {
 };
 
 /** Typical rooms; offsets and heights are *common practice*, to be changed at will. */
-export const TEMPLATES: readonly Template[] = [
+export const PRESETS: readonly Preset[] = [
   { name: 'Bed sides', text: 'R -40 16, R 40 16, S -36 30, S 36 30' },
   { name: 'Desk', text: 'R2 -16 32, R2 16 32, D 0 32' },
   { name: 'Television wall', text: 'R2 -4 62, X 4 62, V 0 74, R2 -20 16, D 20 16' },
@@ -41,8 +41,8 @@ export const TEMPLATES: readonly Template[] = [
   { name: 'Vacuum dock', text: 'R 0 8' },
 ];
 
-/** Reads a template's text. Errors name the part that cannot be read. */
-export function readTemplate(text: string): Result<readonly Part[]> {
+/** Reads a preset's text. Errors name the part that cannot be read. */
+export function readPreset(text: string): Result<readonly Part[]> {
   const parts: Part[] = [];
   for (const piece of text
     .split(',')
@@ -51,31 +51,30 @@ export function readTemplate(text: string): Result<readonly Part[]> {
     const match = /^([A-Z])([1-4]?)\s+(-?\d+(?:\.\d+)?)\s+(\d+(?:\.\d+)?)$/i.exec(piece);
     if (!match)
       return refuse(
-        'template',
-        'template',
+        'preset',
+        'preset',
         `"${piece}" cannot be read. Write a letter, inches to the right, inches high: R -36 16.`,
       );
     const letter = match[1]!.toUpperCase();
     if (!LETTERS[letter])
-      return refuse('template', 'template', `"${letter}" is no device. Known: ${Object.keys(LETTERS).join(', ')}.`);
+      return refuse('preset', 'preset', `"${letter}" is no device. Known: ${Object.keys(LETTERS).join(', ')}.`);
     const heightIn = Number(match[4]);
-    if (heightIn > 120) return refuse('template', 'template', `"${piece}": ${heightIn} in is above any wall.`);
+    if (heightIn > 120) return refuse('preset', 'preset', `"${piece}": ${heightIn} in is above any wall.`);
     parts.push({ letters: letter.repeat(Number(match[2] || 1)), offsetIn: Number(match[3]), heightIn });
   }
-  if (parts.length === 0)
-    return refuse('template', 'template', 'The template is empty. Write at least one box: R 0 16.');
+  if (parts.length === 0) return refuse('preset', 'preset', 'The preset is empty. Write at least one box: R 0 16.');
   return succeed(parts);
 }
 
-/** Sets a template's boxes down around a place of a room's loop, each on the stud side nearest to where it is wanted. */
-export function applyTemplate(
+/** Sets a preset's boxes down around a place of a room's loop, each on the stud side nearest to where it is wanted. */
+export function applyPreset(
   house: House,
   roomId: string,
   atLoopIn: number,
-  template: Template,
+  preset: Preset,
   newId: NewId,
 ): Result<Edited> {
-  const parts = readTemplate(template.text);
+  const parts = readPreset(preset.text);
   if (!parts.ok) return parts;
   const view = viewRoom(house, roomId);
   const loop = wallLoop(view.room);
@@ -95,19 +94,19 @@ export function applyTemplate(
     const at = fromLoop(loop, onStud ? nearest : wanted);
     if (at.wall.id !== wall.id || at.wall.boundary !== 'solid')
       return refuse(
-        'template',
-        'template',
-        `${template.name} does not fit here: ${letters[0]} at ${offsetIn} in falls off the ${wall.name} wall. Move the cursor to its middle.`,
+        'preset',
+        'preset',
+        `${preset.name} does not fit here: ${letters[0]} at ${offsetIn} in falls off the ${wall.name} wall. Move the cursor to its middle.`,
       );
     if (onStud) taken.push(nearest);
     boxes.push({
       id: newId('box'),
       room: roomId,
-      origin: 'wish',
+      origin: 'request',
       at: { kind: 'wall', wall: wall.id, alongIn: Math.round(at.alongIn * 16) / 16, heightIn },
       devices: [...letters].map((letter) => LETTERS[letter]!(newId('device'))),
       ...(onStud ? {} : { bracket: true }),
     });
   }
-  return placeBoxes(house, boxes, template.name);
+  return placeBoxes(house, boxes, preset.name);
 }

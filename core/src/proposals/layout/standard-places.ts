@@ -65,7 +65,7 @@ export function bedsideChanges(house: House, drawn: readonly Drawn[]): StandardC
                   id: newId('box'),
                   room: room.id,
                   at: spot.at,
-                  origin: 'wish',
+                  origin: 'request',
                   devices: [newDevice('switch', id)],
                   ...(spot.bracket ? { bracket: true } : {}),
                 },

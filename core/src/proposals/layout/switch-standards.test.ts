@@ -125,7 +125,7 @@ describe('a bedroom, its closet and its deck', () => {
     const places = (one: House) =>
       Object.values(one.switchGroups).find((group) => group.name === 'bed light')!.switches;
     expect(places(house)).toHaveLength(places(before).length + 1);
-    const bedside = Object.values(house.boxes).find((box) => box.origin === 'wish')!;
+    const bedside = Object.values(house.boxes).find((box) => box.origin === 'request')!;
     expect(bedside.at).toMatchObject({ kind: 'wall', wall: 'c0', heightIn: 28 });
     const blanks = Object.values(house.boxes).filter((box) =>
       Object.values(box.devices).some((one) => one.kind === 'blank'),

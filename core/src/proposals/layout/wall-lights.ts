@@ -11,7 +11,7 @@ export interface WallLight {
   readonly device: (id: string) => Device;
 }
 
-/** Centre of a sconce above the floor, and from the edge of the opening past casing and leaf, inches: *common practice*. */
+/** Center of a sconce above the floor, and from the edge of the opening past casing and leaf, inches: *common practice*. */
 const SCONCE_HEIGHT_IN = 66;
 const SCONCE_ASIDE_IN = 12;
 /** A box wants this much wall to the next corner or opening, inches: *common practice*. */

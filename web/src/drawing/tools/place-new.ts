@@ -94,8 +94,8 @@ function wallNear(house: House, level: string, point: Point) {
     : refuse('no-wall', 'place', 'There is no wall here. Click close to the wall of a room.');
 }
 
-/** Where a thing of some width starts so that it is centred on a place and stays on its wall. */
-const centre = (alongIn: number, widthIn: number, wallIn: number) =>
+/** Where a thing of some width starts so that it is centerd on a place and stays on its wall. */
+const center = (alongIn: number, widthIn: number, wallIn: number) =>
   Math.max(0, Math.min(wallIn - widthIn, Math.round((alongIn - widthIn / 2) * 2) / 2));
 
 export function placeOpening(
@@ -118,7 +118,7 @@ export function placeOpening(
       wall: wall.id,
       kind,
       widthIn,
-      alongIn: centre(alongIn, widthIn, wall.lengthIn),
+      alongIn: center(alongIn, widthIn, wall.lengthIn),
     }),
   );
 }
@@ -169,7 +169,7 @@ export function placeFeature(
         wall: wall.id,
         widthIn: fitting,
         depthIn,
-        alongIn: centre(alongIn, fitting, wall.lengthIn),
+        alongIn: center(alongIn, fitting, wall.lengthIn),
         behindIn: kind === 'sink' || kind === 'basin' ? 3 : 0,
       },
     }),
@@ -216,7 +216,7 @@ export function dropOnWall(
 ): Result<Edited> {
   const at = snapToStud(house, room.id, atLoopIn, heightFor(house, room, tool, atLoopIn), snapIn);
   return placeBoxes(house, [
-    { id: newId('box'), room: room.id, at, origin: 'wish', devices: [deviceFor(tool, newId('device'))] },
+    { id: newId('box'), room: room.id, at, origin: 'request', devices: [deviceFor(tool, newId('device'))] },
   ]);
 }
 
@@ -237,7 +237,7 @@ export function placeBoxAt(
       y: Math.round(point.y),
     };
     return placeBoxes(house, [
-      { id: newId('box'), room: room.id, at, origin: 'wish', devices: [deviceFor(tool, newId('device'))] },
+      { id: newId('box'), room: room.id, at, origin: 'request', devices: [deviceFor(tool, newId('device'))] },
     ]);
   }
   const near = wallNear(house, level, point);

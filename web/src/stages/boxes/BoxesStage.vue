@@ -57,7 +57,7 @@ watch(
 
 const { limits, fill, accept, inProposal, onStuds, nothing } = useFilling(room);
 const { boxing, ticked, ceiling, grid, work: boxingWork, layOut } = useBoxing();
-const { typed, preview, templates, putTemplate } = useStripKeys(room, accept);
+const { typed, preview, presets, putPreset } = useStripKeys(room, accept);
 const fillMenu = ref<HTMLDetailsElement>();
 const boxMenu = ref<HTMLDetailsElement>();
 
@@ -89,7 +89,7 @@ function pickOther(select: HTMLSelectElement): void {
   const { value } = select;
   const preset = /^preset (\d+)$/.exec(value);
   if (preset) {
-    putTemplate(Number(preset[1]));
+    putPreset(Number(preset[1]));
     select.value = '';
   } else view.tool = value || 'select';
 }
@@ -122,7 +122,7 @@ function pickOther(select: HTMLSelectElement): void {
         </option>
       </optgroup>
       <optgroup label="Presets at the cursor, keys 1 to 9" :disabled="!room">
-        <option v-for="(one, i) in templates" :key="one.name" :value="`preset ${i}`">{{ i + 1 }} {{ one.name }}</option>
+        <option v-for="(one, i) in presets" :key="one.name" :value="`preset ${i}`">{{ i + 1 }} {{ one.name }}</option>
       </optgroup>
     </select>
     <span class="grow" />

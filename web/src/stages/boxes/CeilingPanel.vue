@@ -41,7 +41,7 @@ const span = computed(() => ({
   x: bounds.value.maxX - bounds.value.minX,
   y: bounds.value.maxY - bounds.value.minY,
 }));
-const school = ref(store.house!.standards.ceilingSchool);
+const school = ref(store.house!.standards.ceilingRows);
 const columns = ref(1);
 const rows = ref(1);
 const style = ref<'recessed' | 'surface'>('recessed');
@@ -161,7 +161,7 @@ function pendants(island: Feature): void {
   const boxes = spreadAlong(longIn(island), pendantCount(island), 'half-at-walls').map((at) => ({
     id: newId('box'),
     room: props.room.id,
-    origin: 'wish' as const,
+    origin: 'request' as const,
     at: {
       kind: 'ceiling' as const,
       x: alongX ? minX + at : (minX + maxX) / 2,
@@ -176,7 +176,7 @@ function place(): void {
   const boxes = grid.value.places.map((at) => ({
     id: newId('box'),
     room: props.room.id,
-    origin: 'wish' as const,
+    origin: 'request' as const,
     at: { kind: 'ceiling' as const, x: Math.round(at.x * 16) / 16, y: Math.round(at.y * 16) / 16 },
     devices: [
       newDevice('luminaire', newId('device'), {

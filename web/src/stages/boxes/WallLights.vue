@@ -37,7 +37,7 @@ function place(lights: readonly WallLight[], label: string): void {
   const boxes = lights.map(({ at, device }) => ({
     id: newId('box'),
     room: props.room.id,
-    origin: 'wish' as const,
+    origin: 'request' as const,
     at,
     devices: [device(newId('device'))],
   }));

@@ -1,11 +1,11 @@
 import { computed, onBeforeUnmount, onMounted, type ComputedRef } from 'vue';
 import {
-  applyTemplate,
+  applyPreset,
   boundsOf,
   nudgeBoxes,
   nudgeToStud,
   studFaces,
-  TEMPLATES,
+  PRESETS,
   viewRoom,
   wallLoop,
   wrapIn,
@@ -79,12 +79,12 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
     return ahead.sort((a, b) => a.gap - b.gap)[0]?.at ?? view.cursorIn;
   }
 
-  const templates = computed(() => store.house!.standards.templates ?? TEMPLATES);
+  const presets = computed(() => store.house!.standards.presets ?? PRESETS);
 
-  /** Sets a template's boxes down around the cursor. */
-  function putTemplate(n: number): void {
-    const template = templates.value[n];
-    if (template && room.value) store.apply(applyTemplate(store.house!, room.value.id, view.cursorIn, template, newId));
+  /** Sets a preset's boxes down around the cursor. */
+  function putPreset(n: number): void {
+    const preset = presets.value[n];
+    if (preset && room.value) store.apply(applyPreset(store.house!, room.value.id, view.cursorIn, preset, newId));
   }
 
   /** Full stop and comma move what is selected by an inch, with Shift to the next stud; plus and minus raise and lower it. */
@@ -114,7 +114,7 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
         ? walkToStud(direction)
         : wrapIn(wallLoop(room.value), Math.round(view.cursorIn) + direction);
     } else if (letter && store.canEdit) drop(letter.tool);
-    else if (/^[1-9]$/.test(event.key) && store.canEdit) putTemplate(Number(event.key) - 1);
+    else if (/^[1-9]$/.test(event.key) && store.canEdit) putPreset(Number(event.key) - 1);
     else if (event.key.toLowerCase() === 'z' && room.value) view.target = { bounds: boundsOf(room.value.corners) };
     else if (nudge(event.key)) event.preventDefault();
     else if (event.key === 'Enter' && view.proposal && event.target === document.body) accept();
@@ -123,5 +123,5 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
   onMounted(() => window.addEventListener('keydown', onKey));
   onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 
-  return { typed, preview, templates, putTemplate };
+  return { typed, preview, presets, putPreset };
 }

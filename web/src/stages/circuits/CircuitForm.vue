@@ -66,7 +66,7 @@ function setAttic(atticF: number): void {
       >Conductor
       <select class="plain" :value="circuit.awg" @change="change({ awg: value($event) as Circuit['awg'] })">
         <option v-for="awg in AWG_SIZES" :key="awg" :value="awg">
-          {{ circuit.metal === 'aluminium' ? 'aluminium' : 'NM-B copper' }} No. {{ awg }}
+          {{ circuit.metal === 'aluminum' ? 'aluminum' : 'NM-B copper' }} No. {{ awg }}
         </option>
       </select></label
     >
@@ -114,10 +114,10 @@ function setAttic(atticF: number): void {
       <label v-if="circuit.poles === 2" class="row"
         ><input
           type="checkbox"
-          :checked="circuit.metal === 'aluminium'"
-          @change="change({ metal: checked($event) ? 'aluminium' : undefined })"
+          :checked="circuit.metal === 'aluminum'"
+          @change="change({ metal: checked($event) ? 'aluminum' : undefined })"
         />
-        aluminium service-entrance cable</label
+        aluminum service-entrance cable</label
       >
     </details>
     <label class="field"

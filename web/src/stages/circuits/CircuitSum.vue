@@ -8,7 +8,7 @@ const props = defineProps<{ circuit: Circuit; run: CableRun | undefined }>();
 const store = useHouse();
 const house = computed(() => store.house!);
 const load = computed(() => measureCircuitLoad(house.value, props.circuit));
-const isByArea = computed(() => house.value.standards.receptacleSchool === 'area');
+const isByArea = computed(() => house.value.standards.receptacleCount === 'area');
 </script>
 
 <template>

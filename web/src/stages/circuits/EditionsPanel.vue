@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { compareEditions, EDITIONS, type Decision, type Edition } from '@winculum/core';
+import { compareEditions, EDITIONS, type ProtectionDecision, type Edition } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -12,7 +12,7 @@ const before = ref<Edition>(here === '2014' ? '2023' : EDITIONS[EDITIONS.indexOf
 const after = ref<Edition>(here);
 const lens = computed(() => compareEditions(store.house!, before.value, after.value));
 const KINDS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
-const say = (decision: Decision) =>
+const say = (decision: ProtectionDecision) =>
   ({ required: 'required', 'not-required': 'not required', 'cannot-tell': 'cannot tell' })[decision.kind];
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { circuitVolts, count, type PanelSchedule, type ScheduleRow } from '@winculum/core';
+import { decisionWords } from '../../frame/decision-words';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -15,7 +16,9 @@ const pairs = computed(() =>
     props.schedule.rows.slice(2 * i, 2 * i + 2),
   ),
 );
-const amendments = computed(() => Object.values(store.house!.amendments));
+const amendments = computed(() =>
+  Object.values(store.house!.decisions).filter(({ change }) => change.kind !== 'accept'),
+);
 const violations = computed(
   () => (store.check?.findings ?? []).filter((one) => one.kind === 'fail' && one.severity === 'violation').length,
 );
@@ -101,10 +104,13 @@ const legs = computed(() =>
       <p v-if="amendments.length">
         <b>Local amendments:</b>
         <template v-for="one in amendments" :key="one.id"
-          >{{ one.rule }}
-          {{ one.change.kind === 'off' ? 'switched off' : `${one.change.limit} = ${one.change.value}` }} ({{
-            one.authority
-          }}, {{ one.date }}).
+          >{{ one.rule }} {{ decisionWords(one) }} ({{ one.by }}, {{ one.date }}).
+        </template>
+      </p>
+      <p v-if="store.check!.accepted.length">
+        <b>Accepted as they stand:</b>
+        <template v-for="{ finding, decision } in store.check!.accepted" :key="decision.id"
+          >{{ finding.message }} {{ finding.section }} ({{ decision.by }}, {{ decision.date }}: {{ decision.note }}).
         </template>
       </p>
       <p>

@@ -35,7 +35,7 @@ const styleWords: Record<SwitchStyle, string> = {
   dusk: 'dusk sensor',
   smart: 'smart, with neutral',
   'smart-no-neutral': 'smart, without neutral',
-  companion: 'companion',
+  'add-on': 'add-on',
 };
 const problems = computed(() => groupProblems(store.house!));
 const chains = computed(

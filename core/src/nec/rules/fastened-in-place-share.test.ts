@@ -1,12 +1,12 @@
 import { aHouse } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
-import { fastenedHalf } from './fastened-half';
+import { fastenedInPlaceShare } from './fastened-in-place-share';
 import { den } from '../../test/circuits-cases';
 
 const shared = (edition: '2017' | '2023' = '2023') =>
   aHouse(edition).room('den', 'den', [0, 0, 200, 200]).circuit('A', 20).ceiling('den', 'luminaire', 'A');
 
-testRule(fastenedHalf, {
+testRule(fastenedInPlaceShare, {
   passes: [
     [
       '10 A in all beside lights on 20 A',

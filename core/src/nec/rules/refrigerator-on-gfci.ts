@@ -4,8 +4,8 @@ import { commonPractice, defineRule, everyEdition } from '../rule';
 
 const KEEPS = /^(refrigerator|freezer|sump-pump|grinder-pump)$/;
 
-export const coldBehindGfci = defineRule({
-  id: 'cold-behind-gfci',
+export const refrigeratorOnGfci = defineRule({
+  id: 'refrigerator-on-gfci',
   meta: {
     summary: 'Freezers, refrigerators and sump pumps do not hang on a GFCI that others can open',
     stage: 'circuits',

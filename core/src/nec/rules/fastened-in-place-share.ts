@@ -12,8 +12,8 @@ function fastenedAmps({ load, device }: Outlet): number {
   return device.kind === 'fan' ? device.va / 120 : 0;
 }
 
-export const fastenedHalf = defineRule({
-  id: 'fastened-half',
+export const fastenedInPlaceShare = defineRule({
+  id: 'fastened-in-place-share',
   meta: {
     summary: 'Equipment fastened in place takes at most half of a 15 or 20 A circuit that also feeds lights or plugs',
     stage: 'circuits',

@@ -1,9 +1,9 @@
 import { aHouse } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
-import { whatRatingMayFeed } from './what-rating-may-feed';
+import { permissibleLoads } from './permissible-loads';
 import { kitchen, den } from '../../test/circuits-cases';
 
-testRule(whatRatingMayFeed, {
+testRule(permissibleLoads, {
   passes: [
     [
       'two baseboards on 25 A',

@@ -25,8 +25,8 @@ const entry = (section: string, tenA: 0 | 1): EditionEntry<{ tenA: number }> => 
   basis: fromMemory(tenA ? 'medium' : 'high'),
 });
 
-export const whatRatingMayFeed = defineRule({
-  id: 'what-rating-may-feed',
+export const permissibleLoads = defineRule({
+  id: 'permissible-loads',
   meta: {
     summary: 'What a circuit may feed by its rating: no lights beyond 20 A, cooking alone on 40 and 50 A',
     stage: 'circuits',

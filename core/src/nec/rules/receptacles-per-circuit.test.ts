@@ -1,5 +1,5 @@
 import { testRule } from '../../test/rule-tester';
-import { receptacleSchool } from './receptacle-school';
+import { receptaclesPerCircuit } from './receptacles-per-circuit';
 import { den } from '../../test/circuits-cases';
 
 const eightOnFifteen = (n: number) =>
@@ -8,7 +8,7 @@ const eightOnFifteen = (n: number) =>
     den().circuit('A', 15),
   );
 
-testRule(receptacleSchool, {
+testRule(receptaclesPerCircuit, {
   passes: [['eight at 180 VA and 80 % fill 15 A', eightOnFifteen(8), "A: 100 % of the firm's standard."]],
   fails: [['nine do not fit', eightOnFifteen(9), "A is loaded to 113 % of the firm's standard."]],
 });

@@ -1,6 +1,6 @@
 import { aHouse } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
-import { coldBehindGfci } from './cold-behind-gfci';
+import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { den } from '../../test/circuits-cases';
 
 const cold = (extra: Record<string, unknown> = {}) =>
@@ -9,7 +9,7 @@ const cold = (extra: Record<string, unknown> = {}) =>
     .circuit('G', 20)
     .load('freezer', 'gar', 'c0', 30, 'G', extra);
 
-testRule(coldBehindGfci, {
+testRule(refrigeratorOnGfci, {
   passes: [
     ['alone on its circuit', cold(), 'Nothing else can open the protection of Freezer.'],
     [

@@ -1,8 +1,8 @@
 import { measureCircuitLoad } from '../../circuits/circuit-load';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
-export const receptacleSchool = defineRule({
-  id: 'receptacle-school',
+export const receptaclesPerCircuit = defineRule({
+  id: 'receptacles-per-circuit',
   meta: {
     summary: 'Circuits stay within the standard that the firm has chosen',
     stage: 'circuits',

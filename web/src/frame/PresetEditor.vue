@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { edit, readTemplate, TEMPLATES, type Template } from '@winculum/core';
+import { edit, readPreset, PRESETS, type Preset } from '@winculum/core';
 import { useHouse } from '../stores/house';
 
 /** Presets: boxes that are set down by one key, each as a line of text. */
 const store = useHouse();
-const templates = computed<readonly Template[]>(() => store.house!.standards.templates ?? TEMPLATES);
+const presets = computed<readonly Preset[]>(() => store.house!.standards.presets ?? PRESETS);
 const value = (event: Event) => (event.target as HTMLInputElement).value;
 
-function set(i: number, changes: Partial<Template>): void {
-  const next = templates.value.map((one, j) => ({ ...(i === j ? { ...one, ...changes } : one) }));
-  const read = readTemplate(next[i]!.text);
+function set(i: number, changes: Partial<Preset>): void {
+  const next = presets.value.map((one, j) => ({ ...(i === j ? { ...one, ...changes } : one) }));
+  const read = readPreset(next[i]!.text);
   if (!read.ok) store.problem = `${next[i]!.name}: ${read.problems[0]!.message}`;
-  else store.apply(edit(store.house!, 'Change groups', (draft) => void (draft.standards.templates = next)));
+  else store.apply(edit(store.house!, 'Change groups', (draft) => void (draft.standards.presets = next)));
 }
 </script>
 
@@ -23,7 +23,7 @@ function set(i: number, changes: Partial<Template>): void {
     luminaire, D data, X coax, V sleeve.
   </p>
   <fieldset :disabled="!store.canEdit" class="groups">
-    <template v-for="(one, i) in templates" :key="i">
+    <template v-for="(one, i) in presets" :key="i">
       <b class="num">{{ i + 1 }}</b>
       <input
         class="plain"

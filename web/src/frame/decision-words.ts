@@ -1,0 +1,8 @@
+import type { Decision } from '@winculum/core';
+
+/** What somebody decided about a rule, in a few words. */
+export function decisionWords({ change }: Decision): string {
+  if (change.kind === 'off') return 'switched off';
+  if (change.kind === 'limit') return `${change.limit} = ${change.value}`;
+  return `accepted: ${change.said}`;
+}
