@@ -73,6 +73,31 @@ export default ts.config(
         'require',
         '__dirname',
         '__filename',
+        'alert',
+        'confirm',
+        'prompt',
+      ],
+      'no-restricted-properties': [
+        'error',
+        ...['alert', 'confirm', 'prompt'].map((property) => ({
+          object: 'window',
+          property,
+          message: 'A dialog of ours asks: stores/confirm.ts, frame/ConfirmDialog.vue.',
+        })),
+      ],
+    },
+  },
+  {
+    // Vuetify carries every control. Named here is what it has none for: the hidden input behind a file button.
+    files: ['web/src/**/*.vue'],
+    ignores: ['web/src/pages/Houses.vue'],
+    rules: {
+      'vue/no-restricted-html-elements': [
+        'error',
+        ...['button', 'input', 'select', 'textarea', 'dialog', 'progress'].map((element) => ({
+          element,
+          message: 'Take the control of Vuetify, or a field of web/src/fields.',
+        })),
       ],
     },
   },

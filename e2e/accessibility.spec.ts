@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, goTo, openDemo, test } from './harness';
+import { expect, goTo, menu, openDemo, test } from './harness';
 
 /** All rules in the one theme, and those of color in the other, where nothing else differs. */
 const RULES = {
@@ -41,15 +41,11 @@ for (const theme of ['light', 'dark'] as const) {
       await accessible(stop);
     }
     await goTo(page, 'Boxes');
-    await page.getByText('Lay out boxes').click();
-    await page
-      .getByRole('group', { name: /Do it for me/ })
-      .getByRole('button', { name: 'house' })
-      .click();
+    await menu(page, 'Lay out boxes', 'The whole house');
     await page.getByRole('button', { name: 'Discard the proposal' }).waitFor();
     await accessible('a proposal');
     await page.getByRole('button', { name: 'Discard the proposal' }).click();
-    await page.getByRole('button', { name: 'Ceiling' }).click();
+    await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
     await accessible('the ceiling grid');
     await page.getByRole('button', { name: 'Close the ceiling grid' }).click();
     await goTo(page, 'Circuits');
@@ -57,7 +53,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('region', { name: 'Proposed circuits' }).waitFor();
     await accessible('a circuit plan');
     await page.getByRole('button', { name: 'Discard' }).click();
-    await page.getByRole('button', { name: /Kiln/ }).click();
+    await page.getByRole('button', { name: /Kiln/ }).first().click();
     await page.getByText('How its cable lies').click();
     await page.getByLabel('Which breaker is this on?').fill('K-5');
     await page.getByLabel('Which breaker is this on?').press('Enter');
@@ -66,7 +62,10 @@ for (const theme of ['light', 'dark'] as const) {
       await accessible(tab);
     }
     await goTo(page, 'Switching');
-    await page.getByRole('button', { name: /Kitchen light/ }).click();
+    await page
+      .getByRole('button', { name: /Kitchen light/ })
+      .first()
+      .click();
     await accessible('a group');
     await page.getByRole('tab', { name: 'Night walk' }).click();
     await page.getByText('walks in the dark').waitFor();

@@ -1,10 +1,10 @@
-import { clickPlan, expect, goTo, newHouse, openDemo, tape, test } from './harness';
+import { clickPlan, expect, goTo, menu, newHouse, openDemo, pick, tape, test } from './harness';
 
 test('an open item flies to the gap, says why, and mends it; undo brings it back', async ({ owner: page }) => {
   await openDemo(page);
   await page.getByRole('tab', { name: /Open items/ }).click();
   await page.getByRole('button', { name: /Bedroom 2 cannot be reached/ }).click();
-  await expect(page.getByLabel('Level', { exact: true })).toHaveValue('L2');
+  await expect(page.getByRole('button', { name: 'Level: Upper floor' })).toBeVisible();
   const why = page.getByLabel('What is selected, and why');
   await expect(why).toContainText('NEC 2023 210.52(A)(1)');
   await expect(why).toContainText('from memory, high');
@@ -62,11 +62,11 @@ test('the edition changes everything at once, and a local amendment is part of t
   await page.getByRole('tab', { name: /Open items/ }).click();
   const side = page.getByLabel('What is selected, and why');
   await expect(side).not.toContainText('island');
-  await page.getByLabel('Edition of the code').selectOption('2020');
+  await pick(page, 'Edition of the code', 'NEC 2020');
   await expect(side).toContainText('The island (13.3 ft²) has 0 receptacles; 2 are due.');
   await page.getByRole('button', { name: 'Job' }).click();
   const job = page.getByRole('dialog');
-  await job.getByRole('tab', { name: 'Amendments' }).click();
+  await job.getByRole('tab', { name: 'Decisions' }).click();
   await job.getByLabel('Rule').fill('island and peninsula');
   await page.getByRole('option', { name: /island and peninsula/ }).click();
   await job.getByLabel('Decided by').fill('Inspector of the demo county');
@@ -86,19 +86,14 @@ test('a filled wall may be refused, and what is placed by hand stays', async ({ 
   await newHouse(page, 'Refused');
   await tape(page, "den 14' x 12'");
   await goTo(page, 'Boxes');
-  await page
-    .getByRole('button', { name: /receptacle/ })
-    .first()
-    .click();
+  await page.getByRole('toolbar', { name: 'Box tools' }).getByRole('button', { name: 'R receptacle' }).click();
   await clickPlan(page, 80, 3);
   await page.getByRole('button', { name: 'Select' }).click();
-  await page.getByText('Space receptacles', { exact: true }).click();
-  await page.getByRole('button', { name: 'room', exact: true }).click();
+  await menu(page, 'Space receptacles', 'This room');
   await expect(page.locator('.proposal')).toContainText('receptacles proposed');
   await page.getByRole('button', { name: 'Discard' }).click();
   await expect(page.locator('g.box[data-hit]')).toHaveCount(1);
-  await page.getByText('Space receptacles', { exact: true }).click();
-  await page.getByRole('button', { name: 'room', exact: true }).click();
+  await menu(page, 'Space receptacles', 'This room');
   await page.getByRole('button', { name: 'Accept all' }).click();
   await expect(page.getByText(/out of reach/)).toHaveCount(0);
   await expect(page.getByRole('region', { name: 'Wall strip' }).getByRole('button', { name: /^D-1,/ })).toBeVisible();

@@ -1,16 +1,12 @@
-import { clickPlan, expect, goTo, newHouse, openDemo, tape, test } from './harness';
+import { clickPlan, expect, goTo, menu, newHouse, openDemo, pick, tape, test } from './harness';
 
 test('a room is boxed by the tool: some of it refused, the rest placed, with reasons', async ({ owner: page }) => {
   await newHouse(page, 'Boxed');
   await tape(page, "den 14' x 12'");
-  await page.getByLabel('Kind of opening').selectOption('door');
+  await pick(page, 'Kind of opening', 'Door');
   await clickPlan(page, 60, 144);
   await goTo(page, 'Boxes');
-  await page.getByText('Lay out boxes').click();
-  await page
-    .getByRole('group', { name: /Do it for me/ })
-    .getByRole('button', { name: 'room' })
-    .click();
+  await menu(page, 'Lay out boxes', 'This room');
   const panel = page.getByRole('region', { name: 'Proposed boxes' });
   await expect(panel).toContainText('no point of the wall over 6 ft away');
   await expect(panel).toContainText('at the latch side of the way in');
@@ -56,7 +52,7 @@ test('boxes are nudged by inch and by stud, and set down in groups', async ({ ow
   await expect(along).not.toHaveValue(before);
   await page.keyboard.press(',');
   await expect(along).toHaveValue(before);
-  await page.getByLabel('State').selectOption('held');
+  await pick(page, 'State', 'held until tile');
   await page.getByLabel('Note', { exact: true }).fill('after the bench');
   await page.keyboard.press('Tab');
   await page.getByRole('tab', { name: /Open items/ }).click();
@@ -66,17 +62,17 @@ test('boxes are nudged by inch and by stud, and set down in groups', async ({ ow
 test('lights on the walls by a button, what a device is, switches that see all', async ({ owner: page }) => {
   await openDemo(page, 'Boxes');
   await page.getByRole('button', { name: /^ST-2,/ }).click();
-  await page.getByLabel('Rating of the receptacle').selectOption('20');
+  await pick(page, 'Rating of the receptacle', '20 A');
   await page.getByLabel('weather-resistant').check();
   await expect(page.getByText('duplex receptacle, 120 V 20 A')).toBeVisible();
   await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
   await page.getByRole('button', { name: 'Two sconces at the door to Back hall' }).click();
   await expect(page.getByRole('button', { name: /^ST-10,.*5'-6" high/ })).toBeVisible();
   await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
-  await page.getByLabel('Cove along').selectOption({ index: 1 });
+  await pick(page, 'Cove along', 0);
   await page.getByRole('button', { name: 'Place the cove' }).click();
   await page.getByRole('button', { name: /^ST-11,/ }).click();
-  await expect(page.getByLabel('Where its driver lives')).toHaveValue('');
+  await expect(page.getByRole('combobox', { name: 'Where its driver lives' })).toHaveValue('not said');
 
   await page.getByRole('link', { name: 'Switching' }).first().click();
   await page.getByRole('button', { name: /Back hall light/ }).click();

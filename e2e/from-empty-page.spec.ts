@@ -1,4 +1,4 @@
-import { clickPlan, dragPlan, expect, goTo, newHouse, saved, tape, test } from './harness';
+import { clickPlan, dragPlan, expect, goTo, menu, newHouse, pick, saved, tape, test } from './harness';
 
 test('an electrician draws three rooms, fills them, puts them on circuits, checks and prints, from an empty page', async ({
   owner: page,
@@ -9,7 +9,7 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   // House: one room typed, one typed against it, one drawn by hand.
   await tape(page, "living 18' x 14'");
   await tape(page, "kitchen 12' x 14' east of Living");
-  await page.getByLabel('Kind of room').selectOption('bedroom');
+  await pick(page, 'Kind of room', 'bedroom');
   await page.getByRole('button', { name: 'Draw room' }).click();
   await dragPlan(page, [1, 171], [144, 300]);
   await page.getByRole('button', { name: 'Select' }).click();
@@ -20,18 +20,18 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   await expect(page.getByLabel('Depth')).toHaveValue(`11'-6"`);
 
   // Doors and a window, then a counter with a sink and a range.
-  await page.getByLabel('Kind of opening').selectOption('door');
+  await pick(page, 'Kind of opening', 'Door');
   await clickPlan(page, 60, 170);
   await clickPlan(page, 216, 110);
-  await page.getByLabel('Kind of opening').selectOption('window');
+  await pick(page, 'Kind of opening', 'Window');
   await clickPlan(page, 2, 80);
-  await page.getByLabel('Kind of feature').selectOption('counter');
+  await pick(page, 'Kind of feature', 'counter');
   await clickPlan(page, 260, 3);
   await clickPlan(page, 330, 3);
   await page.getByRole('button', { name: 'Select' }).click();
   await clickPlan(page, 260, 16);
   await expect(page.getByRole('heading', { name: 'counter' })).toBeVisible();
-  await page.getByLabel('Kind of feature').selectOption('panel');
+  await pick(page, 'Kind of feature', 'panel');
   await clickPlan(page, 140, 240);
   await page.getByRole('button', { name: 'Select' }).click();
   await clickPlan(page, 143, 240);
@@ -40,8 +40,7 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
 
   // Boxes: the fewest that reach everything, as one proposal.
   await goTo(page, 'Boxes');
-  await page.getByText('Space receptacles', { exact: true }).click();
-  await page.getByRole('button', { name: 'house', exact: true }).click();
+  await menu(page, 'Space receptacles', 'The whole house');
   await expect(page.getByText('the fewest on studs')).toBeVisible();
   await page.getByRole('button', { name: 'Accept all' }).click();
   await page.getByRole('tab', { name: /Open items/ }).click();
@@ -55,12 +54,18 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   await page.getByRole('button', { name: 'New circuit for these' }).click();
   await expect(page.getByLabel('Name of the circuit')).toHaveValue('Bedroom 1');
   await expect(page.locator('.percent')).toHaveText(/\d+ %/);
-  await expect(page.getByLabel(/^Kind follows/)).toContainText('follows the outlets: AFCI');
+  await expect(page.getByRole('combobox', { name: 'Kind of breaker' })).toHaveValue('follows the outlets: AFCI');
   await page.getByRole('tab', { name: /Open items/ }).click();
-  await page.getByRole('button', { name: /of Living are on no circuit/ }).click();
+  await page
+    .getByRole('button', { name: /of Living are on no circuit/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Give them a circuit of their own' }).click();
   await page.getByRole('tab', { name: /Open items/ }).click();
-  await page.getByRole('button', { name: /of Kitchen are on no circuit/ }).click();
+  await page
+    .getByRole('button', { name: /of Kitchen are on no circuit/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Give them a circuit of their own' }).click();
   await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(page.getByRole('button', { name: /counter of Kitchen is fed by 1 circuit/ })).toBeVisible();
@@ -71,7 +76,7 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   await expect(page.getByRole('region', { name: 'Panel schedule' })).toContainText('Bedroom 1 receptacles');
   const letter = await page.pdf({ preferCSSPageSize: true });
   expect(letter.toString('latin1')).toContain('/MediaBox [0 0 612 792]');
-  await page.getByLabel('Paper').selectOption('tabloid');
+  await pick(page, 'Paper', '11 x 17');
   const tabloid = await page.pdf({ preferCSSPageSize: true });
   expect(tabloid.toString('latin1')).toContain('/MediaBox [0 0 792 1224]');
   const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'CSV' }).click()]);

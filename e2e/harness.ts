@@ -199,9 +199,19 @@ export async function goTo(
 }
 
 /** Picks from a Vuetify select by its label. */
-export async function pick(page: Page, name: string, answer: string): Promise<void> {
-  await page.locator('.v-select', { has: page.getByRole('combobox', { name, exact: true }) }).click();
-  await page.getByRole('option', { name: answer }).click();
+export async function pick(page: Page, name: string, answer: string | number): Promise<void> {
+  const box = page.getByRole('combobox', { name, exact: true });
+  await page.locator('.v-field', { has: box }).click();
+  if (typeof answer === 'number') return page.getByRole('option').nth(answer).click();
+  // Long lists hold only what is in sight: those that can be searched are narrowed by what is typed.
+  if ((await box.getAttribute('inputmode')) !== 'none') await box.fill(answer);
+  await page.getByRole('option', { name: answer, exact: true }).first().click();
+}
+
+/** Takes an entry of a button's menu. */
+export async function menu(page: Page, name: string | RegExp, entry: string): Promise<void> {
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByRole('menuitem', { name: entry, exact: true }).click();
 }
 
 export async function newHouse(page: Page, name: string): Promise<void> {

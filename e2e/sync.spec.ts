@@ -33,8 +33,8 @@ test('an edit is kept though the page is left while it is busy, before it has he
   for (const name of ['Left at once', 'Left again']) {
     await page.getByLabel('Name of the house').evaluate((field: HTMLInputElement, value) => {
       field.value = value;
-      field.dispatchEvent(new Event('input'));
-      field.dispatchEvent(new Event('change'));
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      field.dispatchEvent(new Event('change', { bubbles: true }));
       setTimeout(() => {
         const end = performance.now() + 400;
         while (performance.now() < end);

@@ -1,10 +1,10 @@
-import { expect, goTo, newHouse, openDemo, test } from './harness';
+import { expect, goTo, newHouse, openDemo, pick, test } from './harness';
 
 test('the walk: sheets, ticks with a finger, print', async ({ owner: page }) => {
   await openDemo(page, 'Walk');
   await expect(page.getByRole('heading', { name: /Studio house on the narrow lot: boxes/ })).toBeVisible();
   await expect(page.getByText('Heights to the center of the box, from the finished floor.')).toBeVisible();
-  await page.getByLabel('Room', { exact: true }).selectOption({ label: 'Dining room' });
+  await pick(page, 'Room', 'Dining room');
   const tick = page.getByRole('button', { name: 'DR-1: to do' });
   const box = (await tick.boundingBox())!;
   expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(44);

@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, signIn, test, pick } from './harness';
+import { expect, goTo, menu, openDemo, pick, signIn, test } from './harness';
 
 test('a group is looked at, loses a switch, and gets it back by drawing from the switch to the light', async ({
   owner: page,
@@ -63,7 +63,7 @@ test('make-up: a card, its labels, another feed order, the proof, and a netlist 
   owner: page,
 }) => {
   await openDemo(page, 'Make-up');
-  await page.getByLabel('Room').selectOption({ label: 'Foyer' });
+  await pick(page, 'Room', 'Foyer');
   const card = page.getByRole('article', { name: 'Make-up of F-11' });
   await expect(card).toContainText('turn off and test before opening');
   await expect(card).toContainText('16 × 14 allowed, 15 used');
@@ -72,8 +72,8 @@ test('make-up: a card, its labels, another feed order, the proof, and a netlist 
   await expect(page.getByRole('region', { name: 'Cable labels' })).toContainText('3-WAY');
   await page.getByRole('button', { name: 'Feed order' }).click();
   const feed = page.getByRole('region', { name: 'Feed order' });
-  await feed.getByLabel('Circuit').selectOption({ label: 'Garage opener and lights' });
-  await feed.getByLabel('G-6 takes its power from').selectOption({ label: 'G-5' });
+  await pick(page, 'Circuit', 'Garage opener and lights');
+  await menu(page, 'G-6 takes its power from', 'G-5');
   await expect(page.getByRole('alert')).toContainText('power cannot come back from there');
   await feed
     .getByRole('row', { name: /Power to the switches first/ })
@@ -104,7 +104,7 @@ test('the fault finder: what is seen at two three-ways leaves few mistakes, and 
   await openDemo(page, 'Make-up');
   await page.getByRole('button', { name: 'Fault finder' }).click();
   const finder = page.getByRole('region', { name: 'Fault finder' });
-  await finder.getByLabel('Group that misbehaves').selectOption({ label: 'f · Back hall light, 2 places' });
+  await pick(page, 'Group that misbehaves', 'f · Back hall light, 2 places');
   const see = async (n: number, times: number) => {
     for (let i = 0; i < times; i++) await finder.locator('.sight').nth(n).click();
   };
@@ -180,18 +180,18 @@ test('a board of one’s own: fan and light apart, set up from nothing, wired, p
   await setUp.getByLabel('New box').fill('ceiling');
   await setUp.getByLabel('New box').press('Enter');
   const put = async (part: string, box: string) => {
-    await setUp.getByLabel('Part', { exact: true }).selectOption({ label: part });
-    await setUp.getByLabel('Box of the part').selectOption({ label: box });
+    await pick(page, 'Part', part);
+    await pick(page, 'Box of the part', box);
     await setUp.getByRole('button', { name: 'Put it in' }).click();
   };
   await put('feed', 'ceiling');
   await expect(page.getByRole('alert')).toContainText('one feed on the bench');
   await put('single-pole switch', 'first box');
-  await setUp.getByLabel('Letter of the single-pole switch in first box').selectOption('b');
+  await pick(page, 'Letter of the single-pole switch in first box', 'b');
   await put('single-pole switch', 'first box');
   await put('lamp', 'ceiling');
   await put('fan', 'ceiling');
-  await setUp.getByLabel('Letter of the fan in ceiling').selectOption('b');
+  await pick(page, 'Letter of the fan in ceiling', 'b');
   await setUp.getByRole('button', { name: 'Pull it' }).click();
   const join = async (a: string, b: string) => {
     for (const pin of [a, b]) await page.locator(`[data-pin="${pin}"]`).click();

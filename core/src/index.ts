@@ -33,6 +33,7 @@ export {
   type Device,
   type DeviceKind,
   type Load,
+  DISCONNECTS,
   LOAD_KINDS,
   type LoadKind,
   newDevice,
@@ -131,7 +132,7 @@ export {
   usualFc,
   usualSpacingIn,
 } from './place/luminaires';
-export { OUTDOOR_KINDS } from './place/outdoors';
+export { OUTDOOR_KINDS, suitedTo } from './place/outdoors';
 export {
   boxesOfProposal,
   type PlacementLimits,

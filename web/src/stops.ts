@@ -1,3 +1,15 @@
 /** The stops in the order of work that work so far; the address names one of them. */
 export const STOPS = ['house', 'boxes', 'switching', 'walk', 'circuits', 'panel', 'load-profile', 'make-up'] as const;
 export type Stop = (typeof STOPS)[number];
+
+/** What each is called. */
+export const TITLES: Readonly<Record<Stop, string>> = {
+  house: 'House',
+  boxes: 'Boxes',
+  switching: 'Switching',
+  walk: 'Walk',
+  circuits: 'Circuits',
+  panel: 'Panel',
+  'load-profile': 'Load profile',
+  'make-up': 'Make-up',
+};

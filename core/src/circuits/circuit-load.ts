@@ -1,5 +1,6 @@
 import type { Circuit, House, Standards } from '../house/schema';
 import { Memory } from '../cache/memory';
+import type { Load } from '../house/schema-equipment';
 import { ampsOf } from '../loads/library';
 import { assertNever } from '../units/result';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
@@ -22,6 +23,8 @@ interface LoadLine {
   /** 1.25 where it is continuous. */
   readonly factor: number;
   readonly source: string;
+  /** The value is that of its kind; the nameplate has not been read. */
+  readonly isTypical?: true;
 }
 
 interface CircuitLoad {
@@ -41,6 +44,9 @@ interface CircuitLoad {
 export const isGeneralReceptacle = (outlet: Outlet): boolean =>
   outlet.device.kind === 'receptacle' && outlet.load === undefined;
 
+/** A load whose nameplate has not been read; what is chosen by its amperes, as a vehicle charger is, has none to read. */
+export const isTypical = (load: Load): boolean => load.source === 'typical' && !load.kind.startsWith('ev-');
+
 function describe(outlet: Outlet, school: CircuitStandard): Omit<LoadLine, 'count' | 'va'> | undefined {
   const { device, load } = outlet;
   if (load)
@@ -48,6 +54,7 @@ function describe(outlet: Outlet, school: CircuitStandard): Omit<LoadLine, 'coun
       what: load.name,
       eachVa: load.va,
       factor: load.continuous ? CONTINUOUS_FACTOR : 1,
+      ...(isTypical(load) ? { isTypical: true as const } : {}),
       source: `${load.source}${load.continuous ? '; continuous: 210.20(A)' : ''}`,
     };
   switch (device.kind) {

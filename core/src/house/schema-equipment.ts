@@ -60,6 +60,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     driver: z.enum(['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in']).optional(),
     /** Marked for a damp or wet location. */
     marked: z.enum(['dry', 'damp', 'wet']).default('dry'),
+    /** Whether insulation may touch a recessed one (NEC 410.116). */
+    contact: z.enum(['ic', 'non-ic']).optional(),
     /** Its lamps are wholly enclosed (NEC 410.16). */
     enclosed: z.boolean().default(true),
     /** It has a switch of its own, a pull chain, within reach of the way in. */
@@ -198,6 +200,9 @@ export const LOAD_KINDS = [
   'other',
 ] as const;
 
+/** How a piece of equipment is cut off for those who work on it. */
+export const DISCONNECTS = ['plug', 'in-sight', 'lockable-breaker', 'thermostat-off', 'none'] as const;
+
 /** A piece of utilization equipment and where it connects. */
 export const loadSchema = z.strictObject({
   id,
@@ -220,6 +225,10 @@ export const loadSchema = z.strictObject({
   dutyPercent: z.number().min(1).max(100).optional(),
   fastened: z.boolean().default(false),
   cord: z.boolean().default(true),
+  /** Its disconnecting means: a plug that can be reached, a switch or breaker in sight, or a breaker that can be locked open. */
+  disconnect: z.enum(DISCONNECTS).optional(),
+  /** Length of its cord, inches. */
+  cordIn: z.number().gt(0).max(600).optional(),
   /** Its instructions ask for an individual circuit (NEC 110.3(B)). */
   individual: z.boolean().default(false),
   /** `typical` until somebody has read the nameplate. */

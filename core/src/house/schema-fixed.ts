@@ -70,6 +70,7 @@ export const FEATURE_KINDS = [
   'tub',
   'shower',
   'toilet',
+  'hot-tub',
   'washer',
   'dryer',
   'fireplace',

@@ -1,6 +1,6 @@
 import { indexOutlets } from '../circuits/outlets';
 import { suggestCircuit } from '../circuits/suggest';
-import { joinEdits, type Edited } from '../house/edit';
+import { edit, joinEdits, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
 import {
   addEntity,
@@ -88,6 +88,14 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return changeDevices(house, remedy.devices, remedy.changes, remedy.label);
     case 'set-boxes':
       return changeBoxes(house, remedy.boxes, remedy.changes, remedy.label);
+    case 'set-loads':
+      return edit(house, remedy.label, (draft) => {
+        for (const id of remedy.loads) if (draft.loads[id]) Object.assign(draft.loads[id], remedy.changes);
+      });
+    case 'common-trip':
+      return edit(house, remedy.label, (draft) => {
+        for (const id of remedy.circuits) if (draft.circuits[id]) draft.circuits[id].commonTrip = true;
+      });
     case 'move-box':
       return moveToStud(house, remedy.box);
     default:

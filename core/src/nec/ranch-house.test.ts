@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { EDITIONS } from '../house/schema';
+import { EDITIONS, type House } from '../house/schema';
+import { must } from '../test/demo-house';
+import { applyRemedy } from './apply-remedy';
 import { boxFill } from '../makeup/box-fill';
 import { wireHouse } from '../makeup/make-up';
 import { checkHouse } from './check-house';
@@ -10,11 +12,17 @@ import { byTheTool } from '../test/by-the-tool';
 import { openPlanHouse } from '../test/open-plan-house';
 import { ranchHouse } from '../test/ranch-house';
 
+/** The house with every open question answered by the button that stands under it, where there is one. */
+const answered = (house: House): House =>
+  checkHouse(house)
+    .findings.filter((one) => one.kind === 'cannot-tell' && one.remedies.length > 0)
+    .reduce((done, one) => must(applyRemedy(done, one.remedies[0]!, (prefix) => `${prefix}-answer`)).house, house);
+
 describe.each(EDITIONS)('a house that nobody tuned, by the tool alone, under NEC %s', (edition) => {
-  const house = byTheTool(ranchHouse(edition));
+  const house = answered(byTheTool(ranchHouse(edition)));
   const { findings } = checkHouse(house);
 
-  it('has no violation, no open question, and of cautions only voltage drop', () => {
+  it('has no violation, no question that one press does not answer, and of cautions only voltage drop', () => {
     const said = findings.filter((one) => one.ruleId !== 'voltage-drop').map((one) => `${one.ruleId}: ${one.message}`);
     expect(said).toEqual([]);
     expect(Object.keys(house.boxes).length).toBeGreaterThan(50);

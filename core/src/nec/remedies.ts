@@ -21,6 +21,12 @@ export type Remedy = { readonly label: string } & (
       readonly boxes: readonly string[];
       readonly changes: Readonly<Record<string, unknown>>;
     }
+  | {
+      readonly kind: 'set-loads';
+      readonly loads: readonly string[];
+      readonly changes: Readonly<Record<string, unknown>>;
+    }
+  | { readonly kind: 'common-trip'; readonly circuits: readonly string[] }
 );
 
 /** One answer for all devices of a kind: an open question is then closed by one press. */
@@ -36,6 +42,13 @@ export const setBoxesRemedy = (
   changes: Readonly<Record<string, unknown>>,
   label: string,
 ): Remedy => ({ kind: 'set-boxes', boxes, changes, label });
+
+/** The same for loads. */
+export const setLoadsRemedy = (
+  loads: readonly string[],
+  changes: Readonly<Record<string, unknown>>,
+  label: string,
+): Remedy => ({ kind: 'set-loads', loads, changes, label });
 
 /** Adds the fewest receptacles that complete a room. */
 export const fillRoomRemedy = (room: Room): Remedy => ({

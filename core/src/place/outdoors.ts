@@ -1,3 +1,4 @@
+import type { Device } from '../house/schema-equipment';
 import type { Room, RoomKind } from '../house/schema';
 
 export const OUTDOOR_KINDS: ReadonlySet<RoomKind> = new Set(['porch', 'deck', 'balcony', 'outdoors']);
@@ -15,3 +16,11 @@ export const asPlaced = (room: Pick<Room, 'kind' | 'damp'>): { wr: boolean; cove
 /** Whether a room is outdoors, or indoors and as moist. */
 export const isMoist = ({ kind, damp }: Pick<Room, 'kind' | 'damp'>): boolean =>
   OUTDOOR_KINDS.has(kind) || damp === true;
+
+/** A device as one takes it to where it will hang: for the weather there, whoever places it. NEC 406.9, 410.10(A). */
+export function suitedTo(room: Pick<Room, 'kind' | 'damp'>, device: Device): Device {
+  if (!isMoist(room)) return device;
+  if (device.kind === 'luminaire' && device.marked === 'dry')
+    return { ...device, marked: isOpenToSky(room) ? 'wet' : 'damp' };
+  return device.kind === 'receptacle' && device.ratingA <= 20 ? { ...device, ...asPlaced(room) } : device;
+}

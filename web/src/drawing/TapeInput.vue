@@ -11,7 +11,7 @@ const props = defineProps<{
 }>();
 const text = ref('');
 const problem = ref('');
-const input = ref<HTMLInputElement>();
+const input = ref<{ focus: () => void; blur: () => void }>();
 
 function nail(): void {
   if (text.value.trim() === '') return;
@@ -22,24 +22,27 @@ defineExpose({ focus: () => input.value?.focus() });
 </script>
 
 <template>
-  <form class="tape" :class="{ refused: problem }" @submit.prevent="nail">
+  <v-form class="tape" :class="{ refused: problem }" @submit.prevent="nail">
     <span class="arrow" aria-hidden="true">▸</span>
-    <input
+    <v-text-field
       ref="input"
       v-model="text"
-      class="num"
+      class="num line"
+      variant="plain"
+      single-line
+      hide-details
       :placeholder="placeholder"
       aria-label="Tape line"
       autocomplete="off"
       spellcheck="false"
-      @input="problem = ''"
+      @update:model-value="problem = ''"
       @keydown.esc="((text = ''), (problem = ''), input?.blur())"
     />
     <span class="hint" :class="{ 'is-violation': problem }" :role="problem ? 'alert' : undefined">{{
       problem || (text && preview ? preview(text) : hint)
     }}</span>
-    <button type="submit" class="action">{{ action }}</button>
-  </form>
+    <v-btn type="submit" class="action" variant="text" size="small">{{ action }}</v-btn>
+  </v-form>
 </template>
 
 <style scoped>
@@ -60,14 +63,13 @@ defineExpose({ focus: () => input.value?.focus() });
 .arrow {
   color: var(--chalk);
 }
-input {
-  border: 0;
-  outline: 0;
-  background: none;
-  color: var(--ink);
-  font-size: 19px;
-  width: 42%;
+.line {
+  flex: 0 1 42%;
   min-width: 150px;
+}
+.line :deep(input) {
+  font-size: 19px;
+  padding: 4px 0;
   min-height: 40px;
 }
 .hint {
@@ -78,12 +80,7 @@ input {
   padding-left: 12px;
 }
 .action {
-  border: 0;
-  background: none;
   color: var(--chalk);
-  font: 600 14px var(--words);
-  min-height: 40px;
-  cursor: pointer;
-  white-space: nowrap;
+  font-weight: 600;
 }
 </style>

@@ -12,6 +12,7 @@ import {
   type Result,
 } from '@winculum/core';
 import { newId } from '../new-id';
+import CountField from '../fields/CountField.vue';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 
@@ -46,24 +47,21 @@ function duplicate(): void {
       {{ show(between.down) }} north–south
     </p>
     <div v-if="store.canEdit && boxes.length > 1" class="row" role="group" aria-label="Line up">
-      <button class="plain-button" @click="apply(alignBoxes(store.house!, ids, 'height'))">Same height</button>
-      <button class="plain-button" @click="apply(alignBoxes(store.house!, ids, 'row'))">One row</button>
-      <button class="plain-button" @click="apply(alignBoxes(store.house!, ids, 'column'))">One column</button>
-      <button class="plain-button" :disabled="boxes.length < 3" @click="apply(distributeBoxes(store.house!, ids))">
-        Spread evenly
-      </button>
+      <v-btn @click="apply(alignBoxes(store.house!, ids, 'height'))">Same height</v-btn>
+      <v-btn @click="apply(alignBoxes(store.house!, ids, 'row'))">One row</v-btn>
+      <v-btn @click="apply(alignBoxes(store.house!, ids, 'column'))">One column</v-btn>
+      <v-btn :disabled="boxes.length < 3" @click="apply(distributeBoxes(store.house!, ids))"> Spread evenly </v-btn>
     </div>
-    <form
+    <v-form
       v-if="store.canEdit && boxes.length === 1"
       class="row"
       aria-label="Duplicate along"
       @submit.prevent="duplicate"
     >
-      <button class="plain-button">Duplicate</button>
-      <input v-model.number="count" class="plain num short" type="number" min="1" max="40" aria-label="How many" />
-      times, every
-      <input v-model="step" class="plain num short" aria-label="Step" />
-    </form>
+      <v-btn type="submit">Duplicate</v-btn>
+      <CountField v-model="count" class="short" label="How many" :min="1" :max="40" />
+      <v-text-field v-model="step" class="num short" label="Step" />
+    </v-form>
   </div>
 </template>
 
@@ -76,6 +74,6 @@ function duplicate(): void {
   font-size: 22px;
 }
 .short {
-  width: 64px;
+  flex: 0 0 118px;
 }
 </style>

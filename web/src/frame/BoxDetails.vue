@@ -13,6 +13,10 @@ import {
   boxToBuy,
   type Box,
 } from '@winculum/core';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LineField from '../fields/LineField.vue';
+import NumberField from '../fields/NumberField.vue';
+import TickField from '../fields/TickField.vue';
 import { useHouse } from '../stores/house';
 import { useSession } from '../stores/session';
 
@@ -25,9 +29,12 @@ const suits = computed(() => suitableType(store.house!, props.box));
 const type = computed(() => boxToBuy(store.house!, props.box));
 const setting = computed(() => settingOf(store.house!, props.box));
 const backing = computed(() => backingFor(props.box));
-const types = computed(() =>
-  boxTypes(store.house!).filter((one) => one.gangs >= props.box.gangs || one.shape !== 'device'),
-);
+const types = computed(() => [
+  { value: '', word: `what suits: ${suits.value.name}` },
+  ...boxTypes(store.house!)
+    .filter((one) => one.gangs >= props.box.gangs || one.shape !== 'device')
+    .map((one) => ({ value: one.id, word: one.name })),
+]);
 const words: Record<(typeof BOX_STATES)[number], string> = {
   undecided: 'undecided',
   'not-delivered': 'fixture not delivered',
@@ -37,8 +44,18 @@ const words: Record<(typeof BOX_STATES)[number], string> = {
   moved: 'moved',
 };
 const change = (changes: Partial<Box>) => store.apply(changeEntity(store.house!, 'boxes', props.box.id, changes));
-const value = (event: Event) => (event.target as HTMLInputElement).value;
-const checked = (event: Event) => (event.target as HTMLInputElement).checked;
+const STATES = [
+  { value: '' as const, word: 'new and settled' },
+  ...BOX_STATES.map((value) => ({ value, word: words[value] })),
+];
+const ORIGINS = [
+  { value: 'code', word: 'the code requires it' },
+  { value: 'request', word: 'somebody asked for it' },
+] as const;
+const settings = computed(() => [
+  { value: '' as const, word: props.box.at.kind === 'feature' ? 'the feature' : `the ${props.box.at.kind}` },
+  ...BOX_SETTINGS.map((value) => ({ value, word: value.replaceAll('-', ' ') })),
+]);
 
 function setOrigin(origin: Box['origin']): void {
   const today = new Date().toISOString().slice(0, 10);
@@ -47,22 +64,22 @@ function setOrigin(origin: Box['origin']): void {
     requested: origin === 'request' ? { by: session.signedIn?.user.name ?? 'somebody', on: today } : undefined,
   });
 }
-function setWisher(by: string): void {
+function setRequester(by: string): void {
   const name = by.trim();
   if (name) change({ requested: { by: name, on: props.box.requested?.on ?? new Date().toISOString().slice(0, 10) } });
 }
 </script>
 
 <template>
-  <fieldset class="details stack" :disabled="!store.canEdit">
-    <legend class="small-caps">The box</legend>
-    <label class="field"
-      >Kind
-      <select class="plain" :value="box.type ?? ''" @change="change({ type: value($event) || undefined })">
-        <option value="">what suits: {{ suits.name }}</option>
-        <option v-for="one in types" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select></label
-    >
+  <section class="details stack">
+    <h3 class="small-caps">The box</h3>
+    <ChoiceField
+      label="Kind of box"
+      many
+      :model-value="box.type ?? ''"
+      :answers="types"
+      @update:model-value="change({ type: $event || undefined })"
+    />
     <p class="muted small">
       {{
         type.volumeIn3 ? `${type.volumeIn3} in³, common practice; the number marked in the box counts.` : 'Open back.'
@@ -71,85 +88,60 @@ function setWisher(by: string): void {
         >Stands {{ show(setting.standsOutIn) }} out of the stud.</template
       >
     </p>
-    <label class="field"
-      >Marked volume, in³
-      <input
-        class="plain num"
-        type="number"
-        min="1"
-        max="400"
-        step="0.1"
-        :value="box.volumeIn3 ?? ''"
-        :placeholder="`${type.volumeIn3}`"
-        @change="change({ volumeIn3: Number(value($event)) || undefined })"
-    /></label>
+    <NumberField
+      label="Marked volume"
+      unit="in³"
+      optional
+      :min="1"
+      :max="400"
+      :hint="`${type.volumeIn3}`"
+      :model-value="box.volumeIn3"
+      @update:model-value="change({ volumeIn3: $event })"
+      @clear="change({ volumeIn3: undefined })"
+    />
     <p v-if="setting.advice" class="is-caution small">{{ setting.advice }}</p>
     <p v-if="backing" class="is-caution small">{{ backing }}</p>
-    <v-checkbox
+    <TickField
       v-if="isMixed(box)"
-      density="compact"
-      hide-details
       label="a divider between power and low voltage"
       :model-value="box.divider ?? false"
-      @update:model-value="change({ divider: $event ?? false })"
+      @update:model-value="change({ divider: $event })"
     />
-    <label v-if="box.at.kind === 'wall'" class="row"
-      ><input
-        type="checkbox"
-        :checked="box.bracket ?? false"
-        @change="change({ bracket: checked($event) || undefined })"
-      />
-      on a bracket between studs</label
-    >
-    <label class="field"
-      >State
-      <select
-        class="plain"
-        :value="box.state ?? ''"
-        @change="change({ state: (value($event) || undefined) as Box['state'] })"
-      >
-        <option value="">new and settled</option>
-        <option v-for="one in BOX_STATES" :key="one" :value="one">{{ words[one] }}</option>
-      </select></label
-    >
-    <label class="field"
-      >Note
-      <input
-        class="plain"
-        maxlength="400"
-        :value="box.note ?? ''"
-        placeholder="what it waits for"
-        @change="change({ note: value($event).trim() || undefined })"
-    /></label>
-    <label class="field"
-      >Why it is there
-      <select class="plain" :value="box.origin" @change="setOrigin(value($event) as Box['origin'])">
-        <option value="code">the code asks for it</option>
-        <option value="wish">a wish</option>
-      </select></label
-    >
-    <label v-if="box.origin === 'request'" class="field"
-      >Wished by
-      <input
-        class="plain"
-        maxlength="80"
-        :value="box.requested?.by ?? ''"
-        placeholder="owner"
-        @change="setWisher(value($event))"
-    /></label>
-    <p v-if="box.requested" class="muted small">wished on {{ box.requested.on }}</p>
-    <label class="field"
-      >Sits in
-      <select
-        class="plain"
-        :value="box.setting ?? ''"
-        @change="change({ setting: (value($event) || undefined) as Box['setting'] })"
-      >
-        <option value="">{{ box.at.kind === 'feature' ? 'the feature' : `the ${box.at.kind}` }}</option>
-        <option v-for="one in BOX_SETTINGS" :key="one" :value="one">{{ one.replaceAll('-', ' ') }}</option>
-      </select></label
-    >
-  </fieldset>
+    <TickField
+      v-if="box.at.kind === 'wall'"
+      label="on a bracket between studs"
+      :model-value="box.bracket ?? false"
+      @update:model-value="change({ bracket: $event || undefined })"
+    />
+    <ChoiceField
+      label="State"
+      :model-value="box.state ?? ''"
+      :answers="STATES"
+      @update:model-value="change({ state: $event || undefined })"
+    />
+    <LineField
+      label="Note"
+      hint="what it waits for"
+      :most="400"
+      :model-value="box.note ?? ''"
+      @update:model-value="change({ note: $event.trim() || undefined })"
+    />
+    <ChoiceField label="Why it is there" :model-value="box.origin" :answers="ORIGINS" @update:model-value="setOrigin" />
+    <LineField
+      v-if="box.origin === 'request'"
+      label="Requested by"
+      hint="owner"
+      :model-value="box.requested?.by ?? ''"
+      @update:model-value="setRequester"
+    />
+    <p v-if="box.requested" class="muted small">requested on {{ box.requested.on }}</p>
+    <ChoiceField
+      label="Sits in"
+      :model-value="box.setting ?? ''"
+      :answers="settings"
+      @update:model-value="change({ setting: $event || undefined })"
+    />
+  </section>
 </template>
 
 <style scoped>

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue';
 import { BOX_TYPES, boxTypes, edit, findBoxType, type BoxType } from '@winculum/core';
 import { newId } from '../new-id';
+import CountField from '../fields/CountField.vue';
+import NumberField from '../fields/NumberField.vue';
 import { useHouse } from '../stores/house';
 
 /** The boxes to choose from: sizes of the catalogue can be given another volume, and a firm adds what it buys. */
@@ -9,8 +11,7 @@ const store = useHouse();
 const types = computed(() => boxTypes(store.house!));
 const own = computed(() => store.house!.standards.boxTypes ?? []);
 const isOwn = (one: BoxType) => own.value.includes(one);
-const value = (event: Event) => (event.target as HTMLInputElement).value;
-const SHAPES = ['device', 'octagon', 'round', 'square', 'weatherproof', 'floor'] as const;
+const SHAPES: BoxType['shape'][] = ['device', 'octagon', 'round', 'square', 'weatherproof', 'floor'];
 const fresh = () => ({
   name: '',
   gangs: 1,
@@ -29,12 +30,7 @@ const save = (list: readonly BoxType[], label: string): boolean =>
     ),
   );
 
-function setVolume(type: BoxType, text: string): void {
-  const volumeIn3 = Number(text);
-  if (!(volumeIn3 > 0)) {
-    store.problem = `Volume of ${type.name}: type the cubic inches marked in the box.`;
-    return;
-  }
+function setVolume(type: BoxType, volumeIn3: number): void {
   const name = type.name.replace(/[\d.]+ in³$/, `${volumeIn3} in³`);
   save([...own.value.filter((one) => one.id !== type.id), { ...type, name, volumeIn3 }], `Volume of ${type.name}`);
 }
@@ -72,92 +68,59 @@ const known = (type: BoxType) => findBoxType(store.house!, type.id) === type;
 </script>
 
 <template>
-  <details>
-    <summary class="small-caps">Boxes to choose from ({{ types.length }})</summary>
-    <p class="muted">
-      Volumes are common practice. The number marked in the box counts: type it here, or for a single box.
-    </p>
-    <fieldset :disabled="!store.canEdit" class="types">
-      <template v-for="one in types.filter(known)" :key="one.id">
-        <span :class="{ own: isOwn(one) }">{{ one.name }}</span>
-        <label class="row"
-          ><input
-            class="plain num"
-            type="number"
-            min="1"
-            max="400"
-            step="0.1"
-            :value="one.volumeIn3"
-            :disabled="one.shape === 'low-voltage'"
-            :aria-label="`Cubic inches of ${one.name}`"
-            @change="setVolume(one, value($event))"
+  <h2 class="small-caps">Boxes to choose from ({{ types.length }})</h2>
+  <p class="muted">
+    Volumes are common practice. The number marked in the box counts: type it here, or for a single box.
+  </p>
+  <v-expansion-panels>
+    <v-expansion-panel v-for="one in types.filter(known)" :key="one.id">
+      <v-expansion-panel-title :class="{ own: isOwn(one) }">{{ one.name }}</v-expansion-panel-title>
+      <v-expansion-panel-text>
+        <div class="row">
+          <NumberField
+            v-if="one.shape !== 'low-voltage'"
+            class="grow"
+            :label="`Cubic inches of ${one.name}`"
+            unit="in³"
+            :min="1"
+            :max="400"
+            :model-value="one.volumeIn3"
+            @update:model-value="setVolume(one, $event)"
           />
-          in³</label
-        >
-        <button v-if="isOwn(one)" type="button" class="plain-button" @click="remove(one)">
-          {{ usual(one) ? 'As usual' : 'Remove' }}
-        </button>
-        <span v-else />
-      </template>
-    </fieldset>
-    <form v-if="store.canEdit" class="row" @submit.prevent="add">
-      <input
-        v-model="next.name"
-        class="plain grow"
-        maxlength="60"
-        placeholder="another box"
-        aria-label="Name of another box"
-      />
-      <select v-model="next.shape" class="plain" aria-label="Its shape">
-        <option v-for="one in SHAPES" :key="one" :value="one">{{ one === 'device' ? 'device box' : one }}</option>
-      </select>
-      <select v-model="next.for" class="plain" aria-label="New or old work">
-        <option value="new">new work</option>
-        <option value="old-work">old work</option>
-      </select>
-      <label class="row"
-        ><input
-          v-model.number="next.gangs"
-          class="plain num short"
-          type="number"
-          min="1"
-          max="6"
-          aria-label="Its gangs"
-        />
-        gangs</label
-      >
-      <label class="row"
-        ><input v-model="next.volumeIn3" class="plain num short" inputmode="decimal" aria-label="Its cubic inches" />
-        in³</label
-      >
-      <button class="plain-button main" type="submit">Add</button>
-    </form>
-  </details>
+          <v-btn v-if="isOwn(one) && store.canEdit" @click="remove(one)">{{
+            usual(one) ? 'As usual' : 'Remove'
+          }}</v-btn>
+        </div>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
+  <v-form v-if="store.canEdit" class="another" aria-label="Another box" @submit.prevent="add">
+    <v-text-field v-model="next.name" class="wide" label="Name of another box" maxlength="60" />
+    <v-select v-model="next.shape" label="Its shape" :items="SHAPES" />
+    <v-select
+      v-model="next.for"
+      label="New or old work"
+      :items="[
+        { value: 'new', title: 'new work' },
+        { value: 'old-work', title: 'old work' },
+      ]"
+    />
+    <CountField v-model="next.gangs" label="Its gangs" :min="1" :max="6" />
+    <v-text-field v-model="next.volumeIn3" class="num" label="Its cubic inches" suffix="in³" inputmode="decimal" />
+    <v-btn class="wide" color="primary" variant="flat" type="submit">Add</v-btn>
+  </v-form>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-  padding: 6px 0;
-}
-.types {
-  border: 0;
-  padding: 0;
-  margin: 0 0 8px;
-  display: grid;
-  grid-template-columns: minmax(0, 420px) 130px 90px;
-  gap: 4px 10px;
-  font-size: 14px;
-  letter-spacing: 0;
-  align-items: center;
-}
-.types input {
-  width: 84px;
-}
-.short {
-  width: 72px;
-}
 .own {
-  font-weight: 600;
+  font-weight: 700;
+}
+.another {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+.wide {
+  grid-column: 1 / -1;
 }
 </style>

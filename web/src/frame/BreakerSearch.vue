@@ -44,25 +44,30 @@ function choose(outlet: Outlet): void {
 
 <template>
   <div class="search" @focusout="isOpen = false">
-    <input
+    <v-text-field
       v-model="text"
-      class="plain"
       type="search"
+      single-line
       placeholder="Which breaker …?"
       aria-label="Which breaker is this on?"
       @focus="isOpen = true"
-      @input="isOpen = true"
+      @update:model-value="isOpen = true"
       @keydown.enter="hits[0] && choose(hits[0].outlet)"
       @keydown.esc="isOpen = false"
     />
-    <ul v-if="isOpen && text.trim()" class="hits">
-      <li v-for="hit in hits" :key="hit.outlet.device.id">
-        <button class="hit" @mousedown.prevent="choose(hit.outlet)">
-          <b class="num">{{ hit.where }}</b><span>{{ hit.label }}</span>
-        </button>
-      </li>
-      <li v-if="!hits.length" class="none muted">Nothing here has these words. Try a room, a tag or an appliance.</li>
-    </ul>
+    <v-list v-if="isOpen && text.trim()" class="hits" density="compact" role="group" aria-label="What was found">
+      <v-list-item
+        v-for="hit in hits"
+        :key="hit.outlet.device.id"
+        role="button"
+        :title="hit.where"
+        :subtitle="hit.label"
+        @mousedown.prevent="choose(hit.outlet)"
+      />
+      <v-list-item v-if="!hits.length" class="muted"
+        >Nothing here has these words. Try a room, a tag or an appliance.</v-list-item
+      >
+    </v-list>
   </div>
 </template>
 

@@ -14,16 +14,10 @@ const copy = (mirrored: boolean) => store.apply(copyLayout(store.house!, props.r
 
 <template>
   <div class="stack">
-    <label class="field"
-      >Copy layout to
-      <select v-model="to" class="plain">
-        <option value="">choose a room …</option>
-        <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select></label
-    >
+    <v-select v-model="to" label="Copy layout to" :items="others" item-title="name" item-value="id" />
     <div class="row">
-      <button class="plain-button" :disabled="!to" @click="copy(false)">Copy</button>
-      <button class="plain-button" :disabled="!to" @click="copy(true)">Mirrored</button>
+      <v-btn :disabled="!to" @click="copy(false)">Copy</v-btn>
+      <v-btn :disabled="!to" @click="copy(true)">Mirrored</v-btn>
     </div>
   </div>
 </template>

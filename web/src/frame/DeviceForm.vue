@@ -1,274 +1,245 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { changeDevice, formatLength, OUTDOOR_KINDS, parseLength, stripVa, type Box, type Device } from '@winculum/core';
+import { changeDevice, OUTDOOR_KINDS, stripVa, type Box, type Device } from '@winculum/core';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberField from '../fields/NumberField.vue';
+import TickField from '../fields/TickField.vue';
 import { useHouse } from '../stores/house';
 
 /** What can be said of a device in a box, by its kind. */
 const props = defineProps<{ box: Box; device: Device }>();
 const store = useHouse();
 
-const LUMINAIRES = ['surface', 'recessed', 'pendant', 'wall', 'strip'];
-const DRIVERS = ['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in'];
-const RATINGS = [15, 20, 30, 40, 50];
-const SYSTEMS = ['data', 'coax', 'speaker', 'doorbell', 'thermostat', 'alarm', 'sleeve'];
+const worded = <T extends string>(all: readonly T[]) => all.map((value) => ({ value, word: value.replace('-', ' ') }));
+const NOT_SAID = { value: '', word: 'not said' } as const;
+const LUMINAIRES = ['surface', 'recessed', 'pendant', 'wall', 'strip'] as const;
+const DRIVERS = [NOT_SAID, ...worded(['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in'])];
+const VOLTS = ([120, 240] as const).map((value) => ({ value, word: `${value} V` }));
+const RATINGS = ([15, 20, 30, 40, 50] as const).map((value) => ({ value, word: `${value} A` }));
+const SYSTEMS = ['data', 'coax', 'speaker', 'doorbell', 'thermostat', 'alarm', 'sleeve'] as const;
+const SWITCHED = [
+  { value: 'no', word: 'always live' },
+  { value: 'half', word: 'half switched' },
+  { value: 'whole', word: 'wholly switched' },
+] as const;
 const SENSORS = [
-  { value: '', title: 'not said' },
-  { value: 'photoelectric', title: 'photoelectric' },
-  { value: 'ionization', title: 'ionization' },
-  { value: 'ionization-silenced', title: 'ionization, can be silenced' },
-  { value: 'nuisance-resistant', title: 'resists cooking nuisance' },
-];
+  NOT_SAID,
+  { value: 'photoelectric', word: 'photoelectric' },
+  { value: 'ionization', word: 'ionization' },
+  { value: 'ionization-silenced', word: 'ionization, can be silenced' },
+  { value: 'nuisance-resistant', word: 'resists cooking nuisance' },
+] as const;
 const COVERS = [
-  { value: '', title: 'not said' },
-  { value: 'in-use', title: 'in-use cover' },
-  { value: 'flap', title: 'flap, tight when closed' },
-];
-const SENSES = { smoke: 'smoke', co: 'carbon monoxide', 'smoke-co': 'smoke and carbon monoxide' };
+  NOT_SAID,
+  { value: 'in-use', word: 'in-use cover' },
+  { value: 'flap', word: 'flap, tight when closed' },
+] as const;
+const CONTACTS = [NOT_SAID, { value: 'ic', word: 'type IC' }, { value: 'non-ic', word: 'not of type IC' }] as const;
+const MARKS = [
+  { value: 'dry', word: 'dry places' },
+  { value: 'damp', word: 'damp places' },
+  { value: 'wet', word: 'wet places' },
+] as const;
+const SENSES = [
+  { value: 'smoke', word: 'smoke' },
+  { value: 'co', word: 'carbon monoxide' },
+  { value: 'smoke-co', word: 'smoke and carbon monoxide' },
+] as const;
 
 const outside = computed(() => OUTDOOR_KINDS.has(store.house!.rooms[props.box.room]!.kind));
-const show = (lengthIn: number) => formatLength(lengthIn, store.house!.standards.lengths);
-const checked = (event: Event) => (event.target as HTMLInputElement).checked;
-const value = (event: Event) => (event.target as HTMLInputElement).value;
 const set = (changes: Record<string, unknown>) =>
   store.apply(changeDevice(store.house!, props.box.id, props.device.id, changes));
 
-/** A typed length, or nothing said; what is refused stays with its reason. */
-function setLength(
-  name: string,
-  text: string,
-  changes: (lengthIn: number | undefined) => Record<string, unknown>,
-): void {
-  if (text.trim() === '') return void set(changes(undefined));
-  const read = parseLength(text, name);
-  if (read.ok) set(changes(read.value));
-  else store.problem = read.problems[0]!.message;
-}
-
 // A strip's power follows its length: typical watts a foot, until somebody reads its plate.
-const ofStrip = (lengthIn: number | undefined) =>
-  lengthIn === undefined ? { lengthIn } : { lengthIn, va: stripVa(lengthIn) };
+const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
 </script>
 
 <template>
-  <div v-if="device.kind === 'receptacle'" class="fields">
-    <select class="plain" aria-label="Duplex or single" :value="device.style" @change="set({ style: value($event) })">
-      <option value="duplex">duplex</option>
-      <option value="single">single</option>
-    </select>
-    <select class="plain" aria-label="Volts" :value="device.volts" @change="set({ volts: Number(value($event)) })">
-      <option :value="120">120 V</option>
-      <option :value="240">240 V</option>
-    </select>
-    <select
-      class="plain"
-      aria-label="Rating of the receptacle"
-      :value="device.ratingA"
-      @change="set({ ratingA: Number(value($event)) })"
-    >
-      <option v-for="one in RATINGS" :key="one" :value="one">{{ one }} A</option>
-    </select>
-    <select
-      v-if="device.volts === 120"
-      class="plain"
-      aria-label="Switched"
-      :value="device.switched"
-      @change="set({ switched: value($event) })"
-    >
-      <option value="no">always live</option>
-      <option value="half">half switched</option>
-      <option value="whole">wholly switched</option>
-    </select>
-    <label v-if="device.volts === 120"
-      ><input type="checkbox" :checked="device.gfci" @change="set({ gfci: checked($event) })" /> GFCI receptacle</label
-    >
-    <label
-      ><input type="checkbox" :checked="device.tr" @change="set({ tr: checked($event) })" /> tamper-resistant</label
-    >
-    <label
-      ><input type="checkbox" :checked="device.wr" @change="set({ wr: checked($event) })" /> weather-resistant</label
-    >
-    <label v-if="box.state === 'existing'"
-      ><input
-        type="checkbox"
-        :checked="device.replaced ?? false"
-        @change="set({ replaced: checked($event) || undefined })"
+  <div class="fields">
+    <template v-if="device.kind === 'receptacle'">
+      <ChoiceField
+        label="Duplex or single"
+        :model-value="device.style"
+        :answers="worded(['duplex', 'single'])"
+        @update:model-value="set({ style: $event })"
       />
-      the receptacle is replaced</label
-    >
-    <v-select
-      v-if="outside && device.ratingA <= 20"
-      class="choice"
-      label="Cover"
-      :model-value="device.cover ?? ''"
-      :items="COVERS"
-      @update:model-value="set({ cover: $event || undefined })"
-    />
-    <input
-      v-if="device.volts === 120"
-      class="plain num"
-      aria-label="Length of a multioutlet assembly"
-      placeholder="assembly"
-      title="Length of a multioutlet assembly, its box in the middle"
-      :value="device.assemblyIn === undefined ? '' : show(device.assemblyIn)"
-      @change="setLength('Length of the assembly', value($event), (assemblyIn) => ({ assemblyIn }))"
-    />
-  </div>
-  <div v-else-if="device.kind === 'low-voltage'" class="fields">
-    <v-select
-      class="choice"
-      label="What it carries"
-      :model-value="device.system"
-      :items="SYSTEMS"
-      @update:model-value="set({ system: $event })"
-    />
-  </div>
-  <div v-else-if="device.kind === 'alarm'" class="fields">
-    <v-select
-      v-if="device.senses !== 'co'"
-      class="choice"
-      label="Sensor"
-      :model-value="device.sensor ?? ''"
-      :items="SENSORS"
-      @update:model-value="set({ sensor: $event || undefined })"
-    />
-    <select class="plain" aria-label="What it senses" :value="device.senses" @change="set({ senses: value($event) })">
-      <option v-for="(words, one) in SENSES" :key="one" :value="one">{{ words }}</option>
-    </select>
-    <label
-      ><input
-        type="checkbox"
-        :checked="device.wireless ?? false"
-        @change="set({ wireless: checked($event) || undefined })"
+      <ChoiceField
+        label="Volts"
+        :model-value="device.volts"
+        :answers="VOLTS"
+        @update:model-value="set({ volts: $event })"
       />
-      signals the others by radio</label
-    >
-  </div>
-  <div v-else-if="device.kind === 'luminaire'" class="fields">
-    <select class="plain" aria-label="Kind of luminaire" :value="device.style" @change="set({ style: value($event) })">
-      <option v-for="one in LUMINAIRES" :key="one">{{ one }}</option>
-    </select>
-    <template v-if="device.style === 'strip'">
-      <select
-        class="plain"
-        aria-label="Where its driver lives"
-        :value="device.driver ?? ''"
-        @change="set({ driver: value($event) || undefined })"
-      >
-        <option value="">driver: not said</option>
-        <option v-for="one in DRIVERS" :key="one" :value="one">driver: {{ one.replace('-', ' ') }}</option>
-      </select>
-      <input
-        class="plain num"
-        aria-label="Length of the strip"
-        placeholder="length"
-        :value="device.lengthIn === undefined ? '' : show(device.lengthIn)"
-        @change="setLength('Length of the strip', value($event), ofStrip)"
+      <ChoiceField
+        label="Rating of the receptacle"
+        :model-value="device.ratingA"
+        :answers="RATINGS"
+        @update:model-value="set({ ratingA: $event })"
+      />
+      <template v-if="device.volts === 120">
+        <ChoiceField
+          label="Switched"
+          :model-value="device.switched"
+          :answers="SWITCHED"
+          @update:model-value="set({ switched: $event })"
+        />
+        <TickField label="GFCI receptacle" :model-value="device.gfci" @update:model-value="set({ gfci: $event })" />
+      </template>
+      <TickField label="tamper-resistant" :model-value="device.tr" @update:model-value="set({ tr: $event })" />
+      <TickField label="weather-resistant" :model-value="device.wr" @update:model-value="set({ wr: $event })" />
+      <TickField
+        v-if="box.state === 'existing'"
+        label="the receptacle is replaced"
+        :model-value="device.replaced ?? false"
+        @update:model-value="set({ replaced: $event || undefined })"
+      />
+      <ChoiceField
+        v-if="outside && device.ratingA <= 20"
+        label="Cover"
+        :model-value="device.cover ?? ''"
+        :answers="COVERS"
+        @update:model-value="set({ cover: $event || undefined })"
+      />
+      <LengthField
+        v-if="device.volts === 120"
+        label="Length of a multioutlet assembly"
+        optional
+        :model-value="device.assemblyIn"
+        @update:model-value="set({ assemblyIn: $event })"
+        @clear="set({ assemblyIn: undefined })"
       />
     </template>
-    <label
-      ><input
-        class="plain num"
-        type="number"
-        min="0"
-        max="5000"
-        aria-label="Volt-amperes"
-        :value="device.va"
-        @change="set({ va: Number(value($event)) || 0 })"
+    <ChoiceField
+      v-else-if="device.kind === 'low-voltage'"
+      label="What it carries"
+      :model-value="device.system"
+      :answers="worded(SYSTEMS)"
+      @update:model-value="set({ system: $event })"
+    />
+    <template v-else-if="device.kind === 'alarm'">
+      <ChoiceField
+        v-if="device.senses !== 'co'"
+        label="Sensor"
+        :model-value="device.sensor ?? ''"
+        :answers="SENSORS"
+        @update:model-value="set({ sensor: $event || undefined })"
       />
-      VA</label
-    >
-    <label
-      ><input
-        class="plain num"
-        type="number"
-        min="0"
-        max="1000"
-        aria-label="Weight in pounds"
-        :value="device.weightLb"
-        @change="set({ weightLb: Number(value($event)) || 0 })"
+      <ChoiceField
+        label="What it senses"
+        :model-value="device.senses"
+        :answers="SENSES"
+        @update:model-value="set({ senses: $event })"
       />
-      lb</label
-    >
-    <select
-      class="plain"
-      aria-label="Marked for damp or wet places"
-      :value="device.marked"
-      @change="set({ marked: value($event) })"
-    >
-      <option value="dry">for dry places</option>
-      <option value="damp">marked damp</option>
-      <option value="wet">marked wet</option>
-    </select>
-    <label
-      ><input type="checkbox" :checked="device.enclosed" @change="set({ enclosed: checked($event) })" /> lamps
-      enclosed</label
-    >
-    <label
-      ><input
-        type="checkbox"
-        :checked="device.ownSwitch ?? false"
-        @change="set({ ownSwitch: checked($event) || undefined })"
+      <TickField
+        label="signals the others by radio"
+        :model-value="device.wireless ?? false"
+        @update:model-value="set({ wireless: $event || undefined })"
       />
-      pull chain at the way in</label
-    >
-    <label
-      ><input
-        type="checkbox"
-        :checked="device.sensor === 'dusk'"
-        @change="set({ sensor: checked($event) ? 'dusk' : undefined })"
+    </template>
+    <template v-else-if="device.kind === 'luminaire'">
+      <ChoiceField
+        label="Kind of light fixture"
+        :model-value="device.style"
+        :answers="worded(LUMINAIRES)"
+        @update:model-value="set({ style: $event })"
       />
-      on by itself at dusk</label
-    >
-  </div>
-  <div v-else-if="device.kind === 'fan'" class="fields">
-    <label
-      ><input
-        class="plain num"
-        type="number"
-        min="0"
-        max="200"
-        aria-label="Weight in pounds"
-        :value="device.weightLb"
-        @change="set({ weightLb: Number(value($event)) || 0 })"
+      <template v-if="device.style === 'strip'">
+        <ChoiceField
+          label="Where its driver lives"
+          :model-value="device.driver ?? ''"
+          :answers="DRIVERS"
+          @update:model-value="set({ driver: $event || undefined })"
+        />
+        <LengthField
+          label="Length of the strip"
+          optional
+          :model-value="device.lengthIn"
+          @update:model-value="set(ofStrip($event))"
+          @clear="set({ lengthIn: undefined })"
+        />
+      </template>
+      <ChoiceField
+        v-if="device.style === 'recessed'"
+        label="Insulation may touch it"
+        :model-value="device.contact ?? ''"
+        :answers="CONTACTS"
+        @update:model-value="set({ contact: $event || undefined })"
       />
-      lb</label
-    >
-    <label
-      ><input
-        class="plain num"
-        type="number"
-        min="0"
-        max="2000"
-        aria-label="Volt-amperes"
-        :value="device.va"
-        @change="set({ va: Number(value($event)) || 0 })"
+      <NumberField
+        label="Volt-amperes"
+        unit="VA"
+        :min="0"
+        :max="5000"
+        :model-value="device.va"
+        @update:model-value="set({ va: $event })"
       />
-      VA</label
-    >
+      <NumberField
+        label="Light"
+        unit="lm"
+        optional
+        :min="0"
+        :max="100000"
+        hint="typical of its watts"
+        :model-value="device.lumens"
+        @update:model-value="set({ lumens: $event })"
+        @clear="set({ lumens: undefined })"
+      />
+      <NumberField
+        label="Weight"
+        unit="lb"
+        :min="0"
+        :max="1000"
+        :model-value="device.weightLb"
+        @update:model-value="set({ weightLb: $event })"
+      />
+      <ChoiceField
+        label="Marked for"
+        :model-value="device.marked"
+        :answers="MARKS"
+        @update:model-value="set({ marked: $event })"
+      />
+      <TickField
+        label="lamps enclosed"
+        :model-value="device.enclosed"
+        @update:model-value="set({ enclosed: $event })"
+      />
+      <TickField
+        label="pull chain at the way in"
+        :model-value="device.ownSwitch ?? false"
+        @update:model-value="set({ ownSwitch: $event || undefined })"
+      />
+      <TickField
+        label="on by itself at dusk"
+        :model-value="device.sensor === 'dusk'"
+        @update:model-value="set({ sensor: $event ? 'dusk' : undefined })"
+      />
+    </template>
+    <template v-else-if="device.kind === 'fan'">
+      <NumberField
+        label="Weight"
+        unit="lb"
+        :min="0"
+        :max="200"
+        :model-value="device.weightLb"
+        @update:model-value="set({ weightLb: $event })"
+      />
+      <NumberField
+        label="Volt-amperes"
+        unit="VA"
+        :min="0"
+        :max="2000"
+        :model-value="device.va"
+        @update:model-value="set({ va: $event })"
+      />
+    </template>
   </div>
 </template>
 
 <style scoped>
 .fields {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 12px;
-  font-size: 14px;
-}
-.fields .plain {
-  width: auto;
-}
-.fields input.plain {
-  width: 84px;
-}
-.choice {
-  flex: 0 0 220px;
-}
-.fields label {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 32px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
+  gap: 8px;
+  align-items: start;
 }
 </style>

@@ -31,7 +31,7 @@ const keys = [
         Lengths are taken as you say them: <b class="num">12', 12-6 1/2, 150", 3.5', 3 m, 90cm</b>. A bare number is
         inches, in the size of a room feet: living 18 x 14.
       </p>
-      <button class="plain-button main mt-4" @click="emit('close')">Close</button>
+      <v-btn color="primary" variant="flat" class="mt-4" @click="emit('close')">Close</v-btn>
     </v-card>
   </v-dialog>
 </template>

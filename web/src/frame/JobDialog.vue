@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SearchField from '../fields/SearchField.vue';
 import { computed, ref } from 'vue';
 import { addEntity, edit, removeEntities, rules, type House } from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -89,7 +90,7 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
   <v-dialog :model-value="true" max-width="780" scrollable @update:model-value="emit('close')">
     <v-card>
       <v-card-title class="px-6 pt-4">Job and shop standards</v-card-title>
-      <v-tabs v-model="part" density="compact" show-arrows color="primary">
+      <v-tabs v-model="part" show-arrows>
         <v-tab v-for="(name, id) in PARTS" :key="id" :value="id" class="text-none">{{ name }}</v-tab>
       </v-tabs>
       <v-divider />
@@ -169,14 +170,11 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             </v-list-item>
           </v-list>
           <v-form v-if="store.canEdit" class="grid" @submit.prevent="addAmendment">
-            <v-autocomplete
+            <SearchField
               v-model="amendment.rule"
               class="wide"
               label="Rule"
               :items="ruleItems"
-              variant="outlined"
-              density="compact"
-              hide-details
               @update:model-value="amendment.limit = ''"
             />
             <v-select v-model="amendment.limit" label="Change" :items="limitItems" />

@@ -1,19 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import { removeEntities, type Finding } from '@winculum/core';
 import { useHouse } from '../stores/house';
-import { useView } from '../stores/view';
-import { STOPS } from '../stops';
-import { useFly } from './fly';
+import { STOPS, TITLES } from '../stops';
+import FindingList from './FindingList.vue';
 
 const store = useHouse();
-const view = useView();
-const router = useRouter();
-const fly = useFly();
 const showPasses = ref(false);
-
-const titles: Record<string, string> = { house: 'House', boxes: 'Boxes', circuits: 'Circuits', panel: 'Panel' };
 
 function placeOf(finding: Finding): string {
   const { rooms, boxes, circuits, panels } = store.house!;
@@ -39,22 +32,6 @@ const groups = computed(() => {
 const switchedOff = computed(() => store.check!.statuses.filter((one) => one.status === 'switched off'));
 
 const reopen = (id: string) => store.apply(removeEntities(store.house!, [{ collection: 'decisions', id }]));
-
-function go(finding: Finding): void {
-  void router.push(`/houses/${store.id}/${finding.stage}`);
-  fly(finding.where, finding);
-  view.side = 'why';
-}
-const mark = (finding: Finding) =>
-  finding.kind === 'pass'
-    ? '✓'
-    : finding.kind === 'cannot-tell'
-      ? '?'
-      : finding.severity === 'violation'
-        ? '▨'
-        : finding.severity === 'caution'
-          ? '△'
-          : '·';
 </script>
 
 <template>
@@ -63,23 +40,14 @@ const mark = (finding: Finding) =>
       Nothing open under NEC {{ store.check!.edition }}, as far as the rules here reach.
     </p>
     <section v-for="group in groups" :key="group.stop">
-      <h2 class="small-caps">{{ titles[group.stop] }}</h2>
-      <v-list v-for="{ place, findings } in group.places" :key="place" density="compact" bg-color="transparent">
-        <v-list-subheader class="place">{{ place }}</v-list-subheader>
-        <v-list-item
-          v-for="finding in findings"
-          :key="finding.key"
-          class="item"
-          :class="[finding.kind, finding.severity]"
-          @click="go(finding)"
-        >
-          <template #prepend
-            ><span class="mark" aria-hidden="true">{{ mark(finding) }}</span></template
-          >
-          <span class="visually-hidden">{{ finding.kind === 'cannot-tell' ? 'cannot tell' : finding.severity }}: </span
-          >{{ finding.message }} <span class="muted num">{{ finding.section }}</span>
-        </v-list-item>
-      </v-list>
+      <h2 class="small-caps">{{ TITLES[group.stop] }}</h2>
+      <FindingList
+        v-for="{ place, findings } in group.places"
+        :key="place"
+        heading
+        :label="place"
+        :findings="findings"
+      />
     </section>
     <section v-if="store.check!.accepted.length">
       <h2 class="small-caps">Accepted as they stand</h2>
@@ -105,35 +73,8 @@ const mark = (finding: Finding) =>
 </template>
 
 <style scoped>
-.place {
-  font-weight: 600;
-  color: var(--ink);
-  opacity: 1;
-  padding-inline: 4px !important;
-  min-height: 28px;
-}
 .item {
   font: 400 13.5px/1.35 var(--words);
-  padding: 6px 4px !important;
-  min-height: 40px;
-}
-.item :deep(.v-list-item__prepend) {
-  width: 22px;
-  align-self: start;
-}
-.mark {
-  font-weight: 700;
-  color: var(--muted);
-}
-.fail.violation .mark {
-  color: var(--violation);
-}
-.fail.caution .mark,
-.cannot-tell .mark {
-  color: var(--caution);
-}
-.pass .mark {
-  color: var(--reached-ink);
 }
 .ok {
   font-size: 16px;

@@ -26,11 +26,11 @@ defineProps<{
   display: flex;
   gap: 6px;
   align-items: center;
-  padding: 8px 12px;
+  padding: 12px 12px 8px;
   flex-wrap: wrap;
   border-bottom: 1px solid var(--rule);
 }
-.tools :slotted(.plain-button),
+.tools :slotted(.v-btn),
 .tools :slotted(.pick) {
   min-height: 44px;
 }

@@ -25,17 +25,17 @@ const form = computed(() =>
 
 <template>
   <aside class="side" aria-label="What is selected, and why">
-    <div class="tabs" role="tablist">
-      <button role="tab" :aria-selected="view.side === 'why'" class="tab" @click="view.side = 'why'">Why</button>
-      <button role="tab" :aria-selected="view.side === 'open-items'" class="tab" @click="view.side = 'open-items'">
-        Open items <b class="num">{{ count }}</b>
-      </button>
-    </div>
-    <div class="body">
+    <v-tabs v-model="view.side" grow aria-label="Side panel">
+      <v-tab value="why" aria-controls="side-body">Why</v-tab>
+      <v-tab value="open-items" aria-controls="side-body"
+        >Open items <b class="num n">{{ count }}</b></v-tab
+      >
+    </v-tabs>
+    <div id="side-body" class="body" role="tabpanel" :aria-label="view.side === 'why' ? 'Why' : 'Open items'">
       <OpenItems v-if="view.side === 'open-items'" />
       <template v-else>
         <FindingCard v-if="view.finding" :finding="view.finding" is-main />
-        <component :is="form" />
+        <component :is="form" :stop="stop" />
       </template>
     </div>
     <p class="foot muted">Local code and the inspector decide.</p>
@@ -43,6 +43,9 @@ const form = computed(() =>
 </template>
 
 <style scoped>
+.n {
+  margin-left: 6px;
+}
 .side {
   background: var(--card);
   border-left: 1px solid var(--rule);

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useTheme } from 'vuetify';
 import { count, edit, EDITIONS, writeHouseFile, type Edition, type Level } from '@winculum/core';
 import { newId } from '../new-id';
 import { storeTheme } from '../style/vuetify';
+import MenuButton from '../fields/MenuButton.vue';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import { download } from './download';
@@ -31,11 +32,16 @@ function setEdition(edition: Edition): void {
   store.apply(edit(store.house!, `Edition ${edition}`, (draft) => void (draft.job.edition = edition)));
 }
 
-function rename(event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim();
-  if (name && name !== store.house!.name)
-    store.apply(edit(store.house!, 'Rename house', (draft) => void (draft.name = name)));
-  else (event.target as HTMLInputElement).value = store.house!.name;
+const name = ref(store.house!.name);
+watch(
+  () => store.house?.name,
+  (next) => (name.value = next ?? ''),
+);
+function rename(): void {
+  const next = name.value.trim();
+  if (next && next !== store.house!.name)
+    store.apply(edit(store.house!, 'Rename house', (draft) => void (draft.name = next)));
+  else name.value = store.house!.name;
 }
 
 function turnTheme(): void {
@@ -100,69 +106,60 @@ function chooseLevel(value: string): void {
   else if (value === '~') editing.value = store.house!.levels[view.level]!;
   else view.level = value;
 }
+const EDITION_ITEMS = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
+const levelEntries = computed(() => [
+  ...levels.value.map((level) => ({ value: level.id, word: level.name })),
+  ...(store.canEdit
+    ? [
+        { value: '~', word: 'Change this level …', group: 'Levels' },
+        { value: '+', word: 'Add a level above' },
+        { value: '-', word: 'Add a basement' },
+      ]
+    : []),
+]);
 </script>
 
 <template>
   <header class="bar">
     <router-link to="/houses" class="brand num" aria-label="All houses">WINCULUM</router-link>
-    <input
+    <v-text-field
+      v-model="name"
       class="name"
-      :value="store.house!.name"
+      variant="plain"
+      single-line
       aria-label="Name of the house"
       maxlength="80"
       :readonly="!store.canEdit"
       @change="rename"
     />
-    <select
-      class="plain pill"
-      aria-label="Level"
-      :value="view.level"
-      @change="
-        chooseLevel(($event.target as HTMLSelectElement).value);
-        ($event.target as HTMLSelectElement).value = view.level;
-      "
-    >
-      <option v-for="level in levels" :key="level.id" :value="level.id">{{ level.name }}</option>
-      <option v-if="store.canEdit" value="~">Change this level …</option>
-      <option v-if="store.canEdit" value="+">Add a level above</option>
-      <option v-if="store.canEdit" value="-">Add a basement</option>
-    </select>
-    <select
-      class="plain pill edition"
+    <MenuButton
+      label="Level"
+      :shown="store.house!.levels[view.level]?.name ?? 'Level'"
+      :entries="levelEntries"
+      @choose="chooseLevel"
+    />
+    <v-select
+      class="edition"
       aria-label="Edition of the code"
-      :value="store.house!.job.edition"
+      single-line
+      :model-value="store.house!.job.edition"
+      :items="EDITION_ITEMS"
       :disabled="!store.canEdit"
-      @change="setEdition(($event.target as HTMLSelectElement).value as Edition)"
-    >
-      <option v-for="one in EDITIONS" :key="one" :value="one">NEC {{ one }}</option>
-    </select>
-    <button class="plain-button" @click="showJob = true">Job</button>
+      @update:model-value="setEdition"
+    />
+    <v-btn @click="showJob = true">Job</v-btn>
     <span class="grow" />
     <span class="saved" role="status" :class="store.syncState.kind">{{ saved }}</span>
-    <button
-      class="plain-button icon"
-      aria-label="Undo"
-      title="Undo (Ctrl Z)"
-      :disabled="!store.undoStack.length"
-      @click="store.undo"
-    >
+    <v-btn class="icon" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!store.undoStack.length" @click="store.undo">
       ↶
-    </button>
-    <button
-      class="plain-button icon"
-      aria-label="Redo"
-      title="Redo (Ctrl Y)"
-      :disabled="!store.redoStack.length"
-      @click="store.redo"
-    >
+    </v-btn>
+    <v-btn class="icon" aria-label="Redo" title="Redo (Ctrl Y)" :disabled="!store.redoStack.length" @click="store.redo">
       ↷
-    </button>
+    </v-btn>
     <BreakerSearch />
-    <button class="plain-button icon" aria-label="Save as a house file" title="Save as a house file" @click="save">
-      ⤓
-    </button>
-    <button class="plain-button icon" aria-label="Light or dark" title="Light or dark" @click="turnTheme">◐</button>
-    <button class="plain-button icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</button>
+    <v-btn class="icon" aria-label="Save as a house file" title="Save as a house file" @click="save"> ⤓ </v-btn>
+    <v-btn class="icon" aria-label="Light or dark" title="Light or dark" @click="turnTheme">◐</v-btn>
+    <v-btn class="icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</v-btn>
     <LevelDialog v-if="editing" :level="editing" @close="editing = undefined" />
     <JobDialog v-if="showJob" @close="showJob = false" />
   </header>
@@ -186,24 +183,15 @@ function chooseLevel(value: string): void {
   margin-right: 12px;
 }
 .name {
+  flex: 0 1 232px;
+}
+.name :deep(input) {
   font: 600 16px var(--words);
-  color: var(--ink);
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: none;
-  padding: 4px 6px;
-  width: 232px;
   text-overflow: ellipsis;
+  padding: 4px 6px;
 }
-.name:hover,
-.name:focus {
-  border-color: var(--rule);
-  background: var(--paper);
-}
-.pill {
-  width: auto;
-  max-width: 140px;
-  font-weight: 600;
+.edition {
+  flex: 0 0 118px;
 }
 .saved {
   font-size: 13px;
@@ -230,7 +218,7 @@ function chooseLevel(value: string): void {
     display: none;
   }
   .name {
-    width: 150px;
+    flex-basis: 150px;
   }
 }
 @media (max-width: 820px) {

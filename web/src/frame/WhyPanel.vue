@@ -1,19 +1,19 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import {
   cableNameOf,
   decideAfci,
   decideGfci,
-  formatLength,
   indexOutlets,
   removeDevice,
   removeEntities,
   spacesOf,
   assignToCircuit,
   changeEntity,
-  parseLength,
   type Device,
 } from '@winculum/core';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import ArrangeTools from './ArrangeTools.vue';
@@ -22,11 +22,13 @@ import BoxDevices from './BoxDevices.vue';
 import CopyLayout from './CopyLayout.vue';
 import DeviceForm from './DeviceForm.vue';
 import FindingCard from './FindingCard.vue';
+import StageNeeds from './StageNeeds.vue';
+import type { Stop } from '../stops';
 
+defineProps<{ stop: Stop }>();
 const store = useHouse();
 const view = useView();
 const house = computed(() => store.house!);
-const show = (lengthIn: number) => formatLength(lengthIn, house.value.standards.lengths);
 
 const box = computed(() => house.value.boxes[view.only('box') ?? '']);
 const room = computed(() => house.value.rooms[view.only('room') ?? '']);
@@ -55,12 +57,15 @@ const describe = (device: Device) => {
 };
 const circuitOf = (device: Device) => (device.circuit === null ? undefined : house.value.circuits[device.circuit]);
 
-function setWall(field: 'alongIn' | 'heightIn', text: string): void {
-  const read = parseLength(text, field === 'alongIn' ? 'Along the wall' : 'Height');
-  if (!read.ok) store.problem = read.problems[0]!.message;
-  else if (box.value?.at.kind === 'wall')
-    store.apply(changeEntity(house.value, 'boxes', box.value.id, { at: { ...box.value.at, [field]: read.value } }));
+function setWall(field: 'alongIn' | 'heightIn', lengthIn: number): void {
+  if (box.value?.at.kind === 'wall')
+    store.apply(changeEntity(house.value, 'boxes', box.value.id, { at: { ...box.value.at, [field]: lengthIn } }));
 }
+
+/** The device whose fields are open: a box of six gangs would mount dozens of them otherwise. */
+const opened = ref('');
+const isOpen = (device: Device) => store.canEdit && (deviceCount.value === 1 || opened.value === device.id);
+const toggle = (device: Device) => void (opened.value = isOpen(device) ? '' : device.id);
 
 function remove(): void {
   if (
@@ -73,7 +78,10 @@ function remove(): void {
   )
     view.select([]);
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value;
+const circuitAnswers = computed(() => [
+  { value: '', word: 'none' },
+  ...circuits.value.map((one) => ({ value: one.id, word: `${spacesOf(one).join('-') || '–'} ${one.name}` })),
+]);
 </script>
 
 <template>
@@ -82,22 +90,18 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
       {{ box.tag }} <span class="muted kind">{{ house.rooms[box.room]!.name }}</span>
     </h2>
     <div v-if="box.at.kind === 'wall'" class="pair">
-      <label class="muted"
-        >from the wall's start
-        <input
-          class="plain num big"
-          :value="show(box.at.alongIn)"
-          :readonly="!store.canEdit"
-          @change="setWall('alongIn', value($event))"
-      /></label>
-      <label class="muted"
-        >to center
-        <input
-          class="plain num big"
-          :value="show(box.at.heightIn)"
-          :readonly="!store.canEdit"
-          @change="setWall('heightIn', value($event))"
-      /></label>
+      <LengthField
+        class="big"
+        label="from the wall's start"
+        :model-value="box.at.alongIn"
+        @update:model-value="setWall('alongIn', $event)"
+      />
+      <LengthField
+        class="big"
+        label="to center"
+        :model-value="box.at.heightIn"
+        @update:model-value="setWall('heightIn', $event)"
+      />
     </div>
     <div v-for="{ device, load, room: inRoom } in outlets" :key="device.id" class="device stack">
       <p>
@@ -113,24 +117,25 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           >Remove</v-btn
         >
       </p>
-      <label class="field"
-        >circuit
-        <select
-          class="plain"
-          :value="device.circuit ?? ''"
-          :disabled="!store.canEdit"
-          @change="store.apply(assignToCircuit(house, [device.id], value($event) || null))"
-        >
-          <option value="">none</option>
-          <option v-for="circuit in circuits" :key="circuit.id" :value="circuit.id">
-            {{ spacesOf(circuit).join('-') || '–' }} {{ circuit.name }}
-          </option>
-        </select>
-      </label>
+      <ChoiceField
+        label="circuit"
+        many
+        :model-value="device.circuit ?? ''"
+        :answers="circuitAnswers"
+        @update:model-value="store.apply(assignToCircuit(house, [device.id], $event || null))"
+      />
       <p v-if="circuitOf(device)" class="num line">
         {{ circuitOf(device)!.ratingA }} A, {{ cableNameOf(circuitOf(device)!) }}
       </p>
-      <DeviceForm v-if="store.canEdit" :box="box" :device="device" />
+      <v-btn
+        v-if="store.canEdit && deviceCount > 1"
+        size="small"
+        :aria-expanded="isOpen(device)"
+        :aria-label="`Change the ${describe(device)}`"
+        @click="toggle(device)"
+        >{{ isOpen(device) ? 'Close' : 'Change …' }}</v-btn
+      >
+      <DeviceForm v-if="isOpen(device)" :box="box" :device="device" />
       <template
         v-for="(decision, name) in {
           GFCI: decideGfci(house, { device, load, box, room: inRoom }, house.job.edition),
@@ -166,12 +171,20 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
           >Remove</v-btn
         >
       </p>
-      <DeviceForm v-if="store.canEdit" :box="box" :device="device" />
+      <v-btn
+        v-if="store.canEdit && deviceCount > 1"
+        size="small"
+        :aria-expanded="isOpen(device)"
+        :aria-label="`Change the ${describe(device)}`"
+        @click="toggle(device)"
+        >{{ isOpen(device) ? 'Close' : 'Change …' }}</v-btn
+      >
+      <DeviceForm v-if="isOpen(device)" :box="box" :device="device" />
     </div>
     <BoxDevices v-if="store.canEdit" :box="box" />
     <BoxDetails :box="box" />
     <ArrangeTools />
-    <button v-if="store.canEdit" class="plain-button" @click="remove">Delete {{ box.tag }}</button>
+    <v-btn v-if="store.canEdit" @click="remove">Delete {{ box.tag }}</v-btn>
   </section>
   <section v-else-if="room" class="stack">
     <h2 class="tag num">{{ room.name }}</h2>
@@ -181,17 +194,11 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
   <section v-else-if="view.selection.length > 1" class="stack">
     <h2 class="tag num">{{ view.selection.length }} selected</h2>
     <ArrangeTools v-if="view.selection.every((one) => one.kind === 'box')" />
-    <button
-      v-if="store.canEdit && view.selection.every((one) => one.kind === 'box')"
-      class="plain-button"
-      @click="remove"
-    >
+    <v-btn v-if="store.canEdit && view.selection.every((one) => one.kind === 'box')" @click="remove">
       Delete them
-    </button>
+    </v-btn>
   </section>
-  <p v-else-if="!view.finding" class="muted hint">
-    Click a box, a room or a circuit to see its numbers, what the code says of it and why.
-  </p>
+  <StageNeeds v-else-if="!view.finding" :stop="stop" />
   <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" />
 </template>
 
@@ -204,13 +211,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
   font: 400 14px var(--words);
   margin-left: 6px;
 }
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-  font-size: 12.5px;
-}
-.big {
+.big :deep(input) {
   font: 700 20px var(--numbers);
 }
 .device {
@@ -230,9 +231,5 @@ const value = (event: Event) => (event.target as HTMLInputElement).value;
 }
 .decision b.needed {
   color: var(--chalk);
-}
-.hint {
-  font-size: 15px;
-  line-height: 1.45;
 }
 </style>

@@ -75,6 +75,9 @@ async function remove(house: HouseSummary): Promise<void> {
   }
 }
 
+const picker = ref<HTMLInputElement>();
+const EDITION_ITEMS = (['2014', '2017', '2020', '2023'] as const).map((value) => ({ value, title: `NEC ${value}` }));
+
 onMounted(load);
 </script>
 
@@ -85,9 +88,9 @@ onMounted(load);
       <span class="muted"
         >{{ session.signedIn?.user.name }}, {{ session.signedIn?.firm.name }} ({{ session.signedIn?.role }})</span
       >
-      <router-link to="/bench" class="plain-button">The bench</router-link>
-      <router-link to="/account" class="plain-button">Account</router-link>
-      <button class="plain-button" @click="isSigningOut = true">Sign out</button>
+      <v-btn to="/bench">The bench</v-btn>
+      <v-btn to="/account">Account</v-btn>
+      <v-btn @click="isSigningOut = true">Sign out</v-btn>
     </header>
     <h1 class="small-caps">Houses</h1>
     <p v-if="!isLoading && houses.length === 0" class="empty">
@@ -97,41 +100,33 @@ onMounted(load);
       <li v-for="house in houses" :key="house.id" class="row">
         <router-link class="grow name" :to="`/houses/${house.id}/boxes`">{{ house.name }}</router-link>
         <span class="muted num">{{ house.version }} edits, {{ new Date(house.updatedAt).toLocaleString() }}</span>
-        <button
-          v-if="session.signedIn?.role === 'owner'"
-          class="plain-button"
-          :aria-label="`Delete ${house.name}`"
-          @click="removing = house"
-        >
+        <v-btn v-if="session.signedIn?.role === 'owner'" :aria-label="`Delete ${house.name}`" @click="removing = house">
           Delete
-        </button>
+        </v-btn>
       </li>
     </ul>
     <div v-if="problems.length" role="alert" class="problems">
       <p v-for="problem in problems" :key="problem" class="is-violation">{{ problem }}</p>
     </div>
-    <form
+    <v-form
       v-if="session.signedIn?.role !== 'viewer'"
       class="row new"
       @submit.prevent="add(() => api.addHouse({ name, edition }), 'house')"
     >
+      <v-text-field v-model="name" class="grow" label="Name of the new house" required maxlength="80" />
+      <v-select v-model="edition" class="edition" label="Edition" :items="EDITION_ITEMS" />
+      <v-btn color="primary" variant="flat" type="submit">New house</v-btn>
+      <v-btn @click="picker?.click()">Open a house file</v-btn>
       <input
-        v-model="name"
-        class="plain grow"
-        aria-label="Name of the new house"
-        placeholder="Name of the new house"
-        required
-        maxlength="80"
+        ref="picker"
+        class="visually-hidden"
+        type="file"
+        tabindex="-1"
+        aria-label="House file"
+        accept=".json,application/json"
+        @change="openFile"
       />
-      <select v-model="edition" class="plain edition" aria-label="Edition">
-        <option v-for="one in ['2014', '2017', '2020', '2023']" :key="one" :value="one">NEC {{ one }}</option>
-      </select>
-      <button class="plain-button main" type="submit">New house</button>
-      <label class="plain-button">
-        Open a house file
-        <input class="visually-hidden" type="file" accept=".json,application/json" @change="openFile" />
-      </label>
-    </form>
+    </v-form>
     <SignOutDialog v-if="isSigningOut" @close="isSigningOut = false" />
     <v-dialog :model-value="removing !== undefined" max-width="460" @update:model-value="removing = undefined">
       <v-card v-if="removing" class="pa-5" :title="`Delete ${removing.name}`">
@@ -189,7 +184,7 @@ onMounted(load);
   color: var(--chalk);
 }
 .new .edition {
-  width: 120px;
+  flex: 0 0 132px;
 }
 .empty {
   font-size: 16px;

@@ -59,7 +59,7 @@ async function submit(): Promise<void> {
       panel.
     </p>
     <p v-if="sent" role="status">{{ sent }}</p>
-    <form v-else ref="form" class="stack" @submit.prevent="submit">
+    <v-form v-else ref="form" class="stack" @submit.prevent="submit">
       <template v-if="isNew">
         <v-text-field v-model="account.firm" label="Firm" autocomplete="organization" required />
         <v-text-field v-model="account.name" label="Your name" autocomplete="name" required />
@@ -93,7 +93,7 @@ async function submit(): Promise<void> {
         {{ isNew ? 'I have an account' : 'New here: open an account' }}
       </v-btn>
       <router-link v-if="!isNew" class="forgot" to="/forgot">Forgot the password</router-link>
-    </form>
+    </v-form>
   </DoorPage>
 </template>
 

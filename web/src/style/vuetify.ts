@@ -43,6 +43,8 @@ function preferredTheme(): 'light' | 'dark' {
 
 export const storeTheme = (theme: 'light' | 'dark'): void => localStorage.setItem(STORED, theme);
 
+const FIELD = { variant: 'outlined', density: 'compact', hideDetails: 'auto' } as const;
+
 /** Vuetify in Winculum's palette: flat, dense, square-shouldered. */
 export function createTheme() {
   const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
@@ -50,11 +52,18 @@ export function createTheme() {
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
     theme: { defaultTheme: preferredTheme(), cspNonce: nonce, themes: { light, dark } },
     defaults: {
+      global: { ripple: false },
       VBtn: { variant: 'outlined', rounded: 'sm', class: 'text-none' },
-      VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
-      VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
-      VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+      VTextField: FIELD,
+      VTextarea: FIELD,
+      VSelect: FIELD,
+      VAutocomplete: { ...FIELD, autoSelectFirst: true },
+      VNumberInput: { ...FIELD, controlVariant: 'hidden' },
+      VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
       VCard: { rounded: 'md', elevation: 0, border: true },
+      VList: { density: 'compact' },
+      VTabs: { density: 'compact', height: 44, color: 'primary' },
+      VExpansionPanels: { flat: true, variant: 'accordion' },
     },
   });
 }

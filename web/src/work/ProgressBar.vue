@@ -9,9 +9,15 @@ const emit = defineEmits<{ cancel: [] }>();
 <template>
   <div class="working" role="status">
     <b>{{ title }}</b>
-    <progress :value="progress.share" max="1" :aria-label="title" />
+    <v-progress-linear
+      class="share"
+      :model-value="progress.share * 100"
+      color="primary"
+      height="8"
+      :aria-label="title"
+    />
     <span class="muted grow">{{ progress.what }}</span>
-    <button class="plain-button" :aria-label="`Cancel: ${title}`" @click="emit('cancel')">Cancel</button>
+    <v-btn :aria-label="`Cancel: ${title}`" @click="emit('cancel')">Cancel</v-btn>
   </div>
 </template>
 
@@ -24,8 +30,7 @@ const emit = defineEmits<{ cancel: [] }>();
   background: var(--chalk-soft);
   border-bottom: 1px solid var(--chalk);
 }
-progress {
-  width: 160px;
-  accent-color: var(--chalk);
+.share {
+  flex: 0 0 160px;
 }
 </style>

@@ -1,5 +1,11 @@
+import type { Facts } from '../rule';
+import type { RoomView } from '../../plan/room-view';
+import { isUnfinishedBasement } from '../requirements/unfinished-parts';
 import { hasFreeReceptacle } from '../requirements/circuit-facts';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+
+const unfinishedParts = ({ views, house }: Facts): RoomView[] =>
+  views.filter(({ room }) => isUnfinishedBasement(house, room) !== false);
 
 export const basementReceptacle = defineRule({
   id: 'basement-receptacle',
@@ -11,19 +17,21 @@ export const basementReceptacle = defineRule({
     editions: everyEdition({ section: '210.52(G)(3)', limits: {}, basis: fromMemory('high') }),
     messages: {
       none: ({ room }: { room: string }) => `${room} has no receptacle of its own.`,
+      unknown: ({ room }: { room: string }) =>
+        `${room} has no receptacle of its own. If its level lies below grade it needs one: mark the level.`,
       there: ({ room }: { room: string }) => `${room} has its receptacle.`,
     },
   },
   scope: 'house',
-  appliesTo: (facts) => facts.views.some((view) => view.room.kind === 'basement-unfinished'),
+  appliesTo: (facts) => unfinishedParts(facts).length > 0,
   check: (facts, _limits, report) =>
-    facts.views
-      .filter((view) => view.room.kind === 'basement-unfinished')
-      .map((view) => {
-        const free = hasFreeReceptacle(facts, view);
-        const where = { room: view.room.id };
-        return free
-          ? report.pass('there', { room: view.room.name }, where)
-          : report.fail('none', { room: view.room.name }, where);
-      }),
+    unfinishedParts(facts).map((view) => {
+      const free = hasFreeReceptacle(facts, view);
+      const where = { room: view.room.id };
+      const data = { room: view.room.name };
+      if (free) return report.pass('there', data, where);
+      return isUnfinishedBasement(facts.house, view.room) === true
+        ? report.fail('none', data, where)
+        : report.cannotTell('unknown', data, where);
+    }),
 });

@@ -21,8 +21,29 @@ testRule(circuitOverload, {
       ),
       'A carries 0.0 A of 15 A.',
     ],
+    [
+      'a charger set to 48 A, its rating being no typical value',
+      den().circuit('A', 60, { poles: 2, awg: '6' }).load('ev-charger-48', 'den', 'c0', 30, 'A'),
+    ],
+  ],
+  cannotTell: [
+    [
+      'a typical disposer and dishwasher just over the breaker',
+      den()
+        .circuit('A', 15)
+        .load('dishwasher', 'den', 'c0', 30, 'A', { va: 1300 })
+        .load('disposer', 'den', 'c1', 30, 'A', { va: 600 }),
+      'A carries about 15.8 A on a 15 A breaker, by typical values. Within 10 % only the nameplates tell.',
+    ],
   ],
   fails: [
+    [
+      'the same by their nameplates',
+      den()
+        .circuit('A', 15)
+        .load('dishwasher', 'den', 'c0', 30, 'A', { va: 1300, source: 'nameplate' })
+        .load('disposer', 'den', 'c1', 30, 'A', { va: 600, source: 'nameplate' }),
+    ],
     [
       'the same heaters at 120 V',
       den()

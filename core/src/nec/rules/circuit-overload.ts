@@ -1,6 +1,20 @@
-import { measureCircuitLoad } from '../../circuits/circuit-load';
+import { isTypical, measureCircuitLoad } from '../../circuits/circuit-load';
+import type { Circuit } from '../../house/schema';
 import { sizeCircuit } from '../../circuits/sizing';
-import { defineRule, everyEdition, fromMemory } from '../rule';
+import { outletsOf } from '../requirements/circuit-facts';
+import { setLoadsRemedy } from '../remedies';
+import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+
+/** Share by which a nameplate may differ from the typical value of its kind: *common practice*. */
+const TYPICAL_SPREAD = 0.1;
+
+type Lines = ReturnType<typeof measureCircuitLoad>['lines'];
+const sizedVa = (lines: Lines): number => lines.reduce((sum, line) => sum + line.va * line.factor, 0);
+const typicalVa = (lines: Lines): number => sizedVa(lines.filter((line) => line.isTypical));
+
+/** The loads of a circuit whose nameplates nobody has read. */
+const typicalLoads = (facts: Facts, circuit: Circuit): string[] =>
+  outletsOf(facts, circuit).flatMap(({ load }) => (load && isTypical(load) ? [load.id] : []));
 
 export const circuitOverload = defineRule({
   id: 'circuit-overload',
@@ -13,6 +27,8 @@ export const circuitOverload = defineRule({
     messages: {
       over: ({ circuit, load, rating }: { circuit: string; load: number; rating: number }) =>
         `${circuit} carries ${load.toFixed(1)} A of known load on a ${rating} A breaker.`,
+      near: ({ circuit, load, rating }: { circuit: string; load: number; rating: number }) =>
+        `${circuit} carries about ${load.toFixed(1)} A on a ${rating} A breaker, by typical values. Within 10 % only the nameplates tell.`,
       within: ({ circuit, load, rating }: { circuit: string; load: number; rating: number }) =>
         `${circuit} carries ${load.toFixed(1)} A of ${rating} A.`,
     },
@@ -31,6 +47,12 @@ export const circuitOverload = defineRule({
       required: () => `${circuit.ratingA} A at most`,
     };
     const where = { circuit: circuit.id };
+    const slackA = (TYPICAL_SPREAD * typicalVa(known.lines) * loadA) / Math.max(1, sizedVa(known.lines));
+    if (loadA - slackA <= circuit.ratingA + 1e-9 && loadA + slackA > circuit.ratingA + 1e-9) {
+      const loads = typicalLoads(facts, circuit);
+      const remedies = [setLoadsRemedy(loads, { source: 'nameplate' }, 'These are the nameplates\u2019 values')];
+      return report.cannotTell('near', data, where, { ...detail, remedies });
+    }
     return loadA > circuit.ratingA + 1e-9
       ? report.fail('over', data, where, detail)
       : report.pass('within', data, where, detail);

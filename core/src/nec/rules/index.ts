@@ -1,8 +1,8 @@
-import type { Rule } from '../rule';
 import { accessoryReceptacle } from './accessory-receptacle';
 import { afciProtection } from './afci-protection';
 import { alarmClearance } from './alarm-clearance';
 import { alarmInterconnection } from './alarm-interconnection';
+import { applianceDisconnect } from './appliance-disconnect';
 import { applianceOvercurrent } from './appliance-overcurrent';
 import { applianceReceptacle } from './appliance-receptacle';
 import { basementReceptacle } from './basement-receptacle';
@@ -17,20 +17,22 @@ import { boxInWall } from './box-in-wall';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
 import { boxesCollide } from './boxes-collide';
+import { ceilingBodies } from './ceiling-bodies';
 import { circuitInPanel } from './circuit-in-panel';
 import { circuitOverload } from './circuit-overload';
 import { circuitVoltage } from './circuit-voltage';
 import { closetLuminaire } from './closet-luminaire';
 import { coAlarms } from './co-alarms';
-import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { conductorSize } from './conductor-size';
 import { conductorsTogether } from './conductors-together';
 import { continuousLoads } from './continuous-loads';
+import { cordLength } from './cord-length';
 import { cordLoad } from './cord-load';
 import { counterReceptacleSpacing } from './counter-receptacle-spacing';
 import { dimmerUse } from './dimmer-use';
 import { dishwasherReceptacle } from './dishwasher-receptacle';
 import { driverPlace } from './driver-place';
+import { escapeOpening } from './escape-opening';
 import { extendedCircuit } from './extended-circuit';
 import { fastenedInPlaceShare } from './fastened-in-place-share';
 import { feedOrder } from './feed-order';
@@ -41,10 +43,12 @@ import { generalCircuits } from './general-circuits';
 import { gfciProtection } from './gfci-protection';
 import { groupAcrossFloors } from './group-across-floors';
 import { hallwayReceptacle } from './hallway-receptacle';
-import { homeRun } from './home-run';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
+import { homeRun } from './home-run';
+import { hotTubReceptacles } from './hot-tub-receptacles';
 import { idleSwitch } from './idle-switch';
 import { individualCircuit } from './individual-circuit';
+import { insulationContact } from './insulation-contact';
 import { islandReceptacle } from './island-receptacle';
 import { laundryCircuit } from './laundry-circuit';
 import { laundryReceptacle } from './laundry-receptacle';
@@ -62,10 +66,12 @@ import { outletOnCircuit } from './outlet-on-circuit';
 import { panelPlace } from './panel-place';
 import { panelSpaces } from './panel-spaces';
 import { panelWorkingSpace } from './panel-working-space';
+import { permissibleLoads } from './permissible-loads';
 import { porchReceptacle } from './porch-receptacle';
 import { provisionalBoxes } from './provisional-boxes';
 import { receptacleRating } from './receptacle-rating';
 import { receptaclesPerCircuit } from './receptacles-per-circuit';
+import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { roomUseNamed } from './room-use-named';
 import { serviceReceptacle } from './service-receptacle';
 import { smallApplianceCircuits } from './small-appliance-circuits';
@@ -85,8 +91,9 @@ import { tubZoneReceptacles } from './tub-zone-receptacles';
 import { voltageDrop } from './voltage-drop';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
 import { weatherResistant } from './weather-resistant';
-import { permissibleLoads } from './permissible-loads';
+import { wetLuminaires } from './wet-luminaires';
 import { whiteAsTraveler } from './white-as-traveler';
+import type { Rule } from '../rule';
 
 /** Every rule, by name. A new rule is one file, its table of cases, and one line here. */
 export const rules: readonly Rule[] = [
@@ -94,6 +101,8 @@ export const rules: readonly Rule[] = [
   afciProtection,
   alarmClearance,
   alarmInterconnection,
+  applianceDisconnect,
+  applianceOvercurrent,
   applianceReceptacle,
   basementReceptacle,
   bathroomBasinReceptacle,
@@ -107,34 +116,38 @@ export const rules: readonly Rule[] = [
   boxOnStud,
   boxSupport,
   boxesCollide,
+  ceilingBodies,
   circuitInPanel,
   circuitOverload,
   circuitVoltage,
   closetLuminaire,
   coAlarms,
-  refrigeratorOnGfci,
   conductorSize,
   conductorsTogether,
   continuousLoads,
-  applianceOvercurrent,
+  cordLength,
   cordLoad,
   counterReceptacleSpacing,
   dimmerUse,
   dishwasherReceptacle,
   driverPlace,
+  escapeOpening,
   extendedCircuit,
   fastenedInPlaceShare,
   feedOrder,
-  homeRun,
   foyerReceptacle,
   garageCircuit,
   garageReceptacle,
   generalCircuits,
   gfciProtection,
+  groupAcrossFloors,
   hallwayReceptacle,
   heaterBelowReceptacle,
+  homeRun,
+  hotTubReceptacles,
   idleSwitch,
   individualCircuit,
+  insulationContact,
   islandReceptacle,
   laundryCircuit,
   laundryReceptacle,
@@ -152,10 +165,12 @@ export const rules: readonly Rule[] = [
   panelPlace,
   panelSpaces,
   panelWorkingSpace,
+  permissibleLoads,
   porchReceptacle,
   provisionalBoxes,
   receptacleRating,
   receptaclesPerCircuit,
+  refrigeratorOnGfci,
   roomUseNamed,
   serviceReceptacle,
   smallApplianceCircuits,
@@ -166,7 +181,6 @@ export const rules: readonly Rule[] = [
   stairLightCircuit,
   stairSwitches,
   switchGroups,
-  groupAcrossFloors,
   switchHeight,
   switchInTub,
   switchNearEntrance,
@@ -176,6 +190,6 @@ export const rules: readonly Rule[] = [
   voltageDrop,
   wallReceptacleSpacing,
   weatherResistant,
-  permissibleLoads,
+  wetLuminaires,
   whiteAsTraveler,
 ];

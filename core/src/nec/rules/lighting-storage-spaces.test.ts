@@ -10,7 +10,12 @@ testRule(lightingStorageSpaces, {
       room('crawl-space').ceiling('r', 'luminaire', null, { ownSwitch: true }),
       'r has a lighting outlet with a switch of its own at the way in.',
     ],
-    ['2014: a basement with a light', room('basement-unfinished', '2014').lit('r')],
+    [
+      '2014: a basement with a light',
+      room('basement-unfinished', '2014')
+        .with((house) => (house.levels['L1']!.grade = 'below'))
+        .lit('r'),
+    ],
   ],
   fails: [
     [
@@ -18,6 +23,7 @@ testRule(lightingStorageSpaces, {
       room('attic').feature('r', 'air-handler', ['c0', 10, 30, 30]),
       'r holds equipment and has no lighting outlet.',
     ],
+    ['storage below grade', room('storage').with((house) => (house.levels['L1']!.grade = 'below'))],
     ['a utility room', room('utility'), 'r is a utility or storage space and has no lighting outlet.'],
   ],
   cannotTell: [

@@ -1,16 +1,13 @@
-import type { FeatureKind, RoomKind } from '../../house/schema';
+import type { FeatureKind } from '../../house/schema';
+import { isStorageOrEquipmentSpace } from '../requirements/unfinished-parts';
+import type { RoomView } from '../../plan/room-view';
 import { lightOf } from '../../control/room-light';
-import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
 
 /** Equipment that needs servicing where it stands. */
 const SERVICED: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'water-heater']);
-const SPACES: ReadonlySet<RoomKind> = new Set<RoomKind>([
-  'attic',
-  'crawl-space',
-  'utility',
-  'basement-unfinished',
-  'laundry',
-]);
+const isMeant = ({ house }: Facts, { room }: RoomView): boolean => isStorageOrEquipmentSpace(house, room);
+
 const entry = (section: string): EditionEntry => ({ section, limits: {}, basis: fromMemory('medium') });
 
 export const lightingStorageSpaces = defineRule({
@@ -38,10 +35,10 @@ export const lightingStorageSpaces = defineRule({
   },
   scope: 'house',
   reads: 'lights',
-  appliesTo: (facts) => facts.views.some((view) => SPACES.has(view.room.kind)),
+  appliesTo: (facts) => facts.views.some((view) => isMeant(facts, view)),
   check: (facts, _limits, report) =>
     facts.views
-      .filter((view) => SPACES.has(view.room.kind))
+      .filter((view) => isMeant(facts, view))
       .map((view) => {
         const { room } = view;
         const where = { room: room.id };

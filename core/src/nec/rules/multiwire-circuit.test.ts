@@ -11,7 +11,10 @@ const twins = (first: Record<string, unknown>, second: Record<string, unknown>) 
 testRule(multiwireCircuit, {
   passes: [
     ['spaces 1 and 3', twins({ space: 1 }, { space: 3 }), 'A and B share a neutral on opposite legs, side by side.'],
-    ['both halves of a two-pole GFCI', twins({ space: 1, breaker: 'gfci' }, { space: 3, breaker: 'gfci' })],
+    [
+      'both halves of a two-pole GFCI',
+      twins({ space: 1, breaker: 'gfci', commonTrip: true }, { space: 3, breaker: 'gfci', commonTrip: true }),
+    ],
   ],
   fails: [
     [
@@ -41,6 +44,11 @@ testRule(multiwireCircuit, {
     ],
   ],
   cannotTell: [
+    [
+      'two AFCI breakers of which nobody has said that they are one',
+      twins({ space: 1, breaker: 'afci' }, { space: 3, breaker: 'afci' }),
+      'A and B share a neutral. Is their AFCI breaker one of two poles? Two one-pole ones trip on the shared neutral, and a handle tie makes no common trip of them.',
+    ],
     [
       'not in the panel yet',
       twins({ space: null }, { space: null }),

@@ -1,5 +1,6 @@
 import { legOf } from '../../panel/schedule';
 import { circuitsOf } from '../requirements/circuit-facts';
+import type { Remedy } from '../remedies';
 import { protectionOf } from '../protection/circuit-protection';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -20,6 +21,8 @@ export const multiwireCircuit = defineRule({
         `${a} and ${b} share a neutral and are not next to each other in the panel, where a handle tie joins them.`,
       single: ({ a, b, kind }: Names & { kind: string }) =>
         `${a} and ${b} share a neutral: a one-pole ${kind} breaker cannot guard half of it. Take a two-pole one, or GFCI receptacles with pigtailed neutrals.`,
+      separate: ({ a, b, kind }: Names & { kind: string }) =>
+        `${a} and ${b} share a neutral. Is their ${kind} breaker one of two poles? Two one-pole ones trip on the shared neutral, and a handle tie makes no common trip of them.`,
       unplaced: ({ a, b }: Names) =>
         `${a} and ${b} share a neutral; set both down in the panel to see that their legs differ.`,
       right: ({ a, b }: Names) => `${a} and ${b} share a neutral on opposite legs, side by side.`,
@@ -39,11 +42,18 @@ export const multiwireCircuit = defineRule({
       if (circuit.poles !== 1 || other.poles !== 1) return [report.fail('poles', names, where)];
       const kinds = [circuit, other].map((one) => protectionOf(facts.house, one.id, facts.edition).fitted);
       const guarded = kinds.find((kind) => kind === 'gfci' || kind === 'dual' || kind === 'afci');
-      // A two-pole protecting breaker serves both halves: that is what equal kinds on both mean here.
-      const single =
-        guarded && kinds[0] !== kinds[1]
-          ? [report.fail('single', { ...names, kind: guarded.toUpperCase() }, where)]
-          : [];
+      const isOne = circuit.commonTrip === true && other.commonTrip === true;
+      const data = { ...names, kind: (guarded ?? '').toUpperCase() };
+      const remedies: Remedy[] = [
+        { kind: 'common-trip', circuits: [circuit.id, other.id], label: 'It is one two-pole breaker' },
+      ];
+      const single = !guarded
+        ? []
+        : kinds[0] !== kinds[1]
+          ? [report.fail('single', data, where)]
+          : isOne
+            ? []
+            : [report.cannotTell('separate', data, where, { remedies })];
       if (circuit.space === null || other.space === null)
         return [...single, report.cannotTell('unplaced', names, where)];
       const leg = legOf(circuit.space);

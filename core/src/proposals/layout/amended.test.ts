@@ -31,7 +31,7 @@ const CASES: readonly (readonly [rule: string, house: () => HouseBuilder])[] = [
   ['porch-receptacle', () => one('porch')],
   ['outdoor-receptacles', () => one('outdoors', { side: 'back' })],
   ['laundry-receptacle', () => one('laundry').feature('r', 'washer', ['c0', 20, 28, 28])],
-  ['basement-receptacle', () => one('basement-unfinished')],
+  ['basement-receptacle', () => one('basement-unfinished').with((house) => (house.levels['L1']!.grade = 'below'))],
   ['service-receptacle', () => one('utility').feature('r', 'furnace', ['c0', 20, 24, 24])],
 ];
 /** Every side open, so that the room has no wall space of its own. */

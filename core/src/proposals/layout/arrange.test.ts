@@ -74,6 +74,14 @@ describe('aligning and spreading', () => {
 });
 
 describe('presets', () => {
+  it('on a deck are made for the weather there', () => {
+    const deck = aHouse().room('r', 'deck', [0, 0, 240, 240]).build();
+    const made = must(applyPreset(deck, 'r', 96, { name: 'Deck', text: 'R -20 20, L 20 72' }, newId()));
+    expect(Object.values(made.boxes).flatMap((box) => Object.values(box.devices))).toMatchObject([
+      { kind: 'receptacle', wr: true, cover: 'in-use' },
+      { kind: 'luminaire', marked: 'wet' },
+    ]);
+  });
   it.each(PRESETS)('$name can be read, and fits the middle of a wall of 16 ft', (preset) => {
     expect(readPreset(preset.text).ok).toBe(true);
     const house = must(applyPreset(den().build(), 'r', 96, preset, newId()));

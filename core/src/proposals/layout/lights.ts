@@ -1,13 +1,16 @@
-import { distance, innerPoint, isInside, type Point } from '../../geometry/geometry';
-import type { RoomKind } from '../../house/schema';
+import { boundsOf, distance, innerPoint, isInside, type Point } from '../../geometry/geometry';
+import type { RoomKind, Standards } from '../../house/schema';
 import { lightOf } from '../../control/room-light';
 import { indexOutlets } from '../../circuits/outlets';
-import { distanceToFeature } from '../../plan/points';
+import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
+import { ceilingGrid } from '../../place/luminaires';
 import { wallOf, type RoomView, type Way } from '../../plan/room-view';
-import { pointOnWall } from '../../plan/wall-loop';
-import { OUTDOOR_KINDS } from '../../place/outdoors';
+import { pointOnWall, type LoopWall } from '../../plan/wall-loop';
+import { isUnfinishedBasement } from '../../nec/requirements/unfinished-parts';
+import { isMoist, OUTDOOR_KINDS } from '../../place/outdoors';
 import type { Boxing } from './plan';
-import { bestSpot, ceilingPoints } from './spots';
+import { lightNeed } from './light-need';
+import { bestSpot, ceilingBoxes, ceilingPoints } from './spots';
 
 /** Rooms that get a ceiling light: those that the code names, and those that any crew lights. */
 const UNLIT: ReadonlySet<RoomKind> = new Set<RoomKind>([
@@ -43,25 +46,124 @@ function lightPoint(view: RoomView): Point {
 
 const rounded = (at: Point): Point => ({ x: Math.round(at.x * 4) / 4, y: Math.round(at.y * 4) / 4 });
 
-/** One lighting outlet in the middle of a room that has none. */
+/** How far apart what hangs from a ceiling must stand at least, and from a fan's sweep, inches. */
+const APART_IN = 20;
+const FROM_FAN_IN = 36;
+/** Depth of a garage over which its raised door hangs, past the door's own height, inches: *common practice*. */
+const RAISED_PAST_IN = 12;
+
+/** From a wall into its room: corners run clockwise. */
+const inwardOf = ({ unit }: LoopWall): Point => ({ x: -unit.y, y: unit.x });
+
+/** Outlines over which no light hangs: raised garage doors, beams, shelves, tubs and showers. */
+function keptFree(view: RoomView): Point[][] {
+  const doors = view.openings
+    .filter(({ opening }) => opening.kind === 'vehicle')
+    .map(({ opening, alongIn, widthIn, wall: id }) => {
+      const wall = wallOf(view, id);
+      const depth = opening.headIn + RAISED_PAST_IN;
+      const at = (along: number, into: number): Point => {
+        const on = pointOnWall(wall, along);
+        const inward = inwardOf(wall);
+        return { x: on.x + inward.x * into, y: on.y + inward.y * into };
+      };
+      return [at(alongIn, 0), at(alongIn + widthIn, 0), at(alongIn + widthIn, depth), at(alongIn, depth)];
+    });
+  const others = view.features
+    .filter((one) => one.kind === 'tub' || one.kind === 'shower' || one.kind === 'closet-shelf' || one.kind === 'beam')
+    .map((one) => featureOutline(view.room, one));
+  return [...doors, ...others];
+}
+
+/** Where the lights of a room hang: a grid, clear of what it must be clear of; the middle where that leaves none. */
+function lightPoints(view: RoomView, columns: number, rows: number, standard: Standards['ceilingRows']): Point[] {
+  if (columns * rows < 2) return [lightPoint(view)];
+  const kept = keptFree(view);
+  const fans = view.boxes.filter((box) => Object.values(box.devices).some((one) => one.kind === 'fan'));
+  const isClear = (at: Point) =>
+    fans.every((box) => distance(placeOf(view, box), at) >= FROM_FAN_IN) &&
+    ceilingBoxes(view).every((one) => distance(one, at) >= APART_IN);
+  // Under a raised door nothing hangs: the rows go where the ceiling is free.
+  const room = { ...view.room, corners: freePart(view, kept) };
+  const { places } = ceilingGrid(room, { columns, rows, school: standard }, kept);
+  const clear = places.filter((at) => isInside(at, view.room.corners) && isClear(at));
+  return clear.length > 0 ? clear : [lightPoint(view)];
+}
+
+/** The corners of a garage's ceiling without the strip along the wall in which its vehicle doors hang. */
+function freePart(view: RoomView, kept: readonly Point[][]): RoomView['room']['corners'] {
+  const doors = view.openings.filter(({ opening }) => opening.kind === 'vehicle');
+  const [first] = doors;
+  if (!first) return view.room.corners;
+  const inward = inwardOf(wallOf(view, first.wall));
+  const reach = Math.max(...doors.map(({ opening }) => opening.headIn + RAISED_PAST_IN));
+  const { minX, maxX, minY, maxY } = boundsOf(view.room.corners);
+  const isAcross = Math.abs(inward.x) > Math.abs(inward.y);
+  const depth = isAcross ? maxX - minX : maxY - minY;
+  // A garage that is hardly deeper than its door is lit between the doors.
+  if (kept.length === 0 || depth - reach < 72) return view.room.corners;
+  const [x0, x1] = isAcross ? (inward.x > 0 ? [minX + reach, maxX] : [minX, maxX - reach]) : [minX, maxX];
+  const [y0, y1] = isAcross ? [minY, maxY] : inward.y > 0 ? [minY + reach, maxY] : [minY, maxY - reach];
+  return (
+    [
+      [x0, y0],
+      [x1, y0],
+      [x1, y1],
+      [x0, y1],
+    ] as const
+  ).map(([x, y], i) => ({ id: `free${i}`, x, y, wall: 'solid' as const }));
+}
+
+/** The lights of a room that has none: as many as its size and use want, by the lumen method where people work in it. */
 export function boxLights(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
   const equipment = view.features.some((one) => EQUIPMENT.has(one.kind));
-  const due = !UNLIT.has(view.room.kind) || equipment;
+  const due = !UNLIT.has(view.room.kind) || equipment || isUnfinishedBasement(boxing.house, view.room) !== false;
   if (!due || !needsLight(boxing, room)) return;
-  const at = rounded(lightPoint(view));
-  const wet = view.features.some(
-    (one) => (one.kind === 'tub' || one.kind === 'shower') && distanceToFeature(view.room, one, at) === 0,
-  );
+  const need = lightNeed(view, view.room.bays ?? 1);
   const required = !['pantry', 'walk-in-closet'].includes(view.room.kind);
-  boxing.place(
-    room,
-    { kind: 'ceiling', ...at },
-    [boxing.device('luminaire', { marked: wet ? 'damp' : 'dry' })],
-    required
-      ? { reason: 'a lighting outlet in the room', section: equipment ? '210.70(A)(3), (C)' : '210.70(A)' }
-      : { reason: 'not required, and always wanted', section: 'common practice' },
-  );
+  const section = equipment ? '210.70(A)(3), (C)' : '210.70(A)';
+  const points = lightPoints(view, need.columns, need.rows, boxing.house.standards.ceilingRows).map(rounded);
+  points.forEach((at, i) => {
+    const wet = view.features.some(
+      (one) => (one.kind === 'tub' || one.kind === 'shower') && distanceToFeature(view.room, one, at) === 0,
+    );
+    const because = !required
+      ? { reason: 'not required, and always wanted', section: 'common practice' }
+      : i === 0
+        ? { reason: `a lighting outlet in the room${need.because ? `; ${need.because}` : ''}`, section }
+        : { reason: need.because ?? 'so that its ends are lit as well', section: 'common practice' };
+    boxing.place(
+      room,
+      { kind: 'ceiling', ...at },
+      [
+        boxing.device('luminaire', {
+          marked: wet || isMoist(view.room) ? 'damp' : 'dry',
+          ...(need.lumens === undefined ? {} : { lumens: need.lumens, va: need.va }),
+        }),
+      ],
+      because,
+    );
+  });
+  if (view.room.kind === 'kitchen') overSink(boxing, room);
+}
+
+/** A light over the sink, where none hangs near it: one stands in one's own light there. *Common practice*. */
+function overSink(boxing: Boxing, room: string): void {
+  const view = boxing.view(room);
+  const sink = view.features.find((one) => one.kind === 'sink');
+  if (!sink) return;
+  const outline = featureOutline(view.room, sink);
+  const at = rounded({
+    x: outline.reduce((sum, one) => sum + one.x, 0) / outline.length,
+    y: outline.reduce((sum, one) => sum + one.y, 0) / outline.length,
+  });
+  const isFree = isInside(at, view.room.corners) && ceilingBoxes(view).every((one) => distance(one, at) >= 24);
+  if (isFree)
+    boxing.place(room, { kind: 'ceiling', ...at }, [boxing.device('luminaire', { lumens: 800, va: 9 })], {
+      reason: 'over the sink, where one stands in one\u2019s own light',
+      section: 'common practice',
+    });
 }
 
 const ENTRANCES = new Set(['door', 'slider', 'pocket', 'barn', 'cased']);

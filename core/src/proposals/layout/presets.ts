@@ -1,3 +1,4 @@
+import { suitedTo } from '../../place/outdoors';
 import type { House } from '../../house/schema';
 import { newDevice, type Device } from '../../house/schema-equipment';
 import { placeBoxes, type NewBox, type NewId } from '../../edits/verbs';
@@ -104,7 +105,7 @@ export function applyPreset(
       room: roomId,
       origin: 'request',
       at: { kind: 'wall', wall: wall.id, alongIn: Math.round(at.alongIn * 16) / 16, heightIn },
-      devices: [...letters].map((letter) => LETTERS[letter]!(newId('device'))),
+      devices: [...letters].map((letter) => suitedTo(view.room, LETTERS[letter]!(newId('device')))),
       ...(onStud ? {} : { bracket: true }),
     });
   }

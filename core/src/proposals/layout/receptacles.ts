@@ -1,3 +1,4 @@
+import { isUnfinishedBasement } from '../../nec/requirements/unfinished-parts';
 import { serviceReceptacles, SERVICED_EQUIPMENT } from '../../nec/requirements/service-receptacles';
 import { areaFt2, distance, distanceToSegment, type Point } from '../../geometry/geometry';
 import type { Feature } from '../../house/schema';
@@ -258,7 +259,11 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
       'the washer, within 6 ft',
       '210.52(F), 210.50(C)',
     );
-  if (kind === 'basement-unfinished' && isAsked('basement-receptacle') && isOrdinary(boxing, room).length === 0)
+  if (
+    isUnfinishedBasement(boxing.house, boxing.view(room).room) !== false &&
+    isAsked('basement-receptacle') &&
+    isOrdinary(boxing, room).length === 0
+  )
     drop(boxing, room, { cost: ({ atLoopIn }) => atLoopIn }, 'an unfinished basement', '210.52(G)(3)');
   if (kind === 'accessory-building' && isAsked('accessory-receptacle') && isOrdinary(boxing, room).length === 0)
     drop(

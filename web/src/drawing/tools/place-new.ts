@@ -8,6 +8,7 @@ import {
   openingSchema,
   placeBoxes,
   rectangleCorners,
+  suitedTo,
   refuse,
   roomSpan,
   toLoop,
@@ -216,7 +217,13 @@ export function dropOnWall(
 ): Result<Edited> {
   const at = snapToStud(house, room.id, atLoopIn, heightFor(house, room, tool, atLoopIn), snapIn);
   return placeBoxes(house, [
-    { id: newId('box'), room: room.id, at, origin: 'request', devices: [deviceFor(tool, newId('device'))] },
+    {
+      id: newId('box'),
+      room: room.id,
+      at,
+      origin: 'request',
+      devices: [suitedTo(room, deviceFor(tool, newId('device')))],
+    },
   ]);
 }
 
@@ -237,7 +244,13 @@ export function placeBoxAt(
       y: Math.round(point.y),
     };
     return placeBoxes(house, [
-      { id: newId('box'), room: room.id, at, origin: 'request', devices: [deviceFor(tool, newId('device'))] },
+      {
+        id: newId('box'),
+        room: room.id,
+        at,
+        origin: 'request',
+        devices: [suitedTo(room, deviceFor(tool, newId('device')))],
+      },
     ]);
   }
   const near = wallNear(house, level, point);

@@ -33,7 +33,7 @@ const DUE = {
       <SecondFactorSection v-else />
     </div>
     <template v-else>
-      <v-tabs v-model="tab" density="compact" color="primary">
+      <v-tabs v-model="tab">
         <v-tab id="tab-you" value="you" aria-controls="panel">You</v-tab>
         <v-tab id="tab-firm" value="firm" aria-controls="panel">Firm</v-tab>
         <v-tab v-if="isOwner" id="tab-log" value="log" aria-controls="panel">Audit log</v-tab>

@@ -46,93 +46,69 @@ const rows = computed(() =>
     cables: props.board.cables.filter((one) => one.from === i),
   })),
 );
-const pickLetter = (id: string, event: Event) => {
-  const letter = (event.target as HTMLSelectElement).value;
-  emit('change', setLetter(props.board, id, letter === '' ? undefined : (letter as 'a')));
-};
+const LETTERS = ['a', 'b', 'c'] as const;
+const pickLetter = (id: string, letter: string) =>
+  emit('change', setLetter(props.board, id, letter === '' ? undefined : (letter as (typeof LETTERS)[number])));
+const lettersFor = (kind: BoardPart['kind']) => [
+  ...(kind === 'receptacle' ? [{ value: '' as const, title: 'live' }] : []),
+  ...LETTERS.map((value) => ({ value, title: value })),
+];
+const parts = PART_KINDS.map((value) => ({ value, title: words[value] }));
+const cables = CABLE_KINDS.map((value) => ({ value, title: `${value} with ground` }));
+const boxes = computed(() => props.board.boxes.map((title, value) => ({ value, title })));
 </script>
 
 <template>
   <section class="builder" aria-label="Set up the board">
-    <form class="row" @submit.prevent="putBox">
-      <label class="field"
-        >New box<input v-model="name" class="plain" maxlength="24" placeholder="hall switch"
-      /></label>
-      <button class="plain-button">Set it down</button>
-    </form>
-    <form class="row" @submit.prevent="take(addPart(board, into, part))">
-      <label class="field"
-        >Part
-        <select v-model="part" class="plain" aria-label="Part">
-          <option v-for="one in PART_KINDS" :key="one" :value="one">{{ words[one] }}</option>
-        </select></label
-      >
-      <label class="field"
-        >in
-        <select v-model.number="into" class="plain" aria-label="Box of the part">
-          <option v-for="(box, i) in board.boxes" :key="i" :value="i">{{ box }}</option>
-        </select></label
-      >
-      <button class="plain-button">Put it in</button>
-    </form>
-    <form class="row" @submit.prevent="take(addCable(board, from, to, kind))">
-      <label class="field"
-        >Cable
-        <select v-model="kind" class="plain" aria-label="Cable">
-          <option v-for="one in CABLE_KINDS" :key="one" :value="one">{{ one }} with ground</option>
-        </select></label
-      >
-      <label class="field"
-        >from
-        <select v-model.number="from" class="plain" aria-label="Cable from">
-          <option v-for="(box, i) in board.boxes" :key="i" :value="i">{{ box }}</option>
-        </select></label
-      >
-      <label class="field"
-        >to
-        <select v-model.number="to" class="plain" aria-label="Cable to">
-          <option v-for="(box, i) in board.boxes" :key="i" :value="i">{{ box }}</option>
-        </select></label
-      >
-      <button class="plain-button">Pull it</button>
-    </form>
+    <v-form class="row" @submit.prevent="putBox">
+      <v-text-field v-model="name" class="grow" label="New box" maxlength="24" placeholder="hall switch" />
+      <v-btn type="submit">Set it down</v-btn>
+    </v-form>
+    <v-form class="row" @submit.prevent="take(addPart(board, into, part))">
+      <v-select v-model="part" label="Part" :items="parts" class="grow" />
+      <v-select v-model="into" label="Box of the part" :items="boxes" class="grow" />
+      <v-btn type="submit">Put it in</v-btn>
+    </v-form>
+    <v-form class="row" @submit.prevent="take(addCable(board, from, to, kind))">
+      <v-select v-model="kind" label="Cable" :items="cables" class="grow" />
+      <v-select v-model="from" label="Cable from" :items="boxes" class="grow" />
+      <v-select v-model="to" label="Cable to" :items="boxes" class="grow" />
+      <v-btn type="submit">Pull it</v-btn>
+    </v-form>
     <div v-for="(row, i) in rows" :key="i" class="held">
       <b>{{ row.box }}</b>
       <span v-for="one in row.parts" :key="one.id" class="chip">
         {{ words[one.kind] }}
-        <select
+        <v-select
           v-if="one.kind !== 'feed'"
-          class="plain letter"
+          class="letter"
+          single-line
           :aria-label="`Letter of the ${words[one.kind]} in ${row.box}`"
-          :value="letterOf(one) ?? ''"
-          @change="pickLetter(one.id, $event)"
-        >
-          <option v-if="one.kind === 'receptacle'" value="">live</option>
-          <option v-for="letter in ['a', 'b', 'c']" :key="letter">{{ letter }}</option>
-        </select>
-        <button
-          class="plain-button"
+          :model-value="letterOf(one) ?? ''"
+          :items="lettersFor(one.kind)"
+          @update:model-value="pickLetter(one.id, $event)"
+        />
+        <v-btn
           :aria-label="`Take the ${words[one.kind]} out of ${row.box}`"
           @click="emit('change', takeAway(board, one.id))"
         >
           ✕
-        </button>
+        </v-btn>
       </span>
       <span v-for="one in row.cables" :key="one.id" class="chip">
         {{ one.kind }} to {{ board.boxes[one.to] }}
-        <button
-          class="plain-button"
+        <v-btn
           :aria-label="`Take the ${one.kind} to ${board.boxes[one.to]} away`"
           @click="emit('change', takeAway(board, one.id))"
         >
           ✕
-        </button>
+        </v-btn>
       </span>
-      <button class="plain-button" :aria-label="`Take ${row.box} away`" @click="emit('change', takeBoxAway(board, i))">
+      <v-btn :aria-label="`Take ${row.box} away`" @click="emit('change', takeBoxAway(board, i))">
         Take the box away
-      </button>
+      </v-btn>
     </div>
-    <button class="plain-button again" @click="emit('change', NEW_BOARD)">Begin again</button>
+    <v-btn class="again" @click="emit('change', NEW_BOARD)">Begin again</v-btn>
   </section>
 </template>
 
@@ -156,8 +132,8 @@ const pickLetter = (id: string, event: Event) => {
   padding-top: 6px;
 }
 .row .plain,
-.row .plain-button,
-.held .plain-button {
+.row .v-btn,
+.held .v-btn {
   min-height: 44px;
 }
 .field {

@@ -95,7 +95,7 @@ const jointWords = (wire: readonly [string, string]) => {
 <template>
   <main class="bench">
     <header>
-      <router-link to="/houses" class="plain-button">Houses</router-link>
+      <v-btn to="/houses">Houses</v-btn>
       <h1>The bench</h1>
       <p class="muted">
         A drawing to learn on. Real wires kill: work on a dead circuit, tested dead, and only where you may.
@@ -104,18 +104,20 @@ const jointWords = (wire: readonly [string, string]) => {
     <div class="body">
       <div class="left">
         <nav aria-label="Exercises">
-          <button
+          <v-btn
             v-for="one in EXERCISES"
             :key="one.id"
-            class="exercise"
+            block
+            variant="text"
+            class="exercise leads"
             :aria-pressed="one.id === chosen"
             @click="chosen = one.id"
           >
             <b class="num">{{ kept.done.includes(one.id) ? '✓' : '·' }}</b> {{ one.title }}
-          </button>
-          <button class="exercise" :aria-pressed="chosen === OWN" @click="chosen = OWN">
+          </v-btn>
+          <v-btn block variant="text" class="exercise leads" :aria-pressed="chosen === OWN" @click="chosen = OWN">
             <b class="num">+</b> A board of your own
-          </button>
+          </v-btn>
           <p class="muted">
             {{ kept.done.filter((id) => EXERCISES.some((one) => one.id === id)).length }} of
             {{ EXERCISES.length }} solved; {{ isSaved ? 'kept with your account' : 'kept on this device so far' }}.
@@ -146,13 +148,11 @@ const jointWords = (wire: readonly [string, string]) => {
           Grounds are left out here; on site every box and device has one.
         </p>
         <div class="tools" role="toolbar" aria-label="Bench tools">
-          <button class="plain-button" :aria-pressed="mode === 'wire'" @click="mode = 'wire'">Wire</button>
-          <button class="plain-button" :aria-pressed="mode === 'meter'" @click="mode = 'meter'">Meter</button>
-          <button class="plain-button" :disabled="!board.wires.length" @click="setWires([])">Clear</button>
-          <button v-if="exercise" class="plain-button" :aria-pressed="showHint" @click="showHint = !showHint">
-            Hint
-          </button>
-          <button class="plain-button main" @click="check">Prove it</button>
+          <v-btn :aria-pressed="mode === 'wire'" @click="mode = 'wire'">Wire</v-btn>
+          <v-btn :aria-pressed="mode === 'meter'" @click="mode = 'meter'">Meter</v-btn>
+          <v-btn :disabled="!board.wires.length" @click="setWires([])">Clear</v-btn>
+          <v-btn v-if="exercise" :aria-pressed="showHint" @click="showHint = !showHint"> Hint </v-btn>
+          <v-btn color="primary" variant="flat" @click="check">Prove it</v-btn>
           <span v-if="mode === 'meter'" class="meter" role="status"
             ><b class="num">{{ volts === undefined ? '– –' : Math.round(volts) }}</b> V</span
           >
@@ -171,22 +171,22 @@ const jointWords = (wire: readonly [string, string]) => {
           @join="join"
         />
         <div class="row">
-          <button
+          <v-btn
+            class="flip"
             v-for="one in switches"
             :key="one.id"
-            class="plain-button flip"
             :aria-pressed="(up[one.id] ?? 0) === 1"
             @click="up = { ...up, [one.id]: 1 - (up[one.id] ?? 0) }"
           >
             {{ one.label }}: <b>{{ (up[one.id] ?? 0) === 1 ? 'up' : 'down' }}</b>
-          </button>
+          </v-btn>
         </div>
         <BenchBuilder v-if="!exercise" :board="board" @change="rebuild" @refuse="says = $event" />
         <details v-if="board.wires.length">
           <summary>{{ board.wires.length }} joints made</summary>
           <p v-for="(wire, i) in board.wires" :key="i" class="joint">
             {{ jointWords(wire) }}
-            <button class="plain-button" :aria-label="`Take joint ${i + 1} apart`" @click="drop(i)">✕</button>
+            <v-btn :aria-label="`Take joint ${i + 1} apart`" @click="drop(i)">✕</v-btn>
           </p>
         </details>
       </section>
@@ -250,7 +250,7 @@ h1 {
   align-items: center;
   margin: 8px 0;
 }
-.tools .plain-button,
+.tools .v-btn,
 .flip {
   min-height: 44px;
 }

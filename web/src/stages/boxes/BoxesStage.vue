@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { boundsOf, count, SPACED_ROOMS, wordFor } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
+import MenuButton from '../../fields/MenuButton.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
 import WallStrip from '../../drawing/WallStrip.vue';
@@ -58,17 +59,37 @@ watch(
 const { limits, fill, accept, inProposal, onStuds, nothing } = useFilling(room);
 const { boxing, ticked, ceiling, grid, work: boxingWork, layOut } = useBoxing();
 const { typed, preview, presets, putPreset } = useStripKeys(room, accept);
-const fillMenu = ref<HTMLDetailsElement>();
-const boxMenu = ref<HTMLDetailsElement>();
+
+const FILLS = [
+  { value: 'wall', word: 'This wall', group: 'The fewest that reach everything' },
+  { value: 'room', word: 'This room' },
+  { value: 'house', word: 'The whole house' },
+] as const;
+const LAYOUTS = [
+  { value: 'room', word: 'This room', group: 'Receptacles, lights, switches, alarms that are missing' },
+  { value: 'house', word: 'The whole house' },
+] as const;
+const worded = (tool: string) => (tool === 'receptacle-240' ? '240 V receptacle' : tool.replaceAll('-', ' '));
+const more = computed(() => [
+  ...others.map((value, i) => ({
+    value: value as string,
+    word: worded(value),
+    ...(i === 0 ? { group: 'Boxes' } : {}),
+  })),
+  ...presets.value.map((one, i) => ({
+    value: `preset ${i}`,
+    word: `${i + 1} ${one.name}`,
+    disabled: !room.value,
+    ...(i === 0 ? { group: 'Presets at the cursor, keys 1 to 9' } : {}),
+  })),
+]);
 
 function fillWith(what: 'wall' | 'room' | 'house'): void {
-  fillMenu.value!.open = false;
   boxing.value = null;
   fill(what);
 }
 
 async function boxIt(what: 'room' | 'house'): Promise<void> {
-  boxMenu.value!.open = false;
   const isDone = await layOut(what === 'house' ? Object.keys(store.house!.rooms) : [view.stripRoom]);
   if (!isDone) return;
   if (room.value && what === 'room') flyToRoom();
@@ -85,68 +106,38 @@ watch(ceiling, flyToRoom);
 const layers = ref({ reach: true, tags: true });
 
 /** Another kind of box to place, or a preset that is set down at once. */
-function pickOther(select: HTMLSelectElement): void {
-  const { value } = select;
+function pickOther(value: string): void {
   const preset = /^preset (\d+)$/.exec(value);
-  if (preset) {
-    putPreset(Number(preset[1]));
-    select.value = '';
-  } else view.tool = value || 'select';
+  if (preset) putPreset(Number(preset[1]));
+  else view.tool = value as BoxTool;
 }
 </script>
 
 <template>
   <div class="tools" role="toolbar" aria-label="Box tools">
-    <button class="plain-button" :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</button>
-    <button
+    <v-btn :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</v-btn>
+    <v-btn
       v-for="one in TOOLS"
       :key="one.key"
-      class="plain-button"
       :aria-pressed="view.tool === one.tool"
       :disabled="!store.canEdit"
       @click="view.tool = one.tool"
     >
       <span class="key">{{ one.key }}</span> {{ one.label }}
-    </button>
-    <select
-      class="plain more"
-      aria-label="Other boxes and presets"
+    </v-btn>
+    <MenuButton
+      label="Other boxes and presets"
+      :shown="others.includes(view.tool as BoxTool) ? worded(view.tool) : 'more'"
+      :pressed="others.includes(view.tool as BoxTool)"
+      :entries="more"
       :disabled="!store.canEdit"
-      :value="others.includes(view.tool as BoxTool) ? view.tool : ''"
-      @change="pickOther($event.target as HTMLSelectElement)"
-    >
-      <option value="">more</option>
-      <optgroup label="Boxes">
-        <option v-for="one in others" :key="one" :value="one">
-          {{ one === 'receptacle-240' ? '240 V receptacle' : one.replaceAll('-', ' ') }}
-        </option>
-      </optgroup>
-      <optgroup label="Presets at the cursor, keys 1 to 9" :disabled="!room">
-        <option v-for="(one, i) in presets" :key="one.name" :value="`preset ${i}`">{{ i + 1 }} {{ one.name }}</option>
-      </optgroup>
-    </select>
+      @choose="pickOther"
+    />
     <span class="grow" />
     <template v-if="store.canEdit">
-      <details ref="fillMenu" class="menu">
-        <summary class="plain-button">Space receptacles</summary>
-        <div class="pop" role="group" aria-label="Space receptacles, the fewest">
-          <p class="muted">The fewest receptacles that reach everything</p>
-          <button class="plain-button" :disabled="!room" @click="fillWith('wall')">wall</button>
-          <button class="plain-button" :disabled="!room" @click="fillWith('room')">room</button>
-          <button class="plain-button" :disabled="!room" @click="fillWith('house')">house</button>
-        </div>
-      </details>
-      <details ref="boxMenu" class="menu">
-        <summary class="plain-button">Lay out boxes</summary>
-        <div class="pop" role="group" aria-label="Do it for me: receptacles, lights, switches, alarms">
-          <p class="muted">Receptacles, lights, switches and alarms that are missing</p>
-          <button class="plain-button" :disabled="!room" @click="boxIt('room')">room</button>
-          <button class="plain-button" :disabled="!room" @click="boxIt('house')">house</button>
-        </div>
-      </details>
-      <button class="plain-button" :disabled="!room" :aria-pressed="ceiling" @click="ceiling = !ceiling">
-        Ceiling
-      </button>
+      <MenuButton label="Space receptacles" :entries="FILLS" @choose="fillWith" />
+      <MenuButton label="Lay out boxes" :entries="LAYOUTS" @choose="boxIt" />
+      <v-btn :disabled="!room" :aria-pressed="ceiling" @click="ceiling = !ceiling"> Ceiling </v-btn>
     </template>
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
@@ -159,14 +150,10 @@ function pickOther(select: HTMLSelectElement): void {
         the wall</template
       >
       <span class="grow" />
-      <button class="plain-button main" @click="accept">Accept all</button>
-      <button class="plain-button" @click="view.proposal = null">Discard</button>
+      <v-btn color="primary" variant="flat" @click="accept">Accept all</v-btn>
+      <v-btn @click="view.proposal = null">Discard</v-btn>
     </template>
-    <template v-else
-      >{{ nothing }} <span class="grow" /><button class="plain-button" @click="view.proposal = null">
-        OK
-      </button></template
-    >
+    <template v-else>{{ nothing }} <span class="grow" /><v-btn @click="view.proposal = null"> OK </v-btn></template>
   </div>
   <ProgressBar
     v-if="boxingWork.progress.value"
@@ -213,16 +200,16 @@ function pickOther(select: HTMLSelectElement): void {
           :scale="now"
       /></template>
     </PlanSheet>
-    <details class="menu show">
-      <summary class="plain-button">Show</summary>
-      <div class="pop" role="group" aria-label="What is shown">
-        <label class="row"><input v-model="layers.reach" type="checkbox" /> reach along the walls</label>
-        <label class="row"><input v-model="layers.tags" type="checkbox" /> tags</label>
-        <button v-if="room" class="plain-button" @click="view.target = { bounds: boundsOf(room.corners) }">
+    <v-menu :close-on-content-click="false">
+      <template #activator="{ props: opener }"><v-btn v-bind="opener" class="show">Show ▾</v-btn></template>
+      <v-card class="pa-3" role="group" aria-label="What is shown">
+        <v-checkbox v-model="layers.reach" density="compact" hide-details label="reach along the walls" />
+        <v-checkbox v-model="layers.tags" density="compact" hide-details label="tags" />
+        <v-btn v-if="room" @click="view.target = { bounds: boundsOf(room.corners) }">
           <span class="key">Z</span> zoom to {{ room.name }}
-        </button>
-      </div>
-    </details>
+        </v-btn>
+      </v-card>
+    </v-menu>
     <BoxingPanel v-if="boxing" :plan="boxing" @close="boxing = null" @show="ticked = $event" />
     <CeilingPanel v-if="ceiling && room && !boxing" :room="room" @close="ceiling = false" @grid="grid = $event" />
     <p v-if="!levelRooms.length" class="empty">
@@ -263,54 +250,11 @@ function pickOther(select: HTMLSelectElement): void {
   padding: 8px 12px;
   flex-wrap: wrap;
 }
-.more {
-  width: 76px;
-}
-.tools .plain-button {
-  padding: 4px 6px;
-  gap: 4px;
-}
-.menu {
-  position: relative;
-  display: flex;
-}
-.menu summary {
-  list-style: none;
-  height: 36px;
-  box-sizing: border-box;
-}
 .show {
   position: absolute;
   left: 10px;
   bottom: 10px;
   z-index: 2;
-}
-.show .pop {
-  left: 0;
-  right: auto;
-  top: auto;
-  bottom: 42px;
-}
-.menu[open] summary {
-  border-color: var(--chalk);
-}
-.pop {
-  position: absolute;
-  right: 0;
-  top: 40px;
-  width: 232px;
-  z-index: 5;
-  background: var(--card);
-  border: 1px solid var(--chalk);
-  border-radius: 6px;
-  padding: 10px;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.pop p {
-  width: 100%;
-  font-size: 12.5px;
 }
 .proposal {
   display: flex;

@@ -47,7 +47,13 @@ function set(ids: readonly string[], on: boolean): void {
   }
   chosen.value = next;
 }
-const isOn = (event: Event) => (event.target as HTMLInputElement).checked;
+/** Rooms whose boxes are listed: all of them while there are few. */
+const opened = ref<string[]>([]);
+watch(
+  () => props.plan,
+  () => (opened.value = rooms.value.length < 3 ? rooms.value.map((one) => one.id) : []),
+  { immediate: true },
+);
 
 function accept(): void {
   if (store.apply(acceptPlan(store.house!, props.plan, chosen.value))) emit('close');
@@ -65,50 +71,71 @@ function accept(): void {
         >
       </template>
       <b v-else>Nothing is missing here.</b>
-      <button class="plain-button close" aria-label="Discard the proposal" @click="emit('close')">
+      <v-btn class="close" aria-label="Discard the proposal" @click="emit('close')">
         {{ plan.boxes.length ? 'Discard' : 'OK' }}
-      </button>
+      </v-btn>
     </header>
-    <div class="list">
+    <v-list
+      class="list"
+      role="group"
+      aria-label="Boxes by room"
+      density="compact"
+      open-strategy="multiple"
+      :opened="opened"
+      @update:opened="opened = $event as string[]"
+    >
       <div v-for="room in rooms" :key="room.id" class="group">
-        <input
-          type="checkbox"
-          class="whole"
+        <v-btn
+          class="tick whole"
+          size="small"
+          variant="text"
+          role="checkbox"
           :aria-label="`All of ${room.name}`"
-          :checked="room.n === room.boxes.length && room.n > 0"
-          :indeterminate="room.n > 0 && room.n < room.boxes.length"
+          :aria-checked="room.n === 0 ? 'false' : room.n === room.boxes.length ? 'true' : 'mixed'"
           :disabled="!room.boxes.length"
-          @change="
+          @click="
             set(
               room.boxes.map((one) => one.box.id),
-              isOn($event),
+              room.n < room.boxes.length,
             )
           "
-        />
-        <details :open="rooms.length < 3">
-          <summary>
-            <span class="grow">{{ room.name }}</span>
-            <span v-if="room.open.length" class="is-caution" title="something is left open">!</span>
-            <b class="num">{{ room.n }}</b>
-          </summary>
-          <label v-for="{ box, reason, section } in room.boxes" :key="box.id" class="one">
-            <input type="checkbox" :checked="chosen.has(box.id)" @change="set([box.id], isOn($event))" />
-            <span
-              ><b>{{ words(box.devices) }}</b> <span class="num">{{ where(box) }}</span><template v-if="box.bracket"
-                >, on a bracket</template
-              >: {{ reason }} <span class="muted num">{{ section }}</span></span
+          >{{ room.n === 0 ? '☐' : room.n === room.boxes.length ? '☑' : '⊟' }}</v-btn
+        >
+        <v-list-group :value="room.id" class="grow">
+          <template #activator="{ props: opener }">
+            <v-list-item v-bind="opener" role="button" :aria-selected="null">
+              {{ room.name }}
+              <template #append>
+                <span v-if="room.open.length" class="is-caution" title="something is left open">!</span>
+                <b class="num n">{{ room.n }}</b>
+              </template>
+            </v-list-item>
+          </template>
+          <v-list-item
+            v-for="{ box, reason, section } in room.boxes"
+            :key="box.id"
+            class="one"
+            role="checkbox"
+            :aria-checked="chosen.has(box.id)"
+            @click="set([box.id], !chosen.has(box.id))"
+          >
+            <template #prepend
+              ><span class="mark" aria-hidden="true">{{ chosen.has(box.id) ? '☑' : '☐' }}</span></template
             >
-          </label>
+            <b>{{ words(box.devices) }}</b> <span class="num">{{ where(box) }}</span><template v-if="box.bracket"
+              >, on a bracket</template
+            >: {{ reason }}
+            <span class="muted num">{{ section }}</span>
+          </v-list-item>
           <p v-for="text in room.open" :key="text" class="open is-caution">{{ text }}</p>
-        </details>
+        </v-list-group>
       </div>
-    </div>
+    </v-list>
     <footer v-if="plan.boxes.length || plan.provisions.length">
-      <button class="plain-button main" :disabled="!chosen.size && !plan.provisions.length" @click="accept">
+      <v-btn color="primary" variant="flat" :disabled="!chosen.size && !plan.provisions.length" @click="accept">
         {{ chosen.size === plan.boxes.length ? 'Accept all' : `Accept ${chosen.size}` }}
-      </button>
-      <button
-        class="plain-button"
+      </v-btn>
+      <v-btn
         @click="
           set(
             plan.boxes.map((one) => one.box.id),
@@ -117,7 +144,7 @@ function accept(): void {
         "
       >
         {{ chosen.size ? 'None' : 'All' }}
-      </button>
+      </v-btn>
       <span class="muted">Nothing is placed until you accept.</span>
     </footer>
   </section>
@@ -141,32 +168,24 @@ footer {
   position: relative;
   border-bottom: 1px solid var(--rule);
 }
-summary {
+.group {
   display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 40px;
-  padding: 0 12px 0 44px;
-  cursor: pointer;
-  font-weight: 600;
-  list-style: none;
+  align-items: flex-start;
+}
+.whole {
+  min-width: 36px;
+  font-size: 18px;
 }
 .one {
-  display: flex;
-  gap: 10px;
-  padding: 5px 12px 5px 22px;
   font-size: 13px;
   line-height: 1.35;
 }
-.whole {
-  position: absolute;
-  left: 14px;
-  top: 11px;
+.mark {
+  width: 24px;
+  font-size: 17px;
 }
-input[type='checkbox'] {
-  width: 18px;
-  height: 18px;
-  flex: none;
+.n {
+  margin-left: 8px;
 }
 .open {
   padding: 4px 12px 6px 22px;

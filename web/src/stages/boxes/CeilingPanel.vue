@@ -23,6 +23,9 @@ import {
   type Room,
 } from '@winculum/core';
 import { newId } from '../../new-id';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import CountField from '../../fields/CountField.vue';
+import NumberField from '../../fields/NumberField.vue';
 import { useHouse } from '../../stores/house';
 import type { CeilingShown } from './ceiling-shown';
 import WallLights from './WallLights.vue';
@@ -59,6 +62,15 @@ const wrongOffset = computed(() => {
   if (!read.ok) return read.problems[0]!.message;
   return read.value * 2 > Math.min(span.value.x, span.value.y) ? 'First row: farther than the middle of the room.' : '';
 });
+
+const ENDS = [
+  { value: 'half-at-walls', word: 'half a spacing at the walls' },
+  { value: 'equal-divisions', word: 'equal divisions' },
+] as const;
+const STYLES = [
+  { value: 'recessed', word: 'recessed' },
+  { value: 'surface', word: 'surface' },
+] as const;
 
 /** Half the ceiling height apart: the rule of thumb. */
 function suggest(): void {
@@ -189,63 +201,42 @@ function place(): void {
   if (store.apply(placeBoxes(store.house!, boxes, `Ceiling of ${props.room.name}: ${boxes.length} luminaires`)))
     emit('close');
 }
+const lines = computed(() => [
+  { value: '', title: 'the walls alone' },
+  ...(beams.value.length > 0 ? [{ value: 'coffers', title: 'the coffers: one in the middle of each' }] : []),
+  ...alignable.value.map((one) => ({ value: one.id, title: one.name || one.kind.replaceAll('-', ' ') })),
+]);
 </script>
 
 <template>
   <section class="panel-over" aria-label="Ceiling grid">
     <header>
       <b class="grow">Ceiling of {{ room.name }}</b>
-      <button class="plain-button" aria-label="Close the ceiling grid" @click="emit('close')">Close</button>
+      <v-btn aria-label="Close the ceiling grid" @click="emit('close')">Close</v-btn>
     </header>
     <div class="body stack">
       <p class="big num" role="status">
         {{ fc.toFixed(0) }} fc <small>{{ verdict }} ({{ wanted[0] }}–{{ wanted[1] }})</small>
       </p>
       <div class="grid3">
-        <label class="field"
-          >Across<input v-model.number="columns" class="plain num" type="number" min="1" max="12"
-        /></label>
-        <label class="field"
-          >Rows<input v-model.number="rows" class="plain num" type="number" min="1" max="12"
-        /></label>
-        <button class="plain-button" @click="suggest">ceiling ÷ 2</button>
+        <CountField v-model="columns" label="Across" :min="1" :max="12" />
+        <CountField v-model="rows" label="Rows" :min="1" :max="12" />
+        <v-btn @click="suggest">ceiling ÷ 2</v-btn>
       </div>
-      <label class="field"
-        >Ends
-        <select v-model="school" class="plain">
-          <option value="half-at-walls">half a spacing at the walls</option>
-          <option value="equal-divisions">equal divisions</option>
-        </select></label
-      >
-      <label class="field"
-        >First row off the walls
-        <input v-model="offset" class="plain num" placeholder="by the school" aria-describedby="offset-problem" />
-      </label>
-      <label class="field"
-        >In line with
-        <select v-model="alignTo" class="plain">
-          <option value="">the walls alone</option>
-          <option v-if="beams.length" value="coffers">the coffers: one in the middle of each</option>
-          <option v-for="one in alignable" :key="one.id" :value="one.id">
-            {{ one.name || one.kind.replaceAll('-', ' ') }}
-          </option>
-        </select></label
-      >
-      <p v-if="wrongOffset" id="offset-problem" class="is-violation">{{ wrongOffset }}</p>
+      <ChoiceField v-model="school" label="Ends" :answers="ENDS" />
+      <v-text-field
+        v-model="offset"
+        class="num"
+        label="First row off the walls"
+        placeholder="by the standard"
+        persistent-placeholder
+        :error-messages="wrongOffset"
+      />
+      <v-select v-model="alignTo" label="In line with" :items="lines" />
       <div class="grid3">
-        <label class="field"
-          >Kind
-          <select v-model="style" class="plain">
-            <option value="recessed">recessed</option>
-            <option value="surface">surface</option>
-          </select></label
-        >
-        <label class="field"
-          >Lumens each<input v-model.number="lumens" class="plain num" type="number" min="0" max="20000"
-        /></label>
-        <label v-if="style === 'recessed'" class="row"
-          ><input v-model="thin" type="checkbox" /> thin, fits under joists</label
-        >
+        <ChoiceField v-model="style" label="Kind" :answers="STYLES" />
+        <NumberField v-model="lumens" label="Light of each" unit="lm" :min="0" :max="20000" />
+        <v-checkbox v-if="style === 'recessed'" v-model="thin" density="compact" hide-details label="thin" />
       </div>
       <p class="muted small">
         Lumen method: {{ grid.places.length }} × {{ lumens || 0 }} lm × {{ USUAL_LUMEN_ASSUMPTIONS.utilization }} ×
@@ -282,13 +273,13 @@ function place(): void {
     </div>
     <footer>
       <template v-for="one in islands" :key="one.id">
-        <button class="plain-button" :disabled="!store.canEdit" @click="pendants(one)">
+        <v-btn :disabled="!store.canEdit" @click="pendants(one)">
           {{ pendantCount(one) }} pendants over the {{ one.name || one.kind }}
-        </button>
+        </v-btn>
       </template>
-      <button class="plain-button main" :disabled="!store.canEdit || !grid.places.length" @click="place">
+      <v-btn color="primary" variant="flat" :disabled="!store.canEdit || !grid.places.length" @click="place">
         Place {{ grid.places.length }}
-      </button>
+      </v-btn>
     </footer>
   </section>
 </template>

@@ -49,38 +49,29 @@ function cove(): void {
   if (light) place([light], `Cove in ${props.room.name}`);
   else store.problem = 'Cove: openings take the whole of that wall up to the cove. Choose another wall.';
 }
+const coves = computed(() =>
+  walls.value.map((one) => ({ value: one.id, title: `${one.name}, ${show(one.lengthIn)}` })),
+);
 </script>
 
 <template>
   <div class="walls stack">
     <p class="small-caps">On the walls</p>
     <template v-for="one in doors" :key="one.seen.opening.id">
-      <button
-        v-if="one.lights.length"
-        class="plain-button"
-        :disabled="!store.canEdit"
-        @click="place(one.lights, `Sconces at ${one.name}`)"
-      >
+      <v-btn v-if="one.lights.length" :disabled="!store.canEdit" @click="place(one.lights, `Sconces at ${one.name}`)">
         {{ one.lights.length === 1 ? 'A sconce' : 'Two sconces' }} at {{ one.name }}
-      </button>
+      </v-btn>
     </template>
-    <button
+    <v-btn
       v-if="strips.length"
-      class="plain-button"
       :disabled="!store.canEdit"
       @click="place(strips, `Strips under the cabinets of ${room.name}`)"
     >
       {{ strips.length === 1 ? 'A strip' : `${strips.length} strips` }} under the cabinets
-    </button>
+    </v-btn>
     <div class="row">
-      <label class="field grow"
-        >Cove along
-        <select v-model="wall" class="plain">
-          <option value="" disabled>a wall</option>
-          <option v-for="one in walls" :key="one.id" :value="one.id">{{ one.name }}, {{ show(one.lengthIn) }}</option>
-        </select></label
-      >
-      <button class="plain-button" :disabled="!store.canEdit || !wall" @click="cove">Place the cove</button>
+      <v-select v-model="wall" class="grow" label="Cove along" :items="coves" />
+      <v-btn :disabled="!store.canEdit || !wall" @click="cove">Place the cove</v-btn>
     </div>
   </div>
 </template>

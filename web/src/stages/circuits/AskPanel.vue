@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, watch } from 'vue';
 import {
   askTap,
   LOAD_KINDS,
   LOAD_LIBRARY,
   newDevice,
+  suitedTo,
   outletsAsked,
   parsePower,
   takeTap,
@@ -67,7 +69,7 @@ const question = computed<TapQuestion | undefined>(() => {
                 ...(kind === 'strip' ? { style: 'strip', va: 24 } : {}),
                 ...size,
               });
-    return tapOf({ device }, at, ids);
+    return tapOf({ device: suitedTo(store.house!.rooms[box.room]!, device) }, at, ids);
   }
   const typical = LOAD_LIBRARY[kind as LoadKind];
   const read = power.value.trim() ? parsePower(power.value, typical.volts) : undefined;
@@ -101,6 +103,11 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
 function take(answer: TapAnswer): void {
   if (store.apply(takeTap(store.house!, question.value!, answer.circuit.id))) what.value = 'standing';
 }
+const whats = computed(() => [
+  { value: 'standing', title: `what ${props.box?.tag ?? 'it'} has` },
+  ...Object.entries(PLAIN).map(([value, word]) => ({ value, title: `new, beside it: ${word}` })),
+  ...LOAD_KINDS.map((value) => ({ value, title: `new equipment: ${LOAD_LIBRARY[value].name}` })),
+]);
 </script>
 
 <template>
@@ -108,24 +115,18 @@ function take(answer: TapAnswer): void {
     <p v-if="!box" class="muted pad">Click the box on the plan beside which it will be.</p>
     <template v-else>
       <div class="pad stack">
-        <label class="field"
-          >At <b class="num tag">{{ box.tag }}</b></label
-        >
-        <label class="field"
-          >What
-          <select v-model="what" class="plain">
-            <option value="standing">what {{ box.tag }} has</option>
-            <optgroup label="new, beside it">
-              <option v-for="(word, kind) in PLAIN" :key="kind" :value="kind">{{ word }}</option>
-            </optgroup>
-            <optgroup label="new equipment, beside it">
-              <option v-for="kind in LOAD_KINDS" :key="kind" :value="kind">{{ LOAD_LIBRARY[kind].name }}</option>
-            </optgroup>
-          </select></label
-        >
-        <label v-if="what !== 'standing' && what !== 'receptacle' && what !== 'alarm'" class="field"
-          >Power <input v-model="power" class="plain num" placeholder="typical; or 12.5 A, 1.5 kW, 3/4 hp"
-        /></label>
+        <p class="muted">
+          At <b class="num tag">{{ box.tag }}</b>
+        </p>
+        <SearchField v-model="what" label="What" :items="whats" />
+        <v-text-field
+          v-if="what !== 'standing' && what !== 'receptacle' && what !== 'alarm'"
+          v-model="power"
+          class="num"
+          label="Power"
+          placeholder="typical; or 12.5 A, 1.5 kW, 3/4 hp"
+          persistent-placeholder
+        />
         <p v-if="problem" class="is-violation">{{ problem }}</p>
         <p v-else-if="!question" class="is-caution">{{ box.tag }} has nothing that wants a circuit.</p>
         <p v-else role="status">
@@ -136,7 +137,9 @@ function take(answer: TapAnswer): void {
         <li v-for="one in yes" :key="one.circuit.id" class="yes">
           <div class="line">
             <b class="num">{{ numberOf(one.circuit, circuits) }}</b>
-            <button class="link" @click="emit('show', one.circuit.id)">{{ one.circuit.name }}</button>
+            <v-btn class="link" variant="text" size="small" @click="emit('show', one.circuit.id)">{{
+              one.circuit.name
+            }}</v-btn>
             <b class="num feet">{{ one.cableFt.toFixed(0) }} ft</b>
           </div>
           <p class="muted">
@@ -151,12 +154,14 @@ function take(answer: TapAnswer): void {
           <p v-for="reason in one.cautions" :key="reason.text" class="is-caution">
             {{ reason.text }} <span class="num">{{ reason.section }}</span>
           </p>
-          <button v-if="store.canEdit" class="plain-button take" @click="take(one)">Take it from here</button>
+          <v-btn class="take" v-if="store.canEdit" @click="take(one)">Take it from here</v-btn>
         </li>
         <li v-for="one in no" :key="one.circuit.id" class="no">
           <div class="line">
             <b class="num">{{ numberOf(one.circuit, circuits) }}</b>
-            <button class="link" @click="emit('show', one.circuit.id)">{{ one.circuit.name }}</button>
+            <v-btn class="link" variant="text" size="small" @click="emit('show', one.circuit.id)">{{
+              one.circuit.name
+            }}</v-btn>
             <span class="num feet muted">{{ one.cableFt.toFixed(0) }} ft</span>
           </div>
           <p v-for="reason in one.objections" :key="reason.text" :title="reason.why">

@@ -29,7 +29,16 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
 
 <template>
   <article class="card" :class="{ selected: isSelected }" :data-circuit="circuit.id" :style="{ borderLeftColor: ink }">
-    <button class="face" :aria-pressed="isSelected" @click="emit('choose')">
+    <v-card
+      class="face"
+      role="button"
+      :aria-pressed="isSelected"
+      variant="flat"
+      tabindex="0"
+      @keydown.enter.self="emit('choose')"
+      @keydown.space.self.prevent="emit('choose')"
+      @click="emit('choose')"
+    >
       <span class="top"
         ><svg class="sign" viewBox="-2 -2 4 4" aria-hidden="true" :style="{ color: ink }">
           <circle r="1.75" :stroke-dasharray="ring" /></svg
@@ -53,19 +62,20 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
         ><span :class="{ over: percent > 100 }" :style="{ width: `${Math.min(100, percent)}%` }"
       /></span>
       <span class="foot muted num">{{ Math.round(load.va) }} VA · {{ load.amps.toFixed(1) }} A · {{ percent }} %</span>
-    </button>
+    </v-card>
     <p v-if="isSelected" class="chips">
-      <button
+      <v-btn
         v-for="box in boxes"
         :key="box.id"
         class="chip num"
+        size="x-small"
         title="Drag it to another card"
         @pointerdown.prevent="emit('carry', box.id, $event)"
       >
         {{ box.tag }}
-      </button>
+      </v-btn>
     </p>
-    <button v-if="takes" class="put" @click="emit('put')">Put {{ takes }} here</button>
+    <v-btn v-if="takes" class="put" block size="small" @click="emit('put')">Put {{ takes }} here</v-btn>
   </article>
 </template>
 

@@ -13,6 +13,9 @@ import {
   type CableRun,
   type Circuit,
 } from '@winculum/core';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import NumberField from '../../fields/NumberField.vue';
+import TickField from '../../fields/TickField.vue';
 import { useHouse } from '../../stores/house';
 
 /** Breaker, conductor and how it lies, purpose, kind, and where the GFCI is. */
@@ -27,10 +30,45 @@ const receptacles = computed(() =>
   ),
 );
 const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI and GFCI (dual function)' } as const;
-const checked = (event: Event) => (event.target as HTMLInputElement).checked;
-const value = (event: Event) => (event.target as HTMLInputElement).value;
+const RATINGS = STANDARD_RATINGS_A.filter((one) => one <= 100).map((value) => ({ value, word: `${value} A` }));
+const POLES = [
+  { value: 1, word: '1 pole' },
+  { value: 2, word: '2 poles' },
+] as const;
+const PURPOSES = CIRCUIT_PURPOSES.map((value) => ({ value, word: value.replaceAll('-', ' ') }));
+const sizes = computed(() =>
+  AWG_SIZES.map((value) => ({
+    value,
+    word: `${props.circuit.metal === 'aluminum' ? 'aluminum' : 'NM-B copper'} No. ${value}`,
+  })),
+);
+const kinds = computed(() => [
+  { value: 'auto' as const, word: `follows the outlets: ${words[protection.value.needed]}` },
+  ...(['plain', 'afci', 'gfci', 'dual'] as const).map((value) => ({ value, word: words[value] })),
+]);
+const sources = computed(() => [
+  { value: '', word: 'the breaker' },
+  ...receptacles.value.map((outlet) => ({
+    value: outlet.device.id,
+    word: `${outlet.box.tag} first in line${whyNotReadilyAccessible(outlet) ? ' (not readily accessible)' : ''}`,
+  })),
+]);
 const change = (changes: Partial<Circuit>) =>
   store.apply(changeEntity(house.value, 'circuits', props.circuit.id, changes));
+
+/** Both halves say so, or neither. */
+function setCommonTrip(isOne: boolean): void {
+  const ids = [props.circuit.id, props.circuit.sharesNeutralWith ?? ''];
+  store.apply(
+    edit(house.value, 'Two-pole breaker', (draft) => {
+      for (const id of ids) {
+        const circuit = draft.circuits[id];
+        if (circuit && isOne) circuit.commonTrip = true;
+        else if (circuit) delete circuit.commonTrip;
+      }
+    }),
+  );
+}
 
 function setAttic(atticF: number): void {
   store.apply(edit(house.value, 'Attic temperature', (draft) => void (draft.standards.atticF = atticF)));
@@ -38,130 +76,98 @@ function setAttic(atticF: number): void {
 </script>
 
 <template>
-  <fieldset :disabled="!store.canEdit" class="stack">
-    <label class="field"
-      >Breaker
-      <span class="row"
-        ><select
-          class="plain half"
-          aria-label="Rating"
-          :value="circuit.ratingA"
-          @change="change({ ratingA: Number(value($event)) })"
-        >
-          <option v-for="rating in STANDARD_RATINGS_A.filter((one) => one <= 100)" :key="rating" :value="rating">
-            {{ rating }} A
-          </option></select
-        ><select
-          class="plain half"
-          aria-label="Poles"
-          :value="circuit.poles"
-          @change="change({ poles: Number(value($event)) as 1 | 2 })"
-        >
-          <option :value="1">1 pole</option>
-          <option :value="2">2 poles</option>
-        </select></span
-      ></label
-    >
-    <label class="field"
-      >Conductor
-      <select class="plain" :value="circuit.awg" @change="change({ awg: value($event) as Circuit['awg'] })">
-        <option v-for="awg in AWG_SIZES" :key="awg" :value="awg">
-          {{ circuit.metal === 'aluminum' ? 'aluminum' : 'NM-B copper' }} No. {{ awg }}
-        </option>
-      </select></label
-    >
-    <details class="lying">
-      <summary>How its cable lies</summary>
-      <label class="row"
-        ><input
-          type="checkbox"
-          :checked="circuit.inAttic ?? false"
-          @change="change({ inAttic: checked($event) || undefined })"
-        />
-        runs through the attic at
-        <input
-          class="plain num short"
-          type="number"
-          min="60"
-          max="180"
-          aria-label="Hottest air in the attic, °F"
-          :value="house.standards.atticF ?? USUAL_ATTIC_F"
-          @change="setAttic(Number(value($event)))"
-        />
-        °F</label
-      >
-      <label class="field"
-        >Cables through one sealed opening
-        <input
-          class="plain num"
-          type="number"
-          min="1"
-          max="40"
-          :value="circuit.bundled ?? 1"
-          @change="change({ bundled: Number(value($event)) > 1 ? Number(value($event)) : undefined })"
-      /></label>
-      <label class="field"
-        >One way to the farthest, ft
-        <input
-          class="plain num"
-          type="number"
-          min="1"
-          max="1000"
-          :value="circuit.lengthFt ?? ''"
-          :placeholder="run ? `${run.farthestFt.toFixed(0)} along the feed order` : 'no panel yet'"
-          @change="change({ lengthFt: Number(value($event)) || undefined })"
-      /></label>
-      <label v-if="circuit.poles === 2" class="row"
-        ><input
-          type="checkbox"
-          :checked="circuit.metal === 'aluminum'"
-          @change="change({ metal: checked($event) ? 'aluminum' : undefined })"
-        />
-        aluminum service-entrance cable</label
-      >
-    </details>
-    <label class="field"
-      >Meant for
-      <select class="plain" :value="circuit.purpose" @change="change({ purpose: value($event) as Circuit['purpose'] })">
-        <option v-for="one in CIRCUIT_PURPOSES" :key="one" :value="one">{{ one.replaceAll('-', ' ') }}</option>
-      </select></label
-    >
-    <label class="field"
-      >Kind
-      <select class="plain" :value="circuit.breaker" @change="change({ breaker: value($event) as Circuit['breaker'] })">
-        <option value="auto">follows the outlets: {{ words[protection.needed] }}</option>
-        <option v-for="(word, kind) in words" :key="kind" :value="kind">{{ word }}</option>
-      </select></label
-    >
-    <label v-if="circuit.poles === 1 && protection.needsGfci" class="field"
-      >GFCI from
-      <select class="plain" :value="circuit.gfciFirst ?? ''" @change="emit('protectFrom', value($event))">
-        <option value="">the breaker</option>
-        <option v-for="outlet in receptacles" :key="outlet.device.id" :value="outlet.device.id">
-          {{ outlet.box.tag }} first in line{{ whyNotReadilyAccessible(outlet) ? ' (not readily accessible)' : '' }}
-        </option>
-      </select></label
-    >
-  </fieldset>
+  <div class="stack">
+    <div class="pair">
+      <ChoiceField
+        label="Rating"
+        :model-value="circuit.ratingA"
+        :answers="RATINGS"
+        @update:model-value="change({ ratingA: $event })"
+      />
+      <ChoiceField
+        label="Poles"
+        :model-value="circuit.poles"
+        :answers="POLES"
+        @update:model-value="change({ poles: $event })"
+      />
+    </div>
+    <ChoiceField
+      label="Conductor"
+      :model-value="circuit.awg"
+      :answers="sizes"
+      @update:model-value="change({ awg: $event })"
+    />
+    <ChoiceField
+      label="Meant for"
+      :model-value="circuit.purpose"
+      :answers="PURPOSES"
+      @update:model-value="change({ purpose: $event })"
+    />
+    <ChoiceField
+      label="Kind of breaker"
+      :model-value="circuit.breaker"
+      :answers="kinds"
+      @update:model-value="change({ breaker: $event })"
+    />
+    <ChoiceField
+      v-if="circuit.poles === 1 && protection.needsGfci"
+      label="GFCI from"
+      :model-value="circuit.gfciFirst ?? ''"
+      :answers="sources"
+      @update:model-value="emit('protectFrom', $event)"
+    />
+    <TickField
+      v-if="circuit.sharesNeutralWith !== undefined"
+      label="one two-pole breaker serves it and its twin"
+      :model-value="circuit.commonTrip ?? false"
+      @update:model-value="setCommonTrip"
+    />
+    <v-expansion-panels>
+      <v-expansion-panel title="How its cable lies">
+        <v-expansion-panel-text>
+          <div class="stack">
+            <TickField
+              label="runs through the attic"
+              :model-value="circuit.inAttic ?? false"
+              @update:model-value="change({ inAttic: $event || undefined })"
+            />
+            <NumberField
+              v-if="circuit.inAttic"
+              label="Hottest air in the attic"
+              unit="°F"
+              :min="60"
+              :max="180"
+              :model-value="house.standards.atticF ?? USUAL_ATTIC_F"
+              @update:model-value="setAttic"
+            />
+            <NumberField
+              label="Cables through one sealed opening"
+              whole
+              :min="1"
+              :max="40"
+              :model-value="circuit.bundled ?? 1"
+              @update:model-value="change({ bundled: $event > 1 ? $event : undefined })"
+            />
+            <NumberField
+              label="One way to the farthest"
+              unit="ft"
+              optional
+              :min="1"
+              :max="1000"
+              :hint="run ? `${run.farthestFt.toFixed(0)} along the feed order` : 'no panel yet'"
+              :model-value="circuit.lengthFt"
+              @update:model-value="change({ lengthFt: $event })"
+              @clear="change({ lengthFt: undefined })"
+            />
+            <TickField
+              v-if="circuit.poles === 2"
+              label="aluminum service-entrance cable"
+              :model-value="circuit.metal === 'aluminum'"
+              @update:model-value="change({ metal: $event ? 'aluminum' : undefined })"
+            />
+          </div>
+        </v-expansion-panel-text>
+      </v-expansion-panel>
+    </v-expansion-panels>
+  </div>
 </template>
-
-<style scoped>
-.short {
-  width: 72px;
-}
-.lying {
-  font-size: 14px;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-}
-.half {
-  width: calc(50% - 4px);
-}
-summary {
-  cursor: pointer;
-  font-weight: 600;
-  min-height: 30px;
-}
-</style>

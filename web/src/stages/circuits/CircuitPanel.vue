@@ -19,6 +19,10 @@ import CircuitForm from './CircuitForm.vue';
 import CircuitSum from './CircuitSum.vue';
 import ProtectionReasons from './ProtectionReasons.vue';
 import ProtectionWays from './ProtectionWays.vue';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import LineField from '../../fields/LineField.vue';
+import MenuButton from '../../fields/MenuButton.vue';
+import TickField from '../../fields/TickField.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -32,8 +36,6 @@ const findings = computed(() =>
     (one) => one.where.circuit === circuit.value?.id && one.key !== view.finding?.key,
   ),
 );
-const checked = (event: Event) => (event.target as HTMLInputElement).checked;
-const value = (event: Event) => (event.target as HTMLInputElement).value;
 const change = (changes: Partial<Circuit>) =>
   store.apply(changeEntity(store.house!, 'circuits', circuit.value!.id, changes));
 
@@ -64,52 +66,41 @@ function merge(into: string): void {
 function remove(): void {
   if (store.apply(removeEntities(store.house!, [{ collection: 'circuits', id: circuit.value!.id }]))) view.select([]);
 }
+const othersWorded = computed(() =>
+  others.value.map((one) => ({ value: one.id, word: `${one.space ?? '–'} ${one.name}` })),
+);
 </script>
 
 <template>
   <section v-if="circuit" class="stack">
-    <input
-      class="plain name"
-      :value="circuit.name"
-      maxlength="80"
-      aria-label="Name of the circuit"
-      :readonly="!store.canEdit"
-      @change="change({ name: value($event) })"
-    />
+    <LineField label="Name of the circuit" :model-value="circuit.name" @update:model-value="change({ name: $event })" />
     <CircuitSum :circuit="circuit" :run="run" />
     <CircuitForm :circuit="circuit" :run="run" @protect-from="protectFrom" />
-    <label class="row"
-      ><input
-        type="checkbox"
-        :checked="circuit.locked ?? false"
-        :disabled="!store.canEdit"
-        @change="change({ locked: checked($event) || undefined })"
-      />
-      locked: the planner leaves it as it is</label
-    >
-    <label v-if="store.canEdit && circuit.poles === 1" class="field"
-      >Shares its neutral with
-      <select
-        class="plain"
-        :value="circuit.sharesNeutralWith ?? ''"
-        @change="store.apply(shareNeutral(house, circuit.id, value($event) || null))"
-      >
-        <option value="">none: its own neutral</option>
-        <option v-for="one in others" :key="one.id" :value="one.id">{{ one.space ?? '–' }} {{ one.name }}</option>
-      </select></label
-    >
+    <TickField
+      label="locked: the planner leaves it as it is"
+      :model-value="circuit.locked ?? false"
+      @update:model-value="change({ locked: $event || undefined })"
+    />
+    <ChoiceField
+      v-if="store.canEdit && circuit.poles === 1"
+      label="Shares its neutral with"
+      many
+      :model-value="circuit.sharesNeutralWith ?? ''"
+      :answers="[{ value: '', word: 'none: its own neutral' }, ...othersWorded]"
+      @update:model-value="store.apply(shareNeutral(house, circuit.id, $event || null))"
+    />
     <p v-if="circuit.sharesNeutralWith" class="muted fine">
       A multiwire circuit (210.4): both halves open together by a two-pole breaker or a handle tie, on opposite legs;
       its neutrals are pigtailed (300.13(B)). Protection wants a two-pole AFCI or GFCI breaker, or GFCI receptacles
       beyond the point where the neutral parts.
     </p>
-    <label v-if="store.canEdit && outlets.length" class="field"
-      >Merge into
-      <select class="plain" value="" @change="merge(value($event))">
-        <option value="">…</option>
-        <option v-for="one in others" :key="one.id" :value="one.id">{{ one.space ?? '–' }} {{ one.name }}</option>
-      </select></label
-    >
+    <MenuButton
+      v-if="store.canEdit && outlets.length"
+      label="Merge into"
+      shown="Merge into …"
+      :entries="othersWorded"
+      @choose="merge"
+    />
     <p class="muted fine">
       Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}.<template v-if="run">
         About {{ run.cableFt.toFixed(0) }} ft of cable along its feed order.</template
@@ -118,8 +109,8 @@ function remove(): void {
     <ProtectionWays :circuit="circuit" @choose="protectFrom" />
     <ProtectionReasons :circuit="circuit" />
     <div v-if="store.canEdit" class="row">
-      <button class="plain-button" @click="store.apply(splitCircuit(house, circuit.id, newId))">Split in two</button>
-      <button class="plain-button" @click="remove">Delete the circuit</button>
+      <v-btn @click="store.apply(splitCircuit(house, circuit.id, newId))">Split in two</v-btn>
+      <v-btn @click="remove">Delete the circuit</v-btn>
     </div>
     <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" />
   </section>

@@ -138,39 +138,33 @@ function selectUnassigned(): void {
 
 <template>
   <div class="tools" role="toolbar" aria-label="Circuit tools">
-    <button class="plain-button" :aria-pressed="!isLasso" @click="isLasso = false">Select</button>
-    <button class="plain-button" :aria-pressed="isLasso" title="or Shift and drag" @click="isLasso = true">
-      Lasso
-    </button>
-    <button class="plain-button" :disabled="!index.unassigned.length" @click="selectUnassigned">
+    <v-btn :aria-pressed="!isLasso" @click="isLasso = false">Select</v-btn>
+    <v-btn :aria-pressed="isLasso" title="or Shift and drag" @click="isLasso = true"> Lasso </v-btn>
+    <v-btn :disabled="!index.unassigned.length" @click="selectUnassigned">
       <b class="num" :class="{ 'is-caution': index.unassigned.length }">{{ index.unassigned.length }}</b> on no circuit
-    </button>
+    </v-btn>
     <span class="grow" />
     <span v-if="selectedBoxes.length" class="muted"
       ><b class="num">{{ selectedBoxes.length }}</b> picked</span
     >
-    <button v-if="store.canEdit && selectedBoxes.length === 1" class="plain-button" @click="showLoad = true">
-      Connect …
-    </button>
-    <button
+    <v-btn v-if="store.canEdit && selectedBoxes.length === 1" @click="showLoad = true"> Connect … </v-btn>
+    <v-btn
       v-if="store.canEdit && selectedDevices.length"
-      class="plain-button"
       @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))"
     >
       Take off
-    </button>
-    <button
+    </v-btn>
+    <v-btn
       v-if="store.canEdit && appliances"
-      class="plain-button"
       title="A box with the usual connection and load, where each stands"
       @click="store.apply(connectAppliances(store.house!, newId))"
     >
       Connect {{ count(appliances, 'appliance') }}
-    </button>
-    <button class="plain-button" :disabled="!!planning.progress.value" @click="planAll">Plan the circuits</button>
-    <button v-if="store.canEdit" class="plain-button main" @click="addCircuit">
+    </v-btn>
+    <v-btn :disabled="!!planning.progress.value" @click="planAll">Plan the circuits</v-btn>
+    <v-btn color="primary" variant="flat" v-if="store.canEdit" @click="addCircuit">
       {{ selectedDevices.length ? 'New circuit for these' : 'New circuit' }}
-    </button>
+    </v-btn>
   </div>
   <ProgressBar
     v-if="planning.progress.value"
@@ -200,18 +194,9 @@ function selectUnassigned(): void {
     </div>
     <PlanningPanel v-if="plan" :plan="plan.plan" :conflict="plan.conflict" :made="plan.made" @close="plan = null" />
     <div v-else class="stage-column" :class="side">
-      <div class="tabs" role="tablist" aria-label="Circuits, and questions about them">
-        <button
-          v-for="[id, word] in SIDES"
-          :key="id"
-          role="tab"
-          class="tab"
-          :aria-selected="side === id"
-          @click="side = id"
-        >
-          {{ word }}
-        </button>
-      </div>
+      <v-tabs v-model="side" grow>
+        <v-tab v-for="[id, word] in SIDES" :key="id" :value="id" class="tab">{{ word }}</v-tab>
+      </v-tabs>
       <AskPanel
         v-if="side === 'ask'"
         :box="selectedBoxes[0]"

@@ -14,17 +14,14 @@ const lens = computed(() => compareEditions(store.house!, before.value, after.va
 const KINDS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 const say = (decision: ProtectionDecision) =>
   ({ required: 'required', 'not-required': 'not required', 'cannot-tell': 'cannot tell' })[decision.kind];
+const editions = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
 </script>
 
 <template>
   <section class="stack" aria-label="Two editions side by side">
     <div class="row">
-      <select v-model="before" class="plain" aria-label="One edition">
-        <option v-for="one in EDITIONS" :key="one" :value="one">NEC {{ one }}</option>
-      </select>
-      <select v-model="after" class="plain" aria-label="The other edition">
-        <option v-for="one in EDITIONS" :key="one" :value="one">NEC {{ one }}</option>
-      </select>
+      <v-select v-model="before" single-line aria-label="One edition" :items="editions" />
+      <v-select v-model="after" single-line aria-label="The other edition" :items="editions" />
     </div>
     <p class="muted small">
       In force on this job: NEC {{ store.house!.job.edition
@@ -58,9 +55,9 @@ const say = (decision: ProtectionDecision) =>
       <b class="num">{{ lens.outlets.length }}</b> protections change
     </h3>
     <p v-for="(one, i) in lens.outlets" :key="i" class="small">
-      <button class="tag num" @click="view.select([{ kind: 'box', id: one.outlet.box.id }])">
+      <v-btn class="tag num" size="x-small" @click="view.select([{ kind: 'box', id: one.outlet.box.id }])">
         {{ one.outlet.box.tag }}
-      </button>
+      </v-btn>
       {{ one.outlet.load?.name ?? one.outlet.device.kind }}: {{ one.what }} {{ say(one.before) }} →
       <b>{{ say(one.after) }}</b>{{ ' '
       }}<span class="muted">{{ one.after.kind === 'required' ? one.after.reason : '' }}</span>

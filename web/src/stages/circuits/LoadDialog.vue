@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, ref } from 'vue';
 import {
+  DISCONNECTS,
   addEntity,
   ampsOf,
   changeEntity,
@@ -13,6 +15,8 @@ import {
   type LoadKind,
 } from '@winculum/core';
 import { newId } from '../../new-id';
+import LengthField from '../../fields/LengthField.vue';
+import NumberField from '../../fields/NumberField.vue';
 import { useHouse } from '../../stores/house';
 
 const props = defineProps<{ box: Box }>();
@@ -33,6 +37,20 @@ const flags = [
   ['individual', 'its instructions ask for a circuit of its own'],
   ['motor', 'motor'],
 ] as const;
+
+const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].name }));
+const VOLTS = [
+  { value: 120, title: '120 V' },
+  { value: 240, title: '240 V' },
+];
+const MEANS_WORDS: Readonly<Record<(typeof DISCONNECTS)[number], string>> = {
+  plug: 'a plug that can be reached',
+  'in-sight': 'a disconnect in sight',
+  'lockable-breaker': 'its breaker, which can be locked open',
+  'thermostat-off': 'a thermostat with a marked off',
+  none: 'its breaker alone',
+};
+const MEANS = [{ value: '', title: 'not said' }, ...DISCONNECTS.map((value) => ({ value, title: MEANS_WORDS[value] }))];
 
 const COOLING: ReadonlySet<LoadKind> = new Set<LoadKind>(['air-conditioner', 'heat-pump', 'mini-split']);
 const typed = ref(String(draft.value.va));
@@ -55,13 +73,8 @@ function choose(next: LoadKind): void {
 
 function save(): void {
   if (!device.value || wrong.value) return;
-  const { mcaA, mocpA, powerFactor, dutyPercent } = draft.value;
   const load: Load = {
     ...draft.value,
-    mcaA: mcaA || undefined,
-    mocpA: mocpA || undefined,
-    powerFactor: powerFactor || undefined,
-    dutyPercent: dutyPercent || undefined,
     id: existing?.id ?? newId('load'),
     kind: kind.value,
     box: props.box.id,
@@ -81,85 +94,119 @@ function remove(): void {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="460" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
     <v-card class="pa-5" :title="`What connects at ${box.tag}`">
       <p v-if="!device" class="is-caution">
         {{ box.tag }} has no receptacle and no hard-wired connection. Place one first.
       </p>
-      <form v-else class="stack" @submit.prevent="save">
-        <label class="field"
-          >Kind
-          <select class="plain" :value="kind" @change="choose(($event.target as HTMLSelectElement).value as LoadKind)">
-            <option v-for="one in LOAD_KINDS" :key="one" :value="one">{{ LOAD_LIBRARY[one].name }}</option>
-          </select></label
-        >
-        <label class="field">Name <input v-model="draft.name" class="plain" maxlength="80" required /></label>
-        <label class="field"
-          >Volt-amperes
-          <input
-            class="plain num"
-            :value="typed"
-            placeholder="1500, 1.5 kW, 12.5 A, 3/4 hp, 6 ft of baseboard"
-            @input="setPower(($event.target as HTMLInputElement).value)"
-        /></label>
-        <p v-if="wrong" class="is-violation" role="alert">{{ wrong }}</p>
-        <label class="field"
-          >Volts
-          <select v-model="draft.volts" class="plain">
-            <option :value="120">120 V</option>
-            <option :value="240">240 V</option>
-          </select></label
-        >
+      <v-form v-else class="stack" @submit.prevent="save">
+        <SearchField label="Kind" :model-value="kind" :items="kinds" @update:model-value="choose($event)" />
+        <v-text-field v-model="draft.name" label="Name" maxlength="80" required />
+        <div class="pair">
+          <v-text-field
+            :model-value="typed"
+            class="num"
+            label="Volt-amperes"
+            placeholder="1500, 1.5 kW, 12.5 A, 3/4 hp"
+            :error-messages="wrong"
+            @update:model-value="setPower"
+          />
+          <v-select v-model="draft.volts" label="Volts" :items="VOLTS" />
+        </div>
         <p class="num big">
           {{ ampsOf(draft).toFixed(1) }} A
           <span class="muted"
             >{{ draft.source }} value{{ draft.source === 'typical' ? ', from memory: read the nameplate' : '' }}</span
           >
         </p>
-        <div v-if="COOLING.has(kind)" class="row">
-          <label class="field"
-            >MCA, A <input v-model.number="draft.mcaA" class="plain num" type="number" min="1" max="200" step="0.1"
-          /></label>
-          <label class="field"
-            >MOCP, A <input v-model.number="draft.mocpA" class="plain num" type="number" min="1" max="300"
-          /></label>
+        <v-checkbox
+          :model-value="draft.source === 'nameplate'"
+          density="compact"
+          hide-details
+          label="read off the nameplate"
+          @update:model-value="draft.source = $event ? 'nameplate' : 'typical'"
+        />
+        <div v-if="COOLING.has(kind)" class="pair">
+          <NumberField
+            v-model="draft.mcaA"
+            label="MCA"
+            unit="A"
+            optional
+            :min="1"
+            :max="200"
+            @clear="draft.mcaA = undefined"
+          />
+          <NumberField
+            v-model="draft.mocpA"
+            label="MOCP"
+            unit="A"
+            optional
+            :min="1"
+            :max="300"
+            @clear="draft.mocpA = undefined"
+          />
         </div>
-        <label v-if="draft.motor || draft.powerFactor" class="field"
-          >Power factor, for watts
-          <input
-            v-model.number="draft.powerFactor"
-            class="plain num"
-            type="number"
-            min="0.1"
-            max="1"
-            step="0.01"
-            placeholder="1"
-        /></label>
-        <label v-if="/welder$/.test(kind)" class="field"
-          >Duty cycle, %
-          <input
-            v-model.number="draft.dutyPercent"
-            class="plain num"
-            type="number"
-            min="1"
-            max="100"
-            placeholder="off its plate"
-        /></label>
+        <NumberField
+          v-if="draft.motor || draft.powerFactor"
+          v-model="draft.powerFactor"
+          label="Power factor, for watts"
+          optional
+          :min="0.1"
+          :max="1"
+          hint="1"
+          @clear="draft.powerFactor = undefined"
+        />
+        <NumberField
+          v-if="/welder$/.test(kind)"
+          v-model="draft.dutyPercent"
+          label="Duty cycle"
+          unit="%"
+          optional
+          :min="1"
+          :max="100"
+          hint="off its plate"
+          @clear="draft.dutyPercent = undefined"
+        />
         <p v-if="draft.hp" class="muted">{{ draft.hp }} hp: full-load current of Table 430.248, not of the plate.</p>
-        <label v-for="[flag, label] in flags" :key="flag" class="row"
-          ><input v-model="draft[flag]" type="checkbox" /> {{ label }}</label
-        >
-        <div class="row">
-          <button class="plain-button main" type="submit">Connect it</button
-          ><button v-if="existing" class="plain-button" type="button" @click="remove">Nothing connects here</button
-          ><button class="plain-button" type="button" @click="emit('close')">Cancel</button>
+        <div class="ticks">
+          <v-checkbox
+            v-for="[flag, label] in flags"
+            :key="flag"
+            v-model="draft[flag]"
+            density="compact"
+            hide-details
+            :label="label"
+          />
         </div>
-      </form>
+        <LengthField
+          v-if="draft.cord"
+          v-model="draft.cordIn"
+          label="Length of the cord"
+          optional
+          @clear="draft.cordIn = undefined"
+        />
+        <v-select
+          v-else
+          label="Cut off by"
+          :model-value="draft.disconnect ?? ''"
+          :items="MEANS"
+          @update:model-value="draft.disconnect = ($event || undefined) as Load['disconnect']"
+        />
+        <div class="row">
+          <v-btn color="primary" variant="flat" type="submit">Connect it</v-btn>
+          <v-btn v-if="existing" @click="remove">Nothing connects here</v-btn>
+          <v-btn @click="emit('close')">Cancel</v-btn>
+        </div>
+      </v-form>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
+.ticks {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+}
 .big {
   font-size: 24px;
 }

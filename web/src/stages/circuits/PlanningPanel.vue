@@ -61,8 +61,8 @@ function accept(): void {
       <span class="grow"
         ><b class="num count">{{ plan.after.circuits }}</b> circuits, {{ count(moved, 'outlet') }} moved</span
       >
-      <button class="plain-button" @click="emit('close')">Discard</button>
-      <button v-if="store.canEdit" class="plain-button main" @click="accept">Accept</button>
+      <v-btn @click="emit('close')">Discard</v-btn>
+      <v-btn color="primary" variant="flat" v-if="store.canEdit" @click="accept">Accept</v-btn>
     </header>
     <div class="body">
       <div v-if="conflict" class="conflict" role="status">

@@ -28,13 +28,12 @@ const isChosen = (one: ProtectionWay) => (one.first?.device.id ?? null) === prop
       ><br />
       <span v-if="one.isCheapest && ways.length > 1" class="is-caution">cheapest. </span
       ><span v-if="one.isConvenient && ways.length > 1" class="is-caution">most convenient. </span>{{ one.pros }}
-      <button
+      <v-btn
         v-if="store.canEdit && ways.length > 1 && !isChosen(one)"
-        class="plain-button"
         @click="emit('choose', one.first?.device.id ?? '')"
       >
         Choose it
-      </button>
+      </v-btn>
     </p>
     <p v-for="{ outlet, why } in nuisances" :key="outlet.device.id" class="is-caution">
       {{ outlet.load!.name }} ({{ outlet.box.tag }}): {{ why }}

@@ -22,18 +22,22 @@ function show(one: Death): void {
 
 <template>
   <section aria-label="What dies on each trip">
-    <label class="row pad"
-      ><input v-model="onlyGrave" type="checkbox" /> only those that darken a way, thaw or stop something</label
-    >
+    <v-checkbox
+      v-model="onlyGrave"
+      class="pad"
+      density="compact"
+      hide-details
+      label="only those that darken a way, thaw or stop something"
+    />
     <ol>
       <li v-for="(one, i) in deaths" :key="i" :class="{ grave: isGrave(one) }">
-        <button class="face" @click="show(one)">
+        <v-btn class="face wraps leads" variant="text" block @click="show(one)">
           <b class="num">{{ numberOf(one.circuit, circuits) }}</b>
           <span class="grow">{{
             one.by.kind === 'breaker' ? one.circuit.name : `GFCI ${one.by.outlet.box.tag}, ${one.circuit.name}`
           }}</span>
           <span class="muted dead">{{ count(one.outlets.length, 'outlet') }}</span>
-        </button>
+        </v-btn>
         <p v-if="one.dark.length">dark: {{ names(one.dark) }}</p>
         <p v-if="one.waysDark.length" class="is-caution">a way without light: {{ names(one.waysDark) }}</p>
         <p v-if="one.thaws.length" class="is-caution">

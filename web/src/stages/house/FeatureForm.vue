@@ -4,7 +4,10 @@ import { addEntity, changeEntity, removeEntities, type Feature } from '@winculum
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import LengthField from './LengthField.vue';
+import LengthField from '../../fields/LengthField.vue';
+import LineField from '../../fields/LineField.vue';
+import NumberField from '../../fields/NumberField.vue';
+import TickField from '../../fields/TickField.vue';
 
 const props = defineProps<{ feature: Feature }>();
 const store = useHouse();
@@ -40,94 +43,75 @@ function remove(): void {
 <template>
   <section class="stack">
     <h2 class="title num">{{ feature.name || feature.kind.replaceAll('-', ' ') }}</h2>
-    <label class="field"
-      >Name
-      <input
-        class="plain"
-        :value="feature.name"
-        maxlength="80"
-        :readonly="!store.canEdit"
-        @change="change({ name: ($event.target as HTMLInputElement).value })"
-    /></label>
+    <LineField label="Name" :model-value="feature.name" @update:model-value="change({ name: $event })" />
     <LengthField
       v-if="feature.at.kind === 'wall' && !feature.at.acrossCorner"
       label="From left"
-      :value="feature.at.alongIn"
-      @change="move({ alongIn: $event })"
+      :model-value="feature.at.alongIn"
+      @update:model-value="move({ alongIn: $event })"
     />
-    <LengthField label="Width" :value="feature.at.widthIn" @change="move({ widthIn: $event })" />
-    <LengthField label="Depth" :value="feature.at.depthIn" @change="move({ depthIn: $event })" />
+    <LengthField label="Width" :model-value="feature.at.widthIn" @update:model-value="move({ widthIn: $event })" />
+    <LengthField label="Depth" :model-value="feature.at.depthIn" @update:model-value="move({ depthIn: $event })" />
     <LengthField
       v-if="feature.at.kind === 'wall'"
       :label="feature.at.acrossCorner ? 'Corner to its back' : 'Gap behind'"
-      :value="feature.at.behindIn"
-      @change="move({ behindIn: $event })"
+      :model-value="feature.at.behindIn"
+      @update:model-value="move({ behindIn: $event })"
     />
-    <label v-if="feature.at.kind === 'wall' && CORNERED.has(feature.kind)" class="row"
-      ><input
-        type="checkbox"
-        :checked="feature.at.acrossCorner ?? false"
-        :disabled="!store.canEdit"
-        @change="move({ acrossCorner: ($event.target as HTMLInputElement).checked || undefined, alongIn: 0 })"
-      />
-      across the corner on its left</label
-    >
-    <LengthField label="Height" :value="feature.heightIn" @change="change({ heightIn: $event })" />
+    <TickField
+      v-if="feature.at.kind === 'wall' && CORNERED.has(feature.kind)"
+      label="across the corner on its left"
+      :model-value="feature.at.acrossCorner ?? false"
+      @update:model-value="move({ acrossCorner: $event || undefined, alongIn: 0 })"
+    />
+    <LengthField label="Height" :model-value="feature.heightIn" @update:model-value="change({ heightIn: $event })" />
     <LengthField
       v-if="UNDERSIDE.has(feature.kind)"
       label="Underside"
-      :value="feature.bottomIn ?? 0"
-      @change="change({ bottomIn: $event })"
+      :model-value="feature.bottomIn ?? 0"
+      @update:model-value="change({ bottomIn: $event })"
     />
-    <label v-if="feature.kind === 'stair'" class="field"
-      >Risers between floors
-      <input
-        class="plain num"
-        type="number"
-        min="1"
-        max="40"
-        :value="feature.risers"
-        :readonly="!store.canEdit"
-        @change="change({ risers: Number(($event.target as HTMLInputElement).value) || undefined })"
-    /></label>
-    <label v-if="feature.kind === 'baseboard-heater'" class="row"
-      ><input
-        type="checkbox"
-        :checked="feature.receptacle ?? false"
-        :disabled="!store.canEdit"
-        @change="change({ receptacle: ($event.target as HTMLInputElement).checked || undefined })"
-      />
-      a receptacle is built in</label
-    >
-    <label v-if="BURNS.has(feature.kind)" class="row"
-      ><input
-        type="checkbox"
-        :checked="feature.fuel ?? false"
-        :disabled="!store.canEdit"
-        @change="change({ fuel: ($event.target as HTMLInputElement).checked || undefined })"
-      />
-      burns fuel</label
-    >
+    <NumberField
+      v-if="feature.kind === 'stair'"
+      label="Risers between floors"
+      whole
+      optional
+      :min="1"
+      :max="40"
+      hint="not said"
+      :model-value="feature.risers"
+      @update:model-value="change({ risers: $event })"
+      @clear="change({ risers: undefined })"
+    />
+    <TickField
+      v-if="feature.kind === 'baseboard-heater'"
+      label="a receptacle is built in"
+      :model-value="feature.receptacle ?? false"
+      @update:model-value="change({ receptacle: $event || undefined })"
+    />
+    <TickField
+      v-if="BURNS.has(feature.kind)"
+      label="burns fuel"
+      :model-value="feature.fuel ?? false"
+      @update:model-value="change({ fuel: $event || undefined })"
+    />
     <LengthField
       v-if="feature.kind === 'island' || feature.kind === 'peninsula'"
       label="Overhang of the top"
-      :value="feature.overhangIn"
-      @change="change({ overhangIn: $event })"
+      :model-value="feature.overhangIn"
+      @update:model-value="change({ overhangIn: $event })"
     />
-    <label v-if="feature.kind === 'island' || feature.kind === 'peninsula'" class="row"
-      ><input
-        type="checkbox"
-        :checked="feature.provision ?? false"
-        :disabled="!store.canEdit"
-        @change="change({ provision: ($event.target as HTMLInputElement).checked })"
-      />
-      provision for a later receptacle</label
-    >
+    <TickField
+      v-if="feature.kind === 'island' || feature.kind === 'peninsula'"
+      label="provision for a later receptacle"
+      :model-value="feature.provision ?? false"
+      @update:model-value="change({ provision: $event || undefined })"
+    />
     <template v-if="feature.kind === 'panel'">
       <p v-if="panel" class="muted">{{ panel.name }}: {{ panel.spaces }} spaces, {{ panel.mainA }} A main.</p>
-      <button v-else-if="store.canEdit" class="plain-button main" @click="addPanel">Make it a panel</button>
+      <v-btn v-else-if="store.canEdit" color="primary" variant="flat" @click="addPanel">Make it a panel</v-btn>
     </template>
-    <button v-if="store.canEdit" class="plain-button" @click="remove">Delete</button>
+    <v-btn v-if="store.canEdit" @click="remove">Delete</v-btn>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, ref } from 'vue';
 import { FEATURE_KINDS, ROOM_KINDS, type FeatureKind, type OpeningKind, type RoomKind } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
@@ -46,7 +47,10 @@ const hand = useHand(tool, () => 9 / scale.value);
 const selected = computed(() => new Set(view.selection.map((one) => one.id)));
 const room = computed(() => hand.shown.value.rooms[view.only('room') ?? '']);
 const isEmpty = computed(() => !Object.values(store.house!.rooms).some((one) => one.level === view.level));
-const words = (kind: string) => kind.replaceAll('-', ' ');
+const titled = <T extends string>(all: readonly T[]) =>
+  all.map((value) => ({ value, title: value.replaceAll('-', ' ') }));
+const kinds = titled(ROOM_KINDS);
+const features = titled(FEATURE_KINDS);
 
 function typed(text: string): string | null {
   const result = addTypedRoom(store.house!, view.level, text, view.only('room'));
@@ -60,55 +64,44 @@ function typed(text: string): string | null {
 
 <template>
   <div class="tools" role="toolbar" aria-label="House tools">
-    <button class="plain-button" :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</button>
+    <v-btn :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</v-btn>
     <span class="group">
-      <select v-model="roomKind" class="plain" aria-label="Kind of room">
-        <option v-for="kind in ROOM_KINDS" :key="kind" :value="kind">{{ words(kind) }}</option>
-      </select>
-      <button
-        class="plain-button"
-        :disabled="!store.canEdit"
-        :aria-pressed="view.tool === 'rectangle'"
-        @click="view.tool = 'rectangle'"
-      >
+      <SearchField v-model="roomKind" class="pick" aria-label="Kind of room" :items="kinds" />
+      <v-btn :disabled="!store.canEdit" :aria-pressed="view.tool === 'rectangle'" @click="view.tool = 'rectangle'">
         Draw room
-      </button>
-      <button
-        class="plain-button"
-        :disabled="!store.canEdit"
-        :aria-pressed="view.tool === 'polygon'"
-        @click="view.tool = 'polygon'"
-      >
+      </v-btn>
+      <v-btn :disabled="!store.canEdit" :aria-pressed="view.tool === 'polygon'" @click="view.tool = 'polygon'">
         By corners
-      </button>
+      </v-btn>
     </span>
     <span class="group">
-      <select v-model="opening" class="plain" aria-label="Kind of opening" @change="view.tool = 'opening'">
-        <option v-for="one in openings" :key="one.kind" :value="one.kind">{{ one.label }}</option>
-      </select>
-      <button
-        class="plain-button"
-        :disabled="!store.canEdit"
-        :aria-pressed="view.tool === 'opening'"
-        @click="view.tool = 'opening'"
-      >
+      <v-select
+        v-model="opening"
+        class="pick"
+        single-line
+        aria-label="Kind of opening"
+        :items="openings"
+        item-title="label"
+        item-value="kind"
+        @update:menu="$event || (view.tool = 'opening')"
+      />
+      <v-btn :disabled="!store.canEdit" :aria-pressed="view.tool === 'opening'" @click="view.tool = 'opening'">
         Put in
-      </button>
+      </v-btn>
     </span>
     <span class="group">
-      <select v-model="feature" class="plain" aria-label="Kind of feature" @change="view.tool = 'feature'">
-        <option v-for="kind in FEATURE_KINDS" :key="kind" :value="kind">{{ words(kind) }}</option>
-      </select>
-      <button
-        class="plain-button"
-        :disabled="!store.canEdit"
-        :aria-pressed="view.tool === 'feature'"
-        @click="view.tool = 'feature'"
-      >
+      <SearchField
+        v-model="feature"
+        class="pick"
+        aria-label="Kind of feature"
+        :items="features"
+        @update:menu="$event || (view.tool = 'feature')"
+      />
+      <v-btn :disabled="!store.canEdit" :aria-pressed="view.tool === 'feature'" @click="view.tool = 'feature'">
         Set down
-      </button>
+      </v-btn>
     </span>
-    <button class="plain-button" @click="sheet?.fit()">Fit</button>
+    <v-btn @click="sheet?.fit()">Fit</v-btn>
   </div>
   <div class="sheet">
     <PlanSheet
@@ -148,12 +141,10 @@ function typed(text: string): string | null {
 </template>
 
 <style scoped>
-.tools .plain-button {
-  padding: 4px 8px;
-}
 .tools {
   display: flex;
-  gap: 8px;
+  align-items: center;
+  gap: 4px;
   padding: 8px 12px;
   flex-wrap: wrap;
 }
@@ -161,15 +152,9 @@ function typed(text: string): string | null {
   display: flex;
   gap: 4px;
 }
-/* As wide as the toolbar of a screen of 1280 pixels lets them be. */
-.group select {
-  width: 96px;
-}
-.group select[aria-label='Kind of opening'] {
-  width: 108px;
-}
-.group select[aria-label='Kind of feature'] {
-  width: 124px;
+.pick {
+  width: 106px;
+  flex: none;
 }
 .sheet {
   flex: 1;

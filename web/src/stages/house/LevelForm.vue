@@ -3,14 +3,19 @@ import { computed } from 'vue';
 import { areaFt2, changeEntity, count } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import LengthField from './LengthField.vue';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import LengthField from '../../fields/LengthField.vue';
 
 const store = useHouse();
 const view = useView();
 const level = computed(() => store.house!.levels[view.level]!);
 const rooms = computed(() => Object.values(store.house!.rooms).filter((room) => room.level === view.level));
-function setJoists(event: Event): void {
-  const run = (event.target as HTMLSelectElement).value;
+const RUNS = [
+  { value: '', word: 'not known' },
+  { value: 'east-west', word: 'east–west' },
+  { value: 'north-south', word: 'north–south' },
+] as const;
+function setJoists(run: (typeof RUNS)[number]['value']): void {
   change({
     joists: run
       ? { run, spacingIn: level.value.joists?.spacingIn ?? 16, offsetIn: level.value.joists?.offsetIn ?? 0 }
@@ -27,37 +32,46 @@ const change = (changes: object) => store.apply(changeEntity(store.house!, 'leve
       {{ count(rooms.length, 'room') }},
       {{ rooms.reduce((sum, room) => sum + areaFt2(room.corners), 0).toFixed(0) }} ft² inside
     </p>
-    <LengthField label="Ceiling" :value="level.ceilingIn" @change="change({ ceilingIn: $event })" />
-    <LengthField label="Studs o.c." :value="level.studSpacingIn" @change="change({ studSpacingIn: $event })" />
-    <LengthField label="Walls" :value="level.wallThicknessIn" @change="change({ wallThicknessIn: $event })" />
-    <label class="field"
-      >Ceiling joists run
-      <select class="plain" :value="level.joists?.run ?? ''" :disabled="!store.canEdit" @change="setJoists($event)">
-        <option value="">not known</option>
-        <option value="east-west">east–west</option>
-        <option value="north-south">north–south</option>
-      </select></label
-    >
+    <LengthField label="Ceiling" :model-value="level.ceilingIn" @update:model-value="change({ ceilingIn: $event })" />
+    <LengthField
+      label="Studs o.c."
+      :model-value="level.studSpacingIn"
+      @update:model-value="change({ studSpacingIn: $event })"
+    />
+    <LengthField
+      label="Walls"
+      :model-value="level.wallThicknessIn"
+      @update:model-value="change({ wallThicknessIn: $event })"
+    />
+    <ChoiceField
+      label="Ceiling joists run"
+      :model-value="level.joists?.run ?? ''"
+      :answers="RUNS"
+      @update:model-value="setJoists"
+    />
     <template v-if="level.joists">
       <LengthField
         label="Joists o.c."
-        :value="level.joists.spacingIn"
-        @change="change({ joists: { ...level.joists, spacingIn: $event } })"
+        :model-value="level.joists.spacingIn"
+        @update:model-value="change({ joists: { ...level.joists, spacingIn: $event } })"
       />
       <LengthField
         label="First joist at"
-        :value="level.joists.offsetIn"
-        @change="change({ joists: { ...level.joists, offsetIn: $event } })"
+        :model-value="level.joists.offsetIn"
+        @update:model-value="change({ joists: { ...level.joists, offsetIn: $event } })"
       />
     </template>
     <h2 class="small-caps">Rooms</h2>
-    <ul>
-      <li v-for="room in rooms" :key="room.id">
-        <button class="room" @click="view.select([{ kind: 'room', id: room.id }])">
-          {{ room.name }} <span class="muted">{{ room.kind.replaceAll('-', ' ') }}</span>
-        </button>
-      </li>
-    </ul>
+    <v-list density="compact" bg-color="transparent" role="group" aria-label="Rooms of this level">
+      <v-list-item
+        v-for="room in rooms"
+        :key="room.id"
+        role="button"
+        @click="view.select([{ kind: 'room', id: room.id }])"
+      >
+        {{ room.name }} <span class="muted">{{ room.kind.replaceAll('-', ' ') }}</span>
+      </v-list-item>
+    </v-list>
   </section>
 </template>
 
@@ -65,18 +79,5 @@ const change = (changes: object) => store.apply(changeEntity(store.house!, 'leve
 .title {
   font-size: 24px;
   font-weight: 700;
-}
-.room {
-  width: 100%;
-  text-align: left;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: 500 14px var(--words);
-  min-height: 34px;
-  cursor: pointer;
-}
-.room:hover {
-  color: var(--chalk);
 }
 </style>

@@ -3,7 +3,8 @@ import { computed } from 'vue';
 import { changeEntity, findWall, formatLength, removeEntities, wallLoop, type Opening } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import LengthField from './LengthField.vue';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import LengthField from '../../fields/LengthField.vue';
 
 const props = defineProps<{ opening: Opening }>();
 const store = useHouse();
@@ -20,7 +21,10 @@ const names: Record<Opening['kind'], string> = {
   pocket: 'Pocket door',
   barn: 'Barn door',
 };
-const value = (event: Event) => (event.target as HTMLSelectElement).value;
+const SIDES = [
+  { value: 'left', word: 'left, seen from inside' },
+  { value: 'right', word: 'right, seen from inside' },
+] as const;
 const change = (changes: object) =>
   store.apply(changeEntity(store.house!, 'openings', props.opening.id, changes as Partial<Opening>));
 
@@ -36,51 +40,61 @@ function remove(): void {
       {{ wall.name }} wall of {{ store.house!.rooms[opening.room]!.name }},
       {{ formatLength(wall.lengthIn, store.house!.standards.lengths) }} long
     </p>
-    <LengthField label="From left" :value="opening.alongIn" @change="change({ alongIn: $event })" />
+    <LengthField label="From left" :model-value="opening.alongIn" @update:model-value="change({ alongIn: $event })" />
     <LengthField
       label="From right"
-      :value="Math.max(0, fromRight)"
-      @change="change({ alongIn: Math.max(0, wall.lengthIn - opening.widthIn - $event) })"
+      :model-value="Math.max(0, fromRight)"
+      @update:model-value="change({ alongIn: Math.max(0, wall.lengthIn - opening.widthIn - $event) })"
     />
-    <LengthField label="Width" :value="opening.widthIn" @change="change({ widthIn: $event })" />
-    <LengthField label="Head" :value="opening.headIn" @change="change({ headIn: $event })" />
+    <LengthField label="Width" :model-value="opening.widthIn" @update:model-value="change({ widthIn: $event })" />
+    <LengthField label="Head" :model-value="opening.headIn" @update:model-value="change({ headIn: $event })" />
     <LengthField
       v-if="opening.kind === 'window'"
       label="Sill"
-      :value="opening.sillIn"
-      @change="change({ sillIn: $event })"
+      :model-value="opening.sillIn"
+      @update:model-value="change({ sillIn: $event })"
     />
     <template v-if="opening.kind === 'door'">
-      <label class="field"
-        >Hinges
-        <select class="plain" :value="opening.hinge" @change="change({ hinge: value($event) })">
-          <option value="left">left, seen from inside</option>
-          <option value="right">right, seen from inside</option>
-        </select></label
-      >
-      <label class="field"
-        >Swing
-        <select class="plain" :value="opening.swing" @change="change({ swing: value($event) })">
-          <option value="in">into {{ store.house!.rooms[opening.room]!.name }}</option>
-          <option value="out">out of it</option>
-        </select></label
-      >
-      <label class="field"
-        >Leaves
-        <select class="plain" :value="opening.leaves" @change="change({ leaves: Number(value($event)) })">
-          <option :value="1">one</option>
-          <option :value="2">two</option>
-        </select></label
-      >
+      <ChoiceField
+        label="Hinges"
+        :model-value="opening.hinge"
+        :answers="SIDES"
+        @update:model-value="change({ hinge: $event })"
+      />
+      <ChoiceField
+        label="Swing"
+        :model-value="opening.swing"
+        :answers="[
+          { value: 'in', word: `into ${store.house!.rooms[opening.room]!.name}` },
+          { value: 'out', word: 'out of it' },
+        ]"
+        @update:model-value="change({ swing: $event })"
+      />
+      <ChoiceField
+        label="Leaves"
+        :model-value="opening.leaves"
+        :answers="[
+          { value: 1, word: 'one' },
+          { value: 2, word: 'two' },
+        ]"
+        @update:model-value="change({ leaves: $event })"
+      />
     </template>
-    <label v-if="opening.kind === 'slider'" class="field"
-      >Moving panel
-      <select class="plain" :value="opening.moving" @change="change({ moving: value($event) })">
-        <option value="left">left, seen from inside</option>
-        <option value="right">right, seen from inside</option>
-      </select></label
-    >
-    <button v-if="store.canEdit" class="plain-button" @click="remove">Delete</button>
+    <ChoiceField
+      v-if="opening.kind === 'slider'"
+      label="Moving panel"
+      :model-value="opening.moving"
+      :answers="SIDES"
+      @update:model-value="change({ moving: $event })"
+    />
+    <ChoiceField
+      v-if="opening.kind === 'pocket' || opening.kind === 'barn'"
+      label="Slides to the"
+      :model-value="opening.opens"
+      :answers="SIDES"
+      @update:model-value="change({ opens: $event })"
+    />
+    <v-btn v-if="store.canEdit" @click="remove">Delete</v-btn>
   </section>
 </template>
 

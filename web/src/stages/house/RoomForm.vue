@@ -15,7 +15,11 @@ import {
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import LengthField from './LengthField.vue';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import LengthField from '../../fields/LengthField.vue';
+import LineField from '../../fields/LineField.vue';
+import NumberField from '../../fields/NumberField.vue';
+import TickField from '../../fields/TickField.vue';
 import NameEffect from './NameEffect.vue';
 import WallForms from './WallForms.vue';
 
@@ -23,8 +27,18 @@ const props = defineProps<{ room: Room }>();
 const store = useHouse();
 const view = useView();
 const span = computed(() => roomSpan(props.room));
-const value = (event: Event) => (event.target as HTMLInputElement).value;
-const checked = (event: Event) => (event.target as HTMLInputElement).checked;
+const KINDS = ROOM_KINDS.map((kind) => ({ value: kind, word: kind.replaceAll('-', ' ') }));
+const SIDES = [
+  { value: '', word: 'not said' },
+  { value: 'front', word: 'front' },
+  { value: 'back', word: 'back' },
+  { value: 'side', word: 'side' },
+] as const;
+const GRADES = [
+  { value: '', word: 'as its level' },
+  { value: 'below', word: 'below grade', why: 'The room is part of a basement, whatever its level is.' },
+  { value: 'above', word: 'at or above grade', why: 'As in a walk-out: the room is no part of a basement.' },
+] as const;
 const change = (changes: Partial<Room>) => store.apply(changeEntity(store.house!, 'rooms', props.room.id, changes));
 
 /** Moves every corner on the far side, so that the room gets a typed width or depth. */
@@ -75,76 +89,61 @@ function remove(): void {
     <h2 class="title num">
       {{ room.name }} <span class="muted">{{ areaFt2(room.corners).toFixed(0) }} ft²</span>
     </h2>
-    <label class="field"
-      >Name
-      <input
-        class="plain"
-        :value="room.name"
-        maxlength="80"
-        :readonly="!store.canEdit"
-        @change="change({ name: value($event) })"
-    /></label>
-    <label class="field"
-      >Kind
-      <select
-        class="plain"
-        :value="room.kind"
-        :disabled="!store.canEdit"
-        @change="change({ kind: value($event) as Room['kind'] })"
-      >
-        <option v-for="kind in ROOM_KINDS" :key="kind" :value="kind">{{ kind.replaceAll('-', ' ') }}</option>
-      </select></label
-    >
-    <label class="field"
-      >Tag prefix
-      <input
-        class="plain num"
-        :value="room.prefix"
-        maxlength="4"
-        :readonly="!store.canEdit"
-        @change="change({ prefix: value($event).toUpperCase() })"
-    /></label>
-    <LengthField label="Width" :value="span.widthIn" @change="resize('x', $event)" />
-    <LengthField label="Depth" :value="span.depthIn" @change="resize('y', $event)" />
-    <label v-if="room.kind === 'garage'" class="field"
-      >Vehicle bays
-      <input
-        class="plain num"
-        type="number"
-        min="1"
-        max="8"
-        :value="room.bays"
-        @change="change({ bays: Number(value($event)) })"
-    /></label>
-    <label v-if="OUTDOOR_KINDS.has(room.kind)" class="field"
-      >Side of house
-      <select
-        class="plain"
-        :value="room.side ?? ''"
-        @change="change({ side: (value($event) || undefined) as Room['side'] })"
-      >
-        <option value="">not said</option>
-        <option>front</option>
-        <option>back</option>
-        <option>side</option>
-      </select></label
-    >
-    <label v-else class="row"
-      ><input
-        type="checkbox"
-        :checked="room.damp ?? false"
-        :disabled="!store.canEdit"
-        @change="change({ damp: checked($event) || undefined })"
+    <LineField label="Name" :model-value="room.name" @update:model-value="change({ name: $event })" />
+    <ChoiceField
+      label="Kind"
+      many
+      :model-value="room.kind"
+      :answers="KINDS"
+      @update:model-value="change({ kind: $event })"
+    />
+    <LineField
+      label="Tag prefix"
+      :most="4"
+      :model-value="room.prefix"
+      @update:model-value="change({ prefix: $event.toUpperCase() })"
+    />
+    <div class="pair">
+      <LengthField label="Width" :model-value="span.widthIn" @update:model-value="resize('x', $event)" />
+      <LengthField label="Depth" :model-value="span.depthIn" @update:model-value="resize('y', $event)" />
+    </div>
+    <NumberField
+      v-if="room.kind === 'garage'"
+      label="Vehicle bays"
+      whole
+      :min="1"
+      :max="8"
+      hint="from its doors"
+      :model-value="room.bays"
+      @update:model-value="change({ bays: $event })"
+    />
+    <ChoiceField
+      v-if="OUTDOOR_KINDS.has(room.kind)"
+      label="Side of house"
+      :model-value="room.side ?? ''"
+      :answers="SIDES"
+      @update:model-value="change({ side: $event || undefined })"
+    />
+    <template v-else>
+      <TickField
+        label="damp or wet indoors"
+        :model-value="room.damp ?? false"
+        @update:model-value="change({ damp: $event || undefined })"
       />
-      damp or wet indoors</label
-    >
+      <ChoiceField
+        label="Grade"
+        :model-value="room.grade ?? ''"
+        :answers="GRADES"
+        @update:model-value="change({ grade: $event || undefined })"
+      />
+    </template>
     <WallForms :room="room" />
     <NameEffect :room="room" />
     <div v-if="store.canEdit" class="row">
-      <button class="plain-button" @click="copy('none')">Copy</button>
-      <button class="plain-button" @click="copy('left-right')">Mirror ↔</button>
-      <button class="plain-button" @click="copy('up-down')">Mirror ↕</button>
-      <button class="plain-button" @click="remove">Delete</button>
+      <v-btn @click="copy('none')">Copy</v-btn>
+      <v-btn @click="copy('left-right')">Mirror ↔</v-btn>
+      <v-btn @click="copy('up-down')">Mirror ↕</v-btn>
+      <v-btn @click="remove">Delete</v-btn>
     </div>
     <p class="muted">Drag a corner or a wall's handle, or drag the selected room itself. Alt holds off snapping.</p>
   </section>

@@ -1,12 +1,24 @@
 <script setup lang="ts">
 import { changeEntity, COVERINGS, wallLoop, type Corner, type Room } from '@winculum/core';
 import { useHouse } from '../../stores/house';
-import LengthField from './LengthField.vue';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import LengthField from '../../fields/LengthField.vue';
+import TickField from '../../fields/TickField.vue';
 
 /** What each wall of a room is: boundary, covering, framing. */
 const props = defineProps<{ room: Room }>();
 const store = useHouse();
-const value = (event: Event) => (event.target as HTMLSelectElement).value;
+const BOUNDARIES = [
+  { value: 'solid', word: 'wall' },
+  { value: 'railing', word: 'railing' },
+  { value: 'open', word: 'open' },
+] as const;
+const KINDS = [{ value: '', word: 'the usual' }, ...COVERINGS.map((value) => ({ value, word: value }))];
+const DEPTHS = (['2x4', '2x6', '2x8'] as const).map((value) => ({ value, word: value }));
+const ENDS = [
+  { value: 'start', word: 'left corner' },
+  { value: 'end', word: 'right corner' },
+] as const;
 /** Usual whole thicknesses on the studs, inches: *common practice*. */
 const USUAL: Record<(typeof COVERINGS)[number], number> = {
   gypsum: 0.5,
@@ -27,8 +39,8 @@ function change(corner: Corner, changes: Partial<Corner>): void {
   });
   store.apply(changeEntity(store.house!, 'rooms', props.room.id, { corners }));
 }
-const framing = (corner: Corner) =>
-  corner.framing ?? { depth: '2x4' as const, layoutFrom: 'start' as const, plumbing: false };
+const framing = (corner: Corner): NonNullable<Corner['framing']> =>
+  corner.framing ?? { depth: '2x4', layoutFrom: 'start', plumbing: false };
 
 function setCovering(corner: Corner, kind: string): void {
   const known = kind as (typeof COVERINGS)[number];
@@ -37,89 +49,57 @@ function setCovering(corner: Corner, kind: string): void {
 </script>
 
 <template>
-  <details>
-    <summary>Walls</summary>
-    <fieldset v-for="(corner, i) in room.corners" :key="corner.id" :disabled="!store.canEdit">
-      <legend>{{ i + 1 }}, {{ names()[i] }}</legend>
-      <label class="field"
-        >Boundary
-        <select class="plain" :value="corner.wall" @change="change(corner, { wall: value($event) as Corner['wall'] })">
-          <option value="solid">wall</option>
-          <option value="railing">railing</option>
-          <option value="open">open</option>
-        </select></label
-      >
-      <template v-if="corner.wall === 'solid'">
-        <label class="field"
-          >Covering
-          <select class="plain" :value="corner.covering?.kind ?? ''" @change="setCovering(corner, value($event))">
-            <option value="">the usual</option>
-            <option v-for="kind in COVERINGS" :key="kind" :value="kind">{{ kind }}</option>
-          </select></label
-        >
-        <LengthField
-          v-if="corner.covering && corner.covering.kind !== 'undecided'"
-          label="Thickness"
-          :value="corner.covering.thicknessIn"
-          @change="change(corner, { covering: { ...corner.covering, thicknessIn: $event } })"
-        />
-        <label class="field"
-          >Studs
-          <select
-            class="plain"
-            :value="framing(corner).depth"
-            @change="change(corner, { framing: { ...framing(corner), depth: value($event) as '2x4' } })"
-          >
-            <option>2x4</option>
-            <option>2x6</option>
-            <option>2x8</option>
-          </select></label
-        >
-        <label class="field"
-          >Layout from
-          <select
-            class="plain"
-            :value="framing(corner).layoutFrom"
-            @change="change(corner, { framing: { ...framing(corner), layoutFrom: value($event) as 'start' } })"
-          >
-            <option value="start">left corner</option>
-            <option value="end">right corner</option>
-          </select></label
-        >
-        <label class="row"
-          ><input
-            type="checkbox"
-            :checked="framing(corner).plumbing"
-            @change="
-              change(corner, {
-                framing: { ...framing(corner), plumbing: ($event.target as HTMLInputElement).checked },
-              })
-            "
+  <v-expansion-panels>
+    <v-expansion-panel v-for="(corner, i) in room.corners" :key="corner.id" :title="`Wall ${i + 1}, ${names()[i]}`">
+      <v-expansion-panel-text>
+        <div class="stack">
+          <ChoiceField
+            label="Boundary"
+            :model-value="corner.wall"
+            :answers="BOUNDARIES"
+            @update:model-value="change(corner, { wall: $event })"
           />
-          pipes in it</label
-        >
-      </template>
-    </fieldset>
-  </details>
+          <template v-if="corner.wall === 'solid'">
+            <ChoiceField
+              label="Covering"
+              :model-value="corner.covering?.kind ?? ''"
+              :answers="KINDS"
+              @update:model-value="setCovering(corner, $event)"
+            />
+            <LengthField
+              v-if="corner.covering && corner.covering.kind !== 'undecided'"
+              label="Thickness"
+              :model-value="corner.covering.thicknessIn"
+              @update:model-value="change(corner, { covering: { ...corner.covering, thicknessIn: $event } })"
+            />
+            <ChoiceField
+              label="Studs"
+              :model-value="framing(corner).depth"
+              :answers="DEPTHS"
+              @update:model-value="change(corner, { framing: { ...framing(corner), depth: $event } })"
+            />
+            <ChoiceField
+              label="Layout from"
+              :model-value="framing(corner).layoutFrom"
+              :answers="ENDS"
+              @update:model-value="change(corner, { framing: { ...framing(corner), layoutFrom: $event } })"
+            />
+            <LengthField
+              label="Stud spacing"
+              optional
+              hint="that of the level where nothing is said"
+              :model-value="framing(corner).spacingIn"
+              @update:model-value="change(corner, { framing: { ...framing(corner), spacingIn: $event } })"
+              @clear="change(corner, { framing: { ...framing(corner), spacingIn: undefined } })"
+            />
+            <TickField
+              label="pipes in it"
+              :model-value="framing(corner).plumbing"
+              @update:model-value="change(corner, { framing: { ...framing(corner), plumbing: $event } })"
+            />
+          </template>
+        </div>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
 </template>
-
-<style scoped>
-summary {
-  cursor: pointer;
-  min-height: 32px;
-}
-fieldset {
-  min-width: 0;
-  border: 0;
-  border-top: 1px solid var(--rule);
-  margin: 0;
-  padding: 4px 0 8px;
-}
-legend {
-  font-weight: 600;
-  text-transform: capitalize;
-}
-.field {
-  margin-top: 4px;
-}
-</style>

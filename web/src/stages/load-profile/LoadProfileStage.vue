@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
 import {
   clock,
@@ -117,20 +118,14 @@ const after = (seconds: number) =>
     : seconds < 5400
       ? `${Math.round(seconds / 60)} min`
       : `${(seconds / 3600).toFixed(1)} h`;
+const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].name }));
 </script>
 
 <template>
   <div class="tools" role="toolbar" aria-label="Load profile tools">
-    <button class="plain-button" :aria-pressed="mode === 'day'" @click="mode = 'day'">A usual day</button>
-    <button class="plain-button" :aria-pressed="mode === 'now'" @click="mode = 'now'">What runs now</button>
-    <label class="row"
-      >breakers
-      <select v-model="curve" class="plain">
-        <option value="quick">quick</option>
-        <option value="usual">usual</option>
-        <option value="slow">slow</option>
-      </select></label
-    >
+    <v-btn :aria-pressed="mode === 'day'" @click="mode = 'day'">A usual day</v-btn>
+    <v-btn :aria-pressed="mode === 'now'" @click="mode = 'now'">What runs now</v-btn>
+    <v-select v-model="curve" class="curve" label="Breakers" :items="['quick', 'usual', 'slow']" />
     <span class="grow" />
     <span v-if="day" role="status"
       ><b class="num big">{{ day.peakA.toFixed(0) }} A</b> at most<template v-if="mode === 'day'">
@@ -141,34 +136,42 @@ const after = (seconds: number) =>
   </div>
   <div class="stage-split">
     <section class="items" :aria-label="mode === 'day' ? 'What runs in the day' : 'What runs now'">
-      <input v-model="filter" class="plain" placeholder="find …" aria-label="Find in the list" />
-      <label v-for="one in listed" :key="one.id" class="item">
-        <input type="checkbox" :checked="isOn(one.id)" @change="toggle(one.id)" />
-        <span class="grow"
-          >{{ one.what }}<br /><span class="muted small">{{ mode === 'day' ? times(one) : '' }}</span></span
+      <v-text-field v-model="filter" single-line placeholder="find …" aria-label="Find in the list" clearable />
+      <v-list density="compact" bg-color="transparent" role="group" aria-label="Loads">
+        <v-list-item
+          v-for="one in listed"
+          :key="one.id"
+          class="item"
+          role="checkbox"
+          :aria-checked="isOn(one.id)"
+          @click="toggle(one.id)"
         >
-        <span class="num">{{ Math.round(one.va) }} VA</span>
-      </label>
-      <form class="stack add" @submit.prevent="add">
+          <template #prepend
+            ><span class="mark" aria-hidden="true">{{ isOn(one.id) ? '☑' : '☐' }}</span></template
+          >
+          {{ one.what }}<br /><span class="muted small">{{ mode === 'day' ? times(one) : '' }}</span>
+          <template #append
+            ><span class="num">{{ Math.round(one.va) }} VA</span></template
+          >
+        </v-list-item>
+      </v-list>
+      <v-form class="stack add" @submit.prevent="add">
         <b>Something else</b>
-        <select v-model="draft.kind" class="plain" aria-label="What else">
-          <option v-for="kind in LOAD_KINDS" :key="kind" :value="kind">{{ LOAD_LIBRARY[kind].name }}</option>
-        </select>
+        <SearchField v-model="draft.kind" label="What else" :items="kinds" />
         <span class="row"
-          ><input v-model="draft.tag" class="plain num" placeholder="tag: B1-2" aria-label="Plugged in at" /><input
+          ><v-text-field v-model="draft.tag" class="num" label="Plugged in at" placeholder="B1-2" /><v-text-field
             v-model="draft.from"
-            class="plain num"
-            aria-label="From"
-          /><input v-model.number="draft.minutes" class="plain num" type="number" min="1" aria-label="Minutes" />
-          min</span
+            class="num"
+            label="From"
+          /><v-text-field v-model.number="draft.minutes" class="num" type="number" min="1" label="Minutes" /> min</span
         >
-        <button class="plain-button" type="submit">Add it</button>
-      </form>
+        <v-btn type="submit">Add it</v-btn>
+      </v-form>
     </section>
     <section v-if="day" class="result">
       <h2 class="small-caps">
         {{ shown ? `${shown.circuit.name}, ${shown.circuit.ratingA} A` : 'The whole house, amperes at 240 V' }}
-        <button v-if="shown" class="plain-button" @click="chosen = null">whole house</button>
+        <v-btn v-if="shown" @click="chosen = null">whole house</v-btn>
       </h2>
       <AmpsChart
         :quarters="shown?.quarters ?? day.quarters"
@@ -228,7 +231,7 @@ const after = (seconds: number) =>
           <tr v-for="one in busy" :key="one.circuit.id" :class="{ selected: one.circuit.id === chosen }">
             <td class="num">{{ one.circuit.space ?? '–' }}</td>
             <td>
-              <button class="link" @click="choose(one)">{{ one.circuit.name }}</button>
+              <v-btn class="link" variant="text" size="small" @click="choose(one)">{{ one.circuit.name }}</v-btn>
             </td>
             <td class="num">{{ one.peakA.toFixed(1) }} A</td>
             <td class="num">{{ one.circuit.ratingA }} A</td>
@@ -273,18 +276,18 @@ const after = (seconds: number) =>
   border-right: 1px solid var(--rule);
   background: var(--rail);
 }
-.items > input {
-  width: 100%;
-}
 .item {
-  display: flex;
-  gap: 8px;
-  align-items: center;
   min-height: 44px;
   border-bottom: 1px solid var(--rule);
   font-size: 14px;
   line-height: 1.25;
-  cursor: pointer;
+}
+.mark {
+  width: 24px;
+  font-size: 17px;
+}
+.curve {
+  flex: 0 0 130px;
 }
 .add {
   margin-top: 10px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, shallowRef, toRaw, watch } from 'vue';
 import { count, positionsLooked, positionsOf, wireHouse, type Sight } from '@winculum/core';
 import { useHouse } from '../../stores/house';
@@ -58,19 +59,18 @@ const looked = computed(() => seen.value.flat().filter(Boolean).length);
 const upDown = (one: number) => (one === 1 ? 'up' : 'down');
 const at = (list: readonly number[]) =>
   chain.value!.order.map((one, i) => `${one.box.tag} ${upDown(list[i] ?? 0)}`).join(', ');
+const groups = computed(() =>
+  chains.value.map((one) => ({
+    value: one.group.group.id,
+    title: `${one.group.letter} · ${one.group.group.name}, ${count(one.order.length, 'place')}`,
+  })),
+);
 </script>
 
 <template>
   <section v-if="chain" class="finder" aria-label="Fault finder">
     <div class="left">
-      <label class="field"
-        >Group that misbehaves
-        <select v-model="chosen" class="plain">
-          <option v-for="one in chains" :key="one.group.group.id" :value="one.group.group.id">
-            {{ one.group.letter }} · {{ one.group.group.name }}, {{ count(one.order.length, 'place') }}
-          </option>
-        </select></label
-      >
+      <SearchField v-model="chosen" label="Group that misbehaves" :items="groups" />
       <p class="muted">
         Put the switches so, look at the lamp, and tap what you see. Leave what you have not tried. Which way is “up” is
         as the first look finds it: begin with all handles down.
@@ -87,20 +87,22 @@ const at = (list: readonly number[]) =>
             <tr v-for="{ p, position } in rows" :key="p">
               <td v-for="(one, i) in position" :key="i" class="num handle" :class="upDown(one)">{{ upDown(one) }}</td>
               <td v-for="(_, i) in chain.group.controls" :key="i">
-                <button
+                <v-btn
                   class="sight"
+                  size="small"
+                  variant="outlined"
                   :class="seen[p]?.[i] ?? 'unseen'"
                   :aria-label="`${at(position)}: lamp ${chain.group.controls[i]!.box.tag} is ${seen[p]?.[i] ? words[seen[p]![i]!] : 'not looked at'}`"
                   @click="cycle(p, i)"
                 >
                   {{ seen[p]?.[i] ? words[seen[p]![i]!] : '–' }}
-                </button>
+                </v-btn>
               </td>
             </tr>
           </tbody>
         </table>
       </div>
-      <button class="plain-button main" :disabled="looked === 0" @click="find">Find the fault</button>
+      <v-btn color="primary" variant="flat" :disabled="looked === 0" @click="find">Find the fault</v-btn>
       <p class="is-caution">
         Turn the breaker off and test before you open a box. A live test is for whoever is trained for it.
       </p>
@@ -165,7 +167,7 @@ const at = (list: readonly number[]) =>
 .table {
   overflow-x: auto;
 }
-.left > .plain-button {
+.left > .v-btn {
   justify-self: start;
 }
 table {

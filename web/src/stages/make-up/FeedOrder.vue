@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, toRaw, watch } from 'vue';
+import SearchField from '../../fields/SearchField.vue';
+import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue';
 import {
   compareFeeds,
   count,
@@ -105,19 +106,23 @@ function take(list: readonly FeedPlan[]): void {
   const plans = (found.value?.plans ?? []).filter((one) => !list.includes(one));
   found.value = plans.length > 0 ? { house: store.house, plans } : undefined;
 }
-const value = (event: Event) => (event.target as HTMLSelectElement).value;
+const unitItems = computed(() =>
+  units.value.map((one) => ({ value: one.unit.id, title: one.unit.circuits.map((c) => c.name).join(' and ') })),
+);
+
+/** One menu for all rows: the box whose feed is asked for, and the button it hangs on. */
+const asked = shallowRef<{ box: string; at: HTMLElement }>();
+const askFrom = (box: string, event: Event) => void (asked.value = { box, at: event.currentTarget as HTMLElement });
+function takeFrom(from: string | null): void {
+  const box = asked.value?.box;
+  asked.value = undefined;
+  if (box !== undefined && wiring.value) store.apply(feedFrom(store.house!, wiring.value, box, from));
+}
 </script>
 
 <template>
   <section v-if="wiring" class="feed" aria-label="Feed order">
-    <label class="field pick"
-      >Circuit
-      <select v-model="chosen" class="plain">
-        <option v-for="one in units" :key="one.unit.id" :value="one.unit.id">
-          {{ one.unit.circuits.map((c) => c.name).join(' and ') }}
-        </option>
-      </select></label
-    >
+    <SearchField v-model="chosen" class="pick" label="Circuit" :items="unitItems" />
     <table class="schemes">
       <thead>
         <tr>
@@ -138,22 +143,16 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
           <td class="num big">{{ Math.round(one.conductorFt) }}</td>
           <td :class="{ 'is-caution': trouble(one) }">{{ trouble(one) || 'none' }}</td>
           <td>
-            <button
+            <v-btn
               v-if="one.name === 'as drawn'"
-              class="plain-button"
               :disabled="!store.canEdit"
               @click="store.apply(freeFeed(store.house!, wiring.unit))"
             >
               Leave it to the tool
-            </button>
-            <button
-              v-else
-              class="plain-button"
-              :disabled="!store.canEdit"
-              @click="store.apply(keepFeed(store.house!, one))"
-            >
+            </v-btn>
+            <v-btn v-else :disabled="!store.canEdit" @click="store.apply(keepFeed(store.house!, one))">
               Take this
-            </button>
+            </v-btn>
           </td>
         </tr>
         <tr v-if="quiet.progress.value || leastPlan" class="least">
@@ -162,14 +161,14 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
             <td colspan="3" role="status">
               looking, {{ Math.round(quiet.progress.value.share * 100) }} % {{ quiet.progress.value.what }}
             </td>
-            <td><button class="plain-button" @click="quiet.cancel()">Stop looking</button></td>
+            <td><v-btn @click="quiet.cancel()">Stop looking</v-btn></td>
           </template>
           <template v-else>
             <td>{{ saves > 0.5 ? `${Math.round(saves)} less than the best above` : 'nothing less than above' }}</td>
             <td class="num big">{{ Math.round(leastPlan!.afterFt) }}</td>
             <td>none</td>
             <td>
-              <button v-if="saves > 0.5" class="plain-button main" @click="take([leastPlan!])">Take this</button>
+              <v-btn color="primary" variant="flat" v-if="saves > 0.5" @click="take([leastPlan!])">Take this</v-btn>
             </td>
           </template>
         </tr>
@@ -182,7 +181,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       @cancel="work.cancel()"
     />
     <div v-else class="seek">
-      <button class="plain-button" :disabled="!store.canEdit" @click="seekAll()">Find less wire in all circuits</button>
+      <v-btn :disabled="!store.canEdit" @click="seekAll()">Find less wire in all circuits</v-btn>
       <span class="muted">Hangs one branch after another elsewhere, as long as that saves conductor.</span>
     </div>
     <div v-if="plans" class="found" role="status">
@@ -192,11 +191,11 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
           <b class="num big">{{ sum(saving, (one) => one.afterFt) }}</b> conductor-feet instead of
           <b class="num">{{ sum(saving, (one) => one.beforeFt) }}</b>, in {{ count(saving.length, 'circuit') }}. No box
           gets too full by it.
-          <button class="plain-button main" :disabled="!store.canEdit" @click="take(saving)">Take all of it</button>
-          <button class="plain-button" @click="found = undefined">Leave it</button>
+          <v-btn color="primary" variant="flat" :disabled="!store.canEdit" @click="take(saving)">Take all of it</v-btn>
+          <v-btn @click="found = undefined">Leave it</v-btn>
         </p>
         <p v-for="one in saving.length > 1 ? saving : []" :key="one.unit" class="plan">
-          <button class="plain-button" :disabled="!store.canEdit" @click="take([one])">Take</button>
+          <v-btn :disabled="!store.canEdit" @click="take([one])">Take</v-btn>
           <b class="num">{{ Math.round(one.afterFt) }}</b> instead of {{ Math.round(one.beforeFt) }} · {{ one.name }}
         </p>
       </template>
@@ -222,28 +221,23 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       <tbody>
         <tr v-for="(run, i) in wiring.runs" :key="run.id">
           <td class="num tag">
-            <button class="tag-button" @click="view.select([{ kind: 'box', id: run.to.id }])">{{ run.to.tag }}</button>
+            <v-btn
+              class="tag-button num"
+              size="small"
+              variant="text"
+              @click="view.select([{ kind: 'box', id: run.to.id }])"
+              >{{ run.to.tag }}</v-btn
+            >
           </td>
           <td>
-            <select
-              class="plain"
+            <v-btn
+              size="small"
               :aria-label="`${run.to.tag} takes its power from`"
-              :value="run.from?.id ?? ''"
               :disabled="!store.canEdit"
-              @change="
-                store.apply(feedFrom(store.house!, wiring, run.to.id, value($event) || null));
-                ($event.target as HTMLSelectElement).value = run.from?.id ?? '';
-              "
+              @click="askFrom(run.to.id, $event)"
             >
-              <option value="">the panel</option>
-              <option
-                v-for="node in wiring.tree.nodes.filter((one) => one.box !== run.to)"
-                :key="node.box.id"
-                :value="node.box.id"
-              >
-                {{ node.box.tag }}
-              </option>
-            </select>
+              {{ run.from?.tag ?? 'the panel' }} ▾
+            </v-btn>
           </td>
           <td class="num">{{ run.cables.map((one) => `${run.awg}-${one.kind.slice(1)}`).join(' + ') }}</td>
           <td class="num">{{ Math.round(run.lengthIn / 12) }}</td>
@@ -252,6 +246,24 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       </tbody>
     </table>
     <p v-for="one in wiring.problems" :key="one.message" class="is-caution">{{ one.message }}</p>
+    <v-menu
+      v-if="asked"
+      :model-value="true"
+      :target="asked.at"
+      :open-on-click="false"
+      @update:model-value="asked = undefined"
+    >
+      <v-list role="menu" aria-label="Takes its power from" density="compact" max-height="360">
+        <v-list-item role="menuitem" @click="takeFrom(null)">the panel</v-list-item>
+        <v-list-item
+          v-for="node in wiring.tree.nodes.filter((one) => one.box.id !== asked?.box)"
+          :key="node.box.id"
+          role="menuitem"
+          @click="takeFrom(node.box.id)"
+          >{{ node.box.tag }}</v-list-item
+        >
+      </v-list>
+    </v-menu>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, watch } from 'vue';
 import { fillOf, proveUnit, wireHouse } from '@winculum/core';
 import PaperPage from '../../frame/PaperPage.vue';
@@ -59,13 +60,16 @@ const print = () => window.print();
 <template>
   <PaperPage class="make-up-page" label="Make-up tools" :part="part">
     <template #tools>
-      <button v-for="(name, id) in PARTS" :key="id" class="plain-button" :aria-pressed="part === id" @click="part = id">
+      <v-btn v-for="(name, id) in PARTS" :key="id" :aria-pressed="part === id" @click="part = id">
         {{ name }}
-      </button>
-      <select v-if="part === 'cards' || part === 'labels'" v-model="only" class="plain pick" aria-label="Room">
-        <option value="all">all rooms</option>
-        <option v-for="one in rooms" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
+      </v-btn>
+      <SearchField
+        v-if="part === 'cards' || part === 'labels'"
+        v-model="only"
+        class="pick"
+        label="Room"
+        :items="[{ value: 'all', title: 'all rooms' }, ...rooms.map(({ id, name }) => ({ value: id, title: name }))]"
+      />
       <span class="grow" />
       <span class="progress" role="status"
         ><b class="num">{{ sound }}</b> of <b class="num">{{ groups.length }}</b>{{ full ? '' : ' groups' }} proved
@@ -73,7 +77,7 @@ const print = () => window.print();
           · <b class="num is-violation">{{ full }}</b> too full</template
         ></span
       >
-      <button v-if="part === 'cards' || part === 'labels'" class="plain-button main" @click="print">Print</button>
+      <v-btn color="primary" variant="flat" v-if="part === 'cards' || part === 'labels'" @click="print">Print</v-btn>
     </template>
     <p v-if="!cards.length" class="none">
       No circuit comes to a box yet. Put boxes on circuits under

@@ -34,10 +34,10 @@ const pick = (id: string) => view.select([{ kind: 'circuit', id }]);
     </p>
     <article v-for="row in rows" :key="row.one.unit.id" class="circuit">
       <header>
-        <button class="name" @click="pick(row.one.unit.id)">{{ row.name }}</button>
+        <v-btn class="name" variant="text" size="small" @click="pick(row.one.unit.id)">{{ row.name }}</v-btn>
         <b :class="row.proof.ok ? 'good' : 'is-violation'">{{ row.proof.ok ? '✓ proved' : '✗ not sound' }}</b>
         <span class="grow" />
-        <button class="plain-button" @click="exportSpice(row)">SPICE netlist</button>
+        <v-btn @click="exportSpice(row)">SPICE netlist</v-btn>
       </header>
       <p v-for="group in row.proof.groups" :key="group.group.id" class="group">
         <b>{{ group.flaws.length === 0 ? '✓' : '✗' }}</b> {{ group.group.name }}:

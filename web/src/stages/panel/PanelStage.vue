@@ -16,7 +16,6 @@ const panel = computed(() => store.house!.panels[view.only('panel') ?? ''] ?? pa
 const schedule = computed(() => (panel.value ? scheduleOf(store.house!, panel.value.id) : null));
 const SIZES = [8, 12, 16, 20, 24, 30, 32, 40, 42, 54, 60];
 const MAINS = [30, 50, 60, 100, 125, 150, 200, 225, 400];
-const number = (event: Event) => Number((event.target as HTMLSelectElement).value);
 
 function arrange(): void {
   store.apply(placeBreakers(store.house!, panel.value!.id, arrangePanel(store.house!, panel.value!)));
@@ -47,49 +46,53 @@ const print = () => window.print();
 <template>
   <PaperPage v-if="panel && schedule" :class="paper" label="Panel tools">
     <template #tools>
-      <select
+      <v-select
         v-if="panels.length > 1"
-        class="plain pick"
-        aria-label="Panel"
-        :value="panel.id"
-        @change="view.select([{ kind: 'panel', id: ($event.target as HTMLSelectElement).value }])"
-      >
-        <option v-for="one in panels" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
-      <select
-        class="plain pick"
-        aria-label="Spaces"
-        :value="panel.spaces"
+        class="pick"
+        label="Panel"
+        :model-value="panel.id"
+        :items="panels"
+        item-title="name"
+        item-value="id"
+        @update:model-value="view.select([{ kind: 'panel', id: $event }])"
+      />
+      <v-select
+        class="pick"
+        label="Spaces"
+        :model-value="panel.spaces"
+        :items="SIZES.map((value) => ({ value, title: `${value} spaces` }))"
         :disabled="!store.canEdit"
-        @change="store.apply(changeEntity(store.house!, 'panels', panel.id, { spaces: number($event) }))"
-      >
-        <option v-for="one in SIZES" :key="one" :value="one">{{ one }} spaces</option>
-      </select>
-      <select
-        class="plain pick"
-        aria-label="Main breaker"
-        :value="panel.mainA"
+        @update:model-value="store.apply(changeEntity(store.house!, 'panels', panel.id, { spaces: $event }))"
+      />
+      <v-select
+        class="pick"
+        label="Main breaker"
+        :model-value="panel.mainA"
+        :items="MAINS.map((value) => ({ value, title: `${value} A main` }))"
         :disabled="!store.canEdit"
-        @change="store.apply(changeEntity(store.house!, 'panels', panel.id, { mainA: number($event) }))"
-      >
-        <option v-for="one in MAINS" :key="one" :value="one">{{ one }} A main</option>
-      </select>
-      <button
+        @update:model-value="store.apply(changeEntity(store.house!, 'panels', panel.id, { mainA: $event }))"
+      />
+      <v-btn
         v-if="store.canEdit"
-        class="plain-button"
-        :class="{ main: schedule.unplaced.length }"
+        :color="schedule.unplaced.length ? 'primary' : undefined"
+        :variant="schedule.unplaced.length ? 'flat' : 'outlined'"
         :disabled="!schedule.unplaced.length"
         @click="arrange"
       >
         Place {{ schedule.unplaced.length }} waiting
-      </button>
+      </v-btn>
       <span class="grow" />
-      <button class="plain-button" @click="saveCsv">CSV</button>
-      <select v-model="paper" class="plain pick" aria-label="Paper">
-        <option value="letter">Letter</option>
-        <option value="tabloid">11 x 17</option>
-      </select>
-      <button class="plain-button main" @click="print">Print</button>
+      <v-btn @click="saveCsv">CSV</v-btn>
+      <v-select
+        v-model="paper"
+        class="pick"
+        label="Paper"
+        :items="[
+          { value: 'letter', title: 'Letter' },
+          { value: 'tabloid', title: '11 x 17' },
+        ]"
+      />
+      <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
     </template>
     <LegChart class="legs" :schedule="schedule" />
     <ScheduleSheet :schedule="schedule" @move="move" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { circuitVolts, count, type PanelSchedule, type ScheduleRow } from '@winculum/core';
 import { decisionWords } from '../../frame/decision-words';
 import { useHouse } from '../../stores/house';
@@ -27,6 +27,15 @@ const describe = (row: ScheduleRow) => `${row.circuit!.ratingA}/${row.circuit!.p
 const legs = computed(() =>
   (['A', 'B'] as const).map((leg) => `${leg} ${Math.round(props.schedule.legVa[leg])} VA`).join(', '),
 );
+
+/** One menu for all rows: the circuit that is moved, and the button it hangs on. */
+const moving = shallowRef<{ circuit: string; at: HTMLElement }>();
+const askSpace = (circuit: string, event: Event) =>
+  void (moving.value = { circuit, at: event.currentTarget as HTMLElement });
+function moveTo(space: number | null): void {
+  if (moving.value) emit('move', moving.value.circuit, space);
+  moving.value = undefined;
+}
 </script>
 
 <template>
@@ -60,16 +69,15 @@ const legs = computed(() =>
         <tr v-for="pair in pairs" :key="pair[0]!.space">
           <template v-for="row in pair" :key="row.space">
             <td class="num space" :class="{ selected: row.circuit && view.only('circuit') === row.circuit.id }">
-              <select
+              <v-btn
                 v-if="row.circuit && !row.continued && store.canEdit"
                 class="mover num"
+                size="small"
+                variant="text"
                 :aria-label="`Space of ${row.circuit.name}`"
-                :value="row.space"
-                @change="emit('move', row.circuit!.id, Number(($event.target as HTMLSelectElement).value) || null)"
+                @click="askSpace(row.circuit.id, $event)"
+                >{{ row.space }}</v-btn
               >
-                <option v-for="n in schedule.panel.spaces" :key="n" :value="n">{{ n }}</option>
-                <option :value="0">out</option>
-              </select>
               <span :class="{ printed: row.circuit && !row.continued && store.canEdit }">{{ row.space }}</span>
             </td>
             <td class="num leg">{{ row.leg }}</td>
@@ -83,12 +91,13 @@ const legs = computed(() =>
               {{ row.circuit && !row.continued ? `${row.circuit.awg} ${row.circuit.metal ? 'Al' : 'Cu'}` : '' }}
             </td>
             <td>
-              <button
+              <v-btn
                 v-if="row.circuit && !row.continued"
-                class="feeds"
+                class="feeds leads wraps"
+                variant="text"
                 @click="view.select([{ kind: 'circuit', id: row.circuit.id }])"
               >
-                {{ row.directory }}</button><span v-else-if="row.continued" class="muted"
+                {{ row.directory }}</v-btn><span v-else-if="row.continued" class="muted"
                 >{{ row.circuit!.name }}, {{ circuitVolts(row.circuit!) }} V</span
               >
             </td>
@@ -120,6 +129,20 @@ const legs = computed(() =>
         electrician decide.
       </p>
     </footer>
+    <v-menu
+      v-if="moving"
+      :model-value="true"
+      :target="moving.at"
+      :open-on-click="false"
+      @update:model-value="moving = undefined"
+    >
+      <v-list role="menu" aria-label="Space in the panel" density="compact" max-height="360">
+        <v-list-item v-for="n in schedule.panel.spaces" :key="n" role="menuitem" class="num" @click="moveTo(n)">{{
+          n
+        }}</v-list-item>
+        <v-list-item role="menuitem" @click="moveTo(null)">out</v-list-item>
+      </v-list>
+    </v-menu>
   </section>
 </template>
 

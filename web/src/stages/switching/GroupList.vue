@@ -17,6 +17,9 @@ import {
   type SwitchGroup,
   type SwitchStyle,
 } from '@winculum/core';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import LineField from '../../fields/LineField.vue';
+import TickField from '../../fields/TickField.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -75,7 +78,6 @@ function choose(group: SwitchGroup, outlets: readonly Outlet[]): void {
     if (first) view.level = first.room.level;
   }
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value;
 function rename(group: SwitchGroup, name: string): void {
   if (name.trim())
     store.apply(changeEntity(store.house!, 'switchGroups', group.id, { name: name.trim().slice(0, 80) }));
@@ -85,6 +87,9 @@ function letter(group: SwitchGroup, text: string): void {
     changeEntity(store.house!, 'switchGroups', group.id, { letter: text.trim() || undefined } as Partial<SwitchGroup>),
   );
 }
+const STYLES = SWITCH_STYLES.map((value) => ({ value, word: styleWords[value] }));
+const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
+  store.apply(changeEntity(store.house!, 'switchGroups', group.id, changes));
 </script>
 
 <template>
@@ -99,116 +104,95 @@ function letter(group: SwitchGroup, text: string): void {
       class="group"
       :class="{ chosen: one.group.id === chosen, bad: one.problems.length }"
     >
-      <button class="head" :aria-expanded="one.group.id === chosen" @click="choose(one.group, one.switches)">
+      <v-btn
+        class="head leads"
+        variant="text"
+        block
+        :aria-expanded="one.group.id === chosen"
+        @click="choose(one.group, one.switches)"
+      >
         <b class="num letter">{{ letters.get(one.group.id) }}</b>
         <span class="name">{{ one.group.name }}</span>
         <span class="num what">{{ one.symbols.join(' ') }}</span>
-      </button>
+      </v-btn>
       <p v-for="problem in one.problems" :key="problem.message" class="is-violation">{{ problem.message }}</p>
       <div v-if="one.group.id === chosen" class="stack">
         <div class="row">
-          <label class="field grow"
-            >Name
-            <input
-              class="plain"
-              :value="one.group.name"
-              :disabled="!store.canEdit"
-              @change="rename(one.group, value($event))"
-          /></label>
-          <label class="field short"
-            >Letter
-            <input
-              class="plain"
-              maxlength="2"
-              :value="letters.get(one.group.id)"
-              :disabled="!store.canEdit"
-              @change="letter(one.group, value($event))"
-          /></label>
+          <LineField
+            class="grow"
+            label="Name"
+            :model-value="one.group.name"
+            @update:model-value="rename(one.group, $event)"
+          />
+          <LineField
+            class="short"
+            label="Letter"
+            :most="2"
+            :model-value="letters.get(one.group.id) ?? ''"
+            @update:model-value="letter(one.group, $event)"
+          />
         </div>
         <p>
           Buy <b>{{ one.buy }}</b>
         </p>
         <div v-for="(at, i) in one.switches" :key="at.device.id" class="row place">
-          <button class="tag num" @click="view.select([{ kind: 'box', id: at.box.id }])">
+          <v-btn class="tag num" size="small" @click="view.select([{ kind: 'box', id: at.box.id }])">
             {{ one.symbols[i] }} {{ at.box.tag }}
-          </button>
-          <select
-            class="plain grow"
-            :aria-label="`Kind of switch at ${at.box.tag}`"
-            :value="at.device.kind === 'switch' ? at.device.style : ''"
-            :disabled="!store.canEdit"
-            @change="store.apply(changeDevice(store.house!, at.box.id, at.device.id, { style: value($event) }))"
-          >
-            <option v-for="style in SWITCH_STYLES" :key="style" :value="style">{{ styleWords[style] }}</option>
-          </select>
-          <button
+          </v-btn>
+          <ChoiceField
+            class="grow"
+            :label="`Kind of switch at ${at.box.tag}`"
+            :model-value="at.device.kind === 'switch' ? at.device.style : 'toggle'"
+            :answers="STYLES"
+            @update:model-value="store.apply(changeDevice(store.house!, at.box.id, at.device.id, { style: $event }))"
+          />
+          <v-btn
             v-if="store.canEdit"
-            class="plain-button"
             :aria-label="`Take the switch at ${at.box.tag} out`"
             @click="store.apply(leaveGroup(store.house!, at.device.id))"
           >
             ✕
-          </button>
-          <button
+          </v-btn>
+          <v-btn
             v-if="store.canEdit && at.box.gangs > 1"
-            class="plain-button"
             title="The nearest light first, outdoors last"
             @click="store.apply(orderGangs(store.house!, at.box.id, gangOrder(store.house!, at.box)))"
           >
             Order gangs
-          </button>
+          </v-btn>
         </div>
         <p class="row controls">
           controls
           <span v-for="to in one.controls" :key="to.device.id" class="chip num"
             >{{ to.box.tag }} {{ to.device.kind
-            }}<button
+            }}<v-btn
               v-if="store.canEdit"
               class="leave"
+              size="x-small"
+              variant="text"
               :aria-label="`Take ${to.box.tag} out of the group`"
               @click="store.apply(leaveGroup(store.house!, to.device.id))"
-            >
-              ✕
-            </button></span
+              >✕</v-btn
+            ></span
           >
         </p>
-        <label class="row tick"
-          ><input
-            type="checkbox"
-            :checked="one.group.inThisOrder ?? false"
-            :disabled="!store.canEdit"
-            @change="
-              store.apply(
-                changeEntity(store.house!, 'switchGroups', one.group.id, {
-                  inThisOrder: ($event.target as HTMLInputElement).checked || undefined,
-                } as Partial<SwitchGroup>),
-              )
-            "
-          />
-          travelers in the listed order, not in the shortest</label
-        >
-        <label v-if="one.switches.length > 1" class="row tick"
-          ><input
-            type="checkbox"
-            :checked="one.group.seesAll ?? false"
-            :disabled="!store.canEdit"
-            @change="
-              store.apply(
-                changeEntity(store.house!, 'switchGroups', one.group.id, {
-                  seesAll: ($event.target as HTMLInputElement).checked || undefined,
-                } as Partial<SwitchGroup>),
-              )
-            "
-          />
-          each switch sees the whole of the lit area: one neutral will do (404.2(C))</label
-        >
-        <button
+        <TickField
+          label="travelers in the listed order, not in the shortest"
+          :model-value="one.group.inThisOrder ?? false"
+          @update:model-value="changeGroup(one.group, { inThisOrder: $event || undefined })"
+        />
+        <TickField
+          v-if="one.switches.length > 1"
+          label="each switch sees the whole of the lit area: one neutral will do (404.2(C))"
+          :model-value="one.group.seesAll ?? false"
+          @update:model-value="changeGroup(one.group, { seesAll: $event || undefined })"
+        />
+        <v-btn
           v-if="store.canEdit"
-          class="plain-button"
           @click="store.apply(removeEntities(store.house!, [{ collection: 'switchGroups', id: one.group.id }]))"
         >
           Dissolve the group
-        </button>
+        </v-btn>
       </div>
     </article>
   </section>
@@ -238,17 +222,7 @@ function letter(group: SwitchGroup, text: string): void {
   border-left: 5px solid var(--violation);
 }
 .head {
-  width: 100%;
   min-height: 44px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  text-align: left;
-  cursor: pointer;
 }
 .letter {
   font-size: 20px;
@@ -264,7 +238,7 @@ function letter(group: SwitchGroup, text: string): void {
   white-space: nowrap;
 }
 .short {
-  grid-template-columns: auto 56px;
+  flex: 0 0 74px;
 }
 .row {
   flex-wrap: wrap;

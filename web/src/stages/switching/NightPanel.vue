@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
 import { count, cureNightFlaw, type House, type NightFlaw, type NightWalk, type NightWalks } from '@winculum/core';
 import { newId } from '../../new-id';
@@ -78,7 +79,13 @@ const heads: Record<NightFlaw['kind'], string> = {
   'behind-door': 'behind the door',
 };
 const says = computed(() => walk.value?.steps[step.value]?.says ?? '');
-const value = (event: Event) => (event.target as HTMLSelectElement).value;
+const walkItems = computed(() => [
+  { value: '', title: 'none' },
+  ...(found.value?.walks ?? []).map((one) => ({
+    value: one.id,
+    title: `${one.name}${one.steps.some((s) => s.flaw) ? ' !' : ''}`,
+  })),
+]);
 </script>
 
 <template>
@@ -93,21 +100,16 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
       <p class="score">
         <b class="num">{{ found.score }}</b> of 100 · {{ found.walks.length }} walks in the dark
       </p>
-      <label class="field"
-        >Watch a walk
-        <select class="plain" :value="walk?.id ?? ''" @change="watchWalk(value($event))">
-          <option value="">none</option>
-          <option v-for="one in found.walks" :key="one.id" :value="one.id">
-            {{ one.name }}{{ one.steps.some((s) => s.flaw) ? ' !' : '' }}
-          </option>
-        </select></label
-      >
+      <SearchField
+        label="Watch a walk"
+        :model-value="walk?.id ?? ''"
+        :items="walkItems"
+        @update:model-value="watchWalk($event)"
+      />
       <div v-if="walk" class="row player">
-        <button class="plain-button" aria-label="Step back" :disabled="step === 0" @click="step--">◀</button>
-        <button class="plain-button main" @click="play">{{ playing ? 'Pause' : 'Play' }}</button>
-        <button class="plain-button" aria-label="Step on" :disabled="step >= walk.steps.length - 1" @click="step++">
-          ▶
-        </button>
+        <v-btn aria-label="Step back" :disabled="step === 0" @click="step--">◀</v-btn>
+        <v-btn color="primary" variant="flat" @click="play">{{ playing ? 'Pause' : 'Play' }}</v-btn>
+        <v-btn aria-label="Step on" :disabled="step >= walk.steps.length - 1" @click="step++"> ▶ </v-btn>
         <span class="says" role="status">{{ says }}</span>
       </div>
       <p v-if="!found.walks.length" class="muted">
@@ -122,17 +124,16 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
         class="flaw"
         :class="[flaw.kind, { chosen: flaw === chosen }]"
       >
-        <button class="open" @click="choose(flaw)">
+        <v-btn class="open wraps leads" variant="text" block @click="choose(flaw)">
           <b>{{ heads[flaw.kind] }}</b> {{ flaw.message }}
           <span class="muted">{{ count(flaw.walks.length, 'walk') }}</span>
-        </button>
-        <button
+        </v-btn>
+        <v-btn
           v-if="store.canEdit && flaw.group && flaw.kind !== 'behind-door'"
-          class="plain-button"
           @click="store.apply(cureNightFlaw(store.house!, flaw, newId))"
         >
           Add a switch here
-        </button>
+        </v-btn>
       </article>
       <p class="muted">Common practice; the code asks for less (210.70).</p>
     </template>
@@ -152,7 +153,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value;
   flex-wrap: nowrap;
   align-items: center;
 }
-.player .plain-button {
+.player .v-btn {
   min-height: 44px;
 }
 .says {

@@ -51,20 +51,32 @@ function take(): void {
         Everything is drawn as your shop standards of switching have it. They are set under the job’s name, above.
       </p>
       <span class="grow" />
-      <button v-if="changes.length && store.canEdit" class="plain-button main" :disabled="!taken.length" @click="take">
+      <v-btn
+        color="primary"
+        variant="flat"
+        v-if="changes.length && store.canEdit"
+        :disabled="!taken.length"
+        @click="take"
+      >
         Change {{ taken.length }}
-      </button>
-      <button class="plain-button" @click="emit('close')">{{ changes.length ? 'Leave it' : 'Close' }}</button>
+      </v-btn>
+      <v-btn @click="emit('close')">{{ changes.length ? 'Leave it' : 'Close' }}</v-btn>
     </header>
     <ul v-if="changes.length">
       <li v-for="one in changes" :key="one.id" class="row">
-        <label class="row grow">
-          <input type="checkbox" :checked="!left.has(one.id)" :disabled="!store.canEdit" @change="tick(one)" />
-          <span
-            >{{ one.words }}. <span class="muted">{{ schoolOf(one) }}.</span></span
+        <v-checkbox
+          class="grow"
+          density="compact"
+          hide-details
+          :model-value="!left.has(one.id)"
+          :disabled="!store.canEdit"
+          @update:model-value="tick(one)"
+        >
+          <template #label
+            >{{ one.words }}. <span class="muted">{{ schoolOf(one) }}.</span></template
           >
-        </label>
-        <button class="plain-button" :aria-label="`Show ${one.words}`" @click="show(one)">Show</button>
+        </v-checkbox>
+        <v-btn :aria-label="`Show ${one.words}`" @click="show(one)">Show</v-btn>
       </li>
     </ul>
   </section>

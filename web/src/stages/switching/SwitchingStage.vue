@@ -169,19 +169,15 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
 <template>
   <div class="tools" role="toolbar" aria-label="Switching tools">
     <span class="muted hint">Drag from a switch to its light.</span>
-    <button v-if="store.canEdit && pair" class="plain-button" @click="joinPicked">
-      Join the {{ picked.length }} picked
-    </button>
+    <v-btn v-if="store.canEdit && pair" @click="joinPicked"> Join the {{ picked.length }} picked </v-btn>
     <span class="grow" />
     <span v-if="idle.length" class="is-caution"
       ><b class="num">{{ idle.length }}</b> {{ wordFor(idle.length, 'switch', 'switches') }} without a group</span
     >
-    <button class="plain-button" :aria-pressed="comparing" @click="comparing = !comparing">
-      Compare with your practice
-    </button>
-    <button v-if="store.canEdit" class="plain-button main" :disabled="!!work.progress.value" @click="switchIt">
+    <v-btn :aria-pressed="comparing" @click="comparing = !comparing"> Compare with your practice </v-btn>
+    <v-btn color="primary" variant="flat" v-if="store.canEdit" :disabled="!!work.progress.value" @click="switchIt">
       {{ view.only('room') ? 'Switch this room' : 'Switch the house' }}
-    </button>
+    </v-btn>
   </div>
   <ProgressBar v-if="work.progress.value" title="Switching" :progress="work.progress.value" @cancel="work.cancel()" />
   <StandardsPanel v-if="comparing" @close="comparing = false" />
@@ -190,12 +186,12 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
       <b class="num">{{ proposal.plan.boxes.length }}</b>
       {{ wordFor(proposal.plan.boxes.length, 'switch box', 'switch boxes') }}
       at the latch side of the ways in, for rooms whose light has no switch yet.
-      <button class="plain-button main" @click="accept">Take them</button>
+      <v-btn color="primary" variant="flat" @click="accept">Take them</v-btn>
     </template>
     <template v-else>Every light that is drawn has its switch already; nothing to add.</template>
-    <button class="plain-button" @click="proposal = null">
+    <v-btn @click="proposal = null">
       {{ proposal.plan.boxes.length ? 'Leave it' : 'Close' }}
-    </button>
+    </v-btn>
   </p>
   <div class="stage-split">
     <div class="stage-sheet">
@@ -226,12 +222,10 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
       </PlanSheet>
     </div>
     <div class="stage-column">
-      <div class="tabs" role="tablist" aria-label="Switching">
-        <button role="tab" class="tab" :aria-selected="side === 'groups'" @click="side = 'groups'">
-          Groups {{ letters.size }}
-        </button>
-        <button role="tab" class="tab" :aria-selected="side === 'night'" @click="side = 'night'">Night walk</button>
-      </div>
+      <v-tabs v-model="side" grow>
+        <v-tab value="groups">Groups {{ letters.size }}</v-tab>
+        <v-tab value="night">Night walk</v-tab>
+      </v-tabs>
       <div class="body">
         <NightPanel v-if="side === 'night'" @show="show" />
         <GroupList v-else v-model:chosen="chosen" :letters="letters" />

@@ -40,7 +40,7 @@ const show = (inches: number) => formatLength(inches, props.house.standards.leng
         <tr v-for="mark in marks" :key="mark.tag" :class="{ selected: selected === mark.box.id }">
           <td class="done"><TickBox :box="mark.box" :disabled="!canTick" @tick="emit('tick', mark.box)" /></td>
           <td>
-            <button class="tag num" @click="emit('pick', mark.box)">{{ mark.tag }}</button>
+            <v-btn class="tag num" size="x-small" @click="emit('pick', mark.box)">{{ mark.tag }}</v-btn>
           </td>
           <td class="num run">{{ show(mark.fromFirst.inches) }} {{ mark.fromFirst.wall }}</td>
           <td class="num run">{{ show(mark.fromSecond.inches) }} {{ mark.fromSecond.wall }}</td>

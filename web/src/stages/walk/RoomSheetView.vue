@@ -44,7 +44,7 @@ const run = (inches: number) => `${show(Math.abs(inches))}${inches < 0 ? ' left'
                 <TickBox :box="line.box" :disabled="!canTick" @tick="emit('tick', line.box)" />
               </td>
               <td>
-                <button class="tag num" @click="emit('pick', line.box)">{{ line.tag }}</button>
+                <v-btn class="tag num" size="x-small" @click="emit('pick', line.box)">{{ line.tag }}</v-btn>
               </td>
               <td class="num run">{{ run(line.runIn ?? 0) }}</td>
               <td class="num">{{ line.heightIn === undefined ? '' : show(line.heightIn) }}</td>

@@ -104,27 +104,29 @@ const reopen = (revision: Revision) =>
       Nothing is signed yet. Walk the house with the owner, freeze what you have agreed as a revision, and have it
       signed before a foot of wire is pulled.
     </p>
-    <form v-if="store.canEdit" class="row" @submit.prevent="make">
-      <input
+    <v-form v-if="store.canEdit" class="row" @submit.prevent="make">
+      <v-text-field
         v-model="note"
-        class="plain grow"
+        class="grow"
         maxlength="400"
+        label="Note of the revision"
         placeholder="what was agreed"
-        aria-label="Note of the revision"
       />
-      <button class="plain-button main" :disabled="busy">Freeze revision {{ (newest?.number ?? 0) + 1 }}</button>
-    </form>
-    <form v-if="store.canEdit && newest" class="sign" @submit.prevent="sign">
+      <v-btn type="submit" color="primary" variant="flat" :disabled="busy"
+        >Freeze revision {{ (newest?.number ?? 0) + 1 }}</v-btn
+      >
+    </v-form>
+    <v-form v-if="store.canEdit && newest" class="sign" @submit.prevent="sign">
       <h2>Sign revision {{ newest.number }}</h2>
       <div class="row">
-        <select v-model="role" class="plain who" aria-label="Signs as">
-          <option v-for="one in SIGNERS" :key="one" :value="one">{{ one }}</option>
-        </select>
-        <input v-model="name" class="plain grow" maxlength="80" placeholder="name" aria-label="Name of the signer" />
+        <v-select v-model="role" class="who" label="Signs as" :items="[...SIGNERS]" />
+        <v-text-field v-model="name" class="grow" maxlength="80" label="Name of the signer" />
       </div>
       <SignaturePad :key="padKey" @change="strokes = $event" />
-      <button class="plain-button main" :disabled="busy || !name.trim() || !strokes.length">Sign</button>
-    </form>
+      <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !name.trim() || !strokes.length"
+        >Sign</v-btn
+      >
+    </v-form>
     <article v-for="revision in revisions" :key="revision.number" class="revision">
       <h2 class="num">
         Revision {{ revision.number }} <span class="muted">{{ when(revision.at) }}, frozen by {{ revision.by }}</span>
@@ -141,7 +143,7 @@ const reopen = (revision: Revision) =>
         </li>
         <li v-if="!revision.signatures.length" class="muted">not signed</li>
       </ul>
-      <button class="plain-button" :disabled="busy" @click="reopen(revision)">Open its sheets, read only</button>
+      <v-btn :disabled="busy" @click="reopen(revision)">Open its sheets, read only</v-btn>
     </article>
   </section>
 </template>

@@ -55,7 +55,7 @@ const path = computed(() =>
       <path d="M60 235H940" class="line" />
       <path :d="path" class="ink" />
     </svg>
-    <button v-if="strokes.length" type="button" class="plain-button" @click="clear">Clear</button>
+    <v-btn v-if="strokes.length" @click="clear">Clear</v-btn>
   </div>
 </template>
 

@@ -7,15 +7,16 @@ const emit = defineEmits<{ tick: [] }>();
 </script>
 
 <template>
-  <button
+  <v-btn
     class="tick"
+    variant="outlined"
     :class="box.progress"
     :disabled="disabled"
     :aria-label="`${box.tag}: ${box.progress ?? 'to do'}`"
     @click="emit('tick')"
   >
     {{ box.progress === 'nailed' ? '✓✓' : box.progress === 'marked' ? '✓' : '' }}
-  </button>
+  </v-btn>
 </template>
 
 <style scoped>

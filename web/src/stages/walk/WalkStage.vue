@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Revision } from '@winculum/contract';
 import { changeEntity, walkSheets, type Box, type House } from '@winculum/core';
@@ -34,14 +35,17 @@ function reopen(revision: Revision, then: House): void {
   part.value = 'sheets';
 }
 const print = () => window.print();
+const roomItems = computed(() => [
+  { value: '', title: 'all rooms, in walking order' },
+  ...sheets.value.rooms.map((one) => ({ value: one.room.id, title: one.room.name })),
+]);
 </script>
 
 <template>
   <PaperPage class="walk-page" label="Walk tools" :part="part">
     <template #tools>
-      <button class="plain-button" :aria-pressed="part === 'sheets'" @click="part = 'sheets'">Sheets</button>
-      <button
-        class="plain-button"
+      <v-btn :aria-pressed="part === 'sheets'" @click="part = 'sheets'">Sheets</v-btn>
+      <v-btn
         :aria-pressed="part === 'signoff'"
         @click="
           part = 'signoff';
@@ -49,23 +53,20 @@ const print = () => window.print();
         "
       >
         Sign-off
-      </button>
-      <select v-if="part === 'sheets'" v-model="only" class="plain pick" aria-label="Room">
-        <option value="">all rooms, in walking order</option>
-        <option v-for="one in sheets.rooms" :key="one.room.id" :value="one.room.id">{{ one.room.name }}</option>
-      </select>
+      </v-btn>
+      <SearchField v-if="part === 'sheets'" v-model="only" class="pick" label="Room" :items="roomItems" />
       <span class="grow" />
       <span v-if="part === 'sheets'" class="progress" role="status"
         ><b class="num">{{ marked }}</b> marked <b class="num">{{ nailed }}</b> nailed of
         <b class="num">{{ boxes.length }}</b></span
       >
-      <button v-if="part === 'sheets'" class="plain-button main" @click="print">Print</button>
+      <v-btn color="primary" variant="flat" v-if="part === 'sheets'" @click="print">Print</v-btn>
     </template>
     <SignOff v-if="part === 'signoff'" @reopen="reopen" />
     <template v-else>
       <p v-if="old" class="old" role="status">
         Revision {{ old.revision.number }} as it was signed: read only.
-        <button class="plain-button" @click="old = null">Back to today</button>
+        <v-btn @click="old = null">Back to today</v-btn>
       </p>
       <header class="head">
         <h1 class="num">

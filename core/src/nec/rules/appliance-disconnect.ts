@@ -1,0 +1,145 @@
+import type { Edition } from '../../house/schema';
+import type { Load, LoadKind } from '../../house/schema-equipment';
+import { setLoadsRemedy, type Remedy } from '../remedies';
+import { defineRule, fromMemory, type EditionEntry } from '../rule';
+
+type Means = NonNullable<Load['disconnect']>;
+
+/** A class of equipment with one disconnecting rule of its own. */
+interface Class {
+  readonly section: string;
+  readonly needs: string;
+  readonly serves: ReadonlySet<Means>;
+  /** What one press answers for all of the class, the usual one first. */
+  readonly usual: readonly [means: Means, label: string][];
+}
+
+const IN_SIGHT: [Means, string] = ['in-sight', 'All of them have a disconnect in sight'];
+const LOCKABLE: [Means, string] = ['lockable-breaker', 'The breakers of all of them can be locked open'];
+
+const COOLING: Class = {
+  section: '440.14',
+  needs: 'a disconnect in sight from it and readily accessible',
+  serves: new Set(['in-sight', 'plug']),
+  usual: [IN_SIGHT],
+};
+const HEAT: Class = {
+  section: '424.19, 424.20',
+  needs:
+    'a disconnect in sight, a breaker that can be locked open, or a thermostat whose marked "off" opens all ungrounded conductors',
+  serves: new Set(['in-sight', 'lockable-breaker', 'thermostat-off', 'plug']),
+  usual: [LOCKABLE, IN_SIGHT],
+};
+const APPLIANCE: Class = {
+  section: '422.31',
+  needs: 'a disconnect in sight, or a breaker that can be locked open',
+  serves: new Set(['in-sight', 'lockable-breaker', 'plug']),
+  usual: [LOCKABLE, IN_SIGHT],
+};
+const MOTOR: Class = {
+  section: '430.102',
+  needs: 'a disconnect in sight of the motor, or one for its controller that can be locked open',
+  serves: new Set(['in-sight', 'lockable-breaker', 'plug']),
+  usual: [IN_SIGHT, LOCKABLE],
+};
+
+const BY_KIND: Readonly<Partial<Record<LoadKind, Class>>> = {
+  'air-conditioner': COOLING,
+  'heat-pump': COOLING,
+  'mini-split': COOLING,
+  'baseboard-heat': HEAT,
+  'cove-heat': HEAT,
+  'floor-heat': HEAT,
+  'electric-furnace': HEAT,
+  'bath-heater': HEAT,
+  'water-heater': APPLIANCE,
+  'heat-pump-water-heater': APPLIANCE,
+  'tankless-water-heater': APPLIANCE,
+  cooktop: APPLIANCE,
+  'induction-cooktop': APPLIANCE,
+  oven: APPLIANCE,
+  'double-oven': APPLIANCE,
+  range: APPLIANCE,
+  dryer: APPLIANCE,
+  dishwasher: APPLIANCE,
+  disposer: APPLIANCE,
+  furnace: APPLIANCE,
+  boiler: APPLIANCE,
+  'steam-shower': APPLIANCE,
+  'sauna-heater': APPLIANCE,
+  'central-vacuum': APPLIANCE,
+  'attic-fan': MOTOR,
+  'well-pump': MOTOR,
+  'pool-pump': MOTOR,
+  'grinder-pump': MOTOR,
+};
+
+const entry = (basis = fromMemory('medium')): EditionEntry<{ appliance: number }> => ({
+  section: '422.31',
+  // Volt-amperes up to which the branch circuit's breaker alone is enough: 422.31(A).
+  limits: { appliance: 300 },
+  basis,
+});
+const editions: Readonly<Record<Edition, EditionEntry<{ appliance: number }>>> = {
+  '2014': entry(),
+  '2017': entry(),
+  '2020': entry(),
+  '2023': entry(),
+};
+
+const WORDS: Readonly<Record<Means, string>> = {
+  plug: 'a plug',
+  'in-sight': 'a disconnect in sight',
+  'lockable-breaker': 'a breaker that can be locked open',
+  'thermostat-off': 'a thermostat with a marked off',
+  none: 'nothing but its breaker',
+};
+
+export const applianceDisconnect = defineRule({
+  id: 'appliance-disconnect',
+  meta: {
+    summary: 'Hard-wired equipment can be cut off where somebody works on it',
+    stage: 'circuits',
+    severity: 'violation',
+    why: 'Whoever opens a water heater or a condensing unit must be sure that no one turns it on again from the panel.',
+    editions,
+    messages: {
+      wrong: ({ load, has, needs }: { load: string; has: string; needs: string }) =>
+        `${load} has ${has}. It needs ${needs}.`,
+      unsaid: ({ loads, needs }: { loads: string; needs: string }) =>
+        `By what is this cut off: ${loads}? It needs ${needs}.`,
+      served: ({ load, has }: { load: string; has: string }) => `${load} is cut off by ${has}.`,
+    },
+  },
+  scope: 'house',
+  reads: 'loads',
+  appliesTo: (facts) => Object.values(facts.house.loads).some((load) => BY_KIND[load.kind] && !load.cord),
+  check: (facts, limits, report) => {
+    const open = new Map<Class, Load[]>();
+    const verdicts = Object.values(facts.house.loads).flatMap((load) => {
+      const its = BY_KIND[load.kind];
+      // A plug that can be reached is enough for what has one: 422.33, 440.13.
+      if (!its || load.cord || (its === APPLIANCE && load.va <= limits.appliance)) return [];
+      if (load.disconnect === undefined) {
+        open.set(its, [...(open.get(its) ?? []), load]);
+        return [];
+      }
+      const where = { box: load.box };
+      const has = WORDS[load.disconnect];
+      return [
+        its.serves.has(load.disconnect)
+          ? report.pass('served', { load: load.name, has }, where, { section: its.section })
+          : report.fail('wrong', { load: load.name, has, needs: its.needs }, where, { section: its.section }),
+      ];
+    });
+    const questions = [...open].map(([its, unsaid]) => {
+      const loads = unsaid.toSorted((a, b) => (a.id < b.id ? -1 : 1));
+      const ids = loads.map((load) => load.id);
+      const remedies: Remedy[] = its.usual.map(([disconnect, label]) => setLoadsRemedy(ids, { disconnect }, label));
+      const names = loads.map((load) => load.name).join(', ');
+      const where = { box: loads[0]!.box };
+      return report.cannotTell('unsaid', { loads: names, needs: its.needs }, where, { section: its.section, remedies });
+    });
+    return [...verdicts, ...questions];
+  },
+});
