@@ -1,7 +1,8 @@
-// Writes what is derived from the code into docs/: the JSON Schema of the house file and the list of rules.
+// Writes what is derived from the code into docs/: the JSON Schema of the house file and the list of rules; and the sample houses into demo/.
 // With --check it writes nothing and fails when a file is not current.
 import { readFileSync, writeFileSync } from 'node:fs';
-import { EDITIONS, houseJsonSchema, rules } from '../core/src/index';
+import { EDITIONS, houseJsonSchema, rules, writeHouseFile } from '../core/src/index';
+import { SAMPLES } from '../core/src/test/samples';
 
 function describeRules(): string {
   const stages = [...new Set(rules.map((rule) => rule.meta.stage))];
@@ -28,6 +29,7 @@ function describeRules(): string {
 const files = {
   'docs/house.schema.json': `${JSON.stringify(houseJsonSchema(), null, 1)}\n`,
   'docs/rules.md': describeRules(),
+  ...Object.fromEntries(SAMPLES.map(({ file, house }) => [`demo/samples/${file}.json`, writeHouseFile(house)])),
 };
 let isCurrent = true;
 for (const [path, text] of Object.entries(files)) {

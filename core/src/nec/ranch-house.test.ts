@@ -9,6 +9,8 @@ import { netlistOf } from '../proof/netlist';
 import { prove } from '../proof/prove';
 import { basementHouse } from '../test/basement-house';
 import { byTheTool } from '../test/by-the-tool';
+import { garageDwelling } from '../test/garage-dwelling';
+import { smallHouse } from '../test/small-house';
 import { openPlanHouse } from '../test/open-plan-house';
 import { ranchHouse } from '../test/ranch-house';
 
@@ -44,10 +46,12 @@ describe.each(EDITIONS)('houses that are no ranch, by the tool alone, under NEC 
   it.each([
     ['one space without walls between kitchen, dining and family room', openPlanHouse],
     ['a basement whose rooms are not called so', basementHouse],
+    ['a dwelling over a garage', garageDwelling],
+    ['a small house on a trailer', smallHouse],
   ] as const)('%s: no violation of the tool\u2019s own making', (_, drawn) => {
     const house = byTheTool(drawn(edition));
     const failed = checkHouse(house).findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
     expect(failed.map((one) => `${one.ruleId}: ${one.message}`)).toEqual([]);
-    expect(Object.keys(house.boxes).length).toBeGreaterThan(40);
+    expect(Object.keys(house.boxes).length).toBeGreaterThan(12);
   });
 });

@@ -73,7 +73,7 @@ export const conductorRemedy = (circuit: string, awg: Awg): Remedy => ({
 export const takeOffRemedy = (devices: readonly string[], what: string): Remedy => ({
   kind: 'take-off',
   devices,
-  label: `Take ${what} off this circuit`,
+  label: `Remove ${what} from this circuit`,
 });
 
 export const newCircuitRemedy = (devices: readonly string[], what: string): Remedy => ({

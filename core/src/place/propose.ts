@@ -57,6 +57,9 @@ interface Placed extends ProposedBox {
   readonly reaches: readonly Interval[];
 }
 
+/** Inches below the usual height over a counter at which a box still clears the counter and fits under a kitchen window: *common practice*. */
+const COUNTER_UNDER_SILL_IN = [1, 2, 3, 4];
+
 /** What one wall space or counter is missing, and what would serve it. */
 interface Part {
   readonly missing: readonly Interval[];
@@ -109,13 +112,11 @@ function placesAlong(
     }
     return places;
   };
-  const low = UNDER_SILL_IN.filter((one) => one < heightIn);
-  return [
-    onStuds(clear),
-    onStuds(faces),
-    anywhere([heightIn]),
-    ...(purpose === 'wall space' ? [anywhere([heightIn, ...low])] : []),
-  ];
+  const low =
+    purpose === 'wall space'
+      ? UNDER_SILL_IN.filter((one) => one < heightIn)
+      : COUNTER_UNDER_SILL_IN.map((one) => heightIn - one);
+  return [onStuds(clear), onStuds(faces), anywhere([heightIn]), anywhere([heightIn, ...low])];
 }
 
 /** Places in the floor before a stretch: where nothing stands and no door swings. */

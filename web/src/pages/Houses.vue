@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { HouseSummary } from '@winculum/contract';
-import { onMounted, ref, shallowRef } from 'vue';
+import { computed, onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiError } from '../api';
+import MenuButton from '../fields/MenuButton.vue';
 import SignOutDialog from '../frame/SignOutDialog.vue';
 import { useConfirm } from '../stores/confirm';
 import { forgetCopies } from '../sync/device-store';
+import { readSample, SAMPLES } from './samples';
 import { useSession } from '../stores/session';
 
 const LARGEST_FILE = 10_000_000;
@@ -78,6 +80,23 @@ async function remove(house: HouseSummary): Promise<void> {
 const picker = ref<HTMLInputElement>();
 const EDITION_ITEMS = (['2014', '2017', '2020', '2023'] as const).map((value) => ({ value, title: `NEC ${value}` }));
 
+const mayAdd = computed(() => session.signedIn?.role !== 'viewer');
+
+/** Houses from which on they are sought rather than looked through. */
+const MANY = 6;
+const sought = ref<string | null>('');
+const shown = computed(() => {
+  const words = (sought.value ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+  return houses.value.filter((house) => words.every((word) => house.name.toLowerCase().includes(word)));
+});
+
+/** The house as it stands, under another name, with a history of its own. */
+async function duplicate({ id }: HouseSummary): Promise<HouseSummary> {
+  const { house } = await api.loadHouse(id);
+  const copy = house as { name: string };
+  return api.importHouse(JSON.stringify({ ...copy, name: `${copy.name} (copy)`.slice(0, 80) }));
+}
+
 onMounted(load);
 </script>
 
@@ -94,12 +113,23 @@ onMounted(load);
     </header>
     <h1 class="small-caps">Houses</h1>
     <p v-if="!isLoading && houses.length === 0" class="empty">
-      No house yet. Name one below and draw it, or open a house file.
+      No house yet. Name one below and draw it, open a house file, or try the tool on a sample.
     </p>
+    <v-text-field
+      v-if="houses.length > MANY"
+      v-model="sought"
+      single-line
+      clearable
+      aria-label="Find a house"
+      placeholder="Find a house …"
+    />
     <ul class="list">
-      <li v-for="house in houses" :key="house.id" class="row">
+      <li v-for="house in shown" :key="house.id" class="row">
         <router-link class="grow name" :to="`/houses/${house.id}/boxes`">{{ house.name }}</router-link>
         <span class="muted num">{{ house.version }} edits, {{ new Date(house.updatedAt).toLocaleString() }}</span>
+        <v-btn v-if="mayAdd" :aria-label="`Duplicate ${house.name}`" @click="add(() => duplicate(house), 'house')">
+          Duplicate
+        </v-btn>
         <v-btn v-if="session.signedIn?.role === 'owner'" :aria-label="`Delete ${house.name}`" @click="removing = house">
           Delete
         </v-btn>
@@ -108,15 +138,16 @@ onMounted(load);
     <div v-if="problems.length" role="alert" class="problems">
       <p v-for="problem in problems" :key="problem" class="is-violation">{{ problem }}</p>
     </div>
-    <v-form
-      v-if="session.signedIn?.role !== 'viewer'"
-      class="row new"
-      @submit.prevent="add(() => api.addHouse({ name, edition }), 'house')"
-    >
+    <v-form v-if="mayAdd" class="row new" @submit.prevent="add(() => api.addHouse({ name, edition }), 'house')">
       <v-text-field v-model="name" class="grow" label="Name of the new house" required maxlength="80" />
       <v-select v-model="edition" class="edition" label="Edition" :items="EDITION_ITEMS" />
       <v-btn color="primary" variant="flat" type="submit">New house</v-btn>
       <v-btn @click="picker?.click()">Open a house file</v-btn>
+      <MenuButton
+        label="Open a sample house"
+        :entries="SAMPLES.map(({ word }, value) => ({ value, word }))"
+        @choose="(n) => add(async () => api.importHouse(await readSample(n)), 'house')"
+      />
       <input
         ref="picker"
         class="visually-hidden"

@@ -152,7 +152,7 @@ function selectUnassigned(): void {
       v-if="store.canEdit && selectedDevices.length"
       @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))"
     >
-      Take off
+      Remove from circuit
     </v-btn>
     <v-btn
       v-if="store.canEdit && appliances"
