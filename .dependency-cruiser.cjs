@@ -17,6 +17,7 @@ const layers = [
   'proof',
   'bench',
   'panel',
+  'service',
   'nec',
   'proposals',
   'load-profile',

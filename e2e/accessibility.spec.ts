@@ -33,6 +33,7 @@ for (const theme of ['light', 'dark'] as const) {
       'Walk',
       'Circuits',
       'Panel',
+      'Service',
       'Load profile',
       'Make-up',
     ] as const) {

@@ -180,7 +180,7 @@ export async function confirmPassword(page: Page, password = PASSWORD): Promise<
 
 export async function openDemo(
   page: Page,
-  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Make-up' = 'Boxes',
+  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Service' | 'Make-up' = 'Boxes',
 ): Promise<void> {
   await page.getByRole('link', { name: 'Studio house on the narrow lot' }).click();
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
@@ -189,7 +189,7 @@ export async function openDemo(
 
 export async function goTo(
   page: Page,
-  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Load profile' | 'Make-up',
+  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Service' | 'Load profile' | 'Make-up',
 ): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })

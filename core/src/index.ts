@@ -65,6 +65,7 @@ export {
   houseJsonSchema,
   type Level,
   type MakeUp,
+  type Panel,
   type Planning,
   type Room,
   ROOM_KINDS,
@@ -195,6 +196,22 @@ export { addBox, addCable, addPart, NEW_BOARD, setLetter, takeAway, takeBoxAway 
 export { EXERCISES } from './bench/exercises';
 export { arrangePanel } from './panel/arrange';
 export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';
+export { type Connected, type DwellingLoads, oneMore } from './service/connected-loads';
+export {
+  type CalculationLine,
+  existingLoad,
+  type LoadCalculation,
+  neutralLoad,
+  optionalLoad,
+  standardLoad,
+} from './service/load-calculation';
+export {
+  electrodeConductor,
+  nextServiceRating,
+  SERVICE_RATINGS_A,
+  serviceConductors,
+} from './service/service-conductors';
+export { leastServiceAmps, loadsOfHouse, servicePanel, withMore } from './nec/requirements/service-load';
 export { applyRemedy, circuitForDevices, placementLimits } from './nec/apply-remedy';
 export { askTap, outletsAsked, takeTap, type TapAnswer, tapOf, type TapQuestion } from './nec/ask-tap';
 export { acceptFinding } from './nec/accept-finding';

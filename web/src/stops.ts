@@ -1,5 +1,15 @@
 /** The stops in the order of work that work so far; the address names one of them. */
-export const STOPS = ['house', 'boxes', 'switching', 'walk', 'circuits', 'panel', 'load-profile', 'make-up'] as const;
+export const STOPS = [
+  'house',
+  'boxes',
+  'switching',
+  'walk',
+  'circuits',
+  'panel',
+  'service',
+  'load-profile',
+  'make-up',
+] as const;
 export type Stop = (typeof STOPS)[number];
 
 /** What each is called. */
@@ -10,6 +20,7 @@ export const TITLES: Readonly<Record<Stop, string>> = {
   walk: 'Walk',
   circuits: 'Circuits',
   panel: 'Panel',
+  service: 'Service',
   'load-profile': 'Load profile',
   'make-up': 'Make-up',
 };

@@ -38,6 +38,7 @@ describe('the demo house', () => {
       'house',
       'make-up',
       'panel',
+      'service',
       'switching',
     ]);
     expect([...checkHouse(createHouse('Empty')).looked]).toEqual([]);

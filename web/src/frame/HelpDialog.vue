@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const emit = defineEmits<{ close: [] }>();
 const keys = [
-  ['Alt 1 … 8', 'go to House, Boxes, Switching, Walk, Circuits, Panel, Load profile, Make-up'],
+  ['Alt 1 … 9', 'go to House, Boxes, Switching, Walk, Circuits, Panel, Service, Load profile, Make-up'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Wheel, drag, pinch', 'zoom and pan the sheet'],
   ['Shift drag', 'lasso'],
@@ -12,7 +12,7 @@ const keys = [
   ["R 7'-8 Enter", 'on the tape line: a receptacle that far from the last place'],
   [', .', 'move what is selected by an inch; with Shift to the next stud'],
   ['+ −', 'raise or lower it by an inch'],
-  ['1 … 9', 'set down a group of boxes at the cursor'],
+  ['1 … 9', 'set down a preset of boxes at the cursor'],
   ['Z', 'zoom to the room of the strip'],
   ['Tab', 'goes through all buttons, boxes and cards'],
 ] as const;

@@ -25,6 +25,7 @@ const groups: readonly {
     stops: [
       { id: 'circuits', name: 'Circuits', short: 'CI' },
       { id: 'panel', name: 'Panel', short: 'PA' },
+      { id: 'service', name: 'Service', short: 'SV' },
       { id: 'load-profile', name: 'Load profile', short: 'LP' },
     ],
   },

@@ -25,6 +25,7 @@ const stages: Record<Stop, Component> = {
   walk: defineAsyncComponent(() => import('../stages/walk/WalkStage.vue')),
   circuits: defineAsyncComponent(() => import('../stages/circuits/CircuitsStage.vue')),
   panel: defineAsyncComponent(() => import('../stages/panel/PanelStage.vue')),
+  service: defineAsyncComponent(() => import('../stages/service/ServiceStage.vue')),
   'load-profile': defineAsyncComponent(() => import('../stages/load-profile/LoadProfileStage.vue')),
   'make-up': defineAsyncComponent(() => import('../stages/make-up/MakeUpStage.vue')),
 };
@@ -57,7 +58,7 @@ function onKey(event: KeyboardEvent): void {
     event.preventDefault();
     store.redo();
   } else if (event.key === '?' && !isTyping(event.target)) showHelp.value = true;
-  else if (event.altKey && /^[1-8]$/.test(event.key))
+  else if (event.altKey && /^[1-9]$/.test(event.key))
     void router.push(`/houses/${props.id}/${Object.keys(stages)[Number(event.key) - 1]}`);
 }
 

@@ -74,6 +74,7 @@ import { receptaclesPerCircuit } from './receptacles-per-circuit';
 import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { roomUseNamed } from './room-use-named';
 import { serviceReceptacle } from './service-receptacle';
+import { serviceSize } from './service-size';
 import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
@@ -173,6 +174,7 @@ export const rules: readonly Rule[] = [
   refrigeratorOnGfci,
   roomUseNamed,
   serviceReceptacle,
+  serviceSize,
   smallApplianceCircuits,
   smallApplianceOnly,
   smallApplianceReceptacles,

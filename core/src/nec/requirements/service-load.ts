@@ -1,0 +1,33 @@
+import { remembering } from '../../house/remember';
+import type { House, Panel } from '../../house/schema';
+import { dwellingLoads, type Connected, type DwellingLoads } from '../../service/connected-loads';
+import { optionalLoad, standardLoad } from '../../service/load-calculation';
+import { dwellingAreaFt2 } from './dwelling-area';
+
+/** The house as Article 220 reads it. */
+export const loadsOfHouse = remembering(
+  (house: House): DwellingLoads => dwellingLoads(house, dwellingAreaFt2(house)),
+  ({ rooms, levels, openings, boxes, loads, circuits, job }) => [rooms, levels, openings, boxes, loads, circuits, job],
+);
+
+/** The panel that the service comes into: the one with the largest main. */
+export const servicePanel = ({ panels }: House): Panel | undefined =>
+  Object.values(panels).reduce<Panel | undefined>(
+    (best, one) => (!best || one.mainA > best.mainA ? one : best),
+    undefined,
+  );
+
+/** The optional method is for services of 100 A and more: 220.82(A). */
+const OPTIONAL_FROM_A = 100;
+
+/** The least that a service of a rating must carry, amperes: the less of the two methods where both may be used. */
+export function leastServiceAmps(loads: DwellingLoads, ratingA: number): number {
+  const standard = standardLoad(loads).amps;
+  return ratingA >= OPTIONAL_FROM_A ? Math.min(standard, optionalLoad(loads).amps) : standard;
+}
+
+/** What a house would need with more of this in it. */
+export const withMore = (loads: DwellingLoads, more: readonly Connected[]): DwellingLoads => ({
+  ...loads,
+  connected: [...loads.connected, ...more],
+});

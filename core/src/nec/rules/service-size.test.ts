@@ -1,0 +1,42 @@
+import { aHouse, type HouseBuilder } from '../../test/house-builder';
+import { testRule } from '../../test/rule-tester';
+import { serviceSize } from './service-size';
+
+/** A dwelling of one large kitchen, so that its area is what its walls say, with a main of so many amperes. */
+const dwelling = (mainA: number): HouseBuilder =>
+  aHouse()
+    .room('r', 'kitchen', [0, 0, 400, 400])
+    .panel('P', 'r', 40)
+    .with((house) => (house.panels['P']!.mainA = mainA));
+const read = { source: 'nameplate' };
+/** A range, a furnace of 15 kW and a charger of 48 A, as somebody adds them one by one. */
+const heavy = (mainA: number, extra: Record<string, unknown> = read) =>
+  dwelling(mainA)
+    .load('range', 'r', 'c0', 20, null, extra)
+    .load('electric-furnace', 'r', 'c0', 80, null, { va: 15_000, ...extra })
+    .load('water-heater', 'r', 'c0', 140, null, extra)
+    .load('ev-charger-48', 'r', 'c0', 200, null, extra);
+
+testRule(serviceSize, {
+  passes: [
+    ['nothing but lights on 100 A', dwelling(100), 'The main of P, 100 A, carries the calculated load of 20 A.'],
+    ['range, furnace, water heater and charger on 200 A', heavy(200)],
+    ['loads of typical value far from the limit', heavy(200, {})],
+  ],
+  fails: [
+    ['the same on 100 A', heavy(100), 'P has a main of 100 A; the calculated load is 126 A.'],
+    [
+      'a main of 60 A, whatever the load',
+      dwelling(60),
+      'P has a main of 60 A: the service of a one-family dwelling has 100 A at least.',
+    ],
+  ],
+  cannotTell: [
+    [
+      'typical values on 125 A, so near that only the nameplates tell',
+      heavy(125, {}),
+      'The calculated load is about 126 A on the 125 A main of P, by typical values. So near only the nameplates tell.',
+    ],
+  ],
+  notApplicable: [['no panel', aHouse().room('r', 'kitchen', [0, 0, 400, 400])]],
+});

@@ -1,0 +1,71 @@
+import { isTypical } from '../../circuits/circuit-load';
+import type { DwellingLoads } from '../../service/connected-loads';
+import { setLoadsRemedy } from '../remedies';
+import { leastServiceAmps, loadsOfHouse, servicePanel } from '../requirements/service-load';
+import { defineRule, everyEdition, fromMemory } from '../rule';
+
+/** Share by which a nameplate may differ from the typical value of its kind: *common practice*. */
+const TYPICAL_SPREAD = 0.1;
+
+const spread = (loads: DwellingLoads, by: number): DwellingLoads => ({
+  ...loads,
+  connected: loads.connected.map((one) => (one.isTypical ? { ...one, va: one.va * (1 + by) } : one)),
+});
+
+export const serviceSize = defineRule({
+  id: 'service-size',
+  meta: {
+    summary: 'The service carries the calculated load of the dwelling, and 100 A at least',
+    stage: 'service',
+    severity: 'violation',
+    why: 'Chargers, tubs and tankless heaters are added one by one, and nobody adds them up until the main trips on a cold evening.',
+    editions: everyEdition({ section: '220.40, 230.79(C)', limits: { leastA: 100 }, basis: fromMemory('high') }),
+    messages: {
+      small: ({ panel, main, load }: Numbers) =>
+        `${panel} has a main of ${main} A; the calculated load is ${load.toFixed(0)} A.`,
+      least: ({ panel, main, least }: Numbers & { least: number }) =>
+        `${panel} has a main of ${main} A: the service of a one-family dwelling has ${least} A at least.`,
+      near: ({ panel, main, load }: Numbers) =>
+        `The calculated load is about ${load.toFixed(0)} A on the ${main} A main of ${panel}, by typical values. So near only the nameplates tell.`,
+      carries: ({ panel, main, load }: Numbers) =>
+        `The main of ${panel}, ${main} A, carries the calculated load of ${load.toFixed(0)} A.`,
+    },
+  },
+  scope: 'house',
+  reads: 'loads',
+  appliesTo: (facts) => servicePanel(facts.house) !== undefined,
+  check: (facts, limits, report) => {
+    const panel = servicePanel(facts.house)!;
+    const loads = loadsOfHouse(facts.house);
+    const load = leastServiceAmps({ ...loads, edition: facts.edition }, panel.mainA);
+    const [low, high] = [-TYPICAL_SPREAD, TYPICAL_SPREAD].map((by) =>
+      leastServiceAmps(spread({ ...loads, edition: facts.edition }, by), panel.mainA),
+    );
+    const data = { panel: panel.name, main: panel.mainA, load };
+    const where = { panel: panel.id };
+    const detail = { measured: () => `${load.toFixed(1)} A`, required: () => `${panel.mainA} A at most` };
+    const isDwelling = facts.views.some((view) => view.room.kind === 'kitchen');
+    if (isDwelling && panel.mainA < limits.leastA)
+      return [report.fail('least', { ...data, least: limits.leastA }, where, { ...detail, section: '230.79(C)' })];
+    // Fractions under half an ampere may be dropped: 220.5(B).
+    const fits = (amps: number) => Math.floor(amps + 0.5) <= panel.mainA;
+    if (fits(low!) !== fits(high!)) {
+      const typical = Object.values(facts.house.loads).filter(isTypical);
+      const remedies = [
+        setLoadsRemedy(
+          typical.map((one) => one.id),
+          { source: 'nameplate' },
+          'All values are the nameplates\u2019',
+        ),
+      ];
+      return [report.cannotTell('near', data, where, { ...detail, remedies })];
+    }
+    return [fits(load) ? report.pass('carries', data, where, detail) : report.fail('small', data, where, detail)];
+  },
+});
+
+interface Numbers {
+  readonly panel: string;
+  readonly main: number;
+  readonly load: number;
+}

@@ -1,0 +1,117 @@
+import type { Edition, House } from '../house/schema';
+import type { Load, LoadKind } from '../house/schema-equipment';
+import { LOAD_LIBRARY } from '../loads/library';
+import { indexOutlets } from '../circuits/outlets';
+
+/** How Article 220 takes a piece of equipment. */
+export type LoadGroup =
+  | 'cooking'
+  | 'dryer'
+  /** Resistance space heat. */
+  | 'heat'
+  | 'heat-pump'
+  | 'cooling'
+  | 'vehicle'
+  /** Fastened in place, and none of the above. */
+  | 'fixed'
+  /** Neither fastened nor in the 3 VA/ft²: what takes a 240 V receptacle; and the blower of a furnace, which 220.53 leaves out. */
+  | 'other'
+  /** Plugged in at a circuit of its own: the optional method counts it, the standard one has it in its 3 VA/ft². */
+  | 'own-circuit';
+
+export interface Connected {
+  readonly name: string;
+  readonly group: LoadGroup;
+  readonly va: number;
+  readonly volts: 120 | 240;
+  readonly motor: boolean;
+  /** Its nameplate has not been read. */
+  readonly isTypical: boolean;
+  /** What it is controlled with: heaters of one room hang on one thermostat. */
+  readonly control: string;
+}
+
+/** What a dwelling's load is reckoned from. */
+export interface DwellingLoads {
+  readonly edition: Edition;
+  /** Floor area by its outside dimensions, square feet. */
+  readonly areaFt2: number;
+  readonly smallApplianceCircuits: number;
+  readonly laundryCircuits: number;
+  readonly connected: readonly Connected[];
+}
+
+const COOKING: ReadonlySet<LoadKind> = new Set<LoadKind>([
+  'range',
+  'cooktop',
+  'induction-cooktop',
+  'oven',
+  'double-oven',
+]);
+const HEAT: ReadonlySet<LoadKind> = new Set<LoadKind>([
+  'baseboard-heat',
+  'cove-heat',
+  'floor-heat',
+  'bath-heater',
+  'electric-furnace',
+]);
+const COOLING: ReadonlySet<LoadKind> = new Set<LoadKind>(['air-conditioner', 'window-ac']);
+/** Household cooking equipment that Table 220.55 takes, volt-amperes. */
+const COOKING_OVER_VA = 1750;
+
+function groupOf(load: Load, isAlone: boolean): LoadGroup | undefined {
+  if (COOKING.has(load.kind) && load.va > COOKING_OVER_VA) return 'cooking';
+  if (load.kind === 'dryer' || (load.kind === 'heat-pump-dryer' && load.volts === 240)) return 'dryer';
+  if (HEAT.has(load.kind)) return 'heat';
+  if (load.kind === 'heat-pump' || load.kind === 'mini-split') return 'heat-pump';
+  if (COOLING.has(load.kind)) return 'cooling';
+  if (load.kind.startsWith('ev-')) return 'vehicle';
+  if (load.kind === 'furnace' || load.kind === 'boiler') return 'other';
+  if (load.fastened || !load.cord) return 'fixed';
+  if (load.volts === 240) return 'other';
+  return isAlone ? 'own-circuit' : undefined;
+}
+
+/** One more of a kind, at its typical values: for asking what it would do. */
+export function oneMore(kind: LoadKind, n: number): Connected {
+  const typical = LOAD_LIBRARY[kind];
+  const { name, va, volts, motor } = typical;
+  const group = groupOf({ ...typical, kind } as Load, true) ?? 'fixed';
+  return { name, group, va, volts, motor, isTypical: true, control: `one more ${n}` };
+}
+
+/** The least that 220.52 counts, whatever is drawn. */
+const [LEAST_SMALL_APPLIANCE, LEAST_LAUNDRY] = [2, 1];
+
+/** A house as Article 220 reads it. What is plugged in anywhere is in the 3 VA/ft² and does not appear. */
+export function dwellingLoads(house: House, areaFt2: number): DwellingLoads {
+  const { byDevice } = indexOutlets(house);
+  const circuits = Object.values(house.circuits);
+  const connected = Object.values(house.loads).flatMap((load): Connected[] => {
+    const outlet = byDevice.get(load.device);
+    const circuit = outlet?.device.circuit ? house.circuits[outlet.device.circuit] : undefined;
+    const group = groupOf(load, circuit?.purpose === 'individual');
+    if (group === undefined) return [];
+    return [
+      {
+        name: load.name,
+        group,
+        va: load.va,
+        volts: load.volts,
+        motor: load.motor,
+        isTypical: load.source === 'typical',
+        control: load.kind === 'electric-furnace' ? 'the furnace' : (outlet?.room.id ?? load.id),
+      },
+    ];
+  });
+  return {
+    edition: house.job.edition,
+    areaFt2,
+    smallApplianceCircuits: Math.max(
+      LEAST_SMALL_APPLIANCE,
+      circuits.filter((one) => one.purpose === 'small-appliance').length,
+    ),
+    laundryCircuits: Math.max(LEAST_LAUNDRY, circuits.filter((one) => one.purpose === 'laundry').length),
+    connected,
+  };
+}

@@ -1,0 +1,198 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { EDITIONS } from '../house/schema';
+import { cookingDemandVa } from './cooking-demand';
+import type { Connected, DwellingLoads, LoadGroup } from './connected-loads';
+import { existingLoad, neutralLoad, optionalLoad, standardLoad } from './load-calculation';
+import { electrodeConductor, nextServiceRating, serviceConductors } from './service-conductors';
+
+const one = (group: LoadGroup, va: number, extra: Partial<Connected> = {}): Connected => ({
+  name: group,
+  group,
+  va,
+  volts: 240,
+  motor: false,
+  isTypical: false,
+  control: `${group}-${va}`,
+  ...extra,
+});
+const dwelling = (connected: readonly Connected[], extra: Partial<DwellingLoads> = {}): DwellingLoads => ({
+  edition: '2017',
+  areaFt2: 1500,
+  smallApplianceCircuits: 2,
+  laundryCircuits: 1,
+  connected,
+  ...extra,
+});
+const dishwasher = one('fixed', 1200, { volts: 120, name: 'Dishwasher' });
+
+// Informative Annex D, to the volt-ampere; inputs recalled from memory, the arithmetic closes.
+describe('Annex D', () => {
+  it('D1(a): one-family dwelling, standard method', () => {
+    const loads = dwelling([one('cooking', 12_000), one('dryer', 5_500)]);
+    expect(standardLoad(loads).va).toBe(18_600);
+    expect(standardLoad(loads).amps).toBe(77.5);
+    expect(neutralLoad(loads).va).toBeCloseTo(14_550, 6);
+    expect(nextServiceRating(77.5)).toBe(100);
+  });
+
+  it('D2(a): optional method, heating larger than cooling', () => {
+    const heaters = [1, 2, 3, 4, 5].map((n) => one('heat', 1_800, { control: `room ${n}` }));
+    const loads = dwelling([
+      one('cooking', 12_000),
+      one('fixed', 2_500, { name: 'Water heater' }),
+      dishwasher,
+      one('dryer', 5_000),
+      one('cooling', 1_380),
+      ...heaters,
+    ]);
+    expect(optionalLoad(loads).va).toBeCloseTo(21_480, 6);
+    expect(neutralLoad(loads).va).toBeCloseTo(15_400, 6);
+  });
+
+  it('D2(b): optional method, cooling larger than heating', () => {
+    const loads = dwelling([
+      one('cooking', 4_000),
+      one('cooking', 4_000),
+      one('cooking', 5_100),
+      one('fixed', 4_500, { name: 'Water heater' }),
+      dishwasher,
+      one('dryer', 5_000),
+      one('cooling', 10_080),
+      one('heat', 1_500),
+    ]);
+    expect(optionalLoad(loads).va).toBeCloseTo(29_200, 6);
+    expect(optionalLoad(loads).amps).toBeCloseTo(121.67, 2);
+    // The example rounds the cooking demand of 7,205 VA to 7,200.
+    expect(neutralLoad(loads).va).toBeCloseTo(14_840 + 0.7 * 5, 6);
+    expect(nextServiceRating(121.67)).toBe(125);
+  });
+
+  it('D2(c): optional method, heat pump with supplement (confidence medium)', () => {
+    const loads = dwelling(
+      [
+        one('cooking', 12_000),
+        one('fixed', 4_500, { name: 'Water heater' }),
+        dishwasher,
+        one('dryer', 5_000),
+        one('heat-pump', 5_760),
+        one('heat', 15_000),
+      ],
+      { areaFt2: 2000 },
+    );
+    expect(optionalLoad(loads).va).toBeCloseTo(34_790, 6);
+    expect(nextServiceRating(optionalLoad(loads).amps)).toBe(150);
+  });
+
+  it('D7: 175 A takes 1/0 copper or 3/0 aluminum', () =>
+    expect(serviceConductors(175)).toMatchObject({ copper: '1/0', aluminum: '3/0' }));
+});
+
+describe('worked by hand', () => {
+  const fixed = [4_500, 1_200, 900, 1_600].map((va, n) => one('fixed', va, { motor: n === 1 }));
+  it.each([
+    ['2017', 5_760, 174],
+    ['2023', 7_200, 180],
+  ] as const)('2,400 ft², four appliances, heat over cooling, a charger, %s', (edition, vehicleVa, amps) => {
+    const loads = dwelling(
+      [
+        ...fixed,
+        one('dryer', 5_500),
+        one('cooking', 12_000),
+        one('heat', 10_000),
+        one('cooling', 4_800),
+        one('vehicle', 5_760),
+      ],
+      { edition, areaFt2: 2400 },
+    );
+    const { va } = standardLoad(loads);
+    // 6,045 lighting, 6,150 appliances at 75 %, dryer, range, heat, charger, a quarter of 1,200 VA.
+    expect(va).toBeCloseTo(6_045 + 6_150 + 5_500 + 8_000 + 10_000 + vehicleVa + 300, 6);
+    expect(Math.round(va / 240)).toBe(amps);
+  });
+
+  it('2,400 ft² by the optional method with a charger and a central furnace: 126 A', () => {
+    const loads = dwelling(
+      [
+        one('cooking', 12_000),
+        one('fixed', 4_500),
+        one('fixed', 1_200),
+        one('dryer', 5_500),
+        one('vehicle', 9_600),
+        one('heat', 10_000, { control: 'the furnace' }),
+        one('cooling', 4_800),
+      ],
+      { areaFt2: 2400 },
+    );
+    expect(optionalLoad(loads).amps).toBeCloseTo(126.25, 1);
+  });
+
+  it('an existing dwelling takes its first 8 kVA whole', () => {
+    const loads = dwelling([one('cooking', 12_000), one('cooling', 5_000)]);
+    expect(existingLoad(loads, false).va).toBeCloseTo(8_000 + 0.4 * (9_000 + 12_000 + 5_000 - 8_000), 6);
+    expect(existingLoad(loads, true).va).toBeCloseTo(8_000 + 0.4 * (9_000 + 12_000 - 8_000) + 5_000, 6);
+  });
+
+  it.each([
+    [[12_000], 8_000],
+    [[14_000], 8_800],
+    [[16_000], 9_600],
+    [[22_000], 12_000],
+    [[8_000], 6_400],
+    [[3_000, 3_000], 4_500],
+    [[11_000, 13_500], 11_550],
+  ] as const)('Table 220.55: %j VA on the plates are %d VA', (plates, va) =>
+    expect(cookingDemandVa(plates)).toBeCloseTo(va, 6),
+  );
+
+  // Table 310.12 of 2020 lists the same sizes.
+  it.each([
+    [100, '4', '2', '8'],
+    [110, '3', '1', '8'],
+    [125, '2', '1/0', '8'],
+    [150, '1', '2/0', '6'],
+    [200, '2/0', '4/0', '4'],
+    [225, '3/0', '250 kcmil', '4'],
+    [300, '250 kcmil', '350 kcmil', '2'],
+    [400, '400 kcmil', '600 kcmil', '1/0'],
+  ])('%d A: %s copper, %s aluminum, electrode conductor %s', (ratingA, copper, aluminum, electrode) => {
+    expect(serviceConductors(ratingA)).toMatchObject({ copper, aluminum });
+    expect(electrodeConductor(copper)).toBe(electrode);
+  });
+});
+
+describe('what must hold of any dwelling', () => {
+  const group = fc.constantFrom<LoadGroup>('cooking', 'dryer', 'fixed', 'vehicle', 'own-circuit');
+  const loads = fc.array(fc.tuple(group, fc.integer({ min: 1_800, max: 15_000 })), { maxLength: 10 });
+  const build = (all: readonly (readonly [LoadGroup, number])[], edition: (typeof EDITIONS)[number]) =>
+    dwelling(
+      all.map(([name, va], n) => one(name, va, { control: `c${n}` })),
+      { edition },
+    );
+
+  it('a larger plate of what is there never lowers the optional load', () =>
+    fc.assert(
+      fc.property(loads, fc.constantFrom(...EDITIONS), (all, edition) => {
+        const more = all.map(([name, va]) => [name, va + 500] as const);
+        expect(optionalLoad(build(more, edition)).va).toBeGreaterThanOrEqual(
+          optionalLoad(build(all, edition)).va - 1e-6,
+        );
+      }),
+    ));
+
+  it('the lines add up to the load, and the neutral never exceeds what is connected at 120 V and to cooking and drying', () =>
+    fc.assert(
+      fc.property(loads, fc.constantFrom(...EDITIONS), (all, edition) => {
+        for (const method of [standardLoad, optionalLoad, neutralLoad]) {
+          const { lines, va } = method(build(all, edition));
+          expect(lines.reduce((sum, line) => sum + line.va, 0)).toBeCloseTo(va, 6);
+        }
+      }),
+    ));
+
+  it('the code\u2019s own drops: a fourth fastened appliance lowers the standard load', () => {
+    const three = dwelling([4_500, 1_200, 900].map((va) => one('fixed', va)));
+    const four = dwelling([4_500, 1_200, 900, 600].map((va) => one('fixed', va)));
+    expect(standardLoad(four).va).toBeLessThan(standardLoad(three).va);
+  });
+});

@@ -1,0 +1,333 @@
+import type { Edition } from '../house/schema';
+import { cookingDemandVa } from './cooking-demand';
+import type { Connected, DwellingLoads, LoadGroup } from './connected-loads';
+
+/** One line of a load calculation, as it is written on the form. */
+export interface CalculationLine {
+  readonly what: string;
+  readonly sum: string;
+  readonly va: number;
+  readonly section: string;
+}
+
+/** A load calculation with its working. */
+export interface LoadCalculation {
+  readonly lines: readonly CalculationLine[];
+  readonly va: number;
+  /** At 240 V. */
+  readonly amps: number;
+  /** What was assumed that the document does not say. */
+  readonly assumed: readonly string[];
+}
+
+const SERVICE_VOLTS = 240;
+const [VA_PER_FT2, CIRCUIT_VA] = [3, 1500];
+const round = (va: number): string => Math.round(va).toLocaleString('en-US');
+
+const AREA_SECTION: Readonly<Record<Edition, string>> = {
+  '2014': '220.12',
+  '2017': '220.12',
+  '2020': '220.14(J)',
+  '2023': '220.41',
+};
+const DEMAND_SECTION: Readonly<Record<Edition, string>> = {
+  '2014': 'Table 220.42',
+  '2017': 'Table 220.42',
+  '2020': 'Table 220.42',
+  '2023': 'Table 220.45',
+};
+
+const of = (loads: DwellingLoads, group: LoadGroup): Connected[] =>
+  loads.connected.filter((one) => one.group === group);
+const sumVa = (all: readonly { readonly va: number }[]): number => all.reduce((sum, one) => sum + one.va, 0);
+const names = (all: readonly Connected[]): string => all.map((one) => one.name).join(', ');
+
+/** 3 VA/ft² with the small-appliance and laundry circuits, before any demand. */
+const generalVa = (loads: DwellingLoads): number =>
+  VA_PER_FT2 * loads.areaFt2 + CIRCUIT_VA * (loads.smallApplianceCircuits + loads.laundryCircuits);
+
+const generalLines = (loads: DwellingLoads): CalculationLine[] => [
+  {
+    what: 'General lighting and receptacles',
+    sum: `${loads.areaFt2.toFixed(0)} ft² × ${VA_PER_FT2} VA`,
+    va: VA_PER_FT2 * loads.areaFt2,
+    section: AREA_SECTION[loads.edition],
+  },
+  {
+    what: 'Small-appliance circuits',
+    sum: `${loads.smallApplianceCircuits} × ${round(CIRCUIT_VA)} VA`,
+    va: CIRCUIT_VA * loads.smallApplianceCircuits,
+    section: '220.52(A)',
+  },
+  {
+    what: 'Laundry circuit',
+    sum: `${loads.laundryCircuits} × ${round(CIRCUIT_VA)} VA`,
+    va: CIRCUIT_VA * loads.laundryCircuits,
+    section: '220.52(B)',
+  },
+];
+
+/** First 3,000 VA whole, then 35 % to 120,000, then 25 %: Table 220.42, 220.45 in 2023. */
+const lightingDemandVa = (va: number): number =>
+  Math.min(va, 3_000) + 0.35 * Math.max(0, Math.min(va, 120_000) - 3_000) + 0.25 * Math.max(0, va - 120_000);
+
+/** Table 220.54 takes each dryer at 5,000 VA at least. */
+const dryerVa = (one: Connected): number => Math.max(5_000, one.va);
+/** 2023 takes each charger at 7,200 VA at least: 220.57. */
+const vehicleVa = (one: Connected, edition: Edition): number => (edition === '2023' ? Math.max(7_200, one.va) : one.va);
+
+/** Of fixed appliances those that count towards the four of 220.53; from 2020 only those of 500 W and more. *From memory*, medium. */
+const countsTowardsFour = (one: Connected, edition: Edition): boolean =>
+  edition === '2014' || edition === '2017' || one.va >= 500;
+
+function fixedLines(loads: DwellingLoads): CalculationLine[] {
+  const fixed = of(loads, 'fixed');
+  const counted = fixed.filter((one) => countsTowardsFour(one, loads.edition));
+  const rest = fixed.filter((one) => !counted.includes(one));
+  const share = counted.length >= 4 ? 0.75 : 1;
+  const lines: CalculationLine[] = [];
+  if (counted.length > 0)
+    lines.push({
+      what: `Fixed appliances: ${names(counted)}`,
+      sum: share < 1 ? `${round(sumVa(counted))} VA × 75 %, four or more` : 'fewer than four: at 100 %',
+      va: sumVa(counted) * share,
+      section: '220.53',
+    });
+  if (rest.length > 0)
+    lines.push({ what: `Small fixed appliances: ${names(rest)}`, sum: 'at 100 %', va: sumVa(rest), section: '220.53' });
+  return lines;
+}
+
+/** Heat and cooling that never run together: the larger counts, 220.60. A heat pump heats with its supplement, and cools without it. */
+function seasons(loads: DwellingLoads): { heatVa: number; coolVa: number; cooling: Connected[]; heating: Connected[] } {
+  const pumps = of(loads, 'heat-pump');
+  const heating = [...of(loads, 'heat'), ...pumps];
+  const cooling = [...of(loads, 'cooling'), ...pumps];
+  return { heating, cooling, heatVa: sumVa(heating), coolVa: sumVa(cooling) };
+}
+
+const finish = (lines: readonly CalculationLine[], assumed: readonly string[]): LoadCalculation => {
+  const va = sumVa(lines);
+  return { lines, va, amps: va / SERVICE_VOLTS, assumed };
+};
+
+/**
+ * A dwelling's load by the standard method, Article 220 Part III. Watts of cooking equipment are taken as volt-amperes. The 25 % of the
+ * largest motor is that of the largest that counts.
+ */
+export function standardLoad(loads: DwellingLoads): LoadCalculation {
+  const general = generalVa(loads);
+  const lines: CalculationLine[] = [
+    ...generalLines(loads).map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${round(line.va)} VA` })),
+    {
+      what: 'Demand on these',
+      sum: `3,000 VA at 100 %, the rest of ${round(general)} at 35 %`,
+      va: lightingDemandVa(general),
+      section: DEMAND_SECTION[loads.edition],
+    },
+    ...fixedLines(loads),
+    ...of(loads, 'other').map((one) => ({ what: one.name, sum: 'at 100 %', va: one.va, section: '220.14' })),
+  ];
+  const cooking = of(loads, 'cooking');
+  if (cooking.length > 0)
+    lines.push({
+      what: `Cooking: ${names(cooking)}`,
+      sum: `demand on ${round(sumVa(cooking))} VA`,
+      va: cookingDemandVa(cooking.map((one) => one.va)),
+      section: 'Table 220.55',
+    });
+  for (const one of of(loads, 'dryer'))
+    lines.push({ what: one.name, sum: 'at least 5,000 VA', va: dryerVa(one), section: '220.54' });
+  for (const one of of(loads, 'vehicle'))
+    lines.push({
+      what: one.name,
+      sum: loads.edition === '2023' ? 'at least 7,200 VA' : 'by its plate',
+      va: vehicleVa(one, loads.edition),
+      section: loads.edition === '2023' ? '220.57' : '625.42',
+    });
+  const { heating, cooling, heatVa, coolVa } = seasons(loads);
+  const isCold = heatVa >= coolVa;
+  if (heating.length + cooling.length > 0)
+    lines.push({
+      what: isCold ? `Heat: ${names(heating)}` : `Cooling: ${names(cooling)}`,
+      sum: `heat ${round(heatVa)}, cooling ${round(coolVa)}: the larger`,
+      va: Math.max(heatVa, coolVa),
+      section: '220.51, 220.60',
+    });
+  const motors = loads.connected.filter(
+    (one) =>
+      one.motor && (one.group === 'fixed' || one.group === 'other' || (isCold ? heating : cooling).includes(one)),
+  );
+  const largest = motors.reduce<Connected | undefined>(
+    (best, one) => (!best || one.va > best.va ? one : best),
+    undefined,
+  );
+  if (largest)
+    lines.push({
+      what: `25 % of the largest motor: ${largest.name}`,
+      sum: `${round(largest.va)} VA × 25 %`,
+      va: largest.va * 0.25,
+      section: '220.50, 430.24',
+    });
+  return finish(lines, []);
+}
+
+interface Climate {
+  readonly what: string;
+  readonly sum: string;
+  readonly va: number;
+  readonly section: string;
+}
+
+/** The largest of 220.82(C)(1) to (6). */
+function largestClimate(loads: DwellingLoads): { line: Climate | undefined; assumed: string[] } {
+  const [heat, pumps, cooling] = [of(loads, 'heat'), of(loads, 'heat-pump'), of(loads, 'cooling')];
+  const controls = new Set(heat.map((one) => one.control)).size;
+  const choices: Climate[] = [];
+  const coolVa = sumVa(cooling) + sumVa(pumps);
+  if (coolVa > 0)
+    choices.push({
+      what: `Cooling: ${names([...cooling, ...pumps])}`,
+      sum: 'at 100 %',
+      va: coolVa,
+      section: '220.82(C)(1)',
+    });
+  if (pumps.length > 0 && heat.length === 0)
+    choices.push({ what: `Heat pump: ${names(pumps)}`, sum: 'at 100 %', va: sumVa(pumps), section: '220.82(C)(2)' });
+  if (pumps.length > 0 && heat.length > 0)
+    choices.push({
+      what: `Heat pump with supplement: ${names([...pumps, ...heat])}`,
+      sum: `${round(sumVa(pumps))} + 65 % of ${round(sumVa(heat))} VA`,
+      va: sumVa(pumps) + 0.65 * sumVa(heat),
+      section: '220.82(C)(3)',
+    });
+  if (pumps.length === 0 && heat.length > 0) {
+    const share = controls >= 4 ? 40 : 65;
+    choices.push({
+      what: `Heat: ${names(heat)}`,
+      sum: `${share} % of ${round(sumVa(heat))} VA, ${controls} separately controlled`,
+      va: (share / 100) * sumVa(heat),
+      section: controls >= 4 ? '220.82(C)(5)' : '220.82(C)(4)',
+    });
+  }
+  const line = choices.reduce<Climate | undefined>((best, one) => (!best || one.va > best.va ? one : best), undefined);
+  const assumed =
+    heat.length > 1 && pumps.length === 0
+      ? [`Heaters of one room hang on one thermostat: ${controls} are separately controlled.`]
+      : [];
+  return { line, assumed };
+}
+
+/** What the general pool of the optional methods holds: everything but heat and cooling, at nameplate. */
+function poolLines(loads: DwellingLoads): CalculationLine[] {
+  const inPool = loads.connected.filter((one) => !['heat', 'heat-pump', 'cooling'].includes(one.group));
+  return [
+    ...generalLines(loads),
+    ...inPool.map((one) => ({
+      what: one.name,
+      sum:
+        one.group === 'vehicle' && loads.edition === '2023'
+          ? 'at least 7,200 VA'
+          : one.isTypical
+            ? 'typical'
+            : 'by its plate',
+      va: one.group === 'vehicle' ? vehicleVa(one, loads.edition) : one.va,
+      section: one.group === 'vehicle' && loads.edition === '2023' ? '220.57' : '220.82(B)(3)',
+    })),
+  ];
+}
+
+const vehicleDoubt = (loads: DwellingLoads): string[] =>
+  of(loads, 'vehicle').length > 0
+    ? [
+        'A charger stands in the general load at its plate; the code does not spell that out, and some authorities want it at 100 %.',
+      ]
+    : [];
+
+/** The pool with its demand in one line: the single items are shown, what counts is the demand. */
+function demandOnPool(loads: DwellingLoads, wholeVa: number, section: string): CalculationLine[] {
+  const pool = poolLines(loads);
+  const total = sumVa(pool);
+  return [
+    ...pool.map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${round(line.va)} VA` })),
+    {
+      what: 'Demand on these',
+      sum: `${round(wholeVa)} VA at 100 %, the rest of ${round(total)} at 40 %`,
+      va: Math.min(total, wholeVa) + 0.4 * Math.max(0, total - wholeVa),
+      section,
+    },
+  ];
+}
+
+/** A dwelling's load by the optional method, 220.82: for a service or feeder of 100 A or more. */
+export function optionalLoad(loads: DwellingLoads): LoadCalculation {
+  const { line, assumed } = largestClimate(loads);
+  return finish(
+    [...demandOnPool(loads, 10_000, '220.82(B)'), ...(line ? [line] : [])],
+    [...assumed, ...vehicleDoubt(loads)],
+  );
+}
+
+/**
+ * The load of a dwelling that stands, 220.83: without new heat or cooling all of it in the pool, (A); with it the larger of heat and cooling
+ * at 100 % beside the pool, (B). Four or more separately controlled heaters at 40 % are not recalled for sure and are taken whole.
+ */
+export function existingLoad(loads: DwellingLoads, hasNewClimate: boolean): LoadCalculation {
+  const { heating, cooling, heatVa, coolVa } = seasons(loads);
+  const larger = heatVa >= coolVa ? heating : cooling;
+  if (hasNewClimate)
+    return finish(
+      [
+        ...demandOnPool(loads, 8_000, '220.83(B)'),
+        ...(larger.length > 0
+          ? [{ what: names(larger), sum: 'at 100 %', va: sumVa(larger), section: '220.83(B)' }]
+          : []),
+      ],
+      vehicleDoubt(loads),
+    );
+  const withClimate: DwellingLoads = {
+    ...loads,
+    connected: [
+      ...loads.connected.filter((one) => !heating.includes(one) && !cooling.includes(one)),
+      ...larger.map((one): Connected => ({ ...one, group: 'fixed' })),
+    ],
+  };
+  return finish(demandOnPool(withClimate, 8_000, '220.83(A)'), vehicleDoubt(loads));
+}
+
+/** The neutral's load, 220.61: what 120 V loads and cooking and drying can leave unbalanced. */
+export function neutralLoad(loads: DwellingLoads): LoadCalculation {
+  const lines: CalculationLine[] = [
+    {
+      what: 'Lighting, small appliances, laundry',
+      sum: 'with its demand',
+      va: lightingDemandVa(generalVa(loads)),
+      section: DEMAND_SECTION[loads.edition],
+    },
+  ];
+  const cooking = cookingDemandVa(of(loads, 'cooking').map((one) => one.va));
+  if (cooking > 0)
+    lines.push({ what: 'Cooking', sum: `${round(cooking)} VA × 70 %`, va: cooking * 0.7, section: '220.61(B)(1)' });
+  const dryers = of(loads, 'dryer').reduce((sum, one) => sum + dryerVa(one), 0);
+  if (dryers > 0)
+    lines.push({ what: 'Dryer', sum: `${round(dryers)} VA × 70 %`, va: dryers * 0.7, section: '220.61(B)(1)' });
+  for (const one of loads.connected)
+    if (one.volts === 120 && (one.group === 'fixed' || one.group === 'other' || one.group === 'cooling'))
+      lines.push({ what: one.name, sum: '120 V', va: one.va, section: '220.61(A)' });
+  const whole = finish(lines, []);
+  const over = whole.amps - 200;
+  return over > 0
+    ? finish(
+        [
+          ...lines,
+          {
+            what: 'Above 200 A',
+            sum: `30 % off ${over.toFixed(0)} A`,
+            va: -0.3 * over * SERVICE_VOLTS,
+            section: '220.61(B)(2)',
+          },
+        ],
+        [],
+      )
+    : whole;
+}

@@ -1,0 +1,237 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import {
+  changeEntity,
+  existingLoad,
+  LOAD_LIBRARY,
+  loadsOfHouse,
+  neutralLoad,
+  nextServiceRating,
+  oneMore,
+  optionalLoad,
+  serviceConductors,
+  servicePanel,
+  SERVICE_RATINGS_A,
+  standardLoad,
+  withMore,
+  type DwellingLoads,
+  type LoadKind,
+} from '@winculum/core';
+import PaperPage from '../../frame/PaperPage.vue';
+import { useHouse } from '../../stores/house';
+import CalculationTable from './CalculationTable.vue';
+import OneLine from './OneLine.vue';
+
+/** The load that the service must carry, by both methods, and what one more thing would do to it. */
+const store = useHouse();
+const house = computed(() => store.house!);
+const panel = computed(() => servicePanel(house.value));
+const others = computed(() => Object.values(house.value.panels).filter((one) => one !== panel.value));
+
+/** What people add to a house, one by one. */
+const ASKED: readonly LoadKind[] = [
+  'ev-charger',
+  'ev-charger-48',
+  'heat-pump',
+  'electric-furnace',
+  'hot-tub',
+  'tankless-water-heater',
+  'sauna-heater',
+  'range',
+  'kiln',
+];
+const more = ref<readonly LoadKind[]>([]);
+const toggle = (kind: LoadKind) =>
+  void (more.value = more.value.includes(kind) ? more.value.filter((one) => one !== kind) : [...more.value, kind]);
+
+const drawn = computed(() => loadsOfHouse(house.value));
+const loads = computed(() => withMore(drawn.value, more.value.map(oneMore)));
+const standard = computed(() => standardLoad(loads.value));
+const optional = computed(() => optionalLoad(loads.value));
+const neutral = computed(() => neutralLoad(loads.value));
+const isOptionalLess = computed(() => optional.value.amps <= standard.value.amps);
+const leastOf = (of: DwellingLoads) => Math.min(standardLoad(of).amps, optionalLoad(of).amps);
+const amps = computed(() => leastOf(loads.value));
+const rating = computed(() => nextServiceRating(Math.max(100, amps.value)));
+const conductors = computed(() => rating.value && serviceConductors(rating.value));
+const isSmall = computed(() => panel.value !== undefined && Math.floor(amps.value + 0.5) > panel.value.mainA);
+
+/** What each thing adds to the calculated load: the one at the top decides, and is what managing it would save. */
+const shares = computed(() =>
+  loads.value.connected
+    .map((one) => ({
+      name: one.name,
+      amps: amps.value - leastOf({ ...loads.value, connected: loads.value.connected.filter((other) => other !== one) }),
+    }))
+    .filter((one) => one.amps >= 0.5)
+    .sort((a, b) => b.amps - a.amps)
+    .slice(0, 6),
+);
+
+const existing = ref(false);
+const existingPair = computed(() => ({
+  without: existingLoad(loads.value, false),
+  with: existingLoad(loads.value, true),
+}));
+const setMain = (mainA: number) =>
+  panel.value && store.apply(changeEntity(house.value, 'panels', panel.value.id, { mainA }));
+const print = () => window.print();
+</script>
+
+<template>
+  <PaperPage v-if="panel" label="Service tools">
+    <template #tools>
+      <v-select
+        class="pick"
+        label="Main breaker"
+        :model-value="panel.mainA"
+        :items="SERVICE_RATINGS_A.map((value) => ({ value, title: `${value} A main` }))"
+        :disabled="!store.canEdit"
+        @update:model-value="setMain"
+      />
+      <v-btn :aria-pressed="existing" @click="existing = !existing">Existing dwelling</v-btn>
+      <span class="grow" />
+      <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
+    </template>
+    <div class="top">
+      <section class="answer">
+        <p class="small-caps">Calculated load</p>
+        <p class="num huge" :class="{ 'is-violation': isSmall }">{{ amps.toFixed(0) }} A</p>
+        <p>
+          by the {{ isOptionalLess ? 'optional' : 'standard' }} method, the less of the two.
+          <b v-if="isSmall" class="is-violation">▨ More than the main of {{ panel.mainA }} A.</b>
+          <template v-else>The main of {{ panel.mainA }} A carries it.</template>
+        </p>
+        <p v-if="rating">
+          Next standard service: <b class="num">{{ rating }} A</b
+          ><template v-if="conductors">, {{ conductors.copper }} copper or {{ conductors.aluminum }} aluminum</template
+          >. Neutral {{ neutral.amps.toFixed(0) }} A (220.61).
+        </p>
+        <p v-else class="is-caution">More than 400 A: beyond the tables here.</p>
+        <p class="small-caps">What if it had one more</p>
+        <div class="row no-print" role="group" aria-label="What if it had one more">
+          <v-btn
+            v-for="kind in ASKED"
+            :key="kind"
+            size="small"
+            :aria-pressed="more.includes(kind)"
+            @click="toggle(kind)"
+          >
+            {{ LOAD_LIBRARY[kind].name }}
+          </v-btn>
+        </div>
+        <p v-if="more.length" class="is-caution">
+          Asked, not drawn: {{ more.map((kind) => LOAD_LIBRARY[kind].name).join(', ') }}.
+        </p>
+        <template v-if="shares.length">
+          <p class="small-caps">What decides</p>
+          <ul class="shares">
+            <li v-for="one in shares" :key="one.name">
+              <span class="grow">{{ one.name }}</span>
+              <span class="bar"><span :style="{ width: `${Math.min(100, (100 * one.amps) / amps)}%` }" /></span>
+              <b class="num">{{ one.amps.toFixed(0) }} A</b>
+            </li>
+          </ul>
+          <p class="muted small">
+            So much less without it: what holding it back while others run would save (energy management: 220.70,
+            750.30).
+          </p>
+        </template>
+      </section>
+      <OneLine
+        :panel="panel"
+        :others="others"
+        :circuits="Object.keys(house.circuits).length"
+        :edition="house.job.edition"
+      />
+    </div>
+    <div class="tables">
+      <template v-if="existing">
+        <CalculationTable title="Existing, 220.83(A): no new heat or cooling" :calculation="existingPair.without" />
+        <CalculationTable title="Existing, 220.83(B): with new heat or cooling" :calculation="existingPair.with" />
+      </template>
+      <template v-else>
+        <CalculationTable
+          title="Standard method, Article 220 Part III"
+          :calculation="standard"
+          :decides="!isOptionalLess"
+        />
+        <CalculationTable title="Optional method, 220.82" :calculation="optional" :decides="isOptionalLess" />
+      </template>
+    </div>
+    <p class="muted small">
+      NEC {{ house.job.edition }}, recalled from memory. Floor area by outside walls as drawn,
+      {{ loads.areaFt2.toFixed(0) }} ft². Watts of cooking equipment are taken as volt-amperes. Services and their
+      conductors are for a licensed electrician, the authority having jurisdiction and the utility to settle: conductors
+      ahead of the main stay live when it is off.
+    </p>
+  </PaperPage>
+  <div v-else class="none">
+    <p>
+      No panel yet. Under <router-link :to="`/houses/${store.id}/house`">House</router-link>, set down a <b>panel</b> on
+      a wall and make it a panel; its main is compared with the load here.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.none {
+  padding: 15vh 12%;
+  text-align: center;
+  font-size: 17px;
+}
+.top {
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  gap: 18px;
+  align-items: start;
+}
+.answer {
+  display: grid;
+  gap: 8px;
+}
+.huge {
+  font-size: 54px;
+  font-weight: 700;
+  line-height: 1;
+}
+.shares {
+  display: grid;
+  gap: 4px;
+}
+.shares li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.bar {
+  flex: 0 0 120px;
+  height: 8px;
+  background: var(--rail);
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--chalk);
+}
+.small {
+  font-size: 12.5px;
+  line-height: 1.4;
+}
+.tables {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(380px, 1fr));
+  gap: 14px;
+  align-items: start;
+}
+@media (max-width: 900px) {
+  .top {
+    grid-template-columns: 1fr;
+  }
+}
+@media print {
+  .no-print {
+    display: none;
+  }
+}
+</style>
