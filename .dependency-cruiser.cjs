@@ -7,6 +7,7 @@ const layers = [
   'plan',
   'edits',
   'place',
+  'typed',
   'electrical',
   'loads',
   'circuits',

@@ -35,7 +35,7 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   await clickPlan(page, 140, 240);
   await page.getByRole('button', { name: 'Select' }).click();
   await clickPlan(page, 143, 240);
-  await page.getByRole('button', { name: 'Make it a panel' }).click();
+  await expect(page.getByText('Main panel: 40 spaces, 200 A main.')).toBeVisible();
   await saved(page);
 
   // Boxes: the fewest that reach everything, as one proposal.

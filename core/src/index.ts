@@ -98,7 +98,8 @@ export { inTurn, mergeCircuits, shareNeutral } from './edits/circuit-verbs';
 export { copyRoom } from './edits/copy-room';
 export { createHouse } from './edits/create-house';
 export { addDevice, removeDevice, setGangs } from './edits/device-verbs';
-export { setAgainst, type Side } from './edits/place-room';
+export { addFeature } from './edits/place-panel';
+export { addRoom } from './edits/place-room';
 export { joinSwitch, leaveGroup, orderGangs } from './edits/switch-verbs';
 export {
   addEntity,
@@ -212,6 +213,9 @@ export {
   serviceConductors,
 } from './service/service-conductors';
 export { leastServiceAmps, loadsOfHouse, servicePanel, withMore } from './nec/requirements/service-load';
+export { addTypedRoom } from './typed/typed-room';
+export { addTypedThing, readThing } from './typed/typed-thing';
+export { BEHIND_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from './edits/usual-sizes';
 export { applyRemedy, circuitForDevices, placementLimits } from './nec/apply-remedy';
 export { askTap, outletsAsked, takeTap, type TapAnswer, tapOf, type TapQuestion } from './nec/ask-tap';
 export { acceptFinding } from './nec/accept-finding';

@@ -1,6 +1,10 @@
 import { boundsOf } from '../geometry/geometry';
-import type { Corner, Room } from '../house/schema';
-import { rectangleCorners } from './verbs';
+import type { Point } from '../geometry/geometry';
+import type { Edited } from '../house/edit';
+import type { Corner, House, Room, RoomKind } from '../house/schema';
+import type { Result } from '../units/result';
+import { nameRoom } from '../house/room-names';
+import { addEntity, choosePrefix, rectangleCorners, turnClockwise, type NewId } from './verbs';
 
 export type Side = 'north' | 'south' | 'east' | 'west';
 
@@ -27,4 +31,25 @@ export function setAgainst(
     case 'west':
       return rectangleCorners(box.minX - wallThicknessIn - widthIn, box.minY + offsetIn, widthIn, depthIn);
   }
+}
+
+/** A new room with an outline, in whichever direction it was drawn. */
+export function addRoom(
+  house: House,
+  level: string,
+  kind: RoomKind,
+  outline: readonly Point[],
+  newId: NewId,
+  name = nameRoom(house, kind),
+): Result<Edited> {
+  const corners = turnClockwise(outline).map(({ x, y }, i) => ({ id: `c${i}`, x, y, wall: 'solid' as const }));
+  return addEntity(house, 'rooms', {
+    id: newId('room'),
+    level,
+    name,
+    kind,
+    prefix: choosePrefix(house, name),
+    corners,
+    ...(kind === 'garage' ? { bays: 1 } : {}),
+  });
 }

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
+  addTypedRoom,
+  addTypedThing,
   boundsOf,
   boxPoint,
   fromLoop,
@@ -19,11 +21,71 @@ import { snapToStud } from '../drawing/tools/drag-edit';
 import { describePatches } from '../frame/describe-patches';
 import { demo, oneBedroom } from '../test/rooms';
 import { readTapeLine } from './boxes/tape-line';
-import { addTypedRoom } from './house/typed-room';
+
+let n = 0;
+const newId = (prefix: string) => `${prefix}-t${++n}`;
+
+describe('a typed door, window or fixture', () => {
+  /** The bedroom with a hall to its south, a yard's width apart, and a bath beside it. */
+  const house = (): House => {
+    let made: House = oneBedroom();
+    for (const line of [
+      "hall 20' x 4' south of Bedroom",
+      "bath 8' x 10' east of Bedroom",
+      "bath 2 8' x 6' east of Bath",
+    ]) {
+      const result = addTypedRoom(made, 'L1', line, null, newId);
+      if (!result.ok || !result.value.edited.ok) throw new Error(line);
+      made = result.value.edited.value.house;
+    }
+    return made;
+  };
+  const put = (text: string, selected: string | null = 'bed') => {
+    const result = addTypedThing(house(), 'L1', text, selected, newId);
+    if (!result.ok) return result.problems[0]!.message;
+    if (!result.value.edited.ok) return result.value.edited.problems[0]!.message;
+    const next = result.value.edited.value.house;
+    const opening = next.openings[result.value.id];
+    if (opening)
+      return [
+        opening.kind,
+        opening.wall,
+        opening.alongIn,
+        opening.widthIn,
+        ...(opening.kind === 'window' ? [opening.sillIn, opening.headIn] : []),
+      ];
+    const { kind, at } = next.features[result.value.id]!;
+    return [kind, at.kind === 'wall' ? [at.wall, at.alongIn, at.widthIn] : 'free'];
+  };
+  it.each([
+    ['window 48x36 sill 40 centered on north', ['window', 'c0', 48, 48, 40, 76]],
+    ["window on west at 2'", ['window', 'c3', 24, 36, 36, 80]],
+    ["door 30 to bath at 4'", ['door', 'c1', 48, 30]],
+    ["slider 6' on the east wall", ['slider', 'c1', 24, 72]],
+    ['pocket door on west', ['pocket', 'c3', 44, 32]],
+    ['french door on north', ['door', 'c0', 40, 64]],
+    ["sink at 5' on north", ['sink', ['c0', 43.5, 33]]],
+    ["panel in hall east 2'", ['panel', ['c1', 16, 16]]],
+    ['counter on west', ['counter', ['c3', 0, 120]]],
+    ['vanity 36 on north in bath 2', ['basin', ['c0', 30, 36]]],
+    ['beds on north', ['bed', ['c0', 42, 60]]],
+    ['door', 'On which wall of Bedroom? Say: door on north, or door to hall.'],
+    ['door to cellar', 'There is no room "cellar" on this level. Here are: Bedroom, Hall, Bath, Bath 2.'],
+    ['window in bat on north', '"bat" may be Bath, Bath 2. Say which.'],
+    ['door to bath 2', 'Bedroom and Bath 2 have no wall between them.'],
+    ["sink on north at 20'", 'At 20\'-0" the sink of 2\'-9" runs past the end of the north wall, 12\'-0" long.'],
+    ["window 20' on north", 'window is 20\'-0" wide, and the north wall of Bedroom 12\'-0".'],
+    ['window on southwest', 'Bedroom has no southwest wall. It has north, east, south, west.'],
+    ['hatch on north', '"hatch on north" names no door, window or fixture.'],
+  ] as const)('%s', (text, expected) => expect(put(text)).toEqual(expected));
+
+  it('asks for the room where none is chosen', () =>
+    expect(put('tub on north', null)).toBe('In which room? Choose one, or say it: tub in kitchen on north.'));
+});
 
 describe('a typed room', () => {
   const built = (text: string, house: House = oneBedroom()) => {
-    const result = addTypedRoom(house, 'L1', text, null);
+    const result = addTypedRoom(house, 'L1', text, null, newId);
     if (!result.ok) return result.problems[0]!.message;
     if (!result.value.edited.ok) return result.value.edited.problems[0]!.message;
     const room = result.value.edited.value.house.rooms[result.value.roomId]!;
@@ -34,6 +96,8 @@ describe('a typed room', () => {
     ["kitchen 12' x 11'6 east of Bedroom", ['Kitchen', 'kitchen', 148.5, 0, 144, 138]],
     ['living room 18x14 east of Bedroom', ['Living room', 'living', 148.5, 0, 216, 168]],
     ["office 12' x 11 east of Bedroom", ['Office', 'office', 148.5, 0, 144, 132]],
+    ["great room 20' by 16' east of bed", ['Great room', 'living', 148.5, 0, 240, 192]],
+    ['mud room 12-6 x 8 south of Bedroom', ['Mud room', 'foyer', 0, 124.5, 150, 96]],
     ['den 144 x 120 east of Bedroom', ['Den', 'den', 148.5, 0, 144, 120]],
     ["bath 1 8' x 5' south of bedroom at 2'", ['Bath 1', 'bathroom', 24, 124.5, 96, 60]],
     ["bedroom 2 12' 6 x 10' north of Bedroom", ['Bedroom 2', 'bedroom', 0, -124.5, 150, 120]],
@@ -56,7 +120,7 @@ describe('a typed room', () => {
   it('without a place goes where it fits', () => {
     let house: House = oneBedroom();
     for (let n = 0; n < 6; n++) {
-      const result = addTypedRoom(house, 'L1', "den 10' x 9'", null);
+      const result = addTypedRoom(house, 'L1', "den 10' x 9'", null, newId);
       if (!result.ok || !result.value.edited.ok) throw new Error('did not fit');
       house = result.value.edited.value.house;
     }

@@ -1,6 +1,16 @@
-import type { Edited, FeatureKind, House, NewId, OpeningKind, Point, Result, RoomKind } from '@winculum/core';
+import {
+  addRoom,
+  type Edited,
+  type FeatureKind,
+  type House,
+  type NewId,
+  type OpeningKind,
+  type Point,
+  type Result,
+  type RoomKind,
+} from '@winculum/core';
 import { dragEdit, type Grip } from './drag-edit';
-import { addRoom, placeBoxAt, placeFeature, placeOpening, rectangleBetween, type BoxTool } from './place-new';
+import { placeBoxAt, placeFeature, placeOpening, rectangleBetween, type BoxTool } from './place-new';
 import { findSnapLines, snapPoint } from './snap';
 
 export type Tool =

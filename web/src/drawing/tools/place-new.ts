@@ -1,7 +1,9 @@
 import {
+  addFeature,
+  BEHIND_IN,
+  FEATURE_SIZE_IN,
+  OPENING_WIDTH_IN,
   addEntity,
-  choosePrefix,
-  nameRoom,
   featureSchema,
   isInside,
   nearestWall,
@@ -12,7 +14,6 @@ import {
   refuse,
   roomSpan,
   toLoop,
-  turnClockwise,
   usualHeightIn,
   wallLoop,
   type Device,
@@ -25,46 +26,9 @@ import {
   type Point,
   type Result,
   type Room,
-  type RoomKind,
 } from '@winculum/core';
 import { snapToStud } from './drag-edit';
 
-/** Sizes that things usually have when they are first put down, inches: *common practice*, changed at will. */
-const OPENING_WIDTH: Record<OpeningKind, number> = {
-  door: 32,
-  cased: 48,
-  slider: 72,
-  window: 36,
-  'fixed-glass': 24,
-  vehicle: 108,
-  pocket: 32,
-  barn: 36,
-};
-const FEATURE_SIZE: Partial<Record<FeatureKind, readonly [number, number, number]>> = {
-  counter: [72, 25, 36],
-  island: [72, 36, 36],
-  peninsula: [60, 25, 36],
-  cabinet: [36, 24, 84],
-  'tall-cabinet': [24, 24, 84],
-  sink: [33, 20, 36],
-  basin: [20, 19, 34],
-  range: [30, 26, 36],
-  cooktop: [30, 21, 36],
-  refrigerator: [36, 30, 70],
-  dishwasher: [24, 24, 34],
-  tub: [60, 30, 20],
-  shower: [36, 36, 80],
-  toilet: [20, 28, 16],
-  washer: [28, 30, 42],
-  dryer: [28, 30, 42],
-  fireplace: [60, 20, 48],
-  stair: [40, 120, 100],
-  'baseboard-heater': [72, 3, 8],
-  'water-heater': [22, 22, 60],
-  kiln: [34, 34, 36],
-  panel: [16, 4, 60],
-  furniture: [60, 36, 30],
-};
 const STANDS_FREE: ReadonlySet<FeatureKind> = new Set(['island', 'stair', 'kiln', 'furniture']);
 /** How far from a wall a click still means that wall, inches. */
 const NEAR_WALL_IN = 30;
@@ -109,7 +73,7 @@ export function placeOpening(
   const near = wallNear(house, level, point);
   if (!near.ok) return near;
   const { room, wall, alongIn } = near.value;
-  const widthIn = OPENING_WIDTH[kind];
+  const widthIn = OPENING_WIDTH_IN[kind];
   return addEntity(
     house,
     'openings',
@@ -131,7 +95,7 @@ export function placeFeature(
   point: Point,
   newId: NewId,
 ): Result<Edited> {
-  const [widthIn, depthIn, heightIn] = FEATURE_SIZE[kind] ?? [36, 24, 36];
+  const [widthIn, depthIn, heightIn] = FEATURE_SIZE_IN[kind] ?? [36, 24, 36];
   const base = { id: newId('feature'), kind, heightIn };
   if (STANDS_FREE.has(kind)) {
     const room = roomAt(house, level, point);
@@ -159,9 +123,8 @@ export function placeFeature(
   if (!near.ok) return near;
   const { room, wall, alongIn } = near.value;
   const fitting = kind === 'counter' || kind === 'baseboard-heater' ? Math.min(widthIn, wall.lengthIn) : widthIn;
-  return addEntity(
+  return addFeature(
     house,
-    'features',
     featureSchema.parse({
       ...base,
       room: room.id,
@@ -171,9 +134,10 @@ export function placeFeature(
         widthIn: fitting,
         depthIn,
         alongIn: center(alongIn, fitting, wall.lengthIn),
-        behindIn: kind === 'sink' || kind === 'basin' ? 3 : 0,
+        behindIn: BEHIND_IN[kind] ?? 0,
       },
     }),
+    newId,
   );
 }
 
@@ -263,27 +227,6 @@ export function placeBoxAt(
     newId,
     snapIn,
   );
-}
-
-/** A new room with an outline, in whichever direction it was drawn. */
-export function addRoom(
-  house: House,
-  level: string,
-  kind: RoomKind,
-  outline: readonly Point[],
-  newId: NewId,
-  name = nameRoom(house, kind),
-): Result<Edited> {
-  const corners = turnClockwise(outline).map(({ x, y }, i) => ({ id: `c${i}`, x, y, wall: 'solid' as const }));
-  return addEntity(house, 'rooms', {
-    id: newId('room'),
-    level,
-    name,
-    kind,
-    prefix: choosePrefix(house, name),
-    corners,
-    ...(kind === 'garage' ? { bays: 1 } : {}),
-  });
 }
 
 export const rectangleBetween = (a: Point, b: Point): Point[] =>

@@ -1,15 +1,24 @@
 <script setup lang="ts">
 import SearchField from '../../fields/SearchField.vue';
-import { computed, ref } from 'vue';
-import { FEATURE_KINDS, ROOM_KINDS, type FeatureKind, type OpeningKind, type RoomKind } from '@winculum/core';
+import { computed, ref, watch } from 'vue';
+import {
+  addTypedRoom,
+  addTypedThing,
+  FEATURE_KINDS,
+  readThing,
+  ROOM_KINDS,
+  type FeatureKind,
+  type OpeningKind,
+  type RoomKind,
+} from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
 import type { Tool } from '../../drawing/tools/machine';
 import { useHand } from '../../drawing/use-hand';
+import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import { addTypedRoom } from './typed-room';
 
 const store = useHouse();
 const view = useView();
@@ -52,10 +61,29 @@ const titled = <T extends string>(all: readonly T[]) =>
 const kinds = titled(ROOM_KINDS);
 const features = titled(FEATURE_KINDS);
 
-function typed(text: string): string | null {
-  const result = addTypedRoom(store.house!, view.level, text, view.only('room'));
+/** The room that is chosen, or was last: what is typed next goes there. */
+const lastRoom = ref<string | null>(null);
+watch(
+  () => view.only('room'),
+  (id) => void (id && (lastRoom.value = id)),
+  { immediate: true },
+);
+
+/** A door, window or fixture in the room that was chosen last; it is selected, with its sizes open. */
+function typedThing(text: string): string | null {
+  const result = addTypedThing(store.house!, view.level, text, lastRoom.value, newId);
   if (!result.ok) return result.problems[0]!.message;
   if (!store.apply(result.value.edited)) return store.takeProblem();
+  view.select([{ kind: result.value.kind, id: result.value.id }]);
+  return null;
+}
+
+function typed(text: string): string | null {
+  if (readThing(text)) return typedThing(text);
+  const result = addTypedRoom(store.house!, view.level, text, lastRoom.value, newId);
+  if (!result.ok) return result.problems[0]!.message;
+  if (!store.apply(result.value.edited)) return store.takeProblem();
+  lastRoom.value = result.value.roomId;
   view.select([{ kind: 'room', id: result.value.roomId }]);
   requestAnimationFrame(() => sheet.value?.fit());
   return null;
@@ -134,8 +162,8 @@ function typed(text: string): string | null {
   <TapeInput
     v-if="store.canEdit"
     :run="typed"
-    placeholder="bedroom 12' x 11'6 east of Hall"
-    hint="kind, width x depth, then north, south, east or west of a room, and how far along it"
+    placeholder="bedroom 12 x 11'6 east of Hall"
+    hint="a room: kind, width x depth, east of a room. In it: door 32 to hall at 4', window 48x36 on north, sink at 5' on west"
     action="Enter places it"
   />
 </template>

@@ -1,23 +1,14 @@
-import {
-  parseLength,
-  refuse,
-  ROOM_KINDS,
-  setAgainst,
-  boundsOf,
-  rectangleCorners,
-  succeed,
-  type Edited,
-  type House,
-  type Result,
-  type Room,
-  type RoomKind,
-  type Side,
-} from '@winculum/core';
-import { addRoom } from '../../drawing/tools/place-new';
-import { newId } from '../../new-id';
+import type { Edited } from '../house/edit';
+import { ROOM_KINDS, type House, type RoomKind } from '../house/schema';
+import { boundsOf } from '../geometry/geometry';
+import { addRoom, setAgainst, type Side } from '../edits/place-room';
+import { rectangleCorners, type NewId } from '../edits/verbs';
+import { parseLength } from '../units/length';
+import { refuse, succeed, type Result } from '../units/result';
+import { findRoomByName } from './typed-thing';
 
 const FORM =
-  /^(?<before>.+?)\s*[x×]\s*(?<depth>[\d.].*?)(?:\s+(?<side>north|south|east|west)\s+of\s+(?<neighbor>.+?)(?:\s+at\s+(?<offset>.+))?)?$/i;
+  /^(?<before>.+?)(?:\s*[x×]\s*|\s+by\s+)(?<depth>[\d.].*?)(?:\s+(?<side>north|south|east|west)\s+of\s+(?<neighbor>.+?)(?:\s+at\s+(?<offset>.+))?)?$/i;
 /** Words of the trade for kinds that the code names otherwise. */
 const ALIASES: Readonly<Record<string, RoomKind>> = {
   'half bath': 'half-bath',
@@ -27,6 +18,16 @@ const ALIASES: Readonly<Record<string, RoomKind>> = {
   entry: 'foyer',
   yard: 'outdoors',
   closet: 'closet',
+  'great room': 'living',
+  'mud room': 'foyer',
+  mudroom: 'foyer',
+  'powder room': 'half-bath',
+  'rec room': 'recreation',
+  'bonus room': 'recreation',
+  nursery: 'bedroom',
+  patio: 'outdoors',
+  workshop: 'studio',
+  shop: 'studio',
 };
 /** Sizes of rooms are said in feet: in 18 x 14 both are, while a closet of 60 x 48 can only be in inches. */
 const FEET_UP_TO = 40;
@@ -67,17 +68,13 @@ function splitWidth(before: string): { what: string; width: string } | undefined
   return digit < 0 ? undefined : { what: before.slice(0, digit), width: before.slice(digit) };
 }
 
-const findRoom = (house: House, level: string, name: string): Room | undefined =>
-  Object.values(house.rooms).find(
-    (room) => room.level === level && room.name.toLowerCase() === name.trim().toLowerCase(),
-  );
-
 /** Builds a room from a typed line: `bedroom 12' x 11'6 east of Hall at 2'`. Without a side it goes wherever it fits beside the last room. */
 export function addTypedRoom(
   house: House,
   level: string,
   text: string,
   selectedRoom: string | null,
+  newId: NewId,
 ): Result<{ edited: Result<Edited>; roomId: string }> {
   const read = FORM.exec(text.trim())?.groups;
   const split = read && splitWidth(read['before']!);
@@ -98,13 +95,9 @@ export function addTypedRoom(
   const offset = read['offset'] ? parseLength(read['offset'], 'Offset') : succeed(0);
   if (!offset.ok) return offset;
   const rooms = Object.values(house.rooms).filter((room) => room.level === level);
-  const named = read['neighbor'] ? findRoom(house, level, read['neighbor']) : undefined;
-  if (read['neighbor'] && !named)
-    return refuse(
-      'neighbor',
-      'tape',
-      `There is no room "${read['neighbor']}" on this level. Here are: ${rooms.map((room) => room.name).join(', ') || 'none'}.`,
-    );
+  const neighbor = read['neighbor'] ? findRoomByName(house, level, read['neighbor']) : undefined;
+  if (neighbor && !neighbor.ok) return neighbor;
+  const named = neighbor?.value;
 
   const id = newId('room');
   let first = true;

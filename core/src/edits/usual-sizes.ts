@@ -1,0 +1,47 @@
+import type { FeatureKind, OpeningKind } from '../house/schema';
+
+/** Sizes that things usually have when they are first put down, inches: *common practice*, changed at will. */
+export const OPENING_WIDTH_IN: Readonly<Record<OpeningKind, number>> = {
+  door: 32,
+  cased: 48,
+  slider: 72,
+  window: 36,
+  'fixed-glass': 24,
+  vehicle: 108,
+  pocket: 32,
+  barn: 36,
+};
+
+/** Width along the wall, depth, height of the top, inches: *common practice*. */
+export const FEATURE_SIZE_IN: Readonly<Partial<Record<FeatureKind, readonly [number, number, number]>>> = {
+  counter: [72, 25, 36],
+  island: [72, 36, 36],
+  peninsula: [60, 25, 36],
+  cabinet: [36, 24, 84],
+  'tall-cabinet': [24, 24, 84],
+  sink: [33, 20, 36],
+  basin: [20, 19, 34],
+  range: [30, 26, 36],
+  cooktop: [30, 21, 36],
+  refrigerator: [36, 30, 70],
+  dishwasher: [24, 24, 34],
+  tub: [60, 30, 20],
+  shower: [36, 36, 80],
+  toilet: [20, 28, 16],
+  'hot-tub': [84, 84, 38],
+  washer: [28, 30, 42],
+  dryer: [28, 30, 42],
+  fireplace: [60, 20, 48],
+  stair: [40, 120, 100],
+  'baseboard-heater': [72, 3, 8],
+  'water-heater': [22, 22, 60],
+  kiln: [34, 34, 36],
+  panel: [16, 4, 60],
+  furniture: [60, 36, 30],
+  bed: [60, 80, 40],
+  desk: [60, 28, 30],
+  sofa: [84, 38, 34],
+  tv: [55, 4, 60],
+};
+/** The gap that a basin or a sink leaves behind it, inches. */
+export const BEHIND_IN: Readonly<Partial<Record<FeatureKind, number>>> = { sink: 3, basin: 3 };

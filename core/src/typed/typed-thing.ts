@@ -1,0 +1,291 @@
+import type { Edited } from '../house/edit';
+import { featureSchema, openingSchema, type FeatureKind, type OpeningKind } from '../house/schema-fixed';
+import type { House, Room } from '../house/schema';
+import { addFeature } from '../edits/place-panel';
+import { addEntity, type NewId } from '../edits/verbs';
+import { BEHIND_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from '../edits/usual-sizes';
+import { facingOf } from '../plan/facing';
+import { wallLoop, type LoopWall } from '../plan/wall-loop';
+import { formatLength, parseLength } from '../units/length';
+import { refuse, succeed, type Result } from '../units/result';
+
+/** What a word of the trade puts in: an opening in a wall, or a feature against one. */
+type Thing = { readonly opening: OpeningKind; readonly leaves?: 2 } | { readonly feature: FeatureKind };
+
+/** Longer words come first: "sliding door" is no door. */
+const WORDS: readonly (readonly [words: string, thing: Thing])[] = [
+  ['sliding glass door', { opening: 'slider' }],
+  ['sliding door', { opening: 'slider' }],
+  ['slider', { opening: 'slider' }],
+  ['pocket door', { opening: 'pocket' }],
+  ['barn door', { opening: 'barn' }],
+  ['double door', { opening: 'door', leaves: 2 }],
+  ['french door', { opening: 'door', leaves: 2 }],
+  ['garage door', { opening: 'vehicle' }],
+  ['overhead door', { opening: 'vehicle' }],
+  ['vehicle door', { opening: 'vehicle' }],
+  ['cased opening', { opening: 'cased' }],
+  ['opening', { opening: 'cased' }],
+  ['fixed glass', { opening: 'fixed-glass' }],
+  ['window', { opening: 'window' }],
+  ['door', { opening: 'door' }],
+  ['water heater', { feature: 'water-heater' }],
+  ['baseboard heater', { feature: 'baseboard-heater' }],
+  ['air handler', { feature: 'air-handler' }],
+  ['tall cabinet', { feature: 'tall-cabinet' }],
+  ['hot tub', { feature: 'hot-tub' }],
+  ['bathtub', { feature: 'tub' }],
+  ['lavatory', { feature: 'basin' }],
+  ['vanity', { feature: 'basin' }],
+  ['basin', { feature: 'basin' }],
+  ['refrigerator', { feature: 'refrigerator' }],
+  ['fridge', { feature: 'refrigerator' }],
+  ['dishwasher', { feature: 'dishwasher' }],
+  ['condenser', { feature: 'condenser' }],
+  ['fireplace', { feature: 'fireplace' }],
+  ['television', { feature: 'tv' }],
+  ['cooktop', { feature: 'cooktop' }],
+  ['counter', { feature: 'counter' }],
+  ['cabinet', { feature: 'cabinet' }],
+  ['furnace', { feature: 'furnace' }],
+  ['shower', { feature: 'shower' }],
+  ['toilet', { feature: 'toilet' }],
+  ['washer', { feature: 'washer' }],
+  ['dryer', { feature: 'dryer' }],
+  ['stove', { feature: 'range' }],
+  ['range', { feature: 'range' }],
+  ['panel', { feature: 'panel' }],
+  ['stair', { feature: 'stair' }],
+  ['sink', { feature: 'sink' }],
+  ['desk', { feature: 'desk' }],
+  ['sofa', { feature: 'sofa' }],
+  ['kiln', { feature: 'kiln' }],
+  ['bed', { feature: 'bed' }],
+  ['tub', { feature: 'tub' }],
+  ['tv', { feature: 'tv' }],
+];
+
+/** Whether a line begins like a thing, not like a room: "bedroom" and "bath" are rooms. */
+export const readThing = (
+  line: string,
+): { readonly thing: Thing; readonly rest: string; readonly word: string } | undefined => {
+  const text = line.trim().toLowerCase();
+  for (const [word, thing] of WORDS)
+    if (text === word || text.startsWith(`${word} `) || text.startsWith(`${word}s `))
+      return { thing, word, rest: line.trim().slice(word.length).replace(/^s\b/i, '').trim() };
+  return undefined;
+};
+
+const SIDES = '(?:north|south|east|west)(?:-?(?:east|west))?';
+/** The pieces that may follow, in any order. What is left over is a size. */
+const PIECES = {
+  sill: /\bsill\s+(?:at\s+)?(?<value>[\d.'"\s/-]+?)(?=\s+(?:at|on|in|to|centered|center)\b|$)/i,
+  room: new RegExp(`\\bin\\s+(?:the\\s+)?(?<value>.+?)(?=\\s+(?:at|on|to|centered|center|${SIDES})\\b|$)`, 'i'),
+  to: /\bto\s+(?:the\s+)?(?<value>.+?)(?=\s+(?:at|on|in|centered|center)\b|$)/i,
+  centered: /\bcenter(?:ed)?\b/i,
+  side: new RegExp(`\\b(?:on\\s+(?:the\\s+)?)?(?<value>${SIDES})(?:\\s+wall)?\\b`, 'i'),
+  at: /\bat\s+(?<value>[\d.'"\s/-]+?)(?=\s+(?:on|in|to|centered|center|sill)\b|$)/i,
+} as const;
+
+interface Read {
+  readonly sill: string | undefined;
+  readonly room: string | undefined;
+  readonly to: string | undefined;
+  readonly isCentered: boolean;
+  readonly side: string | undefined;
+  readonly at: string | undefined;
+  /** Sizes said before anything else: 32, 48x36. */
+  readonly size: string;
+  /** What stands last without a word before it: how far along. */
+  readonly trailing: string;
+}
+
+function readPieces(rest: string): Read {
+  let left = rest;
+  const take = (piece: keyof typeof PIECES): string | undefined => {
+    const found = PIECES[piece].exec(left);
+    if (!found) return undefined;
+    left = `${left.slice(0, found.index)}\u0000${left.slice(found.index + found[0].length)}`;
+    return found.groups?.['value']?.trim() ?? '';
+  };
+  const sill = take('sill');
+  const to = take('to');
+  const room = take('room');
+  const isCentered = take('centered') !== undefined;
+  const at = take('at');
+  const side = take('side');
+  const [size = '', ...others] = left.split('\u0000').map((one) => one.trim());
+  return { sill, room, to, isCentered, side, at, size, trailing: others.filter(Boolean).join(' ') };
+}
+
+/** A room by its name, or by a part of it that no other room of the level has. */
+export function findRoomByName(house: House, level: string, name: string): Result<Room> {
+  const rooms = Object.values(house.rooms).filter((room) => room.level === level);
+  const wanted = name.trim().toLowerCase();
+  const whole = rooms.filter((room) => room.name.toLowerCase() === wanted);
+  const found = whole.length > 0 ? whole : rooms.filter((room) => room.name.toLowerCase().includes(wanted));
+  if (found.length === 1) return succeed(found[0]!);
+  const listed = (some: readonly Room[]) => some.map((room) => room.name).join(', ') || 'none';
+  return found.length === 0
+    ? refuse('room', 'tape', `There is no room "${name.trim()}" on this level. Here are: ${listed(rooms)}.`)
+    : refuse('room', 'tape', `"${name.trim()}" may be ${listed(found)}. Say which.`);
+}
+
+/** The wall that is meant, and the stretch of it that may be used. */
+interface Meant {
+  readonly wall: LoopWall;
+  readonly fromIn: number;
+  readonly toIn: number;
+}
+
+function wallToRoom(house: House, room: Room, to: Room): Result<Meant> {
+  const shared = facingOf(house, room)
+    .filter((one) => one.other.id === to.id)
+    .map((one) => ({
+      wall: one.wall,
+      fromIn: Math.max(0, one.fromIn),
+      toIn: Math.min(one.wall.lengthIn, one.toIn),
+    }))
+    .sort((a, b) => b.toIn - b.fromIn - (a.toIn - a.fromIn))[0];
+  return shared && shared.toIn > shared.fromIn
+    ? succeed(shared)
+    : refuse('wall', 'tape', `${room.name} and ${to.name} have no wall between them.`);
+}
+
+function wallOnSide(room: Room, side: string): Result<Meant> {
+  const wanted = side.toLowerCase().replace('-', '');
+  const { walls } = wallLoop(room);
+  const wall = walls
+    .filter((one) => one.name === wanted && one.boundary === 'solid')
+    .sort((a, b) => b.lengthIn - a.lengthIn)[0];
+  return wall
+    ? succeed({ wall, fromIn: 0, toIn: wall.lengthIn })
+    : refuse(
+        'wall',
+        'tape',
+        `${room.name} has no ${side} wall. It has ${[...new Set(walls.map((one) => one.name))].join(', ')}.`,
+      );
+}
+
+/** A bare number is inches, as sizes of doors, windows and fixtures are said. */
+const readOptional = (text: string | undefined, field: string): Result<number | undefined> =>
+  text === undefined || text === '' ? succeed(undefined) : parseLength(text, field);
+
+/** Width, and height for a window: "32", "48x36", "2-8". */
+function readSize(text: string): Result<{ widthIn: number | undefined; otherIn: number | undefined }> {
+  const [width, other] = text.split(/\s*[x×]\s*|\s+by\s+/i);
+  const [first, second] = [readOptional(width, 'Width'), readOptional(other, 'Height')];
+  if (!first.ok) return first;
+  return second.ok ? succeed({ widthIn: first.value, otherIn: second.value }) : second;
+}
+
+/**
+ * Puts a door, window or fixture in by a typed line: `door 32 to hall at 4'`, `window 48x36 sill 40 centered on north`,
+ * `sink at 5' on north`, `panel in garage east 12'`. Distances are from the wall's left end, seen from inside the room. Answers what was
+ * made; what is not clear is asked back.
+ */
+export function addTypedThing(
+  house: House,
+  level: string,
+  text: string,
+  selectedRoom: string | null,
+  newId: NewId,
+): Result<{ readonly edited: Result<Edited>; readonly id: string; readonly kind: 'opening' | 'feature' }> {
+  const read = readThing(text);
+  if (!read) return refuse('thing', 'tape', `"${text.trim()}" names no door, window or fixture.`);
+  const pieces = readPieces(read.rest);
+  const inRoom = pieces.room === undefined ? undefined : findRoomByName(house, level, pieces.room);
+  if (inRoom && !inRoom.ok) return inRoom;
+  const room = inRoom?.value ?? house.rooms[selectedRoom ?? ''];
+  if (!room || room.level !== level)
+    return refuse('room', 'tape', `In which room? Choose one, or say it: ${read.word} in kitchen on north.`);
+  const to = pieces.to === undefined ? undefined : findRoomByName(house, level, pieces.to);
+  if (to && !to.ok) return to;
+  if (!to && pieces.side === undefined)
+    return refuse(
+      'wall',
+      'tape',
+      `On which wall of ${room.name}? Say: ${read.word} on north, or ${read.word} to hall.`,
+    );
+  const meant = to ? wallToRoom(house, room, to.value) : wallOnSide(room, pieces.side!);
+  if (!meant.ok) return meant;
+  const size = readSize(pieces.size);
+  if (!size.ok) return size;
+  const at = readOptional(pieces.at ?? (pieces.trailing || undefined), 'Distance');
+  if (!at.ok) return at;
+  const sill = readOptional(pieces.sill, 'Sill');
+  if (!sill.ok) return sill;
+  const { wall, fromIn, toIn } = meant.value;
+  const place = (widthIn: number): number =>
+    at.value === undefined || pieces.isCentered ? Math.max(fromIn, (fromIn + toIn - widthIn) / 2) : at.value;
+  const tooWide = (widthIn: number) =>
+    refuse(
+      'width',
+      'tape',
+      `${read.word} is ${formatLength(widthIn)} wide, and the ${wall.name} wall of ${room.name} ${formatLength(wall.lengthIn)}.`,
+    );
+
+  if ('opening' in read.thing) {
+    const kind = read.thing.opening;
+    const widthIn = size.value.widthIn ?? OPENING_WIDTH_IN[kind] * (read.thing.leaves ?? 1);
+    if (widthIn > wall.lengthIn) return tooWide(widthIn);
+    const id = newId('opening');
+    const sillIn = sill.value ?? 36;
+    const heightIn = size.value.otherIn;
+    return succeed({
+      id,
+      kind: 'opening',
+      edited: addEntity(
+        house,
+        'openings',
+        openingSchema.parse({
+          id,
+          room: room.id,
+          wall: wall.id,
+          kind,
+          widthIn,
+          alongIn: Math.round(place(widthIn) * 16) / 16,
+          ...(kind === 'window' ? { sillIn } : {}),
+          ...(heightIn === undefined ? {} : { headIn: kind === 'window' ? sillIn + heightIn : heightIn }),
+          ...(read.thing.leaves ? { leaves: read.thing.leaves } : {}),
+        }),
+      ),
+    });
+  }
+  const { feature } = read.thing;
+  const [usualIn, depthIn, heightIn] = FEATURE_SIZE_IN[feature] ?? [36, 24, 36];
+  // A counter is as long as its wall where nothing is said.
+  const widthIn = size.value.widthIn ?? (feature === 'counter' && at.value === undefined ? toIn - fromIn : usualIn);
+  if (widthIn > wall.lengthIn) return tooWide(widthIn);
+  const id = newId('feature');
+  // A fixture's distance is said to its middle, as its center line is.
+  const alongIn = at.value === undefined || pieces.isCentered ? place(widthIn) : at.value - widthIn / 2;
+  if (alongIn < -0.5 || alongIn + widthIn > wall.lengthIn + 0.5)
+    return refuse(
+      'place',
+      'tape',
+      `At ${formatLength(at.value ?? 0)} the ${read.word} of ${formatLength(widthIn)} runs past the end of the ${wall.name} wall, ${formatLength(wall.lengthIn)} long.`,
+    );
+  return succeed({
+    id,
+    kind: 'feature',
+    edited: addFeature(
+      house,
+      featureSchema.parse({
+        id,
+        room: room.id,
+        kind: feature,
+        heightIn,
+        at: {
+          kind: 'wall',
+          wall: wall.id,
+          widthIn,
+          depthIn: size.value.otherIn ?? depthIn,
+          alongIn: Math.round(Math.max(0, Math.min(wall.lengthIn - widthIn, alongIn)) * 16) / 16,
+          behindIn: BEHIND_IN[feature] ?? 0,
+        },
+      }),
+      newId,
+    ),
+  });
+}

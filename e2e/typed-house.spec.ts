@@ -1,0 +1,71 @@
+import { expect, goTo, menu, saved, tape, test } from './harness';
+
+/** A single-story house of two bedrooms, as somebody calls it out: ten rooms, eight doors, nine windows, kitchen, bath, laundry, panel. */
+const LINES = [
+  'living 16 x 14',
+  'kitchen 12 x 14 east of living',
+  'laundry 7 x 14 east of kitchen',
+  'garage 22 x 22 east of laundry',
+  "hall 35'9 x 3-6 south of living",
+  'bedroom 1 12 x 12 south of hall',
+  "bath 6 x 12 south of hall at 12'4.5",
+  "bedroom 2 11 x 12 south of hall at 18'9",
+  'porch 10 x 6 north of living',
+  'deck 12 x 8 north of kitchen',
+  'door 36 to porch in living',
+  'door 36 to deck in kitchen',
+  'cased opening 48 to kitchen in living',
+  'cased opening 42 to hall in living',
+  'door 32 to laundry in hall',
+  'door 30 to bath in hall',
+  'door 32 to bedroom 1 in hall',
+  'door 32 to bedroom 2 in hall',
+  "door 32 to garage in laundry at 2'",
+  'window 60x48 sill 24 on west in living',
+  "window 36x48 on west in living at 1'",
+  'window 36x36 sill 42 on north in kitchen at 10',
+  'window 48x48 sill 24 on south in bedroom 1',
+  'window 36x48 sill 24 on west in bedroom 1',
+  'window 24x24 sill 54 on south in bath',
+  'window 48x48 sill 24 on south in bedroom 2',
+  'window 36x48 sill 24 on east in bedroom 2',
+  'window 36x36 on north in laundry',
+  'garage door 192x84 on south in garage',
+  'counter 120 on east in kitchen',
+  "sink at 4' on east in kitchen",
+  "dishwasher at 6'6 on east in kitchen",
+  "range at 2' on south in kitchen",
+  "fridge on south in kitchen at 10'",
+  'tub on west in bath',
+  "basin at 4' on east in bath",
+  "toilet at 8' on east in bath",
+  "washer at 3' on west in laundry",
+  "dryer at 6' on west in laundry",
+  "panel on east in garage at 12'",
+] as const;
+
+test('a house of two bedrooms is typed, laid out, switched and planned in at most 60 actions, without a violation', async ({
+  owner: page,
+}) => {
+  let actions = 0;
+  const did = async (work: Promise<unknown>, n = 1) => {
+    await work;
+    actions += n;
+  };
+  await did(page.getByLabel('Name of the new house').fill('Called out'));
+  await did(page.getByRole('button', { name: 'New house' }).click());
+  await expect(page).toHaveURL(/\/house$/);
+  for (const line of LINES) await did(tape(page, line));
+  await did(goTo(page, 'Circuits'));
+  await did(page.getByRole('button', { name: /^Connect \d+ appliances/ }).click());
+  await did(goTo(page, 'Boxes'));
+  await did(menu(page, 'Lay out boxes', 'The whole house'), 2);
+  await did(page.getByRole('region', { name: 'Proposed boxes' }).getByRole('button', { name: 'Accept all' }).click());
+  await did(goTo(page, 'Circuits'));
+  await did(page.getByRole('button', { name: 'Plan the circuits' }).click());
+  await did(page.getByRole('region', { name: 'Proposed circuits' }).getByRole('button', { name: 'Accept' }).click());
+  await saved(page);
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  expect(await page.locator('.fail.violation').allTextContents()).toEqual([]);
+  expect(actions).toBeLessThanOrEqual(60);
+});
