@@ -4,7 +4,8 @@ import { EDITIONS, type House } from './house/schema';
 import { checkHouse } from './nec/check-house';
 import { basementHouse } from './test/basement-house';
 import { byTheTool } from './test/by-the-tool';
-import { demo, must } from './test/demo-house';
+import { demo } from './test/demo-house';
+import { must } from './test/must';
 import { openPlanHouse } from './test/open-plan-house';
 import { ranchHouse } from './test/ranch-house';
 

@@ -5,7 +5,7 @@ import { wireHouse } from '../../core/src/makeup/make-up';
 import { findFaults } from '../../core/src/proof/diagnose';
 import { acceptCircuitPlan, planCircuits } from '../../core/src/proposals/circuits/plan-circuits';
 import { acceptPlan, planBoxes } from '../../core/src/proposals/layout/lay-out-boxes';
-import { must } from '../../core/src/test/demo-house';
+import { must } from '../../core/src/test/must';
 import { randomHouse } from '../../core/src/test/random-house';
 import { chainOf, wired } from '../../core/src/test/wiring-house';
 import type { Figure } from './main';

@@ -29,6 +29,7 @@ export const router = createRouter({
       component: () => import('./pages/HousePage.vue'),
       props: true,
     },
+    { path: '/houses/:id/plan', name: 'plan', component: () => import('./pages/PlanPage.vue'), props: true },
     { path: '/:rest(.*)*', redirect: '/houses' },
   ],
 });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { newDevice } from '../house/schema-equipment';
 import { aHouse } from '../test/house-builder';
-import { must } from '../test/demo-house';
+import { must } from '../test/must';
 import { addDevice, removeDevice, setGangs } from './device-verbs';
 
 const lit = aHouse()

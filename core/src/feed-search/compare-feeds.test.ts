@@ -6,7 +6,8 @@ import { wireHouse, wireUnit, makeUpBox } from '../makeup/make-up';
 import { netlistOf } from '../proof/netlist';
 import { prove } from '../proof/prove';
 import { chainOf, wiringHouse } from '../test/wiring-house';
-import { demo, must } from '../test/demo-house';
+import { demo } from '../test/demo-house';
+import { must } from '../test/must';
 
 describe('the demo house, wired', () => {
   test.each(SCHEMES)('every circuit proves when it is fed %s', (scheme) => {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { combCorners } from '../test/combs';
-import { demo, must } from '../test/demo-house';
+import { demo } from '../test/demo-house';
+import { must } from '../test/must';
 import { aHouse, bedroom } from '../test/house-builder';
 import { createHouse } from '../edits/create-house';
 import { changeEntity, rectangleCorners } from '../edits/verbs';

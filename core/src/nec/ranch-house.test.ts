@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { EDITIONS, type House } from '../house/schema';
-import { must } from '../test/demo-house';
+import { must } from '../test/must';
 import { applyRemedy } from './apply-remedy';
 import { boxFill } from '../makeup/box-fill';
 import { wireHouse } from '../makeup/make-up';

@@ -2,7 +2,7 @@ import type { House } from '../house/schema';
 import { connectAppliances } from '../proposals/circuits/appliances';
 import { acceptCircuitPlan, planCircuits } from '../proposals/circuits/plan-circuits';
 import { acceptPlan, planBoxes } from '../proposals/layout/lay-out-boxes';
-import { must } from './demo-house';
+import { must } from './must';
 
 /** From a drawing to a wired house by the tool alone, as somebody would who takes every proposal. */
 export function byTheTool(drawn: House): House {

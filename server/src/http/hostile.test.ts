@@ -9,7 +9,8 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { BODY_LIMITS } from '@winculum/contract';
 import { createHouse, edit, joinEdits, type Edit, type House } from '@winculum/core';
-import { demo, must } from '../../../core/src/test/demo-house';
+import { demo } from '../../../core/src/test/demo-house';
+import { must } from '../../../core/src/test/must';
 import { PASSWORD, Person, startApp, type Running } from '../test/harness';
 
 let app: Running;

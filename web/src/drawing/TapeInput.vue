@@ -83,4 +83,17 @@ defineExpose({ focus: () => input.value?.focus() });
   color: var(--chalk);
   font-weight: 600;
 }
+/* On a phone the line needs the width; its refusals still stand below it. */
+@media (max-width: 600px) {
+  .tape {
+    flex-wrap: wrap;
+    gap: 0 8px;
+  }
+  .line {
+    flex: 1 1 60%;
+  }
+  .hint:not(.is-violation) {
+    display: none;
+  }
+}
 </style>

@@ -148,6 +148,7 @@ const levelEntries = computed(() => [
       @update:model-value="setEdition"
     />
     <v-btn @click="showJob = true">Job</v-btn>
+    <v-btn :to="`/houses/${store.id}/plan`" title="The plan to scale, for paper">Plan sheet</v-btn>
     <span class="grow" />
     <span class="saved" role="status" :class="store.syncState.kind">{{ saved }}</span>
     <v-btn class="icon" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!store.undoStack.length" @click="store.undo">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch, type Component } from 'vue';
+import { defineAsyncComponent, onUnmounted, onMounted, ref, watch, type Component } from 'vue';
 import { useRouter } from 'vue-router';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
@@ -66,7 +66,8 @@ onMounted(() => {
   window.addEventListener('keydown', onKey);
   void open();
 });
-onBeforeUnmount(() => {
+// After the stages are gone: none of them is to see a house that is not there.
+onUnmounted(() => {
   window.removeEventListener('keydown', onKey);
   store.close();
 });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { indexOutlets } from '../../circuits/outlets';
 import { EDITIONS, ROOM_KINDS, type Edition, type House, type RoomKind } from '../../house/schema';
-import { must } from '../../test/demo-house';
+import { must } from '../../test/must';
 import { acceptFinding } from '../accept-finding';
 import { checkHouse } from '../check-house';
 import { decideAfci } from './afci';
