@@ -169,6 +169,8 @@ export const circuitSchema = z.strictObject({
   lengthFt: z.number().min(1).max(1000).optional(),
   /** A circuit on the other leg with which it shares one neutral: a multiwire branch circuit, NEC 210.4. */
   sharesNeutralWith: id.optional(),
+  /** Feet of conductors by which existing wiring is lengthened, where nothing but that is done to it: NEC 210.12. */
+  extendedFt: z.number().min(0).max(1000).optional(),
   /** One two-pole breaker serves it and the circuit it shares a neutral with. */
   commonTrip: z.boolean().optional(),
   /** Nobody and nothing moves its members but a hand. */

@@ -33,6 +33,11 @@ testRule(serviceSize, {
   ],
   cannotTell: [
     [
+      'two kitchens may be two dwellings',
+      dwelling(200).room('second', 'kitchen', [500, 0, 200, 200]),
+      '2 kitchens are drawn. Whether P serves one dwelling or 2 decides how its load is reckoned (220.82, 220.84, 220.85): ask, and have it calculated as what it is.',
+    ],
+    [
       'typical values on 125 A, so near that only the nameplates tell',
       heavy(125, {}),
       'The calculated load is about 126 A on the 125 A main of P, by typical values. So near only the nameplates tell.',

@@ -27,6 +27,8 @@ export const serviceSize = defineRule({
         `${panel} has a main of ${main} A: the service of a one-family dwelling has ${least} A at least.`,
       near: ({ panel, main, load }: Numbers) =>
         `The calculated load is about ${load.toFixed(0)} A on the ${main} A main of ${panel}, by typical values. So near only the nameplates tell.`,
+      units: ({ panel, n }: { panel: string; n: number }) =>
+        `${n} kitchens are drawn. Whether ${panel} serves one dwelling or ${n} decides how its load is reckoned (220.82, 220.84, 220.85): ask, and have it calculated as what it is.`,
       carries: ({ panel, main, load }: Numbers) =>
         `The main of ${panel}, ${main} A, carries the calculated load of ${load.toFixed(0)} A.`,
     },
@@ -44,7 +46,9 @@ export const serviceSize = defineRule({
     const data = { panel: panel.name, main: panel.mainA, load };
     const where = { panel: panel.id };
     const detail = { measured: () => `${load.toFixed(1)} A`, required: () => `${panel.mainA} A at most` };
-    const isDwelling = facts.views.some((view) => view.room.kind === 'kitchen');
+    const kitchens = facts.views.filter((view) => view.room.kind === 'kitchen').length;
+    if (kitchens > 1) return [report.cannotTell('units', { panel: panel.name, n: kitchens }, where)];
+    const isDwelling = kitchens === 1;
     if (isDwelling && panel.mainA < limits.leastA)
       return [report.fail('least', { ...data, least: limits.leastA }, where, { ...detail, section: '230.79(C)' })];
     // Fractions under half an ampere may be dropped: 220.5(B).

@@ -146,6 +146,31 @@ export function boxLights(boxing: Boxing, room: string): void {
     );
   });
   if (view.room.kind === 'kitchen') overSink(boxing, room);
+  if (view.room.kind === 'bathroom' || view.room.kind === 'half-bath') atMirror(boxing, room);
+}
+
+/** Height of a light over the mirror, inches to its center, and how far from the basin's middle it still serves: *common practice*. */
+const [OVER_MIRROR_IN, AT_MIRROR_IN] = [80, 18];
+
+/** A light on the wall over the basin's mirror: from the ceiling's middle one's own head shades one's face. *Common practice*. */
+function atMirror(boxing: Boxing, room: string): void {
+  const view = boxing.view(room);
+  const basin = view.features.find((one) => one.kind === 'basin' && one.at.kind === 'wall');
+  if (basin?.at.kind !== 'wall' || OVER_MIRROR_IN > view.level.ceilingIn - 6) return;
+  const { wall, alongIn, widthIn } = basin.at;
+  const middle = pointOnWall(wallOf(view, wall), alongIn + widthIn / 2);
+  const spot = bestSpot(boxing.house, room, {
+    heightIn: OVER_MIRROR_IN,
+    cost: ({ point }) => distance(point, middle),
+  });
+  if (!spot || distance(spot.point, middle) > AT_MIRROR_IN) return;
+  boxing.place(
+    room,
+    spot.at,
+    [boxing.device('luminaire', { style: 'wall', marked: 'damp', lumens: 1600, va: 18 })],
+    { reason: 'over the mirror', section: 'common practice' },
+    spot.bracket,
+  );
 }
 
 /** A light over the sink, where none hangs near it: one stands in one's own light there. *Common practice*. */

@@ -159,6 +159,17 @@ function setAttic(atticF: number): void {
               @update:model-value="change({ lengthFt: $event })"
               @clear="change({ lengthFt: undefined })"
             />
+            <NumberField
+              label="Existing conductors lengthened by"
+              unit="ft"
+              optional
+              :min="0"
+              :max="1000"
+              hint="not said"
+              :model-value="circuit.extendedFt"
+              @update:model-value="change({ extendedFt: $event })"
+              @clear="change({ extendedFt: undefined })"
+            />
             <TickField
               v-if="circuit.poles === 2"
               label="aluminum service-entrance cable"
