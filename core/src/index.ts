@@ -208,6 +208,7 @@ export {
 } from './service/load-calculation';
 export {
   electrodeConductor,
+  fitsRating,
   nextServiceRating,
   SERVICE_RATINGS_A,
   serviceConductors,

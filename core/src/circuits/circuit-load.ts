@@ -44,6 +44,9 @@ interface CircuitLoad {
 export const isGeneralReceptacle = (outlet: Outlet): boolean =>
   outlet.device.kind === 'receptacle' && outlet.load === undefined;
 
+/** Share by which a nameplate may differ from the typical value of its kind: *common practice*. */
+export const TYPICAL_SPREAD = 0.1;
+
 /** A load whose nameplate has not been read; what is chosen by its amperes, as a vehicle charger is, has none to read. */
 export const isTypical = (load: Load): boolean => load.source === 'typical' && !load.kind.startsWith('ev-');
 

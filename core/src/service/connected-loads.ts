@@ -1,6 +1,7 @@
 import type { Edition, House } from '../house/schema';
 import type { Load, LoadKind } from '../house/schema-equipment';
 import { LOAD_LIBRARY } from '../loads/library';
+import { isTypical } from '../circuits/circuit-load';
 import { indexOutlets } from '../circuits/outlets';
 
 /** How Article 220 takes a piece of equipment. */
@@ -99,7 +100,7 @@ export function dwellingLoads(house: House, areaFt2: number): DwellingLoads {
         va: load.va,
         volts: load.volts,
         motor: load.motor,
-        isTypical: load.source === 'typical',
+        isTypical: isTypical(load),
         control: load.kind === 'electric-furnace' ? 'the furnace' : (outlet?.room.id ?? load.id),
       },
     ];

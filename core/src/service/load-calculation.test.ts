@@ -127,6 +127,12 @@ describe('worked by hand', () => {
     expect(optionalLoad(loads).amps).toBeCloseTo(126.25, 1);
   });
 
+  it('a quarter of the largest 120 V motor stands on the neutral as well, as in D1(b)', () => {
+    const disposer = one('fixed', 960, { volts: 120, motor: true });
+    const [without, withIt] = [dwelling([]), dwelling([disposer])].map((loads) => neutralLoad(loads).va);
+    expect(withIt! - without!).toBeCloseTo(960 * 1.25, 6);
+  });
+
   it('an existing dwelling takes its first 8 kVA whole', () => {
     const loads = dwelling([one('cooking', 12_000), one('cooling', 5_000)]);
     expect(existingLoad(loads, false).va).toBeCloseTo(8_000 + 0.4 * (9_000 + 12_000 + 5_000 - 8_000), 6);
@@ -147,6 +153,7 @@ describe('worked by hand', () => {
 
   // Table 310.12 of 2020 lists the same sizes.
   it.each([
+    [60, '6', '4', '8'],
     [100, '4', '2', '8'],
     [110, '3', '1', '8'],
     [125, '2', '1/0', '8'],
@@ -159,6 +166,15 @@ describe('worked by hand', () => {
     expect(serviceConductors(ratingA)).toMatchObject({ copper, aluminum });
     expect(electrodeConductor(copper)).toBe(electrode);
   });
+});
+
+describe('ratings', () => {
+  it.each([
+    [100.4, 100],
+    [100.5, 110],
+    [121.67, 125],
+    [400.6, undefined],
+  ])('%d A take %s', (amps, rating) => expect(nextServiceRating(amps)).toBe(rating));
 });
 
 describe('what must hold of any dwelling', () => {

@@ -314,6 +314,17 @@ export function neutralLoad(loads: DwellingLoads): LoadCalculation {
   for (const one of loads.connected)
     if (one.volts === 120 && (one.group === 'fixed' || one.group === 'other' || one.group === 'cooling'))
       lines.push({ what: one.name, sum: '120 V', va: one.va, section: '220.61(A)' });
+  const motors = loads.connected.filter(
+    (one) => one.volts === 120 && one.motor && ['fixed', 'other', 'cooling'].includes(one.group),
+  );
+  const largest = Math.max(0, ...motors.map((one) => one.va));
+  if (largest > 0)
+    lines.push({
+      what: '25 % of the largest 120 V motor',
+      sum: `${round(largest)} VA × 25 %`,
+      va: largest * 0.25,
+      section: '430.24',
+    });
   const whole = finish(lines, []);
   const over = whole.amps - 200;
   return over > 0

@@ -1,5 +1,6 @@
 /** Conductor sizes of services, smallest first, with their 75 °C ampacities, amperes: Table 310.15(B)(16), 310.16 from 2020. *From memory*, high. */
 const SIZES: readonly (readonly [size: string, copper: number | undefined, aluminum: number | undefined])[] = [
+  ['6', 65, 50],
   ['4', 85, 65],
   ['3', 100, 75],
   ['2', 115, 90],
@@ -23,9 +24,12 @@ const [SHARE_FROM_A, SHARE_TO_A] = [100, 400];
 /** Ratings of service disconnects, amperes: 240.6(A). */
 export const SERVICE_RATINGS_A = [60, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400] as const;
 
+/** Whether a rating holds a load: fractions under half an ampere may be dropped, 220.5(B). */
+export const fitsRating = (amperes: number, ratingA: number): boolean => Math.floor(amperes + 0.5) <= ratingA;
+
 /** The next rating at or above a load; undefined beyond the list. */
 export const nextServiceRating = (amperes: number): number | undefined =>
-  SERVICE_RATINGS_A.find((rating) => rating >= amperes - 0.5);
+  SERVICE_RATINGS_A.find((rating) => fitsRating(amperes, rating));
 
 interface ServiceConductors {
   readonly copper: string | undefined;

@@ -1,12 +1,9 @@
-import { isTypical, measureCircuitLoad } from '../../circuits/circuit-load';
+import { isTypical, measureCircuitLoad, TYPICAL_SPREAD } from '../../circuits/circuit-load';
 import type { Circuit } from '../../house/schema';
 import { sizeCircuit } from '../../circuits/sizing';
 import { outletsOf } from '../requirements/circuit-facts';
 import { setLoadsRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
-
-/** Share by which a nameplate may differ from the typical value of its kind: *common practice*. */
-const TYPICAL_SPREAD = 0.1;
 
 type Lines = ReturnType<typeof measureCircuitLoad>['lines'];
 const sizedVa = (lines: Lines): number => lines.reduce((sum, line) => sum + line.va * line.factor, 0);

@@ -1,11 +1,9 @@
-import { isTypical } from '../../circuits/circuit-load';
+import { isTypical, TYPICAL_SPREAD } from '../../circuits/circuit-load';
 import type { DwellingLoads } from '../../service/connected-loads';
+import { fitsRating } from '../../service/service-conductors';
 import { setLoadsRemedy } from '../remedies';
 import { leastServiceAmps, loadsOfHouse, servicePanel } from '../requirements/service-load';
 import { defineRule, everyEdition, fromMemory } from '../rule';
-
-/** Share by which a nameplate may differ from the typical value of its kind: *common practice*. */
-const TYPICAL_SPREAD = 0.1;
 
 const spread = (loads: DwellingLoads, by: number): DwellingLoads => ({
   ...loads,
@@ -51,8 +49,7 @@ export const serviceSize = defineRule({
     const isDwelling = kitchens === 1;
     if (isDwelling && panel.mainA < limits.leastA)
       return [report.fail('least', { ...data, least: limits.leastA }, where, { ...detail, section: '230.79(C)' })];
-    // Fractions under half an ampere may be dropped: 220.5(B).
-    const fits = (amps: number) => Math.floor(amps + 0.5) <= panel.mainA;
+    const fits = (amps: number) => fitsRating(amps, panel.mainA);
     if (fits(low!) !== fits(high!)) {
       const typical = Object.values(facts.house.loads).filter(isTypical);
       const remedies = [

@@ -3,6 +3,8 @@ import { computed, ref } from 'vue';
 import {
   changeEntity,
   existingLoad,
+  fitsRating,
+  leastServiceAmps,
   LOAD_LIBRARY,
   loadsOfHouse,
   neutralLoad,
@@ -44,17 +46,25 @@ const more = ref<readonly LoadKind[]>([]);
 const toggle = (kind: LoadKind) =>
   void (more.value = more.value.includes(kind) ? more.value.filter((one) => one !== kind) : [...more.value, kind]);
 
+/** A one-family dwelling's service has 100 A at least: 230.79(C). */
+const LEAST_SERVICE_A = 100;
+
 const drawn = computed(() => loadsOfHouse(house.value));
 const loads = computed(() => withMore(drawn.value, more.value.map(oneMore)));
 const standard = computed(() => standardLoad(loads.value));
 const optional = computed(() => optionalLoad(loads.value));
 const neutral = computed(() => neutralLoad(loads.value));
-const isOptionalLess = computed(() => optional.value.amps <= standard.value.amps);
-const leastOf = (of: DwellingLoads) => Math.min(standardLoad(of).amps, optionalLoad(of).amps);
+const isOptionalLess = computed(() => amps.value < standard.value.amps);
+/** By the methods that a service of this rating may be reckoned with: the same that its rule asks. */
+const leastOf = (of: DwellingLoads) => leastServiceAmps(of, panel.value?.mainA ?? 0);
 const amps = computed(() => leastOf(loads.value));
-const rating = computed(() => nextServiceRating(Math.max(100, amps.value)));
+const rating = computed(() =>
+  nextServiceRating(Math.max(LEAST_SERVICE_A, leastServiceAmps(loads.value, LEAST_SERVICE_A))),
+);
 const conductors = computed(() => rating.value && serviceConductors(rating.value));
-const isSmall = computed(() => panel.value !== undefined && Math.floor(amps.value + 0.5) > panel.value.mainA);
+const isSmall = computed(() => panel.value !== undefined && !fitsRating(amps.value, panel.value.mainA));
+/** What the check says of the service as it is drawn: it knows of the least service, of second kitchens and of plates that nobody read. */
+const said = computed(() => store.check?.findings.find((one) => one.ruleId === 'service-size'));
 
 /** What each thing adds to the calculated load: the one at the top decides, and is what managing it would save. */
 const shares = computed(() =>
@@ -98,9 +108,12 @@ const print = () => window.print();
         <p class="small-caps">Calculated load</p>
         <p class="num huge" :class="{ 'is-violation': isSmall }">{{ amps.toFixed(0) }} A</p>
         <p>
-          by the {{ isOptionalLess ? 'optional' : 'standard' }} method, the less of the two.
+          by the {{ isOptionalLess ? 'optional method, the less of the two' : 'standard method' }}.
           <b v-if="isSmall" class="is-violation">▨ More than the main of {{ panel.mainA }} A.</b>
-          <template v-else>The main of {{ panel.mainA }} A carries it.</template>
+          <template v-else-if="!said || more.length">The main of {{ panel.mainA }} A carries it.</template>
+        </p>
+        <p v-if="said" :class="said.kind === 'fail' ? 'is-violation' : 'is-caution'">
+          {{ said.message }} <span class="muted num">{{ said.section }}</span>
         </p>
         <p v-if="rating">
           Next standard service: <b class="num">{{ rating }} A</b
