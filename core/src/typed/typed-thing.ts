@@ -70,6 +70,9 @@ export const readThing = (
   line: string,
 ): { readonly thing: Thing; readonly rest: string; readonly word: string } | undefined => {
   const text = line.trim().toLowerCase();
+  // Set against another room it is a room: "stair 4 x 10 east of hall". A stair without a wall is one too.
+  if (/\b(?:north|south|east|west)\s+of\s/.test(text) || (/^stair/.test(text) && !/\b(?:on|in|to)\b/.test(text)))
+    return undefined;
   for (const [word, thing] of WORDS)
     if (text === word || text.startsWith(`${word} `) || text.startsWith(`${word}s `))
       return { thing, word, rest: line.trim().slice(word.length).replace(/^s\b/i, '').trim() };

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import {
   addTypedRoom,
   addTypedThing,
+  readThing,
   boundsOf,
   boxPoint,
   fromLoop,
@@ -68,6 +69,7 @@ describe('a typed door, window or fixture', () => {
     ["panel in hall east 2'", ['panel', ['c1', 16, 16]]],
     ['counter on west', ['counter', ['c3', 0, 120]]],
     ['vanity 36 on north in bath 2', ['basin', ['c0', 30, 36]]],
+    ['stair on west', ['stair', ['c3', 40, 40]]],
     ['beds on north', ['bed', ['c0', 42, 60]]],
     ['door', 'On which wall of Bedroom? Say: door on north, or door to hall.'],
     ['door to cellar', 'There is no room "cellar" on this level. Here are: Bedroom, Hall, Bath, Bath 2.'],
@@ -78,6 +80,11 @@ describe('a typed door, window or fixture', () => {
     ['window on southwest', 'Bedroom has no southwest wall. It has north, east, south, west.'],
     ['hatch on north', '"hatch on north" names no door, window or fixture.'],
   ] as const)('%s', (text, expected) => expect(put(text)).toEqual(expected));
+
+  it.each(['stair 4 x 10 east of Bedroom', "stair 4' x 10'", 'shower room 6 x 5 south of bath'])(
+    '%s is a room, not a thing in one',
+    (line) => expect(readThing(line)).toBeUndefined(),
+  );
 
   it('asks for the room where none is chosen', () =>
     expect(put('tub on north', null)).toBe('In which room? Choose one, or say it: tub in kitchen on north.'));
@@ -97,6 +104,7 @@ describe('a typed room', () => {
     ['living room 18x14 east of Bedroom', ['Living room', 'living', 148.5, 0, 216, 168]],
     ["office 12' x 11 east of Bedroom", ['Office', 'office', 148.5, 0, 144, 132]],
     ["great room 20' by 16' east of bed", ['Great room', 'living', 148.5, 0, 240, 192]],
+    ['stair 4 x 10 east of Bedroom', ['Stair', 'stair', 148.5, 0, 48, 120]],
     ['mud room 12-6 x 8 south of Bedroom', ['Mud room', 'foyer', 0, 124.5, 150, 96]],
     ['den 144 x 120 east of Bedroom', ['Den', 'den', 148.5, 0, 144, 120]],
     ["bath 1 8' x 5' south of bedroom at 2'", ['Bath 1', 'bathroom', 24, 124.5, 96, 60]],
