@@ -22,4 +22,8 @@ test('a plan prints to scale, on as many sheets as it takes, and is saved as a d
   const text = readFileSync((await (await download).path())!, 'utf8');
   expect(text).toMatch(/^<svg[^>]*xmlns="http:\/\/www.w3.org\/2000\/svg"/);
   expect(text).not.toContain('var(--');
+  // To scale wherever it is opened: an eighth of an inch a foot.
+  const width = Number(/ width="([\d.]+)in"/.exec(text)![1]);
+  const across = Number(/ viewBox="[^ "]+ [^ "]+ ([^ "]+)/.exec(text)![1]);
+  expect((width / across) * 12).toBeCloseTo(1 / 8, 4);
 });

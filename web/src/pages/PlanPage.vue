@@ -93,22 +93,27 @@ const WRITTEN_OUT = [
   'paint-order',
 ] as const;
 
-/** The first sheet as a drawing of its own, its colors written out. */
-function saveSvg(): void {
-  const svg = sheets.value?.querySelector('svg');
-  if (!svg) return;
-  const copy = svg.cloneNode(true) as SVGSVGElement;
-  const originals = [svg, ...svg.querySelectorAll('*')];
+/** The drawing of a sheet as a file of its own. */
+function svgOf(drawing: SVGSVGElement): string {
+  const copy = drawing.cloneNode(true) as SVGSVGElement;
+  const originals = [drawing, ...drawing.querySelectorAll('*')];
   [copy, ...copy.querySelectorAll('*')].forEach((element, i) => {
     const style = getComputedStyle(originals[i]!);
     element.removeAttribute('style');
     for (const name of WRITTEN_OUT) element.setAttribute(name, style.getPropertyValue(name));
   });
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
-  download(
-    `${house.value.name.replace(/[^\w-]+/g, '-').toLowerCase()}-${level.value}.svg`,
-    'image/svg+xml',
-    copy.outerHTML,
+  copy.setAttribute('width', drawing.style.width);
+  copy.setAttribute('height', drawing.style.height);
+  return copy.outerHTML;
+}
+
+/** Every sheet's drawing, to scale. */
+function saveSvg(): void {
+  const drawings = [...(sheets.value?.querySelectorAll<SVGSVGElement>('svg.drawing') ?? [])];
+  const name = `${house.value.name} ${house.value.levels[level.value]!.name}`.replace(/[^\w-]+/g, '-').toLowerCase();
+  drawings.forEach((drawing, i) =>
+    download(`${name}${drawings.length > 1 ? `-${i + 1}` : ''}.svg`, 'image/svg+xml', svgOf(drawing)),
   );
 }
 const print = () => window.print();

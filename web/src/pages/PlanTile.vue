@@ -51,6 +51,7 @@ const barIn = computed(() => 120 * props.scale.paperIn);
 <template>
   <section class="paper" :style="size" :aria-label="`Sheet ${tile.number} of ${count}`">
     <svg
+      class="drawing"
       :style="drawing"
       :viewBox="`${tile.x} ${tile.y} ${tile.widthIn} ${tile.heightIn}`"
       role="img"
@@ -158,7 +159,7 @@ const barIn = computed(() => 120 * props.scale.paperIn);
   border: 1px solid var(--rule);
   overflow: hidden;
 }
-.paper > svg {
+.drawing {
   display: block;
 }
 .match {
