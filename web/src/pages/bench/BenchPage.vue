@@ -159,7 +159,7 @@ const jointWords = (wire: readonly [string, string]) => {
         </div>
         <p v-if="showHint" class="hint">{{ exercise?.hint }}</p>
         <p v-if="says" class="is-caution" role="alert">{{ says }}</p>
-        <p v-if="shorted" class="is-violation" role="alert">Hot meets neutral: the breaker opens.</p>
+        <p v-if="shorted" class="is-violation" role="alert">Hot meets neutral: the breaker trips.</p>
         <BenchBoard
           :board="board"
           :lit="lit"
@@ -182,13 +182,16 @@ const jointWords = (wire: readonly [string, string]) => {
           </v-btn>
         </div>
         <BenchBuilder v-if="!exercise" :board="board" @change="rebuild" @refuse="says = $event" />
-        <details v-if="board.wires.length">
-          <summary>{{ board.wires.length }} joints made</summary>
-          <p v-for="(wire, i) in board.wires" :key="i" class="joint">
-            {{ jointWords(wire) }}
-            <v-btn :aria-label="`Take joint ${i + 1} apart`" @click="drop(i)">✕</v-btn>
-          </p>
-        </details>
+        <v-expansion-panels v-if="board.wires.length">
+          <v-expansion-panel :title="`${board.wires.length} joints made`">
+            <v-expansion-panel-text>
+              <p v-for="(wire, i) in board.wires" :key="i" class="joint">
+                {{ jointWords(wire) }}
+                <v-btn :aria-label="`Take joint ${i + 1} apart`" @click="drop(i)">✕</v-btn>
+              </p>
+            </v-expansion-panel-text>
+          </v-expansion-panel>
+        </v-expansion-panels>
       </section>
     </div>
   </main>

@@ -20,29 +20,32 @@ const isByArea = computed(() => house.value.standards.receptacleCount === 'area'
       ></span
     >
   </p>
-  <details open>
-    <summary>Show the sum</summary>
-    <table>
-      <tbody>
-        <tr v-if="load.generalReceptacles > 0">
-          <td>
-            {{ load.generalReceptacles }} × general receptacles<span class="muted source">{{
-              isByArea
-                ? 'in the area load of the house: no VA of their own'
-                : 'shop standard: 180 VA a yoke, for the percentage alone'
-            }}</span>
-          </td>
-          <td class="num">{{ isByArea ? 0 : load.generalReceptacles * 180 }} VA</td>
-        </tr>
-        <tr v-for="(step, i) in showSum(house, circuit, run)" :key="i" :class="{ 'is-violation': step.wrong }">
-          <td>
-            {{ step.what }}<span class="muted source">{{ step.section }}</span>
-          </td>
-          <td class="num sum">{{ step.sum }}</td>
-        </tr>
-      </tbody>
-    </table>
-  </details>
+  <v-expansion-panels :model-value="0">
+    <v-expansion-panel title="Show the sum">
+      <v-expansion-panel-text>
+        <table>
+          <tbody>
+            <tr v-if="load.generalReceptacles > 0">
+              <td>
+                {{ load.generalReceptacles }} × general receptacles<span class="muted source">{{
+                  isByArea
+                    ? 'in the area load of the house: no VA of their own'
+                    : 'shop standard: 180 VA a yoke, for the percentage alone'
+                }}</span>
+              </td>
+              <td class="num">{{ isByArea ? 0 : load.generalReceptacles * 180 }} VA</td>
+            </tr>
+            <tr v-for="(step, i) in showSum(house, circuit, run)" :key="i" :class="{ 'is-violation': step.wrong }">
+              <td>
+                {{ step.what }}<span class="muted source">{{ step.section }}</span>
+              </td>
+              <td class="num sum">{{ step.sum }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
 </template>
 
 <style scoped>
@@ -78,10 +81,5 @@ tr + tr td {
 .source {
   display: block;
   font-size: 12px;
-}
-summary {
-  cursor: pointer;
-  font-weight: 600;
-  min-height: 30px;
 }
 </style>

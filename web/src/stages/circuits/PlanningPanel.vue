@@ -116,19 +116,23 @@ function accept(): void {
           <span class="num is-violation">{{ one.section }}</span> {{ one.message }}
         </p>
       </template>
-      <details v-for="one in plan.planned" :key="one.circuit.id">
-        <summary>
-          <b class="num space">{{ one.circuit.space ?? '–' }}</b>
-          <span class="grow name">{{ one.circuit.name }}</span>
-          <span class="num">{{ one.circuit.ratingA }} A</span>
-          <b v-if="!one.before" class="new">new</b>
-          <b v-else-if="one.moved" class="num moved">+{{ one.moved }}</b>
-        </summary>
-        <p class="small">
-          {{ count(one.devices.length, 'outlet') }} on No. {{ one.circuit.awg }}: {{ one.why }}
-          <span class="muted num">{{ one.section }}</span>
-        </p>
-      </details>
+      <v-expansion-panels>
+        <v-expansion-panel v-for="one in plan.planned" :key="one.circuit.id">
+          <v-expansion-panel-title>
+            <b class="num space">{{ one.circuit.space ?? '–' }}</b>
+            <span class="grow name">{{ one.circuit.name }}</span>
+            <span class="num">{{ one.circuit.ratingA }} A</span>
+            <b v-if="!one.before" class="new">new</b>
+            <b v-else-if="one.moved" class="num moved">+{{ one.moved }}</b>
+          </v-expansion-panel-title>
+          <v-expansion-panel-text>
+            <p class="small">
+              {{ count(one.devices.length, 'outlet') }} on No. {{ one.circuit.awg }}: {{ one.why }}
+              <span class="muted num">{{ one.section }}</span>
+            </p>
+          </v-expansion-panel-text>
+        </v-expansion-panel>
+      </v-expansion-panels>
       <p v-if="plan.removed.length" class="small">
         No longer needed: {{ plan.removed.map((one) => one.name).join(', ') }}
       </p>
@@ -189,17 +193,6 @@ td.better {
 .small {
   font-size: 12.5px;
   line-height: 1.4;
-}
-details {
-  border-top: 1px solid var(--rule);
-}
-summary {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 38px;
-  cursor: pointer;
-  font-size: 14px;
 }
 .space {
   width: 24px;

@@ -10,31 +10,29 @@ const protection = computed(() => protectionOf(store.house!, props.circuit.id));
 </script>
 
 <template>
-  <details>
-    <summary>Why this protection</summary>
-    <ul>
-      <li v-for="{ outlet, gfci, afci } in protection.outlets" :key="outlet.device.id" class="why">
-        <b class="num">{{ outlet.box.tag }}</b> {{ outlet.load?.name ?? outlet.device.kind }}, {{ outlet.room.name
-        }}<br />
-        <span v-for="(decision, word) in { GFCI: gfci, AFCI: afci }" :key="word" class="muted"
-          ><template v-if="decision.kind !== 'not-required'"
-            >{{ word }}: {{ decision.reason }} {{ decision.section }}
-            <template v-if="'basis' in decision"
-              >({{ decision.basis.source }}, {{ decision.basis.confidence }})</template
+  <v-expansion-panels>
+    <v-expansion-panel title="Why this protection">
+      <v-expansion-panel-text>
+        <ul>
+          <li v-for="{ outlet, gfci, afci } in protection.outlets" :key="outlet.device.id" class="why">
+            <b class="num">{{ outlet.box.tag }}</b> {{ outlet.load?.name ?? outlet.device.kind }}, {{ outlet.room.name
+            }}<br />
+            <span v-for="(decision, word) in { GFCI: gfci, AFCI: afci }" :key="word" class="muted"
+              ><template v-if="decision.kind !== 'not-required'"
+                >{{ word }}: {{ decision.reason }} {{ decision.section }}
+                <template v-if="'basis' in decision"
+                  >({{ decision.basis.source }}, {{ decision.basis.confidence }})</template
+                >
+              </template></span
             >
-          </template></span
-        >
-      </li>
-    </ul>
-  </details>
+          </li>
+        </ul>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-  font-weight: 600;
-  min-height: 30px;
-}
 .why {
   font-size: 13px;
   padding: 4px 0;

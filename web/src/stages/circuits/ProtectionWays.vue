@@ -3,13 +3,13 @@ import { computed } from 'vue';
 import { count, deathsOn, nuisancesOn, protectionWays, type Circuit, type ProtectionWay } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
-/** How a circuit may be protected, what that costs, and what goes when it opens. */
+/** How a circuit may be protected, what that costs, and what goes dead when it trips. */
 const props = defineProps<{ circuit: Circuit }>();
 const emit = defineEmits<{ choose: [device: string] }>();
 const store = useHouse();
 const ways = computed(() => protectionWays(store.house!, props.circuit.id));
 const nuisances = computed(() => nuisancesOn(store.house!, props.circuit.id));
-const deaths = computed(() => deathsOn(store.house!, props.circuit));
+const outages = computed(() => deathsOn(store.house!, props.circuit));
 const KINDS = {
   plain: 'plain breaker',
   afci: 'AFCI breaker',
@@ -20,49 +20,47 @@ const isChosen = (one: ProtectionWay) => (one.first?.device.id ?? null) === prop
 </script>
 
 <template>
-  <details v-if="ways.length">
-    <summary>Ways to protect it</summary>
-    <p v-for="(one, i) in ways" :key="i" class="way">
-      <b>{{ KINDS[one.breaker] }}{{ one.first ? ` and GFCI at ${one.first.box.tag}` : '' }}</b>
-      <b class="num price">${{ one.cost }}</b
-      ><br />
-      <span v-if="one.isCheapest && ways.length > 1" class="is-caution">cheapest. </span
-      ><span v-if="one.isConvenient && ways.length > 1" class="is-caution">most convenient. </span>{{ one.pros }}
-      <v-btn
-        v-if="store.canEdit && ways.length > 1 && !isChosen(one)"
-        @click="emit('choose', one.first?.device.id ?? '')"
-      >
-        Choose it
-      </v-btn>
-    </p>
-    <p v-for="{ outlet, why } in nuisances" :key="outlet.device.id" class="is-caution">
-      {{ outlet.load!.name }} ({{ outlet.box.tag }}): {{ why }}
-    </p>
-    <p class="muted">Prices are typical, to compare one with another.</p>
-  </details>
-  <details v-if="deaths.length">
-    <summary>If it opens</summary>
-    <p v-for="(one, i) in deaths" :key="i" class="way">
-      <b>{{ one.by.kind === 'breaker' ? 'The breaker' : `The GFCI at ${one.by.outlet.box.tag}` }}:</b>
-      {{ count(one.outlets.length, 'outlet')
-      }}<template v-if="one.dark.length">; dark: {{ one.dark.map((room) => room.name).join(', ') }}</template
-      ><template v-if="one.thaws.length">; thaws: {{ one.thaws.map((o) => o.load!.name).join(', ') }}</template
-      ><template v-if="one.stops.length"
-        >; stops: {{ one.stops.map((o) => o.load?.name ?? `alarm ${o.box.tag}`).join(', ') }}</template
-      >
-    </p>
-  </details>
+  <v-expansion-panels v-if="ways.length">
+    <v-expansion-panel title="Ways to protect it">
+      <v-expansion-panel-text>
+        <p v-for="(one, i) in ways" :key="i" class="way">
+          <b>{{ KINDS[one.breaker] }}{{ one.first ? ` and GFCI at ${one.first.box.tag}` : '' }}</b>
+          <b class="num price">${{ one.cost }}</b
+          ><br />
+          <span v-if="one.isCheapest && ways.length > 1" class="is-caution">cheapest. </span
+          ><span v-if="one.isConvenient && ways.length > 1" class="is-caution">most convenient. </span>{{ one.pros }}
+          <v-btn
+            v-if="store.canEdit && ways.length > 1 && !isChosen(one)"
+            @click="emit('choose', one.first?.device.id ?? '')"
+          >
+            Choose it
+          </v-btn>
+        </p>
+        <p v-for="{ outlet, why } in nuisances" :key="outlet.device.id" class="is-caution">
+          {{ outlet.load!.name }} ({{ outlet.box.tag }}): {{ why }}
+        </p>
+        <p class="muted">Prices are typical, to compare one with another.</p>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
+  <v-expansion-panels v-if="outages.length">
+    <v-expansion-panel title="If it trips">
+      <v-expansion-panel-text>
+        <p v-for="(one, i) in outages" :key="i" class="way">
+          <b>{{ one.by.kind === 'breaker' ? 'The breaker' : `The GFCI at ${one.by.outlet.box.tag}` }}:</b>
+          {{ count(one.outlets.length, 'outlet')
+          }}<template v-if="one.dark.length">; dark: {{ one.dark.map((room) => room.name).join(', ') }}</template
+          ><template v-if="one.thaws.length">; thaws: {{ one.thaws.map((o) => o.load!.name).join(', ') }}</template
+          ><template v-if="one.stops.length"
+            >; stops: {{ one.stops.map((o) => o.load?.name ?? `alarm ${o.box.tag}`).join(', ') }}</template
+          >
+        </p>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
 </template>
 
 <style scoped>
-details {
-  font-size: 13.5px;
-}
-summary {
-  cursor: pointer;
-  font-weight: 600;
-  min-height: 30px;
-}
 .way {
   border-top: 1px solid var(--rule);
   padding: 5px 0;
