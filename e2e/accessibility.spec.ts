@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, goTo, menu, openDemo, test } from './harness';
+import { card, expect, goTo, menu, openDemo, test } from './harness';
 
 /** All rules in the one theme, and those of color in the other, where nothing else differs. */
 const RULES = {
@@ -54,7 +54,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('region', { name: 'Proposed circuits' }).waitFor();
     await accessible('a circuit plan');
     await page.getByRole('button', { name: 'Discard' }).click();
-    await page.getByRole('button', { name: /Kiln/ }).first().click();
+    await card(page, /Kiln/).click();
     await page.getByText('How its cable lies').click();
     await page.getByLabel('Which breaker is this on?').fill('K-5');
     await page.getByLabel('Which breaker is this on?').press('Enter');

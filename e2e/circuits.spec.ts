@@ -1,8 +1,8 @@
-import { expect, goTo, menu, onScreen, openDemo, pick, test } from './harness';
+import { card, expect, goTo, menu, onScreen, openDemo, pick, test } from './harness';
 
 test('a card shows its sum, sizes and protection, and a weak conductor is mended', async ({ owner: page }) => {
   await openDemo(page, 'Circuits');
-  await page.getByRole('button', { name: /Kiln/ }).first().click();
+  await card(page, /Kiln/).click();
   const panel = page.getByLabel('What is selected, and why');
   await expect(panel).toContainText('36 A × 1.25 = 45 A');
   await expect(panel).toContainText('counted as 45 A');
@@ -14,27 +14,24 @@ test('a card shows its sum, sizes and protection, and a weak conductor is mended
 
 test('boxes are dragged to a card, and a GFCI receptacle takes over from the breaker', async ({ owner: page }) => {
   await openDemo(page, 'Circuits');
-  const card = page.locator('[data-circuit="q17"]');
-  await card.scrollIntoViewIfNeeded();
-  await expect(card).toContainText('8 outlets');
+  const living = page.locator('[data-circuit="q17"]');
+  await living.scrollIntoViewIfNeeded();
+  await expect(living).toContainText('8 outlets');
   const box = page
     .locator('g.box[data-hit="box"]')
     .filter({ has: page.locator('[aria-label^="LA-"]') })
     .first();
   const from = (await box.boundingBox())!;
-  const to = (await card.boundingBox())!;
+  const to = (await living.boundingBox())!;
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(to.x + 60, to.y + 20, { steps: 8 });
   await page.mouse.up();
-  await expect(card).toContainText('9 outlets');
+  await expect(living).toContainText('9 outlets');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(card).toContainText('8 outlets');
+  await expect(living).toContainText('8 outlets');
 
-  await page
-    .getByRole('button', { name: /Garage receptacles/ })
-    .first()
-    .click();
+  await card(page, /Garage receptacles/).click();
   await expect(page.getByRole('combobox', { name: 'Kind of breaker' })).toHaveValue('follows the outlets: GFCI');
   await pick(page, 'GFCI from', 1);
   await expect(page.getByRole('combobox', { name: 'Kind of breaker' })).toHaveValue('follows the outlets: plain');

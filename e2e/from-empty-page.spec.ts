@@ -56,10 +56,7 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   await expect(page.locator('.percent')).toHaveText(/\d+ %/);
   await expect(page.getByRole('combobox', { name: 'Kind of breaker' })).toHaveValue('follows the outlets: AFCI');
   await page.getByRole('tab', { name: /Open items/ }).click();
-  await page
-    .getByRole('button', { name: /of Living are on no circuit/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: /of Living are on no circuit/ }).click();
   await page.getByRole('button', { name: 'Give them a circuit of their own' }).click();
   await page.getByRole('tab', { name: /Open items/ }).click();
   await page

@@ -208,6 +208,10 @@ export async function pick(page: Page, name: string, answer: string | number): P
   await page.getByRole('option', { name: answer, exact: true }).first().click();
 }
 
+/** The card of a circuit: what else has its name, boxes and findings, stands elsewhere. */
+export const card = (page: Page, name: RegExp) =>
+  page.locator('[data-circuit]', { hasText: name }).getByRole('button').first();
+
 /** Takes an entry of a button's menu. */
 export async function menu(page: Page, name: string | RegExp, entry: string): Promise<void> {
   await page.getByRole('button', { name, exact: true }).click();

@@ -1,13 +1,13 @@
-import { expect, goTo, menu, openDemo, pick, test } from './harness';
+import { card, expect, goTo, menu, openDemo, pick, test } from './harness';
 
-test('may I take it from here? the lights under the cabinet, from the counter circuit and from the lights', async ({
+test('can I tap this circuit? the lights under the cabinet, from the counter circuit and from the lights', async ({
   owner: page,
 }) => {
   await openDemo(page, 'Circuits');
   await page.getByLabel('Which breaker is this on?').fill('K-5');
   await page.getByLabel('Which breaker is this on?').press('Enter');
   await page.getByRole('tab', { name: 'Ask' }).click();
-  const ask = page.getByRole('region', { name: 'May I take it from here?' });
+  const ask = page.getByRole('region', { name: 'Can I tap this circuit?' });
   await pick(page, 'What', 'new, beside it: under-cabinet lights');
   await expect(ask.getByRole('status')).toContainText('circuits may feed it');
   const counter = ask.locator('li.no', { hasText: 'Counter left and dining' });
@@ -20,7 +20,7 @@ test('may I take it from here? the lights under the cabinet, from the counter ci
   await lights.getByRole('button', { name: 'Take it from here' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   await page.getByRole('tab', { name: 'Cards' }).click();
-  await expect(page.getByRole('button', { name: /Main level lights/ }).first()).toContainText('35 outlets');
+  await expect(card(page, /Main level lights/)).toContainText('35 outlets');
 });
 
 test('the circuits are planned: compared, refused, accepted, and a locked one is left alone', async ({
@@ -29,7 +29,7 @@ test('the circuits are planned: compared, refused, accepted, and a locked one is
   await openDemo(page, 'Circuits');
   // Of two locks only one stands in the way, and it alone is named.
   for (const name of [/Dryer/, /Kiln/]) {
-    await page.getByRole('button', { name }).first().click();
+    await card(page, name).click();
     await page.getByLabel('locked: the planner leaves it as it is').check();
   }
   await page.getByRole('button', { name: 'Plan the circuits' }).click();
@@ -49,11 +49,11 @@ test('the circuits are planned: compared, refused, accepted, and a locked one is
   await expect(page.getByText(/Kiln: No\. 8/).first()).toBeVisible();
 });
 
-test('a day in the house: two hair dryers open the bathroom breaker, one does not', async ({ owner: page }) => {
+test('a day in the house: two hair dryers trip the bathroom breaker, one does not', async ({ owner: page }) => {
   await openDemo(page, 'Circuits');
   await goTo(page, 'Load profile');
   const result = page.locator('.result');
-  await expect(result.locator('.trip')).toContainText('Bathrooms opens at 6:50');
+  await expect(result.locator('.trip')).toContainText('Bathrooms trips at 6:50');
   await page.getByRole('checkbox', { name: /Hair dryer, Bath 1/ }).uncheck();
   await expect(result.locator('.trip')).toHaveCount(0);
   await page.getByRole('button', { name: 'What runs now' }).click();
@@ -67,10 +67,10 @@ test('a day in the house: two hair dryers open the bathroom breaker, one does no
   await expect(page.getByRole('toolbar', { name: 'Load profile tools' })).toContainText('6 A');
 });
 
-test('what dies on a trip, and the same house under two editions', async ({ owner: page }) => {
+test('what goes dead on a trip, and the same house under two editions', async ({ owner: page }) => {
   await openDemo(page, 'Circuits');
   await page.getByRole('tab', { name: 'Trips' }).click();
-  const trips = page.getByRole('region', { name: 'What dies on each trip' });
+  const trips = page.getByRole('region', { name: 'What goes dead on each trip' });
   await trips.getByLabel(/only those that darken/).check();
   await expect(trips.locator('li', { hasText: 'Furnace' })).toContainText('stops: Furnace');
   await trips.locator('li', { hasText: 'Main level lights' }).getByRole('button').click();
@@ -85,10 +85,7 @@ test('what dies on a trip, and the same house under two editions', async ({ owne
 
 test('a circuit shares its neutral: refused on one leg, and told what it brings', async ({ owner: page }) => {
   await openDemo(page, 'Circuits');
-  await page
-    .getByRole('button', { name: /Living room/ })
-    .first()
-    .click();
+  await card(page, /Living room/).click();
   await pick(page, 'Shares its neutral with', 1);
   const panel = page.getByLabel('What is selected, and why');
   await expect(panel).toContainText('A multiwire circuit (210.4)');

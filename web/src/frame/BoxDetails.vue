@@ -50,7 +50,7 @@ const STATES = [
 ];
 const ORIGINS = [
   { value: 'code', word: 'the code requires it' },
-  { value: 'request', word: 'somebody asked for it' },
+  { value: 'request', word: 'requested' },
 ] as const;
 const settings = computed(() => [
   { value: '' as const, word: props.box.at.kind === 'feature' ? 'the feature' : `the ${props.box.at.kind}` },
@@ -61,7 +61,7 @@ function setOrigin(origin: Box['origin']): void {
   const today = new Date().toISOString().slice(0, 10);
   change({
     origin,
-    requested: origin === 'request' ? { by: session.signedIn?.user.name ?? 'somebody', on: today } : undefined,
+    requested: origin === 'request' ? { by: session.signedIn?.user.name ?? 'the crew', on: today } : undefined,
   });
 }
 function setRequester(by: string): void {

@@ -21,7 +21,7 @@ import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { numberOf } from './circuit-colors';
 
-/** May I take it from here? A thing at a place, and what every circuit says to it. */
+/** Can I tap this circuit? A thing at a place, and what every circuit says to it. */
 const props = defineProps<{ box: Box | undefined }>();
 const emit = defineEmits<{ show: [circuit: string] }>();
 const store = useHouse();
@@ -111,7 +111,7 @@ const whats = computed(() => [
 </script>
 
 <template>
-  <section class="ask" aria-label="May I take it from here?">
+  <section class="ask" aria-label="Can I tap this circuit?">
     <p v-if="!box" class="muted pad">Click the box on the plan beside which it will be.</p>
     <template v-else>
       <div class="pad stack">

@@ -90,7 +90,7 @@ const othersWorded = computed(() =>
       @update:model-value="store.apply(shareNeutral(house, circuit.id, $event || null))"
     />
     <p v-if="circuit.sharesNeutralWith" class="muted fine">
-      A multiwire circuit (210.4): both halves open together by a two-pole breaker or a handle tie, on opposite legs;
+      A multiwire circuit (210.4): both halves trip together by a two-pole breaker or a handle tie, on opposite legs;
       its neutrals are pigtailed (300.13(B)). Protection wants a two-pole AFCI or GFCI breaker, or GFCI receptacles
       beyond the point where the neutral parts.
     </p>

@@ -5,7 +5,7 @@ import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import { numberOf } from './circuit-colors';
 
-/** For every breaker and GFCI: what goes when it opens. */
+/** For every breaker and GFCI: what goes dead when it trips. */
 const store = useHouse();
 const view = useView();
 const onlyGrave = ref(false);
@@ -21,7 +21,7 @@ function show(one: Death): void {
 </script>
 
 <template>
-  <section aria-label="What dies on each trip">
+  <section aria-label="What goes dead on each trip">
     <v-checkbox
       v-model="onlyGrave"
       class="pad"

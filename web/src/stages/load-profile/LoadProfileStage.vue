@@ -21,7 +21,7 @@ import { useView } from '../../stores/view';
 import AmpsChart from './AmpsChart.vue';
 import type { DayAnswer, DayJob } from './day.worker';
 
-/** A day in the house: what people run, and which breaker opens. */
+/** A day in the house: what people run, and which breaker trips. */
 const store = useHouse();
 const view = useView();
 const mode = ref<'day' | 'now'>('day');
@@ -131,7 +131,7 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
       ><b class="num big">{{ day.peakA.toFixed(0) }} A</b> at most<template v-if="mode === 'day'">
         at {{ clock(day.peakAtS) }}, {{ day.kiloWattHours.toFixed(0) }} kWh</template
       >; <b class="num big" :class="{ 'is-violation': trips.length }">{{ trips.length }}</b>
-      {{ wordFor(trips.length, 'breaker') }} open{{ trips.length === 1 ? 's' : '' }}</span
+      {{ wordFor(trips.length, 'breaker') }} trip{{ trips.length === 1 ? 's' : '' }}</span
     >
   </div>
   <div class="stage-split">
@@ -181,7 +181,7 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
       />
       <article v-for="one in trips" :key="one.circuit.id" class="trip">
         <h3>
-          <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} opens<template v-if="mode === 'day'">
+          <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} trips<template v-if="mode === 'day'">
             at {{ clock(one.trip!.atS) }}</template
           >{{ one.trip!.atOnce ? ', at once' : `, ${after(one.trip!.afterS)} after it was overloaded` }}
         </h3>
@@ -199,7 +199,7 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
           {{
             one.trip!.quickAtS === undefined
               ? 'holds'
-              : `opens ${after(Math.abs(one.trip!.atS - one.trip!.quickAtS))} sooner`
+              : `trips ${after(Math.abs(one.trip!.atS - one.trip!.quickAtS))} sooner`
           }}, a slow one
           {{
             one.trip!.slowAtS === undefined ? 'holds' : `${after(Math.abs(one.trip!.slowAtS - one.trip!.atS))} later`
@@ -241,7 +241,7 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
               /></span>
             </td>
             <td :class="one.trip ? 'is-violation' : 'is-caution'">
-              {{ one.trip ? 'opens' : one.marginal ? 'a quick one opens' : '' }}
+              {{ one.trip ? 'trips' : one.marginal ? 'a quick one trips' : '' }}
             </td>
           </tr>
         </tbody>
@@ -251,7 +251,7 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
       </p>
       <p class="muted small">
         Currents are as if breakers held. The breaker is a typical one, fitted to what the product standard asks (100 %
-        holds, 200 % opens within two minutes) and to usual curves: from memory, no maker's. Times are a believable
+        holds, 200 % trips within two minutes) and to usual curves: from memory, no maker's. Times are a believable
         weekday in winter, common practice.
       </p>
     </section>

@@ -104,7 +104,7 @@ const groups = computed(() =>
       </div>
       <v-btn color="primary" variant="flat" :disabled="looked === 0" @click="find">Find the fault</v-btn>
       <p class="is-caution">
-        Turn the breaker off and test before you open a box. A live test is for whoever is trained for it.
+        Turn the breaker off and test before you open a box. Only a person trained for it tests live.
       </p>
     </div>
     <div class="right" aria-live="polite">

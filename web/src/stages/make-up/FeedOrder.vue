@@ -185,14 +185,14 @@ function takeFrom(from: string | null): void {
       <span class="muted">Hangs one branch after another elsewhere, as long as that saves conductor.</span>
     </div>
     <div v-if="plans" class="found" role="status">
-      <p v-if="!saving.length">Nothing better was found: it stands as well as the tool knows.</p>
+      <p v-if="!saving.length">Already the shortest found.</p>
       <template v-else>
         <p>
           <b class="num big">{{ sum(saving, (one) => one.afterFt) }}</b> conductor-feet instead of
           <b class="num">{{ sum(saving, (one) => one.beforeFt) }}</b>, in {{ count(saving.length, 'circuit') }}. No box
           gets too full by it.
           <v-btn color="primary" variant="flat" :disabled="!store.canEdit" @click="take(saving)">Take all of it</v-btn>
-          <v-btn @click="found = undefined">Leave it</v-btn>
+          <v-btn @click="found = undefined">Discard</v-btn>
         </p>
         <p v-for="one in saving.length > 1 ? saving : []" :key="one.unit" class="plan">
           <v-btn :disabled="!store.canEdit" @click="take([one])">Take</v-btn>
@@ -204,7 +204,7 @@ function takeFrom(from: string | null): void {
       {{
         wiring.tree.stored
           ? 'Drawn by hand: it stays as it is.'
-          : `By the tool: ${names[wiring.tree.scheme ?? 'switch-first'].toLowerCase()}. It follows the boxes until somebody changes it.`
+          : `By the tool: ${names[wiring.tree.scheme ?? 'switch-first'].toLowerCase()}. It follows the boxes until you change it.`
       }}
       Lengths are estimates until the route is known.
     </p>

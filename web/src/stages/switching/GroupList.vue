@@ -191,7 +191,7 @@ const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
           v-if="store.canEdit"
           @click="store.apply(removeEntities(store.house!, [{ collection: 'switchGroups', id: one.group.id }]))"
         >
-          Dissolve the group
+          Delete group
         </v-btn>
       </div>
     </article>

@@ -60,7 +60,7 @@ function take(): void {
       >
         Change {{ taken.length }}
       </v-btn>
-      <v-btn @click="emit('close')">{{ changes.length ? 'Leave it' : 'Close' }}</v-btn>
+      <v-btn @click="emit('close')">{{ changes.length ? 'Discard' : 'Close' }}</v-btn>
     </header>
     <ul v-if="changes.length">
       <li v-for="one in changes" :key="one.id" class="row">

@@ -186,11 +186,11 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
       <b class="num">{{ proposal.plan.boxes.length }}</b>
       {{ wordFor(proposal.plan.boxes.length, 'switch box', 'switch boxes') }}
       at the latch side of the ways in, for rooms whose light has no switch yet.
-      <v-btn color="primary" variant="flat" @click="accept">Take them</v-btn>
+      <v-btn color="primary" variant="flat" @click="accept">Accept</v-btn>
     </template>
     <template v-else>Every light that is drawn has its switch already; nothing to add.</template>
     <v-btn @click="proposal = null">
-      {{ proposal.plan.boxes.length ? 'Leave it' : 'Close' }}
+      {{ proposal.plan.boxes.length ? 'Discard' : 'Close' }}
     </v-btn>
   </p>
   <div class="stage-split">
