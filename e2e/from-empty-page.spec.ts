@@ -50,7 +50,7 @@ test('an electrician draws three rooms, fills them, puts them on circuits, check
   // Circuits: everything of the bedroom by lasso on a new circuit, the rest by an open item's remedy.
   await goTo(page, 'Circuits');
   await page.getByRole('button', { name: 'Lasso' }).click();
-  await dragPlan(page, [-30, 175], [160, 330]);
+  await dragPlan(page, [-12, 175], [160, 330]);
   await page.getByRole('button', { name: 'New circuit for these' }).click();
   await expect(page.getByLabel('Name of the circuit')).toHaveValue('Bedroom 1');
   await expect(page.locator('.percent')).toHaveText(/\d+ %/);

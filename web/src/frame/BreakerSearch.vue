@@ -80,35 +80,13 @@ function choose(outlet: Outlet): void {
   position: absolute;
   right: 0;
   top: 42px;
-  width: 340px;
+  width: min(340px, 92vw);
   background: var(--card);
   border: 1px solid var(--rule);
   border-radius: 6px;
   z-index: 20;
   padding: 4px;
   box-shadow: 0 6px 18px #22302f33;
-}
-.hit {
-  display: grid;
-  width: 100%;
-  text-align: left;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  padding: 6px 10px;
-  font: 500 13px var(--words);
-  border-radius: 4px;
-  cursor: pointer;
-}
-.hit:hover {
-  background: var(--paper);
-}
-.hit b {
-  font-size: 16px;
-  color: var(--chalk);
-}
-.none {
-  padding: 10px;
 }
 @media (max-width: 820px) {
   .search {

@@ -95,6 +95,7 @@ function describe(id: Stop): string {
   display: flex;
   flex-direction: column;
   overflow-y: auto;
+  user-select: none;
 }
 .title {
   padding: 12px 18px 4px;

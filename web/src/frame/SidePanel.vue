@@ -1,15 +1,24 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { useDisplay } from 'vuetify';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import type { Stop } from '../stops';
 import OpenItems from './OpenItems.vue';
 import FindingCard from './FindingCard.vue';
+import SplitHandle from './SplitHandle.vue';
 import WhyPanel from './WhyPanel.vue';
+import { rememberedSize, useLayout } from './use-layout';
 
+/**
+ * The one region beside the sheet. At a desk it is a stack: what the stage lists or proposes above, what is selected below; its width
+ * and the edge between the two are dragged. On a tablet it comes from below at three heights, on a phone it is a page of its own.
+ */
 const props = defineProps<{ stop: Stop }>();
 const store = useHouse();
 const view = useView();
+const layout = useLayout();
+const { height, width } = useDisplay();
 const RoomForm = defineAsyncComponent(() => import('../stages/house/HousePanel.vue'));
 const CircuitForm = defineAsyncComponent(() => import('../stages/circuits/CircuitPanel.vue'));
 
@@ -21,24 +30,120 @@ const form = computed(() =>
       ? CircuitForm
       : WhyPanel,
 );
+
+/** The plan keeps 55 % of a desk's width: the rail and this region share the rest. */
+const widest = computed(() => Math.max(280, Math.floor(width.value * 0.45) - 168));
+const wide = rememberedSize('side width', 344);
+const folded = rememberedSize('side folded', 1);
+const isFolded = computed(() => layout.value === 'desk' && folded.value === 2);
+const lower = rememberedSize('side lower', 300);
+const tallest = computed(() => Math.max(160, height.value - 48 - 200));
+
+/** Heights of the sheet from below: its tabs alone, a part of the screen, most of it. */
+const HEIGHTS = [0, 0.38, 0.72];
+const raised = ref(1);
+const dragged = ref<number | null>(null);
+const sheetPx = computed(() => dragged.value ?? Math.max(64, Math.round(height.value * HEIGHTS[raised.value]!)));
+function settle(): void {
+  const share = (dragged.value ?? sheetPx.value) / height.value;
+  raised.value = HEIGHTS.reduce(
+    (best, one, i) => (Math.abs(one - share) < Math.abs(HEIGHTS[best]! - share) ? i : best),
+    0,
+  );
+  dragged.value = null;
+}
+watch(
+  () => view.side,
+  () => void (raised.value = Math.max(1, raised.value)),
+);
+
+/** At a desk the stage's part stands above; elsewhere it is a tab. */
+const isStack = computed(() => layout.value === 'desk');
+const tab = computed({
+  get: () => (view.side === 'stage' && (isStack.value || !view.stagePart) ? 'why' : view.side),
+  set: (next) => void (view.side = next),
+});
+const TAB_NAMES = computed(() => ({ stage: view.stagePart, why: 'Why', 'open-items': 'Open items' }));
+const style = computed(() =>
+  layout.value === 'desk'
+    ? { width: isFolded.value ? '40px' : `${Math.min(wide.value, widest.value)}px` }
+    : layout.value === 'tablet'
+      ? { height: `${sheetPx.value}px` }
+      : {},
+);
 </script>
 
 <template>
-  <aside class="side" aria-label="What is selected, and why">
-    <v-tabs v-model="view.side" grow aria-label="Side panel">
-      <v-tab value="why" aria-controls="side-body">Why</v-tab>
-      <v-tab value="open-items" aria-controls="side-body"
-        >Open items <b class="num n">{{ count }}</b></v-tab
+  <aside class="side" :class="[layout, { folded: isFolded }]" :style="style" aria-label="What is selected, and why">
+    <v-btn
+      v-if="layout === 'desk'"
+      class="fold"
+      variant="text"
+      size="small"
+      :aria-expanded="!isFolded"
+      :aria-label="isFolded ? 'Unfold the side region' : 'Fold the side region'"
+      @click="folded = isFolded ? 1 : 2"
+      >{{ isFolded ? '«' : '»' }}</v-btn
+    >
+    <SplitHandle
+      v-if="layout === 'desk' && !isFolded"
+      class="width-edge"
+      axis="x"
+      label="Edge between sheet and side region"
+      :model-value="Math.min(wide, widest)"
+      :min="260"
+      :max="widest"
+      @update:model-value="wide = $event"
+    />
+    <SplitHandle
+      v-if="layout === 'tablet'"
+      axis="y"
+      label="Upper edge of the side region"
+      :model-value="sheetPx"
+      :min="64"
+      :max="Math.round(height * 0.72)"
+      @update:model-value="dragged = $event"
+      @let-go="settle"
+    />
+    <div v-show="!isFolded" class="inside">
+      <v-tabs v-if="!isStack" v-model="tab" class="tabs" grow aria-label="Side panel">
+        <v-tab v-if="view.stagePart" value="stage" aria-controls="side-stage">{{ view.stagePart }}</v-tab>
+        <v-tab value="why" aria-controls="side-body">Why</v-tab>
+        <v-tab value="open-items" aria-controls="side-body"
+          >Open items <b class="num n">{{ count }}</b></v-tab
+        >
+      </v-tabs>
+      <div v-show="view.stagePart && (isStack || tab === 'stage')" id="side-stage" class="stage-part" />
+      <SplitHandle
+        v-if="isStack && view.stagePart"
+        axis="y"
+        label="Edge above what is selected"
+        :model-value="Math.min(lower, tallest)"
+        :min="96"
+        :max="tallest"
+        @update:model-value="lower = $event"
+      />
+      <div
+        v-show="isStack || tab !== 'stage'"
+        class="lower"
+        :style="isStack && view.stagePart ? { flex: `0 0 ${Math.min(lower, tallest)}px` } : {}"
       >
-    </v-tabs>
-    <div id="side-body" class="body" role="tabpanel" :aria-label="view.side === 'why' ? 'Why' : 'Open items'">
-      <OpenItems v-if="view.side === 'open-items'" />
-      <template v-else>
-        <FindingCard v-if="view.finding" :finding="view.finding" is-main />
-        <component :is="form" :stop="stop" />
-      </template>
+        <v-tabs v-if="isStack" v-model="tab" class="tabs" grow aria-label="Side panel">
+          <v-tab value="why" aria-controls="side-body">Why</v-tab>
+          <v-tab value="open-items" aria-controls="side-body"
+            >Open items <b class="num n">{{ count }}</b></v-tab
+          >
+        </v-tabs>
+        <div id="side-body" class="body" role="tabpanel" :aria-label="TAB_NAMES[tab]">
+          <OpenItems v-if="tab === 'open-items'" />
+          <template v-else>
+            <FindingCard v-if="view.finding" :finding="view.finding" is-main />
+            <component :is="form" :stop="stop" />
+          </template>
+        </div>
+        <p class="foot muted">Local code and the inspector decide.</p>
+      </div>
     </div>
-    <p class="foot muted">Local code and the inspector decide.</p>
   </aside>
 </template>
 
@@ -50,8 +155,55 @@ const form = computed(() =>
   background: var(--card);
   border-left: 1px solid var(--rule);
   display: flex;
-  flex-direction: column;
   min-height: 0;
+  min-width: 0;
+  position: relative;
+}
+.side.tablet,
+.side.phone {
+  flex-direction: column;
+  border-left: 0;
+  border-top: 1px solid var(--rule);
+}
+.width-edge {
+  position: absolute;
+  inset: 0 auto 0 -5px;
+  z-index: 3;
+}
+.fold {
+  position: absolute;
+  inset: 6px 2px auto auto;
+  z-index: 2;
+  min-width: 30px;
+  padding: 0;
+  font-size: 17px;
+}
+.inside,
+.lower {
+  flex: 1;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+.desk .inside > .stage-part {
+  padding-top: 0;
+}
+.stage-part {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  background: var(--rail);
+}
+.desk .tabs {
+  padding-right: 34px;
+}
+.desk .stage-part ~ .lower .tabs {
+  padding-right: 0;
+}
+.tabs {
+  flex: none;
 }
 .body {
   flex: 1;
@@ -62,7 +214,7 @@ const form = computed(() =>
   gap: 14px;
 }
 .foot {
-  padding: 8px 18px;
+  padding: 6px 18px;
   font-size: 12.5px;
   border-top: 1px solid var(--rule);
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
 import { count, edit, EDITIONS, writeHouseFile, type Edition, type Level } from '@winculum/core';
 import { newId } from '../new-id';
@@ -11,11 +12,14 @@ import { download } from './download';
 import BreakerSearch from './BreakerSearch.vue';
 import JobDialog from './JobDialog.vue';
 import LevelDialog from './LevelDialog.vue';
+import type { Layout } from './use-layout';
 
+defineProps<{ layout: Layout }>();
 const emit = defineEmits<{ help: [] }>();
 const store = useHouse();
 const view = useView();
 const theme = useTheme();
+const router = useRouter();
 const showJob = ref(false);
 const levels = computed(() => Object.values(store.house!.levels).sort((a, b) => b.elevationIn - a.elevationIn));
 
@@ -117,6 +121,29 @@ const levelEntries = computed(() => [
       ]
     : []),
 ]);
+
+/** What has no room on a phone's bar. */
+const moreEntries = computed(() => [
+  { value: 'houses', word: 'All houses' },
+  { value: 'job', word: 'Job and shop standards' },
+  { value: 'plan', word: 'Plan sheet' },
+  { value: 'file', word: 'Save as a house file' },
+  { value: 'theme', word: 'Light or dark' },
+  ...EDITION_ITEMS.map(({ value, title }, i) => ({
+    value,
+    word: value === store.house!.job.edition ? `${title} ✓` : title,
+    disabled: !store.canEdit,
+    ...(i === 0 ? { group: 'Edition of the code' } : {}),
+  })),
+]);
+function chooseMore(value: string): void {
+  if (value === 'houses') void router.push('/houses');
+  else if (value === 'plan') void router.push(`/houses/${store.id}/plan`);
+  else if (value === 'job') showJob.value = true;
+  else if (value === 'file') save();
+  else if (value === 'theme') turnTheme();
+  else setEdition(value as Edition);
+}
 </script>
 
 <template>
@@ -139,6 +166,7 @@ const levelEntries = computed(() => [
       @choose="chooseLevel"
     />
     <v-select
+      v-if="layout !== 'phone'"
       class="edition"
       aria-label="Edition of the code"
       single-line
@@ -147,8 +175,10 @@ const levelEntries = computed(() => [
       :disabled="!store.canEdit"
       @update:model-value="setEdition"
     />
-    <v-btn @click="showJob = true">Job</v-btn>
-    <v-btn :to="`/houses/${store.id}/plan`" title="The plan to scale, for paper">Plan sheet</v-btn>
+    <template v-if="layout !== 'phone'">
+      <v-btn @click="showJob = true">Job</v-btn>
+      <v-btn :to="`/houses/${store.id}/plan`" title="The plan to scale, for paper">Plan sheet</v-btn>
+    </template>
     <span class="grow" />
     <span class="saved" role="status" :class="store.syncState.kind">{{ saved }}</span>
     <v-btn class="icon" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!store.undoStack.length" @click="store.undo">
@@ -158,9 +188,12 @@ const levelEntries = computed(() => [
       ↷
     </v-btn>
     <BreakerSearch />
-    <v-btn class="icon" aria-label="Save as a house file" title="Save as a house file" @click="save"> ⤓ </v-btn>
-    <v-btn class="icon" aria-label="Light or dark" title="Light or dark" @click="turnTheme">◐</v-btn>
-    <v-btn class="icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</v-btn>
+    <MenuButton v-if="layout === 'phone'" label="More" shown="⋮" :entries="moreEntries" @choose="chooseMore" />
+    <template v-else>
+      <v-btn class="icon" aria-label="Save as a house file" title="Save as a house file" @click="save"> ⤓ </v-btn>
+      <v-btn class="icon" aria-label="Light or dark" title="Light or dark" @click="turnTheme">◐</v-btn>
+      <v-btn class="icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</v-btn>
+    </template>
     <LevelDialog v-if="editing" :level="editing" @close="editing = undefined" />
     <JobDialog v-if="showJob" @close="showJob = false" />
   </header>

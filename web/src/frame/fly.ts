@@ -19,6 +19,7 @@ export function useFly() {
     view.select(selected);
     view.finding = keepFinding;
     if (!room) return;
+    view.shows = 'sheet';
     view.level = room.level;
     view.stripRoom = room.id;
     const points: Point[] = [...room.corners];

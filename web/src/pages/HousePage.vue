@@ -6,9 +6,11 @@ import { useView } from '../stores/view';
 import ConflictDialog from '../frame/ConflictDialog.vue';
 import HelpDialog from '../frame/HelpDialog.vue';
 import OrderRail from '../frame/OrderRail.vue';
+import PhoneBar from '../frame/PhoneBar.vue';
 import SignedOutBar from '../frame/SignedOutBar.vue';
 import SidePanel from '../frame/SidePanel.vue';
 import TopBar from '../frame/TopBar.vue';
+import { useLayout } from '../frame/use-layout';
 import type { Stop } from '../stops';
 
 const props = defineProps<{ id: string; stop: Stop }>();
@@ -17,6 +19,7 @@ const view = useView();
 const router = useRouter();
 const failure = ref('');
 const showHelp = ref(false);
+const layout = useLayout();
 
 const stages: Record<Stop, Component> = {
   house: defineAsyncComponent(() => import('../stages/house/HouseStage.vue')),
@@ -77,18 +80,20 @@ watch(
   () => {
     view.tool = 'select';
     view.proposal = null;
+    view.shows = 'sheet';
   },
 );
 </script>
 
 <template>
-  <div v-if="store.house" class="frame" :class="stop">
-    <TopBar class="top" @help="showHelp = true" />
-    <OrderRail class="rail" :stop="stop" />
+  <div v-if="store.house" class="frame" :class="[stop, layout, `shows-${view.shows}`]">
+    <TopBar class="top" :layout="layout" @help="showHelp = true" />
+    <OrderRail v-if="layout !== 'phone'" class="rail" :stop="stop" />
     <main class="stage">
       <component :is="stages[stop]" />
     </main>
     <SidePanel class="side" :stop="stop" />
+    <PhoneBar v-if="layout === 'phone'" class="bar-below" :stop="stop" />
     <ConflictDialog />
     <SignedOutBar v-if="store.syncState.kind === 'signed-out'" />
     <HelpDialog v-if="showHelp" @close="showHelp = false" />
@@ -114,9 +119,10 @@ watch(
 <style scoped>
 .frame {
   display: grid;
-  grid-template: 48px minmax(0, 1fr) / 168px minmax(0, 1fr) 318px;
+  grid-template: 48px minmax(0, 1fr) / 168px minmax(0, 1fr) auto;
   grid-template-areas: 'top top top' 'rail stage side';
   height: 100vh;
+  height: 100dvh;
 }
 .top {
   grid-area: top;
@@ -134,6 +140,9 @@ watch(
 .side {
   grid-area: side;
 }
+.bar-below {
+  grid-area: below;
+}
 .wait {
   display: grid;
   place-content: center;
@@ -142,33 +151,39 @@ watch(
 }
 @media (max-width: 1080px) {
   .frame {
-    grid-template-columns: 60px minmax(0, 1fr) 280px;
+    grid-template-columns: 60px minmax(0, 1fr) auto;
   }
 }
-@media (max-width: 820px) {
-  .frame {
-    grid-template: 48px minmax(0, 1fr) 32vh / 60px minmax(0, 1fr);
-    grid-template-areas: 'top top' 'rail stage' 'side side';
-  }
-  /* On the walk and at the box the sheet is what one needs in hand. */
-  .frame.walk,
-  .frame.make-up {
-    grid-template: 48px minmax(0, 1fr) / 60px minmax(0, 1fr);
-    grid-template-areas: 'top top' 'rail stage';
-  }
-  .frame.walk .side,
-  .frame.make-up .side {
-    display: none;
-  }
+.frame.tablet {
+  grid-template: 48px minmax(0, 1fr) auto / 60px minmax(0, 1fr);
+  grid-template-areas: 'top top' 'rail stage' 'side side';
+}
+/* On the walk and at the box the sheet is what one needs in hand. */
+.frame.tablet.walk > .side,
+.frame.tablet.make-up > .side {
+  display: none;
+}
+/* On a phone the stage and the side region lie in one place, and one of them is seen. */
+.frame.phone {
+  grid-template: 48px minmax(0, 1fr) 56px / minmax(0, 1fr);
+  grid-template-areas: 'top' 'stage' 'below';
+}
+.frame.phone > .side {
+  grid-area: stage;
+}
+.frame.phone.shows-panel > .stage,
+.frame.phone:not(.shows-panel) > .side {
+  display: none;
 }
 @media print {
-  .frame {
+  .frame.frame {
     display: block;
     height: auto;
   }
   .top,
   .rail,
-  .side {
+  .bar-below,
+  .frame > .side.side {
     display: none;
   }
 }

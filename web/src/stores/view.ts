@@ -14,7 +14,12 @@ export const useView = defineStore('view', () => {
   const selection = shallowRef<readonly Selected[]>([]);
   const finding = shallowRef<Finding | null>(null);
   const proposal = shallowRef<Proposal | null>(null);
-  const side = ref<'why' | 'open-items'>('why');
+  const side = ref<'stage' | 'why' | 'open-items'>('why');
+  /** On a phone, where only one is seen at a time. */
+  const shows = ref<'sheet' | 'strip' | 'panel'>('sheet');
+  /** What the stage put into the side region is called; empty where it put nothing there. */
+  const stagePart = ref('');
+  let partOwner: symbol | null = null;
   const tool = ref('select');
   /** Where the sheet should fly to next; a new object each time. */
   const target = shallowRef<{ readonly bounds: Bounds } | null>(null);
@@ -28,6 +33,18 @@ export const useView = defineStore('view', () => {
     finding,
     proposal,
     side,
+    shows,
+    stagePart,
+    putStagePart: (owner: symbol, title: string) => {
+      if (owner !== partOwner) side.value = 'stage';
+      partOwner = owner;
+      stagePart.value = title;
+    },
+    takeStagePart: (owner: symbol) => {
+      if (owner !== partOwner) return;
+      partOwner = null;
+      stagePart.value = '';
+    },
     tool,
     target,
     stripRoom,

@@ -4,6 +4,7 @@ import { boundsOf, count, SPACED_ROOMS, wordFor } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import MenuButton from '../../fields/MenuButton.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
+import StagePart from '../../frame/StagePart.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
 import WallStrip from '../../drawing/WallStrip.vue';
 import type { BoxTool } from '../../drawing/tools/place-new';
@@ -161,7 +162,7 @@ function pickOther(value: string): void {
     :progress="boxingWork.progress.value"
     @cancel="boxingWork.cancel()"
   />
-  <div class="sheet" :class="{ narrowed: boxing || ceiling }">
+  <div class="sheet only-as-sheet">
     <PlanSheet
       class="plan"
       :house="hand.shown.value"
@@ -210,15 +211,19 @@ function pickOther(value: string): void {
         </v-btn>
       </v-card>
     </v-menu>
-    <BoxingPanel v-if="boxing" :plan="boxing" @close="boxing = null" @show="ticked = $event" />
-    <CeilingPanel v-if="ceiling && room && !boxing" :room="room" @close="ceiling = false" @grid="grid = $event" />
     <p v-if="!levelRooms.length" class="empty">
       No room on this level. Draw one under <router-link :to="`/houses/${store.id}/house`">House</router-link>, then
       fill it here.
     </p>
     <p v-if="hand.refusal.value" class="refusal is-violation" role="status">{{ hand.refusal.value }}</p>
   </div>
-  <div v-if="room && !boxing && !ceiling" class="under">
+  <StagePart v-if="boxing" title="Proposal">
+    <BoxingPanel :plan="boxing" @close="boxing = null" @show="ticked = $event" />
+  </StagePart>
+  <StagePart v-else-if="ceiling && room" title="Ceiling">
+    <CeilingPanel :room="room" @close="ceiling = false" @grid="grid = $event" />
+  </StagePart>
+  <div v-if="room && !boxing && !ceiling" class="under only-as-strip">
     <WallStrip
       :house="hand.shown.value"
       :room-id="room.id"
@@ -273,14 +278,6 @@ function pickOther(value: string): void {
   min-height: 0;
   position: relative;
   border-top: 1px solid var(--rule);
-}
-.narrowed .plan {
-  width: calc(100% - 400px);
-}
-@media (max-width: 900px) {
-  .narrowed .plan {
-    width: 100%;
-  }
 }
 .under {
   padding: 8px 12px 0;

@@ -61,7 +61,7 @@ function accept(): void {
 </script>
 
 <template>
-  <section class="panel-over" aria-label="Proposed boxes">
+  <section class="stage-list" aria-label="Proposed boxes">
     <header>
       <template v-if="plan.boxes.length || plan.provisions.length">
         <b class="num count">{{ chosen.size }}</b>

@@ -209,7 +209,7 @@ const lines = computed(() => [
 </script>
 
 <template>
-  <section class="panel-over" aria-label="Ceiling grid">
+  <section class="stage-list" aria-label="Ceiling grid">
     <header>
       <b class="grow">Ceiling of {{ room.name }}</b>
       <v-btn aria-label="Close the ceiling grid" @click="emit('close')">Close</v-btn>

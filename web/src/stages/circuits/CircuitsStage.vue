@@ -12,6 +12,7 @@ import {
 } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
+import StagePart from '../../frame/StagePart.vue';
 import type { Tool } from '../../drawing/tools/machine';
 import { useHand, type HandEvent } from '../../drawing/use-hand';
 import { newId } from '../../new-id';
@@ -172,28 +173,28 @@ function selectUnassigned(): void {
     :progress="planning.progress.value"
     @cancel="planning.cancel()"
   />
-  <div class="stage-split">
-    <div class="stage-sheet">
-      <PlanSheet
-        :house="shown"
-        :level="view.level"
-        :target="view.target"
-        :pans="!isLasso"
-        :selected="selected"
-        show-boxes
-        :mark-of="markOf"
-        :color-of="colorOf"
-        :ring-of="ringAt"
-        @hand="send"
-        @scale="scale = $event"
-      >
-        <template #over="{ scale: now }"
-          ><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now"
-        /></template>
-      </PlanSheet>
-    </div>
+  <div class="stage-sheet">
+    <PlanSheet
+      :house="shown"
+      :level="view.level"
+      :target="view.target"
+      :pans="!isLasso"
+      :selected="selected"
+      show-boxes
+      :mark-of="markOf"
+      :color-of="colorOf"
+      :ring-of="ringAt"
+      @hand="send"
+      @scale="scale = $event"
+    >
+      <template #over="{ scale: now }"
+        ><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now"
+      /></template>
+    </PlanSheet>
+  </div>
+  <StagePart :title="plan ? 'Proposal' : 'Circuits'">
     <PlanningPanel v-if="plan" :plan="plan.plan" :conflict="plan.conflict" :made="plan.made" @close="plan = null" />
-    <div v-else class="stage-column" :class="side">
+    <div v-else class="stage-list">
       <v-tabs v-model="side" grow>
         <v-tab v-for="[id, word] in SIDES" :key="id" :value="id" class="tab">{{ word }}</v-tab>
       </v-tabs>
@@ -226,7 +227,7 @@ function selectUnassigned(): void {
         />
       </section>
     </div>
-  </div>
+  </StagePart>
   <p v-if="carried" class="carried num" :style="{ left: `${carried.x + 12}px`, top: `${carried.y + 8}px` }">
     {{ selectedBoxes.length }} to a card
   </p>
@@ -244,31 +245,14 @@ function selectUnassigned(): void {
   overflow-x: auto;
   flex: none;
 }
-.stage-column {
-  background: var(--card);
-}
-.stage-column.cards {
-  background: var(--rail);
-}
-@media (min-width: 901px) {
-  .stage-column.cards {
-    width: 276px;
-  }
-}
-.stage-column > section {
+section.cards {
   flex: 1;
   overflow-y: auto;
-}
-section.cards {
   display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
   gap: 8px;
   padding: 10px;
   align-content: start;
-}
-@media (max-width: 900px) {
-  section.cards {
-    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-  }
 }
 .empty {
   grid-column: 1 / -1;

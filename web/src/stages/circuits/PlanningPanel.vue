@@ -56,7 +56,7 @@ function accept(): void {
 </script>
 
 <template>
-  <section class="stage-column planned" aria-label="Proposed circuits">
+  <section class="stage-list planned" aria-label="Proposed circuits">
     <header class="row">
       <span class="grow"
         ><b class="num count">{{ plan.after.circuits }}</b> circuits, {{ count(moved, 'outlet') }} moved</span
@@ -206,11 +206,5 @@ td.better {
 .new,
 .moved {
   color: var(--chalk);
-}
-@media (max-width: 900px) {
-  .planned {
-    width: auto;
-    max-height: 55%;
-  }
 }
 </style>

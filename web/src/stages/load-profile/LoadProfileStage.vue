@@ -16,6 +16,7 @@ import {
   type LoadKind,
 } from '@winculum/core';
 import { newId } from '../../new-id';
+import StagePart from '../../frame/StagePart.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import AmpsChart from './AmpsChart.vue';
@@ -134,8 +135,8 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
       {{ wordFor(trips.length, 'breaker') }} trip{{ trips.length === 1 ? 's' : '' }}</span
     >
   </div>
-  <div class="stage-split">
-    <section class="items" :aria-label="mode === 'day' ? 'What runs in the day' : 'What runs now'">
+  <StagePart title="Loads">
+    <section class="stage-list items" :aria-label="mode === 'day' ? 'What runs in the day' : 'What runs now'">
       <v-text-field v-model="filter" single-line placeholder="find …" aria-label="Find in the list" clearable />
       <v-list density="compact" bg-color="transparent" role="group" aria-label="Loads">
         <v-list-item
@@ -168,94 +169,92 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
         <v-btn type="submit">Add it</v-btn>
       </v-form>
     </section>
-    <section v-if="day" class="result">
-      <h2 class="small-caps">
-        {{ shown ? `${shown.circuit.name}, ${shown.circuit.ratingA} A` : 'The whole house, amperes at 240 V' }}
-        <v-btn v-if="shown" @click="chosen = null">whole house</v-btn>
-      </h2>
-      <AmpsChart
-        :quarters="shown?.quarters ?? day.quarters"
-        :rating-a="shown?.circuit.ratingA"
-        :trip-s="shown?.trip?.atS"
-        :title="shown ? `Amperes of ${shown.circuit.name}` : 'Amperes of the house'"
-      />
-      <article v-for="one in trips" :key="one.circuit.id" class="trip">
-        <h3>
-          <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} trips<template v-if="mode === 'day'">
-            at {{ clock(one.trip!.atS) }}</template
-          >{{ one.trip!.atOnce ? ', at once' : `, ${after(one.trip!.afterS)} after it was overloaded` }}
-        </h3>
-        <p>
-          <b class="num">{{ one.trip!.amps.toFixed(1) }} A</b> on {{ one.circuit.ratingA }} A:
-          {{
-            one
-              .trip!.running.slice(0, 4)
-              .map((item) => item.what)
-              .join('; ')
-          }}
-        </p>
-        <p class="muted">
-          A quick breaker
-          {{
-            one.trip!.quickAtS === undefined
-              ? 'holds'
-              : `trips ${after(Math.abs(one.trip!.atS - one.trip!.quickAtS))} sooner`
-          }}, a slow one
-          {{
-            one.trip!.slowAtS === undefined ? 'holds' : `${after(Math.abs(one.trip!.slowAtS - one.trip!.atS))} later`
-          }}.
-        </p>
-        <p v-if="one.trip!.cures.length">
-          It would hold with any one of these left off or fed from another circuit:
-          <b>{{
-            one
-              .trip!.cures.slice(0, 3)
-              .map((item) => item.what)
-              .join('; ')
-          }}</b>
-        </p>
-        <p v-else>No single thing left off would keep it closed.</p>
-      </article>
-      <table>
-        <thead>
-          <tr>
-            <th>Space</th>
-            <th>Circuit</th>
-            <th>Most</th>
-            <th>Of</th>
-            <th class="wide">Share of the rating</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in busy" :key="one.circuit.id" :class="{ selected: one.circuit.id === chosen }">
-            <td class="num">{{ one.circuit.space ?? '–' }}</td>
-            <td>
-              <v-btn class="link" variant="text" size="small" @click="choose(one)">{{ one.circuit.name }}</v-btn>
-            </td>
-            <td class="num">{{ one.peakA.toFixed(1) }} A</td>
-            <td class="num">{{ one.circuit.ratingA }} A</td>
-            <td>
-              <span class="bar"
-                ><span :class="{ over: share(one) > 1 }" :style="{ width: `${Math.min(100, share(one) * 100)}%` }"
-              /></span>
-            </td>
-            <td :class="one.trip ? 'is-violation' : 'is-caution'">
-              {{ one.trip ? 'trips' : one.marginal ? 'a quick one trips' : '' }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-if="!busy.length" class="muted">
-        {{ mode === 'now' ? 'Tick what runs now, on the left.' : 'Nothing runs on a circuit yet.' }}
+  </StagePart>
+  <section v-if="day" class="result">
+    <h2 class="small-caps">
+      {{ shown ? `${shown.circuit.name}, ${shown.circuit.ratingA} A` : 'The whole house, amperes at 240 V' }}
+      <v-btn v-if="shown" @click="chosen = null">whole house</v-btn>
+    </h2>
+    <AmpsChart
+      :quarters="shown?.quarters ?? day.quarters"
+      :rating-a="shown?.circuit.ratingA"
+      :trip-s="shown?.trip?.atS"
+      :title="shown ? `Amperes of ${shown.circuit.name}` : 'Amperes of the house'"
+    />
+    <article v-for="one in trips" :key="one.circuit.id" class="trip">
+      <h3>
+        <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} trips<template v-if="mode === 'day'">
+          at {{ clock(one.trip!.atS) }}</template
+        >{{ one.trip!.atOnce ? ', at once' : `, ${after(one.trip!.afterS)} after it was overloaded` }}
+      </h3>
+      <p>
+        <b class="num">{{ one.trip!.amps.toFixed(1) }} A</b> on {{ one.circuit.ratingA }} A:
+        {{
+          one
+            .trip!.running.slice(0, 4)
+            .map((item) => item.what)
+            .join('; ')
+        }}
       </p>
-      <p class="muted small">
-        Currents are as if breakers held. The breaker is a typical one, fitted to what the product standard asks (100 %
-        holds, 200 % trips within two minutes) and to usual curves: from memory, no maker's. Times are a believable
-        weekday in winter, common practice.
+      <p class="muted">
+        A quick breaker
+        {{
+          one.trip!.quickAtS === undefined
+            ? 'holds'
+            : `trips ${after(Math.abs(one.trip!.atS - one.trip!.quickAtS))} sooner`
+        }}, a slow one
+        {{ one.trip!.slowAtS === undefined ? 'holds' : `${after(Math.abs(one.trip!.slowAtS - one.trip!.atS))} later` }}.
       </p>
-    </section>
-  </div>
+      <p v-if="one.trip!.cures.length">
+        It would hold with any one of these left off or fed from another circuit:
+        <b>{{
+          one
+            .trip!.cures.slice(0, 3)
+            .map((item) => item.what)
+            .join('; ')
+        }}</b>
+      </p>
+      <p v-else>No single thing left off would keep it closed.</p>
+    </article>
+    <table>
+      <thead>
+        <tr>
+          <th>Space</th>
+          <th>Circuit</th>
+          <th>Most</th>
+          <th>Of</th>
+          <th class="wide">Share of the rating</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in busy" :key="one.circuit.id" :class="{ selected: one.circuit.id === chosen }">
+          <td class="num">{{ one.circuit.space ?? '–' }}</td>
+          <td>
+            <v-btn class="link" variant="text" size="small" @click="choose(one)">{{ one.circuit.name }}</v-btn>
+          </td>
+          <td class="num">{{ one.peakA.toFixed(1) }} A</td>
+          <td class="num">{{ one.circuit.ratingA }} A</td>
+          <td>
+            <span class="bar"
+              ><span :class="{ over: share(one) > 1 }" :style="{ width: `${Math.min(100, share(one) * 100)}%` }"
+            /></span>
+          </td>
+          <td :class="one.trip ? 'is-violation' : 'is-caution'">
+            {{ one.trip ? 'trips' : one.marginal ? 'a quick one trips' : '' }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="!busy.length" class="muted">
+      {{ mode === 'now' ? 'Tick what runs now, on the left.' : 'Nothing runs on a circuit yet.' }}
+    </p>
+    <p class="muted small">
+      Currents are as if breakers held. The breaker is a typical one, fitted to what the product standard asks (100 %
+      holds, 200 % trips within two minutes) and to usual curves: from memory, no maker's. Times are a believable
+      weekday in winter, common practice.
+    </p>
+  </section>
 </template>
 
 <style scoped>
@@ -270,11 +269,8 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
   font-size: 26px;
 }
 .items {
-  width: 270px;
   overflow-y: auto;
   padding: 10px;
-  border-right: 1px solid var(--rule);
-  background: var(--rail);
 }
 .item {
   min-height: 44px;
@@ -376,11 +372,5 @@ td.num {
 }
 tr.selected {
   background: var(--chalk-soft);
-}
-@media (max-width: 900px) {
-  .items {
-    width: auto;
-    max-height: 40%;
-  }
 }
 </style>

@@ -16,6 +16,7 @@ import {
 } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
+import StagePart from '../../frame/StagePart.vue';
 import type { Tool } from '../../drawing/tools/machine';
 import { useHand, type HandEvent } from '../../drawing/use-hand';
 import { newId } from '../../new-id';
@@ -193,35 +194,35 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
       {{ proposal.plan.boxes.length ? 'Discard' : 'Close' }}
     </v-btn>
   </p>
-  <div class="stage-split">
-    <div class="stage-sheet">
-      <PlanSheet
-        :house="store.house!"
-        :level="view.level"
-        :target="view.target"
-        :pans="!drawn"
-        :selected="selected"
-        show-boxes
-        @hand="send"
-        @scale="scale = $event"
-      >
-        <template #over="{ scale: now }">
-          <NightMarks v-if="side === 'night'" :level="view.level" :scale="now" v-bind="night" />
-          <GroupMarks v-else :level="view.level" :scale="now" :chosen="chosen" :letters="letters" />
-          <line
-            v-if="drawn"
-            class="drawn"
-            :x1="drawn.at.x"
-            :y1="drawn.at.y"
-            :x2="drawn.to.x"
-            :y2="drawn.to.y"
-            :stroke-width="3 / now"
-          />
-          <HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" />
-        </template>
-      </PlanSheet>
-    </div>
-    <div class="stage-column">
+  <div class="stage-sheet">
+    <PlanSheet
+      :house="store.house!"
+      :level="view.level"
+      :target="view.target"
+      :pans="!drawn"
+      :selected="selected"
+      show-boxes
+      @hand="send"
+      @scale="scale = $event"
+    >
+      <template #over="{ scale: now }">
+        <NightMarks v-if="side === 'night'" :level="view.level" :scale="now" v-bind="night" />
+        <GroupMarks v-else :level="view.level" :scale="now" :chosen="chosen" :letters="letters" />
+        <line
+          v-if="drawn"
+          class="drawn"
+          :x1="drawn.at.x"
+          :y1="drawn.at.y"
+          :x2="drawn.to.x"
+          :y2="drawn.to.y"
+          :stroke-width="3 / now"
+        />
+        <HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" />
+      </template>
+    </PlanSheet>
+  </div>
+  <StagePart title="Switching">
+    <div class="stage-list">
       <v-tabs v-model="side" grow>
         <v-tab value="groups">Groups {{ letters.size }}</v-tab>
         <v-tab value="night">Night walk</v-tab>
@@ -231,7 +232,7 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
         <GroupList v-else v-model:chosen="chosen" :letters="letters" />
       </div>
     </div>
-  </div>
+  </StagePart>
 </template>
 
 <style scoped>

@@ -1,0 +1,91 @@
+import type { Page } from '@playwright/test';
+import { expect, menu, openDemo, test } from './harness';
+
+const widthOf = async (page: Page, name: RegExp | string) => {
+  const box = await page.getByRole('complementary', { name }).boundingBox();
+  return box?.width ?? 0;
+};
+
+test('the side region is dragged, folded and remembered, and the plan keeps 55 % of a desk', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Circuits');
+  const edge = page.getByRole('separator', { name: 'Edge between sheet and side region' });
+  await expect(page.getByRole('region', { name: 'Circuits' })).toBeVisible();
+  const before = await widthOf(page, /What is selected/);
+  const at = (await edge.boundingBox())!;
+  await page.mouse.move(at.x + 4, at.y + 300);
+  await page.mouse.down();
+  await page.mouse.move(at.x - 600, at.y + 300, { steps: 5 });
+  await page.mouse.up();
+  const widest = await widthOf(page, /What is selected/);
+  expect(widest).toBeGreaterThan(before);
+  expect((await page.locator('.stage').boundingBox())!.width).toBeGreaterThanOrEqual(0.55 * 1280);
+  await edge.focus();
+  await page.keyboard.press('ArrowRight');
+  expect(await widthOf(page, /What is selected/)).toBe(widest - 24);
+  await page.getByRole('button', { name: 'Fold the side region' }).click();
+  expect(await widthOf(page, /What is selected/)).toBe(40);
+  await page.reload();
+  await page.getByRole('button', { name: 'Unfold the side region' }).click();
+  await expect(page.getByRole('region', { name: 'Circuits' })).toBeVisible();
+  expect(await widthOf(page, /What is selected/)).toBe(widest - 24);
+});
+
+test('on a phone one thing is seen at a time, nothing is wider than the screen, and every stage is in reach', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Boxes');
+  await page.setViewportSize({ width: 390, height: 844 });
+  const bar = page.getByRole('navigation', { name: 'What is shown' });
+  const plan = page.locator('.only-as-sheet');
+  await expect(plan).toBeVisible();
+  await expect(page.getByRole('complementary', { name: /What is selected/ })).toBeHidden();
+  await bar.getByRole('button', { name: 'Wall strip' }).click();
+  await expect(plan).toBeHidden();
+  await page.getByRole('button', { name: /^ST-2,/ }).click();
+  await bar.getByRole('button', { name: /Panel/ }).click();
+  await expect(page.getByRole('heading', { name: /ST-2/ })).toBeVisible();
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  await page
+    .getByRole('button', { name: /cannot be reached by a six-foot cord/ })
+    .first()
+    .click();
+  await expect(plan).toBeVisible();
+  for (const stage of ['House', 'Switching', 'Walk', 'Circuits', 'Panel', 'Service', 'Load profile', 'Make-up']) {
+    await menu(page, /^Stage: /, stage);
+    await expect(bar.getByRole('button', { name: `Stage: ${stage}` })).toBeVisible();
+    await page.waitForTimeout(300);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);
+    for (const one of await bar.getByRole('button').all())
+      expect((await one.boundingBox())!.height, stage).toBeGreaterThanOrEqual(44);
+  }
+  await menu(page, /^Stage: /, 'Circuits');
+  await bar.getByRole('button', { name: /Panel/ }).click();
+  await expect(page.getByRole('region', { name: 'Circuits' })).toBeVisible();
+  await menu(page, /^More: /, 'NEC 2020');
+  await bar.getByRole('button', { name: 'Sheet' }).click();
+  await menu(page, /^More: /, 'Plan sheet');
+  await expect(page).toHaveURL(/\/plan$/);
+});
+
+test('on a tablet the side region comes from below at three heights', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  await page.setViewportSize({ width: 768, height: 1024 });
+  const region = page.getByRole('complementary', { name: /What is selected/ });
+  const edge = page.getByRole('separator', { name: 'Upper edge of the side region' });
+  const heightAfter = async (by: number) => {
+    const at = (await edge.boundingBox())!;
+    await page.mouse.move(at.x + at.width / 2, at.y + 7);
+    await page.mouse.down();
+    await page.mouse.move(at.x + at.width / 2, at.y + 7 + by, { steps: 4 });
+    await page.mouse.up();
+    return (await region.boundingBox())!.height;
+  };
+  const half = (await region.boundingBox())!.height;
+  const high = await heightAfter(-400);
+  expect(high).toBeGreaterThan(half + 200);
+  expect(await heightAfter(900)).toBeLessThan(90);
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  expect((await region.boundingBox())!.height).toBe(half);
+});
