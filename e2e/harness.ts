@@ -113,7 +113,9 @@ export const test = base.extend<{ app: App; ownApp: App; owner: Page; faults: st
         app,
         cookies,
         startOver: async () => {
-          await client.query('delete from houses; delete from bench; delete from rate_limits');
+          await client.query(
+            'delete from houses; delete from bench; delete from rate_limits; update firms set standards = null',
+          );
           await client.query(
             `with added as (insert into houses (firm_id, name, version) select firm_id, name, 0 from first_day returning id)
              insert into snapshots (house_id, version, house) select added.id, 0, first_day.house from added, first_day`,

@@ -1,4 +1,4 @@
-import { expect, goTo, menu, test } from './harness';
+import { expect, goTo, menu, openDemo, test } from './harness';
 
 test('a sample house is opened, laid out, planned by the tool alone, and found without a violation', async ({
   owner: page,
@@ -31,4 +31,30 @@ test('a house is duplicated, and found among many by a part of its name', async 
   await expect(page.getByRole('button', { name: /^Duplicate/ })).not.toHaveCount(7);
   await page.getByLabel('Find a house').fill('barn');
   await expect(page.getByRole('button', { name: /^Duplicate/ })).toHaveCount(0);
+});
+
+test('standards become the firm’s, new houses begin with them, and other houses are offered them', async ({
+  owner: page,
+}) => {
+  const dialog = page.getByRole('dialog');
+  await openDemo(page, 'House');
+  await page.getByRole('button', { name: 'Job' }).click();
+  await dialog.getByRole('tab', { name: 'Heights' }).click();
+  await dialog.getByLabel('Switches').fill("3'-8");
+  await page.keyboard.press('Tab');
+  await dialog.getByRole('tab', { name: 'Firm' }).click();
+  await dialog.getByRole('button', { name: "Make the standards of this house the firm's" }).click();
+  await expect(dialog.getByText('This house holds all the standards of the firm.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+
+  await page.getByRole('link', { name: 'All houses' }).click();
+  await menu(page, 'Open a sample house', 'Open-plan house');
+  await page.getByRole('button', { name: /differs? from the firm's/ }).click();
+  const row = dialog.getByRole('row', { name: /Switch height/ });
+  await expect(row).toContainText(`3'-8"`);
+  await row.getByRole('button', { name: /Take the firm's/ }).click();
+  await expect(row).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /differs? from the firm's/ })).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { boardSchema, boardWiresSchema, editionSchema } from '@winculum/core';
+import { boardSchema, boardWiresSchema, editionSchema, standardsSchema, type Standards } from '@winculum/core';
 import { z } from 'zod';
 
 export const ROLES = ['owner', 'crew', 'viewer'] as const;
@@ -50,6 +50,13 @@ export const firmSettingsSchema = z.strictObject({
   trustDays: z.number().int().min(0).max(90),
   needsSecondFactor: z.boolean(),
 });
+/** The shop standards of a firm, and the version of them that they replace: somebody else's are not written over unseen. */
+export const firmStandardsSchema = z.strictObject({ version: z.number().int().min(0), standards: standardsSchema });
+export interface FirmStandards {
+  readonly version: number;
+  /** Null until somebody has said what they are. */
+  readonly standards: Standards | null;
+}
 export const firmDeletionSchema = z.strictObject({ name });
 
 /** A new, empty house. A house file is sent as it is, to an address of its own. */
@@ -61,7 +68,7 @@ export const BODY_LIMITS = {
   small: 16_384,
   /** A batch of edits: the proposal for a whole house fits. */
   edits: 1_000_000,
-  /** What a person has built on the bench, or drawn as a signature. */
+  /** What a person has built on the bench, or drawn as a signature; the shop standards of a firm. */
   drawing: 500_000,
   /** A house file, and nothing else. */
   houseFile: 12_000_000,

@@ -72,6 +72,8 @@ export {
   type RoomKind,
   type SwitchGroup,
   type Switching,
+  type Standards,
+  standardsSchema,
 } from './house/schema';
 export { validateHouse } from './house/validate';
 export { barredByFraming } from './plan/blocked-by-framing';
@@ -100,6 +102,7 @@ export { createHouse } from './edits/create-house';
 export { addDevice, removeDevice, setGangs } from './edits/device-verbs';
 export { addFeature } from './edits/place-panel';
 export { addRoom } from './edits/place-room';
+export { keepOwnStandards, standardsApart, takeStandards } from './edits/shop-standards';
 export { joinSwitch, leaveGroup, orderGangs } from './edits/switch-verbs';
 export {
   addEntity,

@@ -5,6 +5,7 @@ import type {
   BatchAnswer,
   Bench,
   DeletedHouse,
+  FirmStandards,
   FirmState,
   HouseState,
   HouseSummary,
@@ -19,6 +20,8 @@ import type {
   SessionState,
   Signer,
 } from '@winculum/contract';
+
+import type { Standards } from '@winculum/core';
 
 /** An answer that was no success, or no answer at all (status 0). */
 export class ApiError extends Error {
@@ -125,6 +128,9 @@ export const api = {
   changeFirm: (settings: { trustDays: number; needsSecondFactor: boolean }) =>
     call<FirmState>('PUT', '/firm', settings),
   audit: (before?: string) => call<AuditEntry[]>('GET', `/firm/audit${before ? `?before=${before}` : ''}`),
+  firmStandards: () => call<FirmStandards>('GET', '/firm/standards'),
+  setFirmStandards: (standards: { version: number; standards: Standards }) =>
+    call<FirmStandards>('PUT', '/firm/standards', standards),
   exportFirm: () => call<unknown>('GET', '/firm/export'),
   deleteFirm: (name: string) => call<void>('DELETE', '/firm', { name }),
 };

@@ -1,13 +1,13 @@
-import { HOUSE_VERSION, jobSchema, standardsSchema, type Edition, type House } from '../house/schema';
+import { HOUSE_VERSION, jobSchema, standardsSchema, type Edition, type House, type Standards } from '../house/schema';
 
-/** A new house with one level and nothing on it. */
-export function createHouse(name: string, edition: Edition = '2023'): House {
+/** A new house with one level and nothing on it, by the standards of its firm where it has any. */
+export function createHouse(name: string, edition: Edition = '2023', standards?: Standards): House {
   return {
     format: 'winculum-house',
     version: HOUSE_VERSION,
     name,
     job: jobSchema.parse({ edition }),
-    standards: standardsSchema.parse({}),
+    standards: standards ?? standardsSchema.parse({}),
     levels: {
       L1: {
         id: 'L1',

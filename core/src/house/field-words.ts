@@ -4,7 +4,7 @@ import { formatLength } from '../units/length';
 type Issue = z.core.$ZodIssue;
 
 /** Units by the ending of a field's name, and how a number of them is written. */
-const UNITS: readonly (readonly [ending: RegExp, write: (value: number) => string])[] = [
+export const UNITS_BY_ENDING: readonly (readonly [ending: RegExp, write: (value: number) => string])[] = [
   [/In3$/, (value) => `${value} in³`],
   [/In$/, (value) => formatLength(value, '1/16')],
   [/Ft$/, (value) => `${value} ft`],
@@ -27,7 +27,7 @@ const isText = (part: PropertyKey): part is string => typeof part === 'string';
 /** The field that an issue is about, in words, and how its numbers are written. */
 function fieldOf({ path }: Issue): { readonly name: string; readonly write: (value: number) => string } {
   const key = path.filter(isText).at(-1) ?? 'value';
-  const unit = UNITS.find(([ending]) => ending.test(key));
+  const unit = UNITS_BY_ENDING.find(([ending]) => ending.test(key));
   const words = key
     .replace(unit?.[0] ?? /$^/, '')
     .replace(/([a-z])([A-Z])/g, '$1 $2')

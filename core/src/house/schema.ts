@@ -322,6 +322,8 @@ export const standardsSchema = z.strictObject({
   /** Hottest air in the attic, °F; 130 where nothing is said. */
   atticF: z.number().min(60).max(180).optional(),
   maxReceptaclesPerCircuit: z.number().int().min(1).max(60).default(12),
+  /** Keys of those that this house keeps of its own where its firm holds otherwise. */
+  own: z.array(label(60).min(1)).max(80).optional(),
 });
 export type Standards = z.infer<typeof standardsSchema>;
 

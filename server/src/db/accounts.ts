@@ -167,6 +167,24 @@ export async function updateFirm(db: Db, firmId: string, settings: Omit<FirmSett
     .execute();
 }
 
+export const findStandards = (db: Db, firmId: string): Promise<{ standards: unknown; version: number }> =>
+  db
+    .selectFrom('firms')
+    .select(['standards', 'standards_version as version'])
+    .where('id', '=', firmId)
+    .executeTakeFirstOrThrow();
+
+/** Whether they were still at that version, and are replaced. */
+export async function replaceStandards(db: Db, firmId: string, version: number, text: string): Promise<boolean> {
+  const { numUpdatedRows } = await db
+    .updateTable('firms')
+    .set({ standards: text, standards_version: version + 1 })
+    .where('id', '=', firmId)
+    .where('standards_version', '=', version)
+    .executeTakeFirst();
+  return numUpdatedRows === 1n;
+}
+
 /** Removes a firm with its people and everything of theirs. */
 export async function deleteFirm(db: Db, firmId: string): Promise<void> {
   await db

@@ -25,6 +25,8 @@ export interface Tables {
     name: string;
     trust_days: Generated<number>;
     needs_second_factor: Generated<boolean>;
+    standards: unknown;
+    standards_version: Generated<number>;
   };
   members: { firm_id: string; user_id: string; role: string };
   tokens: {

@@ -212,6 +212,15 @@ const holding: Migration = {
   },
 };
 
+/** Shop standards of a firm, which new houses begin with. */
+const firmStandards: Migration = {
+  up: async (db) => {
+    await sql`alter table firms add column standards json, add column standards_version integer not null default 0`.execute(
+      db,
+    );
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
 export const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
@@ -219,6 +228,7 @@ export const migrations: Record<string, Migration> = {
   '003-sign-off': signOff,
   '004-bench': bench,
   '005-holding': holding,
+  '006-firm-standards': firmStandards,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

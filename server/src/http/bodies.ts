@@ -22,6 +22,7 @@ const OF_ITS_OWN: readonly [RegExp, Kind][] = [
   [/^\/houses\/file$/, 'houseFile'],
   [/^\/houses\/[^/]+\/revisions\/[^/]+\/signatures$/, 'drawing'],
   [/^\/bench$/, 'drawing'],
+  [/^\/firm\/standards$/, 'drawing'],
 ];
 
 /** How much a request may carry: little, unless somebody is signed in and the address is one that takes more. */

@@ -59,6 +59,8 @@ const MATRIX: Record<string, { may: Who3; body?: unknown; own?: true }> = {
   'delete /invitations/:id': { may: 'owners' },
   'get /firm': { may: 'members', own: true },
   'put /firm': { may: 'owners', body: { trustDays: 0, needsSecondFactor: false }, own: true },
+  'get /firm/standards': { may: 'members', own: true },
+  'put /firm/standards': { may: 'owners', body: {}, own: true },
   'get /firm/audit': { may: 'owners', own: true },
   'get /firm/export': { may: 'owners', own: true },
   'delete /firm': { may: 'owners', body: { name: 'not its name' }, own: true },

@@ -374,6 +374,28 @@ describe('houses and firms', () => {
     expect(refused.body).toMatchObject({ code: 'too-large', title: expect.stringMatching(/take 1000 MB/) as string });
   });
 
+  it('a firm keeps shop standards that new houses begin with; two owners do not write over each other', async () => {
+    const anna = await owner();
+    expect((await anna.call('get', '/firm/standards')).body).toEqual({ version: 0, standards: null });
+    const standards = { ...demo.standards, switchHeightIn: 44, own: ['switchHeightIn'] };
+    const sent = await anna.call('put', '/firm/standards', { version: 0, standards });
+    const { own: _own, ...shared } = standards;
+    expect(sent.body).toEqual({ version: 1, standards: shared });
+    expect((await anna.call('put', '/firm/standards', { version: 0, standards })).body).toMatchObject({
+      code: 'changed',
+    });
+    expect(
+      (await anna.call('put', '/firm/standards', { version: 1, standards: { switchHeightIn: -3 } })).body,
+    ).toMatchObject({ code: 'bad-request', title: expect.stringMatching(/switch ?height/i) as string });
+    const { id } = (await anna.call('post', '/houses', { name: 'New', edition: '2020' })).body as { id: string };
+    expect((await anna.call('get', `/houses/${id}`)).body).toMatchObject({
+      house: { standards: { switchHeightIn: 44 }, job: { edition: '2020' } },
+    });
+    const crew = await anna.bringIn('Crew', `crew-${anna.email}`, 'crew');
+    expect((await crew.call('put', '/firm/standards', { version: 1, standards })).status).toBe(403);
+    expect((await crew.call('get', '/firm/standards')).body).toMatchObject({ version: 1 });
+  });
+
   it('a signature is bound to the revision as it was signed', async () => {
     const anna = await owner();
     const id = await anna.addHouse(demo);

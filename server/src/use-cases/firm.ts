@@ -1,6 +1,7 @@
 import { sql } from 'kysely';
-import type { AuditEntry, FirmState, SignedIn } from '@winculum/contract';
-import { deleteFirm, findFirm, listMembers, updateFirm } from '../db/accounts';
+import type { AuditEntry, FirmStandards, FirmState, SignedIn } from '@winculum/contract';
+import { standardsSchema, type Standards } from '@winculum/core';
+import { deleteFirm, findFirm, findStandards, listMembers, replaceStandards, updateFirm } from '../db/accounts';
 import { insertAudit, listAudit } from '../db/audit';
 import type { Db } from '../db/database';
 import { measureFirm } from '../db/houses';
@@ -53,6 +54,37 @@ export async function changeFirm(
   });
 }
 
+/** The shop standards of the firm. What an older program wrote and this one cannot read counts as nothing said. */
+export async function firmStandards(db: Db, member: SignedIn): Promise<FirmStandards> {
+  const { standards, version } = await findStandards(db, member.firm.id);
+  const read = standardsSchema.safeParse(standards);
+  return { version, standards: read.success ? read.data : null };
+}
+
+/** Replaces them. @throws Refusal where somebody else has changed them since they were read. */
+export async function setFirmStandards(
+  db: Db,
+  member: SignedIn,
+  { version, standards }: { readonly version: number; readonly standards: Standards },
+  caller: Caller,
+): Promise<FirmStandards> {
+  const { own: _own, ...shared } = standards;
+  if (!(await replaceStandards(db, member.firm.id, version, JSON.stringify(shared))))
+    throw new Refusal(
+      409,
+      'changed',
+      'Somebody else has changed the standards of the firm. Look at them, then try again.',
+    );
+  await insertAudit(db, {
+    firmId: member.firm.id,
+    userId: member.user.id,
+    who: member.user.name,
+    event: 'standards changed',
+    address: caller.address,
+  });
+  return { version: version + 1, standards: shared };
+}
+
 export function auditOf(db: Db, member: SignedIn, before: string | undefined): Promise<AuditEntry[]> {
   mustOwn(member, 'read its audit log');
   return listAudit(db, member.firm.id, before);
@@ -80,8 +112,9 @@ export async function removeFirm(db: Db, member: SignedIn, name: string, caller:
  */
 export async function* exportFirm(db: Db, open: OpenHouses, member: SignedIn): AsyncGenerator<string> {
   const { id, name } = member.firm;
+  const { standards } = await firmStandards(db, member);
   const people = (await listMembers(db, id)).map(({ id: _id, ...one }) => one);
-  yield `{"format":"winculum-firm","version":1,"name":${JSON.stringify(name)},"members":${JSON.stringify(people)},"houses":[`;
+  yield `{"format":"winculum-firm","version":1,"name":${JSON.stringify(name)},"members":${JSON.stringify(people)},"standards":${JSON.stringify(standards)},"houses":[`;
   const houses = await db
     .selectFrom('houses')
     .select(['id', 'deleted_at as deletedAt'])

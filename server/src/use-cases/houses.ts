@@ -15,7 +15,7 @@ import {
 } from '../db/houses';
 import type { Caller } from './accounts';
 import { forbidden, notFound, Refusal } from './errors';
-import { mustHaveRoom } from './firm';
+import { firmStandards, mustHaveRoom } from './firm';
 import type { OpenHouse, OpenHouses } from './open-houses';
 
 export const houses = (db: Db, member: SignedIn): Promise<HouseSummary[]> => listHouses(db, member.firm.id);
@@ -27,9 +27,10 @@ function mustDraw(member: SignedIn): void {
 export async function addHouse(db: Db, member: SignedIn, input: z.infer<typeof newHouseSchema>): Promise<HouseSummary> {
   mustDraw(member);
   await mustHaveRoom(db, member);
+  const { standards } = await firmStandards(db, member);
   return insertHouse(db, member.firm.id, {
     name: input.name,
-    text: JSON.stringify(createHouse(input.name, input.edition)),
+    text: JSON.stringify(createHouse(input.name, input.edition, standards ?? undefined)),
   });
 }
 

@@ -6,11 +6,14 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
+import type { JobPart } from '../stores/view';
+import FirmStandards from './FirmStandards.vue';
 import BoxTypeEditor from './BoxTypeEditor.vue';
 import StandardsForm from './StandardsForm.vue';
 import { decisionWords } from './decision-words';
 import PresetEditor from './PresetEditor.vue';
 
+const props = defineProps<{ first: JobPart }>();
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
 const house = computed(() => store.house!);
@@ -53,16 +56,17 @@ function addAmendment(): void {
     amendment.value = { ...amendment.value, note: '', value: '' };
 }
 
-const PARTS = {
+const PARTS: Readonly<Record<JobPart, string>> = {
   job: 'Job',
+  firm: 'Firm',
   heights: 'Heights',
   circuits: 'Circuits',
   switching: 'Switching',
   'make-up': 'Make-up',
   boxes: 'Boxes',
   decisions: 'Decisions',
-} as const;
-const part = ref<keyof typeof PARTS>('job');
+};
+const part = ref<JobPart>(props.first);
 const LENGTHS = [
   { value: '1/16', word: 'feet, inches, 1/16' },
   { value: '1/8', word: 'feet, inches, 1/8' },
@@ -118,6 +122,7 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             @update:model-value="setStandards({ lengths: $event })"
           />
         </div>
+        <FirmStandards v-else-if="part === 'firm'" />
         <div v-else-if="part === 'heights'" class="grid">
           <p class="muted wide">From the finished floor to the center of the box.</p>
           <LengthField

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { wordFor } from '@winculum/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useDisplay } from 'vuetify';
+import { useFirmStandards } from '../stores/firm-standards';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import type { Stop } from '../stops';
@@ -17,6 +19,7 @@ import { rememberedSize, useLayout } from './use-layout';
 const props = defineProps<{ stop: Stop }>();
 const store = useHouse();
 const view = useView();
+const firm = useFirmStandards();
 const layout = useLayout();
 const { height, width } = useDisplay();
 const RoomForm = defineAsyncComponent(() => import('../stages/house/HousePanel.vue'));
@@ -138,6 +141,10 @@ const style = computed(() =>
           <OpenItems v-if="tab === 'open-items'" />
           <template v-else>
             <FindingCard v-if="view.finding" :finding="view.finding" is-main />
+            <v-btn v-if="firm.offered.length && !view.selection.length" class="offer" @click="view.job = 'firm'"
+              >{{ firm.offered.length }} {{ wordFor(firm.offered.length, 'standard differs', 'standards differ') }} from
+              the firm's</v-btn
+            >
             <component :is="form" :stop="stop" />
           </template>
         </div>

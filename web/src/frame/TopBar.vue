@@ -20,7 +20,6 @@ const store = useHouse();
 const view = useView();
 const theme = useTheme();
 const router = useRouter();
-const showJob = ref(false);
 const levels = computed(() => Object.values(store.house!.levels).sort((a, b) => b.elevationIn - a.elevationIn));
 
 const saved = computed(() => {
@@ -139,7 +138,7 @@ const moreEntries = computed(() => [
 function chooseMore(value: string): void {
   if (value === 'houses') void router.push('/houses');
   else if (value === 'plan') void router.push(`/houses/${store.id}/plan`);
-  else if (value === 'job') showJob.value = true;
+  else if (value === 'job') view.job = 'job';
   else if (value === 'file') save();
   else if (value === 'theme') turnTheme();
   else setEdition(value as Edition);
@@ -176,7 +175,7 @@ function chooseMore(value: string): void {
       @update:model-value="setEdition"
     />
     <template v-if="layout !== 'phone'">
-      <v-btn @click="showJob = true">Job</v-btn>
+      <v-btn @click="view.job = 'job'">Job</v-btn>
       <v-btn :to="`/houses/${store.id}/plan`" title="The plan to scale, for paper">Plan sheet</v-btn>
     </template>
     <span class="grow" />
@@ -195,7 +194,7 @@ function chooseMore(value: string): void {
       <v-btn class="icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</v-btn>
     </template>
     <LevelDialog v-if="editing" :level="editing" @close="editing = undefined" />
-    <JobDialog v-if="showJob" @close="showJob = false" />
+    <JobDialog v-if="view.job" :first="view.job" @close="view.job = ''" />
   </header>
 </template>
 

@@ -2,6 +2,7 @@
 import { defineAsyncComponent, onUnmounted, onMounted, ref, watch, type Component } from 'vue';
 import { useRouter } from 'vue-router';
 import { useHouse } from '../stores/house';
+import { useFirmStandards } from '../stores/firm-standards';
 import { useView } from '../stores/view';
 import ConflictDialog from '../frame/ConflictDialog.vue';
 import HelpDialog from '../frame/HelpDialog.vue';
@@ -16,6 +17,7 @@ import type { Stop } from '../stops';
 const props = defineProps<{ id: string; stop: Stop }>();
 const store = useHouse();
 const view = useView();
+const firm = useFirmStandards();
 const router = useRouter();
 const failure = ref('');
 const showHelp = ref(false);
@@ -37,6 +39,7 @@ async function open(): Promise<void> {
   failure.value = '';
   view.reset();
   try {
+    void firm.load();
     await store.open(props.id);
     const levels = Object.values(store.house!.levels).sort((a, b) => a.elevationIn - b.elevationIn);
     const withRooms = levels.filter((level) =>

@@ -3,6 +3,8 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 
 export type SelectedKind = 'room' | 'opening' | 'feature' | 'box' | 'circuit' | 'panel';
+/** Parts of the dialog about the job. */
+export type JobPart = 'job' | 'firm' | 'heights' | 'circuits' | 'switching' | 'make-up' | 'boxes' | 'decisions';
 export interface Selected {
   readonly kind: SelectedKind;
   readonly id: string;
@@ -21,6 +23,8 @@ export const useView = defineStore('view', () => {
   const stagePart = ref('');
   let partOwner: symbol | null = null;
   const tool = ref('select');
+  /** The open part of the dialog about the job and its shop standards; empty while it is shut. */
+  const job = ref<JobPart | ''>('');
   /** Where the sheet should fly to next; a new object each time. */
   const target = shallowRef<{ readonly bounds: Bounds } | null>(null);
   /** The room whose walls the strip shows, and the cursor along its loop, inches. */
@@ -46,6 +50,7 @@ export const useView = defineStore('view', () => {
       stagePart.value = '';
     },
     tool,
+    job,
     target,
     stripRoom,
     cursorIn,

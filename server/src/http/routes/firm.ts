@@ -3,6 +3,7 @@ import {
   benchSchema,
   firmDeletionSchema,
   firmSettingsSchema,
+  firmStandardsSchema,
   invitationSchema,
   memberChangeSchema,
 } from '@winculum/contract';
@@ -11,7 +12,15 @@ import { insertAudit } from '../../db/audit';
 import { deleteSessions } from '../../db/sessions';
 import { benchOf, keepBench } from '../../use-cases/bench';
 import { badField } from '../../use-cases/errors';
-import { auditOf, changeFirm, exportFirm, firmState, removeFirm } from '../../use-cases/firm';
+import {
+  auditOf,
+  changeFirm,
+  exportFirm,
+  firmStandards,
+  firmState,
+  removeFirm,
+  setFirmStandards,
+} from '../../use-cases/firm';
 import {
   changeRole,
   invitations,
@@ -78,6 +87,14 @@ export function firmRoutes(context: Context): Router {
             await announcements.sayEnded([`user ${one.id}`]);
           }
       response.json(await firmState(db, member));
+    })
+    .get('/firm/standards', async (request, response) => {
+      response.json(await firmStandards(db, await whoAsks(context, request)));
+    })
+    .put('/firm/standards', async (request, response) => {
+      const member = await whoAsks(context, request);
+      mustOwn(member, 'change its shop standards');
+      response.json(await setFirmStandards(db, member, readBody(firmStandardsSchema, request), callerOf(request)));
     })
     .get('/firm/audit', async (request, response) => {
       const before = request.query['before'];
