@@ -101,12 +101,14 @@ function schedule(house: House, csv: boolean): Outcome {
   if (panels.length === 0) return fail(`${house.name} has no panel.`);
   if (csv) return tell(panels.map(writeScheduleCsv).join('\r\n'));
   const text = panels.map((one) => {
-    const rows = one.rows
-      .filter((row) => row.circuit)
-      .map(
-        (row) =>
-          `${String(row.space).padStart(3)} ${row.leg}  ${row.continued ? '  └' : `${String(row.circuit!.ratingA).padStart(3)}A/${row.circuit!.poles}p ${row.breaker}`.padEnd(14)}  ${row.directory}`,
-      );
+    const rows = one.rows.flatMap((row) => {
+      const one = row.circuit ?? row.feeder;
+      if (!one) return [];
+      const breaker = row.continued
+        ? '  └'
+        : `${String(one.ratingA).padStart(3)}A/${one.poles}p ${row.breaker}`.padEnd(14);
+      return [`${String(row.space).padStart(3)} ${row.leg}  ${breaker}  ${row.directory}`];
+    });
     const legs = `leg A ${Math.round(one.legVa.A)} VA, leg B ${Math.round(one.legVa.B)} VA, ${Math.round(one.imbalance * 100)} % apart, ${one.freeSpaces} spaces free`;
     return [`${one.panel.name}: ${one.panel.mainA} A main, ${one.panel.spaces} spaces`, ...rows, legs].join('\n');
   });

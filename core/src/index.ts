@@ -216,7 +216,11 @@ export {
   SERVICE_RATINGS_A,
   serviceConductors,
 } from './service/service-conductors';
-export { leastServiceAmps, loadsOfHouse, servicePanel, withMore } from './nec/requirements/service-load';
+export { feedersFrom, feederTo, servicePanel } from './circuits/panel-tree';
+export { feedPanel } from './nec/feed-panel';
+export { feederLoad } from './nec/requirements/feeder-load';
+export { feederAmpacity, feederDrop, leastFeeder } from './service/feeder-size';
+export { leastServiceAmps, loadsOfHouse, withMore } from './nec/requirements/service-load';
 export { addTypedRoom } from './typed/typed-room';
 export { addTypedThing, readThing } from './typed/typed-thing';
 export { BEHIND_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from './edits/usual-sizes';

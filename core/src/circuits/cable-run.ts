@@ -1,5 +1,5 @@
 import { innerPoint, type Point } from '../geometry/geometry';
-import type { Box, Circuit, House, Level, Panel } from '../house/schema';
+import type { Box, House, Level, Panel } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { drillableStretches } from '../plan/drillable';
 import type { Interval } from '../geometry/intervals';
@@ -128,6 +128,3 @@ export interface CableRun {
   /** Where the panel is not known the run cannot be. */
   readonly from: Panel;
 }
-
-export const panelOf = (house: House, circuit: Circuit): Panel | undefined =>
-  circuit.panel === null ? Object.values(house.panels)[0] : house.panels[circuit.panel];

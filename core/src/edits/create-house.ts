@@ -1,4 +1,12 @@
-import { HOUSE_VERSION, jobSchema, standardsSchema, type Edition, type House, type Standards } from '../house/schema';
+import {
+  HOUSE_VERSION,
+  jobSchema,
+  standardsSchema,
+  supplySchema,
+  type Edition,
+  type House,
+  type Standards,
+} from '../house/schema';
 
 /** A new house with one level and nothing on it, by the standards of its firm where it has any. */
 export function createHouse(name: string, edition: Edition = '2023', standards?: Standards): House {
@@ -30,6 +38,11 @@ export function createHouse(name: string, edition: Edition = '2023', standards?:
     switchGroups: {},
     cables: {},
     panels: {},
+    supply: supplySchema.parse({}),
+    feeders: {},
+    sources: {},
+    buildings: {},
+    units: {},
     decisions: {},
     log: {},
   };

@@ -21,6 +21,10 @@ const words: Record<Collection, string> = {
   switchGroups: 'switch group',
   cables: 'cable',
   panels: 'panel',
+  feeders: 'feeder',
+  sources: 'source',
+  buildings: 'building',
+  units: 'dwelling unit',
   decisions: 'decision',
   log: 'note',
 };
@@ -102,10 +106,20 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
     for (const cable of Object.values(draft.cables)) if (cable.circuit === id) delete draft.cables[cable.id];
     for (const other of Object.values(draft.circuits))
       if (other.sharesNeutralWith === id) delete other.sharesNeutralWith;
+    for (const source of Object.values(draft.sources))
+      if (source.circuits?.includes(id)) source.circuits = source.circuits.filter((one) => one !== id);
   }
-  if (collection === 'panels')
+  if (collection === 'panels') {
     for (const circuit of Object.values(draft.circuits))
       if (circuit.panel === id) [circuit.panel, circuit.space] = [null, null];
+    for (const feeder of Object.values(draft.feeders))
+      if (feeder.from === id || feeder.to === id) remove('feeders', feeder.id);
+    for (const source of Object.values(draft.sources)) if (source.panel === id) remove('sources', source.id);
+  }
+  if (collection === 'buildings' || collection === 'units') {
+    const field = collection === 'buildings' ? 'building' : 'unit';
+    for (const room of Object.values(draft.rooms)) if (room[field] === id) delete room[field];
+  }
   delete (draft[collection] as Record<string, unknown>)[id];
 }
 

@@ -1,4 +1,4 @@
-import { AWG_SIZES, type Awg } from '../house/schema';
+import { AWG_SIZES, type Awg, type ConductorSize } from '../house/schema';
 import { ambientFactor90, ampacityOf, bundleFactor, type Metal } from './tables';
 
 /** Ampacity of copper NM-B at 30 °C and alone, amperes: the 60 °C column, as NEC 334.80 demands. */
@@ -7,14 +7,14 @@ export const NM_COPPER_A = Object.fromEntries(
 ) as Readonly<Record<Awg, number>>;
 
 /** Largest breaker on small conductors, whatever their ampacity: NEC 240.4(D). *From memory*, high. */
-const SMALL_MAX_A: Readonly<Record<Metal, Partial<Record<Awg, number>>>> = {
+export const SMALL_MAX_A: Readonly<Record<Metal, Partial<Record<ConductorSize, number>>>> = {
   copper: { '14': 15, '12': 20, '10': 30 },
   aluminum: { '12': 15, '10': 25 },
 };
 
 /** Standard ratings of breakers up to a house's needs: NEC 240.6(A). *From memory*, high. */
 export const STANDARD_RATINGS_A = [
-  15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200,
+  15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400,
 ] as const;
 
 /** The next standard rating at or above an ampere value; undefined beyond the list. */

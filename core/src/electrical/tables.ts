@@ -1,4 +1,4 @@
-import type { Awg } from '../house/schema';
+import type { ConductorSize } from '../house/schema';
 
 /*
  * Values recalled *from memory*, high confidence, and checked against physics where physics decides them: ambient factors
@@ -10,7 +10,9 @@ export type Metal = 'copper' | 'aluminum';
 type Column = 60 | 75 | 90;
 
 /** Ampacity at 30 °C, up to three current-carrying conductors: Table 310.15(B)(16) until 2017, Table 310.16 from 2020. */
-export const AMPACITY_A: Readonly<Record<Metal, Readonly<Partial<Record<Awg, readonly [number, number, number]>>>>> = {
+export const AMPACITY_A: Readonly<
+  Record<Metal, Readonly<Partial<Record<ConductorSize, readonly [number, number, number]>>>>
+> = {
   copper: {
     '14': [15, 20, 25],
     '12': [20, 25, 30],
@@ -25,6 +27,12 @@ export const AMPACITY_A: Readonly<Record<Metal, Readonly<Partial<Record<Awg, rea
     '2/0': [145, 175, 195],
     '3/0': [165, 200, 225],
     '4/0': [195, 230, 260],
+    '250 kcmil': [215, 255, 290],
+    '300 kcmil': [240, 285, 320],
+    '350 kcmil': [260, 310, 350],
+    '400 kcmil': [280, 335, 380],
+    '500 kcmil': [320, 380, 430],
+    '600 kcmil': [350, 420, 475],
   },
   aluminum: {
     '12': [15, 20, 25],
@@ -39,10 +47,16 @@ export const AMPACITY_A: Readonly<Record<Metal, Readonly<Partial<Record<Awg, rea
     '2/0': [115, 135, 150],
     '3/0': [130, 155, 175],
     '4/0': [150, 180, 205],
+    '250 kcmil': [170, 205, 230],
+    '300 kcmil': [195, 230, 260],
+    '350 kcmil': [210, 250, 280],
+    '400 kcmil': [225, 270, 305],
+    '500 kcmil': [260, 310, 350],
+    '600 kcmil': [285, 340, 385],
   },
 };
 
-export const ampacityOf = (metal: Metal, awg: Awg, column: Column): number | undefined =>
+export const ampacityOf = (metal: Metal, awg: ConductorSize, column: Column): number | undefined =>
   AMPACITY_A[metal][awg]?.[column === 60 ? 0 : column === 75 ? 1 : 2];
 
 /** Bands of ambient temperature, upper end in °C, and factors for 60, 75 and 90 °C: 310.15(B), base 30 °C. */
@@ -80,7 +94,9 @@ export function bundleFactor(conductors: number): number {
 }
 
 /** Circular mils and ohms per 1000 ft at 75 °C, direct current, uncoated copper and aluminum: Chapter 9 Table 8. */
-export const RESISTANCE: Readonly<Record<Awg, readonly [circularMils: number, copper: number, aluminum: number]>> = {
+export const RESISTANCE: Readonly<
+  Record<ConductorSize, readonly [circularMils: number, copper: number, aluminum: number]>
+> = {
   '14': [4110, 3.07, 5.06],
   '12': [6530, 1.93, 3.18],
   '10': [10380, 1.21, 2],
@@ -94,6 +110,12 @@ export const RESISTANCE: Readonly<Record<Awg, readonly [circularMils: number, co
   '2/0': [133100, 0.0967, 0.159],
   '3/0': [167800, 0.0766, 0.126],
   '4/0': [211600, 0.0608, 0.1],
+  '250 kcmil': [250000, 0.0515, 0.0847],
+  '300 kcmil': [300000, 0.0429, 0.0707],
+  '350 kcmil': [350000, 0.0367, 0.0605],
+  '400 kcmil': [400000, 0.0321, 0.0529],
+  '500 kcmil': [500000, 0.0258, 0.0424],
+  '600 kcmil': [600000, 0.0214, 0.0353],
 };
 
 /** Full-load current of single-phase motors, amperes, by horsepower, at 115 V and 230 V: Table 430.248. */

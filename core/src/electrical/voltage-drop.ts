@@ -1,4 +1,4 @@
-import { AWG_SIZES, type Awg } from '../house/schema';
+import { AWG_SIZES, type Awg, type ConductorSize } from '../house/schema';
 import { RESISTANCE, type Metal } from './tables';
 
 /** Advisory share of the voltage for a branch circuit. 210.19, informational note. */
@@ -13,7 +13,13 @@ interface Drop {
  * Voltage drop on the two conductors of a circuit: 2 × amperes × one-way feet × ohms per 1000 ft ÷ 1000 (Chapter 9 Table 8,
  * 75 °C: a lightly loaded cable is cooler and drops less). Reactance is left out: below No. 1 it is under a twentieth.
  */
-export function voltageDrop(amps: number, oneWayFt: number, volts: 120 | 240, awg: Awg, metal: Metal = 'copper'): Drop {
+export function voltageDrop(
+  amps: number,
+  oneWayFt: number,
+  volts: 120 | 240,
+  awg: ConductorSize,
+  metal: Metal = 'copper',
+): Drop {
   const ohms = RESISTANCE[awg][metal === 'copper' ? 1 : 2] / 1000;
   const drop = 2 * amps * oneWayFt * ohms;
   return { volts: drop, share: drop / volts };

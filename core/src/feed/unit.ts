@@ -1,5 +1,5 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
-import { panelOf } from '../circuits/cable-run';
+import { panelOf } from '../circuits/panel-tree';
 import { sameParts } from '../house/remember';
 import type { Circuit, House, Panel, SwitchGroup } from '../house/schema';
 import { Memory } from '../cache/memory';

@@ -1,4 +1,5 @@
 import { cableNameOf } from '../circuits/outlets';
+import type { Feeder } from '../house/schema';
 import type { PanelSchedule } from '../panel/schedule';
 
 /** A field as RFC 4180 wants it. A leading =, +, - or @ gets an apostrophe, so that no spreadsheet runs it. */
@@ -7,20 +8,23 @@ function quote(field: string | number): string {
   return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text;
 }
 
+const feederConductor = ({ conductor: { size, metal } }: Feeder): string =>
+  `${size.includes('kcmil') ? '' : 'No. '}${size} ${metal}`;
+
 const HEADER = ['Space', 'Leg', 'Poles', 'Breaker A', 'Kind', 'Conductor', 'Name', 'Directory', 'VA'];
 
 /** A panel schedule as comma-separated values, one line a space. */
 export function writeScheduleCsv(schedule: PanelSchedule): string {
-  const lines = schedule.rows.map(({ space, leg, circuit, continued, breaker, directory, va }) =>
-    circuit
+  const lines = schedule.rows.map(({ space, leg, circuit, feeder, continued, breaker, directory, va }) =>
+    circuit || feeder
       ? [
           space,
           leg,
-          circuit.poles,
-          circuit.ratingA,
+          (circuit ?? feeder)!.poles,
+          (circuit ?? feeder)!.ratingA,
           continued ? 'second pole' : (breaker ?? ''),
-          cableNameOf(circuit),
-          circuit.name,
+          circuit ? cableNameOf(circuit) : feederConductor(feeder!),
+          circuit ? circuit.name : directory,
           directory,
           Math.round(va),
         ]

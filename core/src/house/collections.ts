@@ -10,6 +10,10 @@ export const collections = [
   'switchGroups',
   'cables',
   'panels',
+  'feeders',
+  'sources',
+  'buildings',
+  'units',
   'decisions',
   'log',
 ] as const;

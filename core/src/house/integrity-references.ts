@@ -7,6 +7,25 @@ function need(report: Report, to: string | null, isThere: (id: string) => boolea
   if (to !== null && !isThere(to))
     report('dangling', path(), `Nothing has the id "${to}". Mend the id or remove the entry.`);
 }
+/** Feeders make a tree: a panel is fed once, and never by way of itself. */
+function checkFeeders({ feeders, panels }: House, report: Report): void {
+  const fedBy = new Map<string, string>();
+  for (const { id, from, to } of Object.values(feeders)) {
+    const name = panels[to]?.name ?? to;
+    if (fedBy.has(to)) report('fed-twice', `feeders.${id}.to`, `${name} is fed twice. Remove one of its feeders.`);
+    fedBy.set(to, from);
+  }
+  for (const { id, to } of Object.values(feeders)) {
+    let at: string | undefined = to;
+    for (let n = 0; at !== undefined && n <= fedBy.size; n++) at = fedBy.get(at);
+    if (at !== undefined)
+      report(
+        'fed-in-a-circle',
+        `feeders.${id}.from`,
+        `${panels[to]?.name ?? to} is fed by way of itself. Start the feeder at a panel nearer the service.`,
+      );
+  }
+}
 const isIn = (records: object) => (id: string) => Object.hasOwn(records, id);
 /** What boxes hold stands for the boxes: it is the same object until one comes, goes or holds something else. */
 const held = (house: House) => holdingsOf(house.boxes);
@@ -74,6 +93,35 @@ export const findDangling: readonly Find[] = [
       }
     },
     (house) => [house.panels, house.rooms, house.features],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.rooms)) {
+        need(report, one.building ?? null, isIn(house.buildings), () => `rooms.${one.id}.building`);
+        need(report, one.unit ?? null, isIn(house.units), () => `rooms.${one.id}.unit`);
+      }
+    },
+    (house) => [house.rooms, house.buildings, house.units],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.feeders)) {
+        need(report, one.from, isIn(house.panels), () => `feeders.${one.id}.from`);
+        need(report, one.to, isIn(house.panels), () => `feeders.${one.id}.to`);
+      }
+      checkFeeders(house, report);
+    },
+    (house) => [house.feeders, house.panels],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.sources)) {
+        need(report, one.panel, isIn(house.panels), () => `sources.${one.id}.panel`);
+        for (const circuit of one.circuits ?? [])
+          need(report, circuit, isIn(house.circuits), () => `sources.${one.id}.circuits`);
+      }
+    },
+    (house) => [house.sources, house.panels, house.circuits],
   ),
   rememberBy(
     (house, report) => {

@@ -1,5 +1,9 @@
 import { z } from 'zod';
 
+export const AWG_SIZES = ['14', '12', '10', '8', '6', '4', '3', '2', '1', '1/0', '2/0', '3/0', '4/0'] as const;
+export const awgSchema = z.enum(AWG_SIZES);
+export type Awg = z.infer<typeof awgSchema>;
+
 export const id = z
   .string()
   .min(1)

@@ -2,10 +2,13 @@ import { z } from 'zod';
 import { boxSchema, boxTypeSchema } from './schema-boxes';
 import { loadSchema } from './schema-equipment';
 import { featureSchema, openingSchema } from './schema-fixed';
-import { height, id, inches, label, name, note, text } from './schema-parts';
+import { awgSchema, height, id, inches, label, name, note, text } from './schema-parts';
+import { buildingSchema, dwellingUnitSchema, feederSchema, sourceSchema, supplySchema } from './schema-supply';
 
 export * from './schema-boxes';
 export * from './schema-fixed';
+export * from './schema-supply';
+export { AWG_SIZES, type Awg } from './schema-parts';
 
 /** Version of the house file that this program writes. Older ones are migrated on reading. */
 export const HOUSE_VERSION = 2;
@@ -137,14 +140,14 @@ export const roomSchema = z.strictObject({
   grade: z.enum(['below', 'above']).optional(),
   /** An indoor place that is damp or wet: a greenhouse, the room of a spa, a floor that is hosed down. */
   damp: z.boolean().optional(),
+  /** The structure it is part of, where that is not the house; and the dwelling unit, where there are several. */
+  building: id.optional(),
+  unit: id.optional(),
 });
 export type Room = z.infer<typeof roomSchema>;
 
 export const breakerKindSchema = z.enum(['plain', 'afci', 'gfci', 'dual']);
 export type BreakerKind = z.infer<typeof breakerKindSchema>;
-export const AWG_SIZES = ['14', '12', '10', '8', '6', '4', '3', '2', '1', '1/0', '2/0', '3/0', '4/0'] as const;
-export const awgSchema = z.enum(AWG_SIZES);
-export type Awg = z.infer<typeof awgSchema>;
 
 export const CIRCUIT_PURPOSES = ['general', 'small-appliance', 'laundry', 'bathroom', 'garage', 'individual'] as const;
 export const circuitSchema = z.strictObject({
@@ -187,7 +190,14 @@ export const panelSchema = z.strictObject({
   room: id,
   feature: id.nullable().default(null),
   spaces: z.number().int().min(2).max(84),
+  /** Its main breaker, amperes; where it has lugs only, what its busbars are rated for. */
   mainA: z.number().int().min(15).max(400),
+  /** Lugs where the feeder's breaker alone protects it. */
+  main: z.literal('lugs').optional(),
+  /** Rating of its busbars, amperes; that of the main where nothing is said. */
+  busA: z.number().int().min(30).max(600).optional(),
+  /** Whether the neutral is bonded to the enclosure in it: the screw or strap is in. Where nothing is said it is as it has to be. */
+  neutral: z.enum(['bonded', 'apart']).optional(),
 });
 export type Panel = z.infer<typeof panelSchema>;
 
@@ -350,6 +360,11 @@ export const houseSchema = z.strictObject({
   switchGroups: z.record(id, switchGroupSchema),
   cables: z.record(id, cableSchema),
   panels: z.record(id, panelSchema),
+  supply: supplySchema.prefault({}),
+  feeders: z.record(id, feederSchema).prefault({}),
+  sources: z.record(id, sourceSchema).prefault({}),
+  buildings: z.record(id, buildingSchema).prefault({}),
+  units: z.record(id, dwellingUnitSchema).prefault({}),
   decisions: z.record(id, decisionSchema),
   log: z.record(id, logEntrySchema),
 });

@@ -13,6 +13,10 @@ const MOST: Readonly<Record<Collection, number>> = {
   switchGroups: 3_000,
   cables: 6_000,
   panels: 24,
+  feeders: 24,
+  sources: 12,
+  buildings: 12,
+  units: 4,
   decisions: 2000,
   log: 5_000,
 };
@@ -31,6 +35,10 @@ const NAMES: Readonly<Record<Collection, string>> = {
   switchGroups: 'switch groups',
   cables: 'cables',
   panels: 'panels',
+  feeders: 'feeders',
+  sources: 'sources',
+  buildings: 'buildings',
+  units: 'dwelling units',
   decisions: 'decisions',
   log: 'log entries',
 };

@@ -13,6 +13,11 @@ import {
   logEntrySchema,
   openingSchema,
   panelSchema,
+  buildingSchema,
+  dwellingUnitSchema,
+  feederSchema,
+  sourceSchema,
+  supplySchema,
   roomSchema,
   standardsSchema,
   switchGroupSchema,
@@ -33,15 +38,19 @@ const entitySchemas = {
   switchGroups: switchGroupSchema,
   cables: cableSchema,
   panels: panelSchema,
+  feeders: feederSchema,
+  sources: sourceSchema,
+  buildings: buildingSchema,
+  units: dwellingUnitSchema,
   decisions: decisionSchema,
   log: logEntrySchema,
 } satisfies Record<Collection, z.ZodType>;
 
-const wholeSchemas = { job: jobSchema, standards: standardsSchema, name: nameSchema };
+const wholeSchemas = { job: jobSchema, standards: standardsSchema, supply: supplySchema, name: nameSchema };
 type Whole = keyof typeof wholeSchemas;
 
 const isCollection = (key: unknown): key is Collection => (collections as readonly unknown[]).includes(key);
-const isWhole = (key: unknown): key is Whole => key === 'job' || key === 'standards' || key === 'name';
+const isWhole = (key: unknown): key is Whole => typeof key === 'string' && Object.hasOwn(wholeSchemas, key);
 
 /** A part of the house that patches touch: one entity of a collection, or job, standards or name. */
 type Part = readonly [Collection, string] | readonly [Whole];

@@ -1,3 +1,4 @@
+import { servicePanel } from '../circuits/panel-tree';
 import type { House } from '../house/schema';
 import type { SwitchHardware } from '../feed/chain';
 import type { Outlet } from '../circuits/outlets';
@@ -85,7 +86,7 @@ export function allLabels(
   return units.flatMap((wiring) =>
     wiring.runs.flatMap((run) =>
       run.cables.flatMap((cable) => {
-        const panel = wiring.unit.panel ?? Object.values(house.panels)[0];
+        const panel = wiring.unit.panel ?? servicePanel(house);
         const ends: { end: 'a' | 'b'; at: string }[] = [
           { end: 'a', at: run.from?.tag ?? panel?.name ?? 'panel' },
           { end: 'b', at: run.to.tag },

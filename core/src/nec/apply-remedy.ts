@@ -15,6 +15,7 @@ import {
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
+import { feedPanel } from './feed-panel';
 import { limitsInForce } from './check-house';
 import type { Limits } from './rule';
 import type { Remedy } from './remedies';
@@ -96,6 +97,14 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return edit(house, remedy.label, (draft) => {
         for (const id of remedy.circuits) if (draft.circuits[id]) draft.circuits[id].commonTrip = true;
       });
+    case 'feed-panel':
+      return feedPanel(house, remedy.panel, newId);
+    case 'set-supply':
+      return edit(house, remedy.label, (draft) => void Object.assign(draft.supply, remedy.changes));
+    case 'set-building':
+      return changeEntity(house, 'buildings', remedy.building, remedy.changes);
+    case 'set-feeder':
+      return changeEntity(house, 'feeders', remedy.feeder, remedy.changes);
     case 'move-box':
       return moveToStud(house, remedy.box);
     default:

@@ -1,4 +1,5 @@
-import { cableBetween, panelOf, spotOfBox, spotOfPanel, type Spot } from '../circuits/cable-run';
+import { cableBetween, spotOfBox, spotOfPanel, type Spot } from '../circuits/cable-run';
+import { panelOf } from '../circuits/panel-tree';
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { inTurn } from '../edits/circuit-verbs';

@@ -12,7 +12,7 @@ export type Verdicts = readonly Verdict[] | null;
 /** Stands for the parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
 const groundOf = remembering(
   () => ({}),
-  ({ rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job }) => [
+  ({ rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job, ...house }) => [
     rooms,
     openings,
     features,
@@ -24,6 +24,11 @@ const groundOf = remembering(
     loads,
     standards,
     job,
+    house.supply,
+    house.feeders,
+    house.sources,
+    house.buildings,
+    house.units,
   ],
 );
 

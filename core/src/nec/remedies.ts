@@ -1,4 +1,4 @@
-import type { Awg, Box, Room } from '../house/schema';
+import type { Awg, Box, Building, Feeder, Room, Supply } from '../house/schema';
 import type { RoomView } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 
@@ -27,6 +27,10 @@ export type Remedy = { readonly label: string } & (
       readonly changes: Readonly<Record<string, unknown>>;
     }
   | { readonly kind: 'common-trip'; readonly circuits: readonly string[] }
+  | { readonly kind: 'feed-panel'; readonly panel: string }
+  | { readonly kind: 'set-supply'; readonly changes: Partial<Supply> }
+  | { readonly kind: 'set-building'; readonly building: string; readonly changes: Partial<Building> }
+  | { readonly kind: 'set-feeder'; readonly feeder: string; readonly changes: Partial<Feeder> }
 );
 
 /** One answer for all devices of a kind: an open question is then closed by one press. */
@@ -93,3 +97,22 @@ export const moveBoxRemedies = (view: RoomView, { id, at, gangs }: Box): readonl
   at.kind === 'wall' && studFaces(view, at.heightIn, gangs).length > 0
     ? [{ kind: 'move-box', box: id, label: 'Move it to the nearest stud\u2019s side' }]
     : [];
+
+/** What somebody on site answers about the service. */
+export const setSupplyRemedy = (changes: Partial<Supply>, label: string): Remedy => ({
+  kind: 'set-supply',
+  changes,
+  label,
+});
+export const setBuildingRemedy = (building: string, changes: Partial<Building>, label: string): Remedy => ({
+  kind: 'set-building',
+  building,
+  changes,
+  label,
+});
+export const setFeederRemedy = (feeder: string, changes: Partial<Feeder>, label: string): Remedy => ({
+  kind: 'set-feeder',
+  feeder,
+  changes,
+  label,
+});

@@ -1,6 +1,7 @@
-import type { BreakerKind, Circuit, House, Panel } from '../house/schema';
+import type { BreakerKind, Circuit, Feeder, House, Panel } from '../house/schema';
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { indexOutlets, outletsOn } from '../circuits/outlets';
+import { feedersFrom, feederSpaces, wantedPanel } from '../circuits/panel-tree';
 import { writeDirectoryEntry } from './directory';
 
 export type Leg = 'A' | 'B';
@@ -17,6 +18,8 @@ export interface ScheduleRow {
   readonly space: number;
   readonly leg: Leg;
   readonly circuit: Circuit | undefined;
+  /** The breaker of a feeder to another panel stands here. */
+  readonly feeder: Feeder | undefined;
   /** The second space of a two-pole breaker. */
   readonly continued: boolean;
   readonly breaker: BreakerKind | undefined;
@@ -51,10 +54,27 @@ function circuitsBySpace(house: House, panel: Panel): Map<number, { circuit: Cir
 
 const poleVa = (house: House, circuit: Circuit): number => measureCircuitLoad(house, circuit).va / circuit.poles;
 
-/** What each leg of a panel carries. */
+/** What a panel that is fed from here puts on each pole of its breaker. */
+function feederPolesVa(house: House, { poles, to }: Feeder): readonly number[] {
+  const { A, B } = loadLegs(house, house.panels[to]!).legVa;
+  return poles === 1 ? [A + B] : [A, B];
+}
+
+/** The feeder whose pole is in each space of a panel. */
+function feedersBySpace(house: House, panel: Panel): Map<number, { feeder: Feeder; continued: boolean; va: number }> {
+  const bySpace = new Map<number, { feeder: Feeder; continued: boolean; va: number }>();
+  for (const feeder of feedersFrom(house, panel.id)) {
+    const poles = feederPolesVa(house, feeder);
+    feederSpaces(feeder).forEach((space, i) => bySpace.set(space, { feeder, continued: i > 0, va: poles[i]! }));
+  }
+  return bySpace;
+}
+
+/** What each leg of a panel carries, with the panels that are fed from it. */
 export function loadLegs(house: House, panel: Panel): LegLoads {
   const legVa = { A: 0, B: 0 };
   for (const [space, { circuit }] of circuitsBySpace(house, panel)) legVa[legOf(space)] += poleVa(house, circuit);
+  for (const [space, { va }] of feedersBySpace(house, panel)) legVa[legOf(space)] += va;
   const larger = Math.max(legVa.A, legVa.B);
   return { legVa, imbalance: larger === 0 ? 0 : Math.abs(legVa.A - legVa.B) / larger };
 }
@@ -62,25 +82,29 @@ export function loadLegs(house: House, panel: Panel): LegLoads {
 /** The panel as it will stand. The kind of each breaker is decided elsewhere (it is the code's matter) and passed in. */
 export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: Circuit) => BreakerKind): PanelSchedule {
   const bySpace = circuitsBySpace(house, panel);
+  const feeders = feedersBySpace(house, panel);
   const { byRoom } = indexOutlets(house);
   const rows = Array.from({ length: panel.spaces }, (_, i): ScheduleRow => {
     const space = i + 1;
     const found = bySpace.get(space);
+    const fed = found ? undefined : feeders.get(space);
     if (!found)
       return {
         space,
         leg: legOf(space),
         circuit: undefined,
-        continued: false,
-        breaker: undefined,
-        directory: '',
-        va: 0,
+        feeder: fed?.feeder,
+        continued: fed?.continued ?? false,
+        breaker: fed ? 'plain' : undefined,
+        directory: fed ? `Feeder to ${house.panels[fed.feeder.to]!.name}` : '',
+        va: fed?.va ?? 0,
       };
     const { circuit, continued } = found;
     return {
       space,
       leg: legOf(space),
       circuit,
+      feeder: undefined,
       continued,
       breaker: breakerOf(circuit),
       directory: writeDirectoryEntry(circuit, outletsOn(house, circuit), (room) => byRoom.get(room) ?? []),
@@ -91,7 +115,9 @@ export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: C
     panel,
     rows,
     ...loadLegs(house, panel),
-    unplaced: Object.values(house.circuits).filter((circuit) => circuit.space === null || circuit.panel !== panel.id),
-    freeSpaces: rows.filter((row) => !row.circuit).length,
+    unplaced: Object.values(house.circuits).filter(
+      (circuit) => (circuit.space === null || circuit.panel === null) && wantedPanel(house, circuit)?.id === panel.id,
+    ),
+    freeSpaces: rows.filter((row) => !row.circuit && !row.feeder).length,
   };
 }

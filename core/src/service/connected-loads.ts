@@ -1,4 +1,4 @@
-import type { Edition, House } from '../house/schema';
+import type { Circuit, Edition, House } from '../house/schema';
 import type { Load, LoadKind } from '../house/schema-equipment';
 import { LOAD_LIBRARY } from '../loads/library';
 import { isTypical } from '../circuits/circuit-load';
@@ -84,13 +84,20 @@ export function oneMore(kind: LoadKind, n: number): Connected {
 /** The least that 220.52 counts, whatever is drawn. */
 const [LEAST_SMALL_APPLIANCE, LEAST_LAUNDRY] = [2, 1];
 
-/** A house as Article 220 reads it. What is plugged in anywhere is in the 3 VA/ft² and does not appear. */
-export function dwellingLoads(house: House, areaFt2: number): DwellingLoads {
+/** What the loads of a part of a house are: by its circuits. */
+type Within = (circuit: Circuit) => boolean;
+
+/**
+ * A house as Article 220 reads it, or the part of it that some circuits feed. What is plugged in anywhere is in the 3 VA/ft² and does not
+ * appear. A whole dwelling has two small-appliance circuits and one for its laundry at least; a part has those that are its own.
+ */
+export function dwellingLoads(house: House, areaFt2: number, within?: Within): DwellingLoads {
   const { byDevice } = indexOutlets(house);
-  const circuits = Object.values(house.circuits);
+  const circuits = Object.values(house.circuits).filter((one) => !within || within(one));
   const connected = Object.values(house.loads).flatMap((load): Connected[] => {
     const outlet = byDevice.get(load.device);
     const circuit = outlet?.device.circuit ? house.circuits[outlet.device.circuit] : undefined;
+    if (within && !(circuit && within(circuit))) return [];
     const group = groupOf(load, circuit?.purpose === 'individual');
     if (group === undefined) return [];
     return [
@@ -105,14 +112,12 @@ export function dwellingLoads(house: House, areaFt2: number): DwellingLoads {
       },
     ];
   });
+  const ofPurpose = (purpose: Circuit['purpose']) => circuits.filter((one) => one.purpose === purpose).length;
   return {
     edition: house.job.edition,
     areaFt2,
-    smallApplianceCircuits: Math.max(
-      LEAST_SMALL_APPLIANCE,
-      circuits.filter((one) => one.purpose === 'small-appliance').length,
-    ),
-    laundryCircuits: Math.max(LEAST_LAUNDRY, circuits.filter((one) => one.purpose === 'laundry').length),
+    smallApplianceCircuits: Math.max(within ? 0 : LEAST_SMALL_APPLIANCE, ofPurpose('small-appliance')),
+    laundryCircuits: Math.max(within ? 0 : LEAST_LAUNDRY, ofPurpose('laundry')),
     connected,
   };
 }

@@ -156,7 +156,10 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
     });
   const motors = loads.connected.filter(
     (one) =>
-      one.motor && (one.group === 'fixed' || one.group === 'other' || (isCold ? heating : cooling).includes(one)),
+      one.motor &&
+      // The blower of an electric furnace is a motor; its elements, which are nearly all of its load, are not.
+      one.group !== 'heat' &&
+      (one.group === 'fixed' || one.group === 'other' || (isCold ? heating : cooling).includes(one)),
   );
   const largest = motors.reduce<Connected | undefined>(
     (best, one) => (!best || one.va > best.va ? one : best),

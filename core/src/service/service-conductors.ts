@@ -1,21 +1,6 @@
-/** Conductor sizes of services, smallest first, with their 75 °C ampacities, amperes: Table 310.15(B)(16), 310.16 from 2020. *From memory*, high. */
-const SIZES: readonly (readonly [size: string, copper: number | undefined, aluminum: number | undefined])[] = [
-  ['6', 65, 50],
-  ['4', 85, 65],
-  ['3', 100, 75],
-  ['2', 115, 90],
-  ['1', 130, 100],
-  ['1/0', 150, 120],
-  ['2/0', 175, 135],
-  ['3/0', 200, 155],
-  ['4/0', 230, 180],
-  ['250 kcmil', 255, 205],
-  ['300 kcmil', 285, 230],
-  ['350 kcmil', 310, 250],
-  ['400 kcmil', 335, 270],
-  ['500 kcmil', 380, 310],
-  ['600 kcmil', 420, 340],
-];
+import { ampacityOf, type Metal } from '../electrical/tables';
+import { CONDUCTOR_SIZES, type ConductorSize } from '../house/schema';
+
 /** Share of the rating that the conductors of a dwelling's whole load must carry: 310.15(B)(7), 310.12 from 2020. */
 const DWELLING_SHARE = 0.83;
 /** Ratings within which that share holds, amperes. */
@@ -31,9 +16,12 @@ export const fitsRating = (amperes: number, ratingA: number): boolean => Math.fl
 export const nextServiceRating = (amperes: number): number | undefined =>
   SERVICE_RATINGS_A.find((rating) => fitsRating(amperes, rating));
 
+/** No. 8 copper or No. 6 aluminum at least for a service, 230.31; those of a rating of 60 A are larger anyway. */
+const FROM = CONDUCTOR_SIZES.indexOf('6');
+
 interface ServiceConductors {
-  readonly copper: string | undefined;
-  readonly aluminum: string | undefined;
+  readonly copper: ConductorSize | undefined;
+  readonly aluminum: ConductorSize | undefined;
   /** Ampacity that was asked of them. */
   readonly leastA: number;
 }
@@ -45,21 +33,57 @@ interface ServiceConductors {
 export function serviceConductors(ratingA: number): ServiceConductors {
   const isShared = ratingA >= SHARE_FROM_A && ratingA <= SHARE_TO_A;
   const leastA = isShared ? ratingA * DWELLING_SHARE : ratingA;
-  const size = (column: 1 | 2) => SIZES.find((one) => (one[column] ?? 0) >= leastA - 1e-9)?.[0];
-  return { copper: size(1), aluminum: size(2), leastA };
+  const size = (metal: Metal) =>
+    CONDUCTOR_SIZES.slice(FROM).find((one) => (ampacityOf(metal, one, 75) ?? 0) >= leastA - 1e-9);
+  return { copper: size('copper'), aluminum: size('aluminum'), leastA };
 }
 
-/** Copper grounding electrode conductor by the largest ungrounded conductor, Table 250.66. *From memory*, high. */
-const ELECTRODE: readonly (readonly [upToCopper: string, copper: string])[] = [
-  ['2', '8'],
-  ['1/0', '6'],
-  ['3/0', '4'],
-  ['350 kcmil', '2'],
-  ['600 kcmil', '1/0'],
+/** Grounding electrode conductor by the largest ungrounded conductor, Table 250.66. *From memory*, high. */
+const ELECTRODE: readonly (readonly [upTo: Record<Metal, ConductorSize>, conductor: Record<Metal, ConductorSize>])[] = [
+  [
+    { copper: '2', aluminum: '1/0' },
+    { copper: '8', aluminum: '6' },
+  ],
+  [
+    { copper: '1/0', aluminum: '3/0' },
+    { copper: '6', aluminum: '4' },
+  ],
+  [
+    { copper: '3/0', aluminum: '250 kcmil' },
+    { copper: '4', aluminum: '2' },
+  ],
+  [
+    { copper: '350 kcmil', aluminum: '500 kcmil' },
+    { copper: '2', aluminum: '1/0' },
+  ],
+  [
+    { copper: '600 kcmil', aluminum: '600 kcmil' },
+    { copper: '1/0', aluminum: '3/0' },
+  ],
 ];
+/** Whether one size is at least as large as another. */
+export const atLeast = (size: ConductorSize, least: ConductorSize): boolean =>
+  CONDUCTOR_SIZES.indexOf(size) >= CONDUCTOR_SIZES.indexOf(least);
 
-/** The copper grounding electrode conductor for a copper service conductor; rods alone never need more than No. 6, 250.66(A). */
-export function electrodeConductor(copper: string): string | undefined {
-  const order = SIZES.map(([size]) => size);
-  return ELECTRODE.find(([upTo]) => order.indexOf(copper) <= order.indexOf(upTo))?.[1];
-}
+/**
+ * The least grounding electrode conductor of a metal for service conductors; rods, pipes and plates alone never need more than No. 6 copper
+ * or No. 4 aluminum, 250.66(A), a concrete-encased electrode No. 4 copper, (B).
+ */
+export const electrodeConductor = (
+  service: ConductorSize,
+  of: Metal = 'copper',
+  serviceMetal: Metal = 'copper',
+): ConductorSize | undefined => ELECTRODE.find(([upTo]) => atLeast(upTo[serviceMetal], service))?.[1][of];
+
+/** Wire-type equipment grounding conductor by the overcurrent device ahead, Table 250.122. *From memory*, high. */
+const GROUND: readonly (readonly [upToA: number, conductor: Record<Metal, ConductorSize>])[] = [
+  [15, { copper: '14', aluminum: '12' }],
+  [20, { copper: '12', aluminum: '10' }],
+  [60, { copper: '10', aluminum: '8' }],
+  [100, { copper: '8', aluminum: '6' }],
+  [200, { copper: '6', aluminum: '4' }],
+  [300, { copper: '4', aluminum: '2' }],
+  [400, { copper: '3', aluminum: '1' }],
+];
+export const groundConductor = (ratingA: number, metal: Metal = 'copper'): ConductorSize | undefined =>
+  GROUND.find(([upToA]) => ratingA <= upToA)?.[1][metal];

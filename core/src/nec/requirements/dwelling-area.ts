@@ -77,3 +77,9 @@ export const dwellingAreaFt2 = remembering(
       .reduce((sum, room) => sum + grossIn2(house, room), 0) / 144,
   ({ rooms, levels }) => [rooms, levels],
 );
+
+/** The same of some of its rooms. */
+export const areaOfRoomsFt2 = (house: House, accepts: (room: Room) => boolean): number =>
+  Object.values(house.rooms)
+    .filter((room) => isCounted(room) && accepts(room))
+    .reduce((sum, room) => sum + grossIn2(house, room), 0) / 144;

@@ -1,5 +1,5 @@
 import { remembering } from '../../house/remember';
-import type { House, Panel } from '../../house/schema';
+import type { House } from '../../house/schema';
 import { dwellingLoads, type Connected, type DwellingLoads } from '../../service/connected-loads';
 import { optionalLoad, standardLoad } from '../../service/load-calculation';
 import { dwellingAreaFt2 } from './dwelling-area';
@@ -9,13 +9,6 @@ export const loadsOfHouse = remembering(
   (house: House): DwellingLoads => dwellingLoads(house, dwellingAreaFt2(house)),
   ({ rooms, levels, openings, boxes, loads, circuits, job }) => [rooms, levels, openings, boxes, loads, circuits, job],
 );
-
-/** The panel that the service comes into: the one with the largest main. */
-export const servicePanel = ({ panels }: House): Panel | undefined =>
-  Object.values(panels).reduce<Panel | undefined>(
-    (best, one) => (!best || one.mainA > best.mainA ? one : best),
-    undefined,
-  );
 
 /** The optional method is for services of 100 A and more: 220.82(A). */
 const OPTIONAL_FROM_A = 100;

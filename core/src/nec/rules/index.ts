@@ -17,6 +17,8 @@ import { boxInWall } from './box-in-wall';
 import { boxOnStud } from './box-on-stud';
 import { boxSupport } from './box-support';
 import { boxesCollide } from './boxes-collide';
+import { buildingDisconnect } from './building-disconnect';
+import { buildingElectrode } from './building-electrode';
 import { ceilingBodies } from './ceiling-bodies';
 import { circuitInPanel } from './circuit-in-panel';
 import { circuitOverload } from './circuit-overload';
@@ -28,19 +30,26 @@ import { conductorsTogether } from './conductors-together';
 import { continuousLoads } from './continuous-loads';
 import { cordLength } from './cord-length';
 import { cordLoad } from './cord-load';
+import { cordSupply } from './cord-supply';
 import { counterReceptacleSpacing } from './counter-receptacle-spacing';
 import { dimmerUse } from './dimmer-use';
 import { dishwasherReceptacle } from './dishwasher-receptacle';
 import { driverPlace } from './driver-place';
+import { emergencyDisconnect } from './emergency-disconnect';
 import { escapeOpening } from './escape-opening';
 import { extendedCircuit } from './extended-circuit';
 import { fastenedInPlaceShare } from './fastened-in-place-share';
 import { feedOrder } from './feed-order';
+import { feederDrop } from './feeder-drop';
+import { feederGround } from './feeder-ground';
+import { feederInGround } from './feeder-in-ground';
+import { feederSize } from './feeder-size';
 import { foyerReceptacle } from './foyer-receptacle';
 import { garageCircuit } from './garage-circuit';
 import { garageReceptacle } from './garage-receptacle';
 import { generalCircuits } from './general-circuits';
 import { gfciProtection } from './gfci-protection';
+import { groundingElectrodes } from './grounding-electrodes';
 import { groupAcrossFloors } from './group-across-floors';
 import { hallwayReceptacle } from './hallway-receptacle';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
@@ -49,6 +58,7 @@ import { hotTubReceptacles } from './hot-tub-receptacles';
 import { idleSwitch } from './idle-switch';
 import { individualCircuit } from './individual-circuit';
 import { insulationContact } from './insulation-contact';
+import { intersystemBond } from './intersystem-bond';
 import { islandReceptacle } from './island-receptacle';
 import { laundryCircuit } from './laundry-circuit';
 import { laundryReceptacle } from './laundry-receptacle';
@@ -59,29 +69,37 @@ import { lightingStorageSpaces } from './lighting-storage-spaces';
 import { lowVoltageApart } from './low-voltage-apart';
 import { multiwireCircuit } from './multiwire-circuit';
 import { neutralAtSwitch } from './neutral-at-switch';
+import { neutralBond } from './neutral-bond';
 import { outdoorCovers } from './outdoor-covers';
 import { outdoorManualWay } from './outdoor-manual-way';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { outletOnCircuit } from './outlet-on-circuit';
+import { panelFed } from './panel-fed';
 import { panelPlace } from './panel-place';
 import { panelSpaces } from './panel-spaces';
 import { panelWorkingSpace } from './panel-working-space';
 import { permissibleLoads } from './permissible-loads';
+import { pipeBonding } from './pipe-bonding';
 import { porchReceptacle } from './porch-receptacle';
 import { provisionalBoxes } from './provisional-boxes';
 import { receptacleRating } from './receptacle-rating';
 import { receptaclesPerCircuit } from './receptacles-per-circuit';
 import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { roomUseNamed } from './room-use-named';
+import { serviceConductors } from './service-conductors';
 import { serviceReceptacle } from './service-receptacle';
 import { serviceSize } from './service-size';
 import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
 import { smokeAlarms } from './smoke-alarms';
+import { sourceBusbar } from './source-busbar';
+import { sourceTransfer } from './source-transfer';
 import { stairDimmer } from './stair-dimmer';
 import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
+import { supplyVolts } from './supply-volts';
+import { surgeProtection } from './surge-protection';
 import { switchGroups } from './switch-groups';
 import { switchHeight } from './switch-height';
 import { switchInTub } from './switch-in-tub';
@@ -89,13 +107,14 @@ import { switchNearEntrance } from './switch-near-entrance';
 import { tamperResistant } from './tamper-resistant';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
 import { tubZoneReceptacles } from './tub-zone-receptacles';
+import { unitAccess } from './unit-access';
+import { unitCircuits } from './unit-circuits';
 import { voltageDrop } from './voltage-drop';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
 import { weatherResistant } from './weather-resistant';
 import { wetLuminaires } from './wet-luminaires';
 import { whiteAsTraveler } from './white-as-traveler';
 import type { Rule } from '../rule';
-
 /** Every rule, by name. A new rule is one file, its table of cases, and one line here. */
 export const rules: readonly Rule[] = [
   accessoryReceptacle,
@@ -117,6 +136,8 @@ export const rules: readonly Rule[] = [
   boxOnStud,
   boxSupport,
   boxesCollide,
+  buildingDisconnect,
+  buildingElectrode,
   ceilingBodies,
   circuitInPanel,
   circuitOverload,
@@ -128,19 +149,26 @@ export const rules: readonly Rule[] = [
   continuousLoads,
   cordLength,
   cordLoad,
+  cordSupply,
   counterReceptacleSpacing,
   dimmerUse,
   dishwasherReceptacle,
   driverPlace,
+  emergencyDisconnect,
   escapeOpening,
   extendedCircuit,
   fastenedInPlaceShare,
   feedOrder,
+  feederDrop,
+  feederGround,
+  feederInGround,
+  feederSize,
   foyerReceptacle,
   garageCircuit,
   garageReceptacle,
   generalCircuits,
   gfciProtection,
+  groundingElectrodes,
   groupAcrossFloors,
   hallwayReceptacle,
   heaterBelowReceptacle,
@@ -149,6 +177,7 @@ export const rules: readonly Rule[] = [
   idleSwitch,
   individualCircuit,
   insulationContact,
+  intersystemBond,
   islandReceptacle,
   laundryCircuit,
   laundryReceptacle,
@@ -159,29 +188,37 @@ export const rules: readonly Rule[] = [
   lowVoltageApart,
   multiwireCircuit,
   neutralAtSwitch,
+  neutralBond,
   outdoorCovers,
   outdoorManualWay,
   outdoorReceptacles,
   outletOnCircuit,
+  panelFed,
   panelPlace,
   panelSpaces,
   panelWorkingSpace,
   permissibleLoads,
+  pipeBonding,
   porchReceptacle,
   provisionalBoxes,
   receptacleRating,
   receptaclesPerCircuit,
   refrigeratorOnGfci,
   roomUseNamed,
+  serviceConductors,
   serviceReceptacle,
   serviceSize,
   smallApplianceCircuits,
   smallApplianceOnly,
   smallApplianceReceptacles,
   smokeAlarms,
+  sourceBusbar,
+  sourceTransfer,
   stairDimmer,
   stairLightCircuit,
   stairSwitches,
+  supplyVolts,
+  surgeProtection,
   switchGroups,
   switchHeight,
   switchInTub,
@@ -189,6 +226,8 @@ export const rules: readonly Rule[] = [
   tamperResistant,
   tubZoneLuminaires,
   tubZoneReceptacles,
+  unitAccess,
+  unitCircuits,
   voltageDrop,
   wallReceptacleSpacing,
   weatherResistant,

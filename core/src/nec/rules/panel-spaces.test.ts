@@ -1,6 +1,7 @@
 import { testRule } from '../../test/rule-tester';
 import { panelSpaces } from './panel-spaces';
 import { house, at } from '../../test/panel-cases';
+import { withShop } from '../../test/supply-cases';
 
 testRule(panelSpaces, {
   passes: [
@@ -16,6 +17,12 @@ testRule(panelSpaces, {
       house().circuit('A', 30, at(1, 2)).circuit('B', 20, at(3)),
       'Space 3 of P is taken twice: A and B.',
     ],
+    [
+      'a feeder on the spaces of a circuit',
+      withShop({ space: 1 }).circuit('A', 20, { panel: 'P', space: 3 }),
+      'Space 3 of P is taken twice: A and the feeder of Q.',
+    ],
+    ['a feeder that nobody has placed', withShop({ space: null }), 'P has no space for the feeder of Q yet.'],
     ['a two-pole at the last row', house().circuit('A', 30, at(7, 2)), 'A wants space 9; P has 8.'],
   ],
 });

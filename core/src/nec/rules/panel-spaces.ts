@@ -1,3 +1,4 @@
+import { feedersFrom, feederSpaces } from '../../circuits/panel-tree';
 import { spacesOf } from '../../panel/schedule';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -14,6 +15,7 @@ export const panelSpaces = defineRule({
         `Space ${space} of ${panel} is taken twice: ${circuits}.`,
       beyond: ({ panel, space, spaces, circuit }: { panel: string; space: number; spaces: number; circuit: string }) =>
         `${circuit} wants space ${space}; ${panel} has ${spaces}.`,
+      waits: ({ panel, feeder }: { panel: string; feeder: string }) => `${panel} has no space for ${feeder} yet.`,
       fits: ({ panel, free }: { panel: string; free: number }) =>
         `${panel} holds its circuits; ${free} spaces are free.`,
     },
@@ -27,6 +29,11 @@ export const panelSpaces = defineRule({
       const circuits = Object.values(facts.house.circuits).filter((circuit) => circuit.panel === panel.id);
       for (const circuit of circuits)
         for (const space of spacesOf(circuit)) bySpace.set(space, [...(bySpace.get(space) ?? []), circuit.name]);
+      const feeders = feedersFrom(facts.house, panel.id);
+      const feederName = (to: string) => `the feeder of ${facts.house.panels[to]!.name}`;
+      for (const feeder of feeders)
+        for (const space of feederSpaces(feeder))
+          bySpace.set(space, [...(bySpace.get(space) ?? []), feederName(feeder.to)]);
       const where = { panel: panel.id };
       const clashes = [...bySpace]
         .filter(([, names]) => names.length > 1)
@@ -45,7 +52,10 @@ export const panelSpaces = defineRule({
             ]
           : [];
       });
-      const failures = [...clashes, ...beyond];
+      const waiting = feeders
+        .filter((one) => one.space === null)
+        .map((one) => report.fail('waits', { panel: panel.name, feeder: feederName(one.to) }, where));
+      const failures = [...clashes, ...beyond, ...waiting];
       return failures.length > 0
         ? failures
         : [report.pass('fits', { panel: panel.name, free: panel.spaces - bySpace.size }, where)];

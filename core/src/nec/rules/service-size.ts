@@ -2,7 +2,8 @@ import { isTypical, TYPICAL_SPREAD } from '../../circuits/circuit-load';
 import type { DwellingLoads } from '../../service/connected-loads';
 import { fitsRating } from '../../service/service-conductors';
 import { setLoadsRemedy } from '../remedies';
-import { leastServiceAmps, loadsOfHouse, servicePanel } from '../requirements/service-load';
+import { servicePanel } from '../../circuits/panel-tree';
+import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 const spread = (loads: DwellingLoads, by: number): DwellingLoads => ({

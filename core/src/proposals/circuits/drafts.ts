@@ -1,3 +1,4 @@
+import { panelOfPart, partOf, servicePanel } from '../../circuits/panel-tree';
 import { cableBetween, spotOfBox, spotOfPanel } from '../../circuits/cable-run';
 import { indexOutlets, type Outlet } from '../../circuits/outlets';
 import { suggestCircuit } from '../../circuits/suggest';
@@ -135,7 +136,7 @@ export const clusterProblems = (house: House): ReadonlyMap<string, ClusterProble
       .filter(({ duty }) => !duty.pool.startsWith('alone') && duty.pool !== 'dishes')
       .map((pool) => [
         pool.duty.pool,
-        problemOf(house, pool, Object.values(house.panels)[0], leastCircuits(house, pool.duty.pool)),
+        problemOf(house, pool, servicePanel(house), leastCircuits(house, pool.duty.pool)),
       ]),
   );
 
@@ -233,16 +234,24 @@ function rideAlong(house: House, outlets: readonly Outlet[], drafts: readonly Dr
   }
 }
 
+/** The pools of each part that is fed apart, a structure or a dwelling unit: no circuit serves two of them, 210.25 and 225.30. */
+function partsOf(house: House, outlets: readonly Outlet[]): (Pool & { readonly panel: Panel | undefined })[] {
+  const parts = groupBy(outlets, ({ room }) => partOf(room));
+  return [...parts].flatMap(([part, some]) => {
+    const panel = panelOfPart(house, part);
+    return poolsOf(house, some).map((pool) => ({ ...pool, panel }));
+  });
+}
+
 /** Every outlet of some that are free on a circuit to be; `extra` general circuits more than their load asks for. */
 export function draftAll(house: House, outlets: readonly Outlet[], extra: number, onProgress: OnProgress): Draft[] {
-  const pools = poolsOf(house, outlets);
-  const [panel] = Object.values(house.panels);
+  const pools = partsOf(house, outlets);
   const general = pools.filter((pool) => /^(general|rooms) /.test(pool.duty.pool));
   const drafts = pools.flatMap((pool, i): Draft[] => {
     onProgress((0.8 * i) / pools.length, pool.duty.title);
     const more = general.indexOf(pool) === 0 ? extra : 0;
-    const plain = divideDuty(house, pool, panel, leastCircuits(house, pool.duty.pool));
-    const clusters = more === 0 ? plain : divideDuty(house, pool, panel, plain.length + more);
+    const plain = divideDuty(house, pool, pool.panel, leastCircuits(house, pool.duty.pool));
+    const clusters = more === 0 ? plain : divideDuty(house, pool, pool.panel, plain.length + more);
     return clusters.map((places) => ({ duty: pool.duty, outlets: places.flatMap((place) => place.outlets) }));
   });
   gatherAlarms(drafts);

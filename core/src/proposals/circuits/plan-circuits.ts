@@ -3,7 +3,7 @@ import { checkHouse, type Finding } from '../../nec/check-house';
 import { edit, type Edited } from '../../house/edit';
 import type { Circuit, House } from '../../house/schema';
 import type { NewId } from '../../edits/verbs';
-import { arrangePanel } from '../../panel/arrange';
+import { arrangePanels } from '../../panel/arrange';
 import { refuse, succeed, type OnProgress, type Result } from '../../units/result';
 import { circuitFor, draftAll, type Draft } from './drafts';
 import { circuitRules, totalsOf, type PlanTotals } from './plan-totals';
@@ -127,10 +127,9 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
       }
   });
   if (!assigned.ok) return assigned;
-  const [panel] = Object.values(house.panels);
-  const places = panel ? arrangePanel(assigned.value.house, panel) : {};
+  const places = arrangePanels(assigned.value.house);
   const arranged = edit(assigned.value.house, 'Plan the circuits', (draft) => {
-    for (const [id, space] of Object.entries(places)) Object.assign(draft.circuits[id]!, { panel: panel!.id, space });
+    for (const [id, place] of Object.entries(places)) Object.assign(draft.circuits[id]!, place);
   });
   if (!arranged.ok) return arranged;
   const { house: then } = arranged.value;

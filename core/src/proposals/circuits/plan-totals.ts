@@ -1,3 +1,4 @@
+import { servicePanel } from '../../circuits/panel-tree';
 import { measureCircuitLoad } from '../../circuits/circuit-load';
 import { indexOutlets, outletsOn } from '../../circuits/outlets';
 import { checkHouse, ruleNamed, rulesOfStage, type Finding } from '../../nec/check-house';
@@ -46,7 +47,7 @@ export function totalsOf(house: House): PlanTotals {
     cost += circuitPrice(circuit, kind, feet);
     used.push(measureCircuitLoad(house, circuit).used);
   }
-  const [panel] = Object.values(house.panels);
+  const panel = servicePanel(house);
   const { findings } = checkHouse(house, { rules: circuitRules });
   return {
     circuits: circuits.length,

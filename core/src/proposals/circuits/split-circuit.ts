@@ -1,4 +1,5 @@
-import { cableBetween, panelOf, spotOfBox, spotOfPanel } from '../../circuits/cable-run';
+import { cableBetween, spotOfBox, spotOfPanel } from '../../circuits/cable-run';
+import { panelOf } from '../../circuits/panel-tree';
 import { outletsOn } from '../../circuits/outlets';
 import { suggestCircuit } from '../../circuits/suggest';
 import { edit, type Edited } from '../../house/edit';

@@ -23,7 +23,15 @@ const violations = computed(
   () => (store.check?.findings ?? []).filter((one) => one.kind === 'fail' && one.severity === 'violation').length,
 );
 const questions = computed(() => (store.check?.findings ?? []).filter((one) => one.kind === 'cannot-tell').length);
-const describe = (row: ScheduleRow) => `${row.circuit!.ratingA}/${row.circuit!.poles}`;
+/** The breaker of a row: of a circuit, or of a feeder to another panel. */
+function describe({ circuit, feeder }: ScheduleRow): string {
+  const one = circuit ?? feeder;
+  return one ? `${one.ratingA}/${one.poles}` : '';
+}
+function wireOf({ circuit, feeder }: ScheduleRow): string {
+  if (circuit) return `${circuit.awg} ${circuit.metal ? 'Al' : 'Cu'}`;
+  return feeder ? `${feeder.conductor.size} ${feeder.conductor.metal === 'copper' ? 'Cu' : 'Al'}` : '';
+}
 const legs = computed(() =>
   (['A', 'B'] as const).map((leg) => `${leg} ${Math.round(props.schedule.legVa[leg])} VA`).join(', '),
 );
@@ -82,13 +90,13 @@ function moveTo(space: number | null): void {
             </td>
             <td class="num leg">{{ row.leg }}</td>
             <td class="num rating">
-              {{ row.continued ? '│' : row.circuit ? describe(row) : '' }}
+              {{ row.continued ? '│' : describe(row) }}
               <b v-if="!row.continued && row.breaker && row.breaker !== 'plain'" class="kind">{{
                 words[row.breaker]
               }}</b>
             </td>
             <td class="num wire">
-              {{ row.circuit && !row.continued ? `${row.circuit.awg} ${row.circuit.metal ? 'Al' : 'Cu'}` : '' }}
+              {{ row.continued ? '' : wireOf(row) }}
             </td>
             <td>
               <v-btn
@@ -97,11 +105,12 @@ function moveTo(space: number | null): void {
                 variant="text"
                 @click="view.select([{ kind: 'circuit', id: row.circuit.id }])"
               >
-                {{ row.directory }}</v-btn><span v-else-if="row.continued" class="muted"
-                >{{ row.circuit!.name }}, {{ circuitVolts(row.circuit!) }} V</span
-              >
+                {{ row.directory }}</v-btn><span v-else-if="row.continued" class="muted">{{
+                row.circuit ? `${row.circuit.name}, ${circuitVolts(row.circuit)} V` : row.directory
+              }}</span>
+              <span v-else-if="row.feeder">{{ row.directory }}</span>
             </td>
-            <td class="num va">{{ row.circuit ? Math.round(row.va) : '' }}</td>
+            <td class="num va">{{ row.circuit || row.feeder ? Math.round(row.va) : '' }}</td>
           </template>
         </tr>
       </tbody>

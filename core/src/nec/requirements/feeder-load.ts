@@ -1,0 +1,132 @@
+import { measureCircuitLoad } from '../../circuits/circuit-load';
+import { outletsOn } from '../../circuits/outlets';
+import { panelsBehind, servicePanel } from '../../circuits/panel-tree';
+import { remembering } from '../../house/remember';
+import type { Circuit, Feeder, House, Room } from '../../house/schema';
+import { dwellingLoads, type DwellingLoads } from '../../service/connected-loads';
+import { optionalLoad, standardLoad, type CalculationLine, type LoadCalculation } from '../../service/load-calculation';
+import { areaOfRoomsFt2 } from './dwelling-area';
+
+/** The load of a panel that is fed by a feeder. */
+interface FeederLoad {
+  readonly calculation: LoadCalculation;
+  /** Everything of one dwelling unit hangs on it: 310.12 and 220.82 may be used. */
+  readonly isWholeDwelling: boolean;
+  /** What its conductors must carry and its breaker hold, amperes. */
+  readonly amps: number;
+}
+
+/** The optional method is for feeders of 100 A and more: 220.82(A). */
+const OPTIONAL_FROM_A = 100;
+/** Continuous loads count at 125 %: 215.2(A)(1), 215.3. */
+const CONTINUOUS_MORE = 0.25;
+
+const roomsOn = (house: House, circuits: readonly Circuit[]): ReadonlySet<Room> =>
+  new Set(circuits.flatMap((circuit) => outletsOn(house, circuit).map((one) => one.room)));
+
+/** Whether all circuits of one dwelling, unit or house, are behind a panel that is not the service's own. */
+function carriesWholeDwelling(house: House, behind: readonly Circuit[]): boolean {
+  const own = new Set(behind);
+  const fed = roomsOn(house, behind);
+  const kitchens = [...fed].filter((room) => room.kind === 'kitchen');
+  if (kitchens.length !== 1) return false;
+  const { unit } = kitchens[0]!;
+  return Object.values(house.circuits).every((circuit) => {
+    if (own.has(circuit)) return true;
+    return ![...roomsOn(house, [circuit])].some((room) => room.unit === unit);
+  });
+}
+
+/** General circuits of places that are in no dwelling's floor area: a garage, a shop, a yard. They count by what is on them. */
+function outsideTheArea(house: House, circuits: readonly Circuit[], areaRooms: ReadonlySet<Room>): CalculationLine[] {
+  return circuits
+    .filter((circuit) => circuit.purpose !== 'small-appliance' && circuit.purpose !== 'laundry')
+    .filter((circuit) => {
+      const outlets = outletsOn(house, circuit);
+      return outlets.length > 0 && outlets.every((one) => !areaRooms.has(one.room) && one.load === undefined);
+    })
+    .map((circuit) => ({
+      what: circuit.name,
+      sum: 'lights and receptacles as they are drawn',
+      va: measureCircuitLoad(house, circuit).va,
+      section: '220.14(I)',
+    }));
+}
+
+/** Vehicles and fixed heat run for hours: a quarter more. */
+function continuousLines(loads: DwellingLoads): CalculationLine[] {
+  return loads.connected
+    .filter((one) => one.group === 'vehicle' || one.group === 'heat')
+    .map((one) => ({
+      what: `Continuous: ${one.name}`,
+      sum: '25 % more',
+      va: one.va * CONTINUOUS_MORE,
+      section: '215.2(A)(1)',
+    }));
+}
+
+function loadBehind(house: House, panelId: string, mayBeOptional: boolean): FeederLoad {
+  const panels = panelsBehind(house, panelId);
+  const circuits = Object.values(house.circuits).filter((one) => one.panel !== null && panels.has(one.panel));
+  const isWholeDwelling = panelId !== servicePanel(house)?.id && carriesWholeDwelling(house, circuits);
+  const fed = roomsOn(
+    house,
+    circuits.filter((one) => one.purpose !== 'individual'),
+  );
+  const unit = isWholeDwelling ? [...fed].find((room) => room.kind === 'kitchen')?.unit : undefined;
+  const isInArea = (room: Room) => (isWholeDwelling ? room.unit === unit : fed.has(room));
+  const areaFt2 = areaOfRoomsFt2(house, isInArea);
+  const own = new Set(circuits);
+  const part = dwellingLoads(house, areaFt2, (one) => own.has(one));
+  const loads: DwellingLoads = isWholeDwelling
+    ? {
+        ...part,
+        smallApplianceCircuits: Math.max(2, part.smallApplianceCircuits),
+        laundryCircuits: Math.max(1, part.laundryCircuits),
+      }
+    : part;
+  const areaRooms = new Set([...fed].filter((room) => areaOfRoomsFt2(house, (one) => one === room) > 0));
+  const more = [...outsideTheArea(house, circuits, areaRooms), ...(isWholeDwelling ? [] : continuousLines(loads))];
+  const add = (base: LoadCalculation): LoadCalculation => {
+    const lines = [...base.lines, ...more].filter((line) => line.va !== 0 || isWholeDwelling);
+    const va = lines.reduce((sum, line) => sum + line.va, 0);
+    return { ...base, lines, va, amps: va / 240 };
+  };
+  const standard = add(standardLoad(loads));
+  const optional = isWholeDwelling && mayBeOptional ? add(optionalLoad(loads)) : undefined;
+  const calculation = optional && optional.amps < standard.amps ? optional : standard;
+  return { calculation, isWholeDwelling, amps: calculation.amps };
+}
+
+const memory = remembering(
+  (_house: House) => new Map<string, FeederLoad>(),
+  ({ circuits, panels, feeders, rooms, levels, openings, boxes, loads, units, job, standards }) => [
+    circuits,
+    panels,
+    feeders,
+    rooms,
+    levels,
+    openings,
+    boxes,
+    loads,
+    units,
+    job,
+    standards,
+  ],
+);
+
+/**
+ * The load of a panel with all that is fed by way of it: a whole dwelling by the lesser of the standard and, from 100 A, the optional method;
+ * a part of one by Article 220 Part III on what it feeds, continuous loads at 125 %.
+ */
+export function feederLoad(house: House, { to, ratingA }: Pick<Feeder, 'to' | 'ratingA'>): FeederLoad {
+  const known = memory(house);
+  const mayBeOptional = ratingA >= OPTIONAL_FROM_A;
+  const key = `${to} ${mayBeOptional}`;
+  let found = known.get(key);
+  if (!found) {
+    found = loadBehind(house, to, mayBeOptional);
+    known.set(key, found);
+  }
+  return found;
+}

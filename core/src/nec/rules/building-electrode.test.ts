@@ -1,0 +1,19 @@
+import { testRule } from '../../test/rule-tester';
+import { served, withShop } from '../../test/supply-cases';
+import { buildingElectrode } from './building-electrode';
+
+const grounded = (electrodes: readonly string[]) => withShop({}, { building: { electrodes } });
+
+testRule(buildingElectrode, {
+  passes: [['two rods', grounded(['two-rods']), 'Shop has grounding electrodes of its own.']],
+  fails: [
+    ['none', grounded([]), 'Shop has a panel and no grounding electrode of its own.'],
+    [
+      'one rod',
+      grounded(['one-rod']),
+      'One rod alone grounds Shop: a second one, unless it is shown to have 25 ohms or less.',
+    ],
+  ],
+  cannotTell: [['nothing is said', withShop(), 'Which grounding electrodes Shop has is not said.']],
+  notApplicable: [['no other building', served()]],
+});

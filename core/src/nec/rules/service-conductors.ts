@@ -1,0 +1,58 @@
+import { servicePanel } from '../../circuits/panel-tree';
+import { ampacityOf } from '../../electrical/tables';
+import { serviceConductors as conductorsFor } from '../../service/service-conductors';
+import { setSupplyRemedy } from '../remedies';
+import { defineRule, fromMemory } from '../rule';
+
+const [limits, basis] = [{}, fromMemory('high')];
+
+export const serviceConductors = defineRule({
+  id: 'service-conductors',
+  meta: {
+    summary: 'The service conductors are large enough for the main',
+    stage: 'service',
+    severity: 'violation',
+    why: 'A larger main on the old conductors is the commonest way to overheat what no breaker protects: the utility\u2019s fuse is far away.',
+    editions: {
+      '2014': { section: '230.42, 310.15(B)(7)', limits, basis },
+      '2017': { section: '230.42, 310.15(B)(7)', limits, basis },
+      '2020': { section: '230.42, 310.12', limits, basis },
+      '2023': { section: '230.42, 310.12', limits, basis },
+    },
+    messages: {
+      thin: ({ size, main, carries, least }: Data) =>
+        `Service conductors of ${size} carry ${carries} A; a main of ${main} A asks for ${least.toFixed(0)} A.`,
+      unmade: ({ size }: Data) => `There are no service conductors of ${size}. Take another size or metal.`,
+      enough: ({ size, main }: Data) => `Service conductors of ${size} are enough for the main of ${main} A.`,
+    },
+  },
+  scope: 'house',
+  reads: 'none',
+  appliesTo: ({ house }) => house.supply.conductor !== undefined && servicePanel(house) !== undefined,
+  check: ({ house }, _limits, report) => {
+    const panel = servicePanel(house)!;
+    const { size, metal } = house.supply.conductor!;
+    const carries = ampacityOf(metal, size, 75) ?? 0;
+    const { leastA, ...fitting } = conductorsFor(panel.mainA);
+    const data: Data = {
+      size: `${size.includes('kcmil') ? '' : 'No. '}${size} ${metal}`,
+      main: panel.mainA,
+      carries,
+      least: leastA,
+    };
+    const where = { panel: panel.id };
+    const wanted = fitting[metal];
+    const remedies = wanted ? [setSupplyRemedy({ conductor: { size: wanted, metal } }, `Use ${wanted} ${metal}`)] : [];
+    if (carries === 0) return [report.fail('unmade', data, where, { remedies })];
+    return [
+      carries >= leastA - 1e-9 ? report.pass('enough', data, where) : report.fail('thin', data, where, { remedies }),
+    ];
+  },
+});
+
+interface Data {
+  readonly size: string;
+  readonly main: number;
+  readonly carries: number;
+  readonly least: number;
+}

@@ -1,0 +1,102 @@
+import { nextStandardRating, SMALL_MAX_A, STANDARD_RATINGS_A } from '../electrical/conductors';
+import { ambientFactor90, ampacityOf, RESISTANCE, type Metal } from '../electrical/tables';
+import { CONDUCTOR_SIZES, type ConductorSize, type Feeder } from '../house/schema';
+import { atLeast, groundConductor, serviceConductors } from './service-conductors';
+
+type Wiring = Feeder['wiring'];
+
+/**
+ * The column of the ampacity table that holds: nonmetallic and underground (UF) cable 60 °C whatever the terminals, 334.80 and 340.80;
+ * others 75 °C, since breakers and lugs of today are marked 60/75 °C, 110.14(C)(1)(a)(3). Whoever has older ones reads the marking.
+ */
+const columnOf = (wiring: Wiring): 60 | 75 => (wiring === 'nonmetallic' || wiring === 'underground' ? 60 : 75);
+
+/** Hottest air in an attic, °C, where a feeder runs through it: 130 °F, *common practice*. */
+const ATTIC_C = 54.4;
+
+/** What the conductors of a feeder carry as they lie, amperes: corrected from 90 °C, not over their column. */
+export function feederAmpacity({
+  wiring,
+  conductor,
+  inAttic,
+}: Pick<Feeder, 'wiring' | 'conductor' | 'inAttic'>): number {
+  const { size, metal } = conductor;
+  const cap = ampacityOf(metal, size, columnOf(wiring)) ?? 0;
+  return inAttic ? Math.min(cap, (ampacityOf(metal, size, 90) ?? 0) * ambientFactor90(ATTIC_C)) : cap;
+}
+
+/** The largest breaker on conductors of such an ampacity: the next standard rating, 240.4(B), but never past 240.4(D). */
+export function largestFeederBreaker(feeder: Pick<Feeder, 'wiring' | 'conductor' | 'inAttic'>): number {
+  const ampacity = feederAmpacity(feeder);
+  const next = nextStandardRating(ampacity) ?? STANDARD_RATINGS_A.at(-1)!;
+  const { size, metal } = feeder.conductor;
+  return ampacity > 0 ? Math.min(next, SMALL_MAX_A[metal][size] ?? Infinity) : 0;
+}
+
+/** Sizes that a kind of wiring is made in: nonmetallic cable to No. 2, *from memory*; service-entrance cable from No. 8. */
+function isMade(wiring: Wiring, size: ConductorSize): boolean {
+  if (wiring === 'nonmetallic') return !atLeast(size, '1');
+  if (wiring === 'underground') return !atLeast(size, '3');
+  return wiring !== 'service-entrance' || atLeast(size, '8');
+}
+
+/**
+ * The least conductors for a feeder, with its equipment grounding conductor: to carry the load, be guarded by its breaker, and, where it
+ * carries a whole dwelling, by the 83 % of 310.12. Undefined where that kind of wiring is not made so large.
+ */
+export function leastFeeder(
+  { wiring, inAttic, ratingA }: Pick<Feeder, 'wiring' | 'inAttic' | 'ratingA'>,
+  metal: Metal,
+  loadA: number,
+  isWholeDwelling: boolean,
+): { readonly size: ConductorSize; readonly ground: ConductorSize } | undefined {
+  const size = CONDUCTOR_SIZES.find((one) => {
+    if (!isMade(wiring, one)) return false;
+    const feeder = { wiring, conductor: { size: one, metal }, ...(inAttic ? { inAttic } : {}) };
+    return fitsFeeder({ ...feeder, ratingA }, loadA, isWholeDwelling);
+  });
+  const ground = groundConductor(ratingA, metal);
+  return size && ground && { size, ground };
+}
+
+/** Whether the conductors of a feeder carry its load and are guarded by its breaker. */
+export function fitsFeeder(
+  feeder: Pick<Feeder, 'wiring' | 'conductor' | 'inAttic' | 'ratingA'>,
+  loadA: number,
+  isWholeDwelling: boolean,
+): boolean {
+  const ampacity = feederAmpacity(feeder);
+  if (ampacity < Math.floor(loadA + 0.5)) return false;
+  if (feeder.ratingA <= largestFeederBreaker(feeder)) return true;
+  // 310.15(B)(7), 310.12 from 2020: for 100 to 400 A that carry a whole dwelling.
+  const { leastA } = serviceConductors(feeder.ratingA);
+  return isWholeDwelling && columnOf(feeder.wiring) === 75 && ampacity >= leastA - 1e-9;
+}
+
+/**
+ * The equipment grounding conductor that a feeder needs: Table 250.122 by its breaker, larger in proportion where the ungrounded
+ * conductors are larger than they would have to be (250.122(B)), but never larger than they.
+ */
+export function groundFor(feeder: Feeder, loadA: number, isWholeDwelling: boolean): ConductorSize | undefined {
+  const { metal, size } = feeder.conductor;
+  const least = leastFeeder(feeder, metal, loadA, isWholeDwelling);
+  const table = groundConductor(feeder.ratingA, metal);
+  if (!least || !table) return table;
+  const mils = (one: ConductorSize) => RESISTANCE[one][0];
+  const wanted = mils(table) * Math.max(1, mils(size) / mils(least.size));
+  const grown = CONDUCTOR_SIZES.find((one) => mils(one) >= wanted - 1) ?? size;
+  return atLeast(size, grown) ? grown : size;
+}
+
+/** Share of the voltage that a feeder loses, with its load balanced on two legs: 2 × amperes × one way × ohms, Chapter 9 Table 8 at 75 °C. */
+export function feederDrop({ conductor, poles }: Feeder, loadA: number, oneWayFt: number): number {
+  const ohms = RESISTANCE[conductor.size][conductor.metal === 'copper' ? 1 : 2] / 1000;
+  return (2 * loadA * oneWayFt * ohms) / (poles === 2 ? 240 : 120);
+}
+
+/** Least cover, inches, from grade to the top of what lies in the ground: Table 300.5. *From memory*, high. */
+export function leastCoverIn({ wiring, raceway, underDriveway }: Feeder): number {
+  if (wiring !== 'raceway') return underDriveway ? 18 : 24;
+  if (underDriveway) return 18;
+  return raceway?.kind === 'rigid' ? 6 : 18;
+}
