@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, pick, saved, test } from './harness';
+import { clickPlan, expect, goTo, menu, openDemo, pick, saved, test } from './harness';
 
 test('the service carries the load, one more charger is asked for, and a main too small is a violation', async ({
   owner: page,
@@ -24,4 +24,44 @@ test('the service carries the load, one more charger is asked for, and a main to
   await expect(page.getByRole('button', { name: /has a main of 100 A; the calculated load is/ })).toBeVisible();
   await page.getByRole('button', { name: 'Existing dwelling' }).click();
   await expect(page.getByRole('heading', { name: /220\.83\(A\)/ })).toBeVisible();
+});
+
+test('a second panel is fed by one press, its feeder changed, a generator kept apart, and the one-line shows it all', async ({
+  owner: page,
+}) => {
+  await menu(page, 'Open a sample house', 'Ranch with garage');
+  await goTo(page, 'House');
+  await pick(page, 'Kind of feature', 'panel');
+  await clickPlan(page, 500, 60);
+  await page.getByRole('button', { name: 'Select' }).click();
+  await goTo(page, 'Service');
+  const drawing = page.getByRole('group', { name: 'One-line diagram' });
+  const power = page.locator('.power');
+  await power.getByRole('button', { name: 'Panel 2', exact: true }).click();
+  await power.getByRole('button', { name: 'Feed it from the service panel' }).click();
+  const feeder = drawing.getByRole('button', { name: /^feeder: 60 A, 2 poles/ });
+  await feeder.focus();
+  await page.keyboard.press('Enter');
+  await pick(page, 'Conductors', 'No. 10');
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  await page.getByRole('button', { name: /A: a breaker of 60 A does not guard it/ }).click();
+  await page.getByRole('button', { name: /^Use No\. \d aluminum/ }).click();
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  await expect(page.getByRole('button', { name: /does not guard it/ })).toHaveCount(0);
+
+  await menu(page, 'Add', 'a generator');
+  await pick(page, 'Kept apart from the utility by', 'nothing');
+  await expect(page.getByRole('button', { name: /Nothing keeps Generator apart from the utility/ })).toBeVisible();
+  await pick(page, 'Kept apart from the utility by', 'an interlock and a breaker');
+  await expect(page.getByRole('button', { name: /Nothing keeps Generator apart/ })).toHaveCount(0);
+  await expect(drawing.getByRole('button', { name: /^generator: Generator, 5\.0 kW/ })).toBeVisible();
+
+  await menu(page, 'Add', 'a building');
+  await page.getByLabel('Its name').fill('Barn');
+  await page.keyboard.press('Tab');
+  await pick(page, 'Disconnect', 'it has one');
+  await saved(page);
+  await page.reload();
+  await expect(drawing.getByRole('button', { name: /^feeder: / })).toBeVisible();
+  await expect(power.getByRole('button', { name: 'Barn' })).toBeVisible();
 });

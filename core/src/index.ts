@@ -72,8 +72,19 @@ export {
   type RoomKind,
   type SwitchGroup,
   type Switching,
+  type Building,
+  type Conductor,
+  CONDUCTOR_SIZES,
+  type DwellingUnit,
+  type Electrode,
+  ELECTRODES,
+  type Feeder,
+  RACEWAYS,
+  type Source,
   type Standards,
   standardsSchema,
+  type Supply,
+  TRADE_SIZES,
 } from './house/schema';
 export { validateHouse } from './house/validate';
 export { barredByFraming } from './plan/blocked-by-framing';
@@ -216,7 +227,7 @@ export {
   SERVICE_RATINGS_A,
   serviceConductors,
 } from './service/service-conductors';
-export { feedersFrom, feederTo, servicePanel } from './circuits/panel-tree';
+export { buildingOfPanel, feedersFrom, feederTo, servicePanel } from './circuits/panel-tree';
 export { feedPanel } from './nec/feed-panel';
 export { feederLoad } from './nec/requirements/feeder-load';
 export { feederAmpacity, feederDrop, leastFeeder } from './service/feeder-size';

@@ -1,5 +1,5 @@
 import { outletsOn } from './outlets';
-import type { Circuit, Feeder, House, Panel, Room } from '../house/schema';
+import type { Building, Circuit, Feeder, House, Panel, Room } from '../house/schema';
 
 /** The feeder that comes to a panel; undefined where the service does, or nothing is said. */
 export const feederTo = ({ feeders }: Pick<House, 'feeders'>, panelId: string): Feeder | undefined =>
@@ -56,3 +56,7 @@ export const panelOf = (house: House, circuit: Pick<Circuit, 'panel'>): Panel | 
 /** The spaces that the breaker of a feeder takes in the panel it starts from. */
 export const feederSpaces = ({ poles, space }: Pick<Feeder, 'poles' | 'space'>): number[] =>
   space === null ? [] : poles === 2 ? [space, space + 2] : [space];
+
+/** The building that a panel stands in; undefined in the house itself. */
+export const buildingOfPanel = (house: House, { room }: Pick<Panel, 'room'>): Building | undefined =>
+  house.buildings[house.rooms[room]?.building ?? ''];

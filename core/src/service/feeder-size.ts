@@ -75,11 +75,12 @@ export function fitsFeeder(
 
 /**
  * The equipment grounding conductor that a feeder needs: Table 250.122 by its breaker, larger in proportion where the ungrounded
- * conductors are larger than they would have to be (250.122(B)), but never larger than they.
+ * conductors are larger than they would have to be (250.122(B)), but never larger than they. What 310.12 lets a whole dwelling's feeder
+ * be is not what it is compared with: taking the usual size instead is no enlargement that anybody had in mind.
  */
-export function groundFor(feeder: Feeder, loadA: number, isWholeDwelling: boolean): ConductorSize | undefined {
+export function groundFor(feeder: Feeder, loadA: number): ConductorSize | undefined {
   const { metal, size } = feeder.conductor;
-  const least = leastFeeder(feeder, metal, loadA, isWholeDwelling);
+  const least = leastFeeder(feeder, metal, loadA, false);
   const table = groundConductor(feeder.ratingA, metal);
   if (!least || !table) return table;
   const mils = (one: ConductorSize) => RESISTANCE[one][0];

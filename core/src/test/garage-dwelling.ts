@@ -1,9 +1,9 @@
-import type { Edition, House } from '../house/schema';
+import { feederSchema, type Edition, type House } from '../house/schema';
 import { aHouse } from './house-builder';
 
 /**
  * A dwelling over a garage: two bays and a shop corner below, above one living space with its kitchen, a bedroom and a bath, reached by an
- * inside stair. Invented; nobody has tuned it.
+ * inside stair. The dwelling has a panel of its own, fed from the one in the garage. Invented; nobody has tuned it.
  */
 export const garageDwelling = (edition: Edition): House =>
   aHouse(edition)
@@ -57,5 +57,35 @@ export const garageDwelling = (edition: Edition): House =>
     .feature('kitchen', 'refrigerator', ['c3', 44, 36, 30], { heightIn: 70 })
     .feature('bath', 'basin', ['c2', 20, 30, 20], { heightIn: 34 })
     .feature('bath', 'shower', ['c0', 40, 40, 36])
+    .feature('landing', 'panel', ['c1', 60, 14.5, 4], { id: 'upper-panel', heightIn: 72 })
     .panel('P', 'garage', 40, 'panel')
+    .panel('D', 'landing', 24, 'upper-panel')
+    .with((house) => {
+      Object.assign(house.panels['P']!, { name: 'Garage panel', neutral: 'bonded' });
+      Object.assign(house.panels['D']!, { name: 'Dwelling panel', mainA: 100, neutral: 'apart' });
+      house.units['U'] = { id: 'U', name: 'Dwelling' };
+      for (const id of ['entry', 'stair', 'living', 'kitchen', 'bed', 'bath', 'landing']) house.rooms[id]!.unit = 'U';
+      Object.assign(house.supply, {
+        conductor: { size: '4/0', metal: 'aluminum' },
+        emergencyDisconnect: 'yes',
+        surge: 'yes',
+        electrodes: ['concrete-encased', 'two-rods'],
+        electrodeConductor: { size: '4', metal: 'copper' },
+        waterBond: 'none',
+        gasBond: 'none',
+        intersystemBond: 'yes',
+      });
+      house.feeders['F'] = feederSchema.parse({
+        id: 'F',
+        from: 'P',
+        to: 'D',
+        ratingA: 100,
+        space: 1,
+        wiring: 'service-entrance',
+        conductor: { size: '1', metal: 'aluminum' },
+        neutral: '1',
+        ground: '3',
+        lengthFt: 40,
+      });
+    })
     .build();

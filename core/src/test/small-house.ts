@@ -20,4 +20,8 @@ export const smallHouse = (edition: Edition): House =>
     .feature('bath', 'basin', ['c2', 4, 20, 16], { heightIn: 34 })
     .feature('bath', 'shower', ['c2', 54, 36, 36])
     .panel('P', 'main', 12)
+    .with((house) => {
+      house.panels['P']!.mainA = 30;
+      Object.assign(house.supply, { kind: 'cord', volts: '120', cordA: 30, waterBond: 'none', gasBond: 'yes' });
+    })
     .build();

@@ -31,8 +31,7 @@ export const feederGround = defineRule({
     Object.values(house.feeders).map((feeder) => {
       const panel = house.panels[feeder.to]!.name;
       const where = { panel: feeder.to };
-      const { amps, isWholeDwelling } = feederLoad(house, feeder);
-      const least = groundFor(feeder, amps, isWholeDwelling);
+      const least = groundFor(feeder, feederLoad(house, feeder).amps);
       const remedies = least ? [setFeederRemedy(feeder.id, { ground: least }, `Use No. ${least}`)] : [];
       if (feeder.ground === 'none')
         return report.fail('none', { panel }, where, { section: '215.6, 250.32(B)', remedies });

@@ -43,5 +43,8 @@ testRule(serviceSize, {
       'The calculated load is about 126 A on the 125 A main of P, by typical values. So near only the nameplates tell.',
     ],
   ],
-  notApplicable: [['no panel', aHouse().room('r', 'kitchen', [0, 0, 400, 400])]],
+  notApplicable: [
+    ['a house on wheels', dwelling(30).with((house) => void (house.supply.kind = 'cord'))],
+    ['no panel', aHouse().room('r', 'kitchen', [0, 0, 400, 400])],
+  ],
 });

@@ -34,7 +34,8 @@ export const serviceSize = defineRule({
   },
   scope: 'house',
   reads: 'loads',
-  appliesTo: (facts) => servicePanel(facts.house) !== undefined,
+  // What a power-supply cord carries is asked by a rule of its own.
+  appliesTo: (facts) => facts.house.supply.kind !== 'cord' && servicePanel(facts.house) !== undefined,
   check: (facts, limits, report) => {
     const panel = servicePanel(facts.house)!;
     const loads = loadsOfHouse(facts.house);

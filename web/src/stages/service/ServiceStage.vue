@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import {
   changeEntity,
   existingLoad,
@@ -19,16 +19,30 @@ import {
   type DwellingLoads,
   type LoadKind,
 } from '@winculum/core';
+import { PAPERS, type PaperId } from '../../pages/plan-paper';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import CalculationTable from './CalculationTable.vue';
+import StagePart from '../../frame/StagePart.vue';
 import OneLine from './OneLine.vue';
+import PowerIn from './PowerIn.vue';
+import { layOutOneLine, type PartRef } from './one-line-layout';
 
 /** The load that the service must carry, by both methods, and what one more thing would do to it. */
 const store = useHouse();
 const house = computed(() => store.house!);
 const panel = computed(() => servicePanel(house.value));
-const others = computed(() => Object.values(house.value.panels).filter((one) => one !== panel.value));
+
+/** A diagram of several columns takes the whole width. */
+const WIDE_PX = 560;
+const wide = computed(() => layOutOneLine(house.value).width > WIDE_PX);
+
+/** The part that is open in the side region, as its kind and id. */
+const part = ref('');
+const chosen = computed((): PartRef | null => {
+  const [kind, id = ''] = part.value.split(' ');
+  return kind === 'supply' || kind === 'panel' || kind === 'feeder' || kind === 'source' ? { kind, id } : null;
+});
 
 /** What people add to a house, one by one. */
 const ASKED: readonly LoadKind[] = [
@@ -85,11 +99,20 @@ const existingPair = computed(() => ({
 }));
 const setMain = (mainA: number) =>
   panel.value && store.apply(changeEntity(house.value, 'panels', panel.value.id, { mainA }));
-const print = () => window.print();
+/** All of it, or the one-line as a sheet of its own, across the paper. */
+const paper = ref<PaperId>('letter');
+const papers = Object.entries(PAPERS).map(([value, { word }]) => ({ value, title: word }));
+const alone = ref(false);
+async function print(oneLine: boolean): Promise<void> {
+  alone.value = oneLine;
+  await nextTick();
+  window.print();
+  alone.value = false;
+}
 </script>
 
 <template>
-  <PaperPage v-if="panel" label="Service tools">
+  <PaperPage v-if="panel" label="Service tools" :class="[`on-${paper}`, { alone }]">
     <template #tools>
       <v-select
         class="pick"
@@ -101,9 +124,12 @@ const print = () => window.print();
       />
       <v-btn :aria-pressed="existing" @click="existing = !existing">Existing dwelling</v-btn>
       <span class="grow" />
-      <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
+      <v-select v-model="paper" class="pick" label="Paper" :items="papers" />
+      <v-btn @click="print(true)">Print the one-line</v-btn>
+      <v-btn color="primary" variant="flat" @click="print(false)">Print</v-btn>
     </template>
-    <div class="top">
+    <h1 class="on-paper">{{ house.name }}: one-line, NEC {{ house.job.edition }}</h1>
+    <div class="top" :class="{ wide }">
       <section class="answer">
         <p class="small-caps">Calculated load</p>
         <p class="num huge" :class="{ 'is-violation': isSmall }">{{ amps.toFixed(0) }} A</p>
@@ -151,12 +177,7 @@ const print = () => window.print();
           </p>
         </template>
       </section>
-      <OneLine
-        :panel="panel"
-        :others="others"
-        :circuits="Object.keys(house.circuits).length"
-        :edition="house.job.edition"
-      />
+      <OneLine :house="house" :chosen="chosen" @choose="part = `${$event.kind} ${$event.id}`" />
     </div>
     <div class="tables">
       <template v-if="existing">
@@ -185,6 +206,7 @@ const print = () => window.print();
       a wall and make it a panel; its main is compared with the load here.
     </p>
   </div>
+  <StagePart title="Power in"><PowerIn v-model="part" /></StagePart>
 </template>
 
 <style scoped>
@@ -198,6 +220,9 @@ const print = () => window.print();
   grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
   gap: 18px;
   align-items: start;
+}
+.top.wide {
+  grid-template-columns: 1fr;
 }
 .answer {
   display: grid;
@@ -242,9 +267,55 @@ const print = () => window.print();
     grid-template-columns: 1fr;
   }
 }
+.on-paper {
+  display: none;
+}
+@page service-letter {
+  size: 11in 8.5in;
+  margin: 0.4in;
+}
+@page service-tabloid {
+  size: 17in 11in;
+  margin: 0.5in;
+}
+@page service-arch-c {
+  size: 24in 18in;
+  margin: 0.5in;
+}
+@page service-arch-d {
+  size: 36in 24in;
+  margin: 0.5in;
+}
+.on-letter {
+  page: service-letter;
+}
+.on-tabloid {
+  page: service-tabloid;
+}
+.on-arch-c {
+  page: service-arch-c;
+}
+.on-arch-d {
+  page: service-arch-d;
+}
 @media print {
   .no-print {
     display: none;
+  }
+  .on-paper {
+    display: block;
+    font-size: 18px;
+  }
+  .alone .answer,
+  .alone .tables {
+    display: none;
+  }
+  .alone .top {
+    display: block;
+  }
+  .alone :deep(.one-line) {
+    max-width: none !important;
+    max-height: 86vh;
   }
 }
 </style>

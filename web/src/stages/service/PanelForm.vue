@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { changeEntity, feederTo, feedPanel, SERVICE_RATINGS_A, servicePanel, type Panel } from '@winculum/core';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import LineField from '../../fields/LineField.vue';
+import NumberField from '../../fields/NumberField.vue';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+
+/** A panel as far as its supply goes; its spaces are under Panel. */
+const props = defineProps<{ panel: Panel }>();
+const store = useHouse();
+const set = (changes: { readonly [K in keyof Panel]?: Panel[K] | undefined }) =>
+  void store.apply(changeEntity(store.house!, 'panels', props.panel.id, changes as Partial<Panel>));
+const isFirst = computed(() => servicePanel(store.house!)?.id === props.panel.id);
+const isAlone = computed(() => !isFirst.value && !feederTo(store.house!, props.panel.id));
+const MAINS = [
+  { value: 'breaker', word: 'a main breaker' },
+  { value: 'lugs', word: 'lugs only', why: 'The breaker of its feeder alone protects it: 408.36.' },
+] as const;
+const NEUTRALS = [
+  { value: '', word: 'as it has to be' },
+  { value: 'bonded', word: 'bonded to the enclosure' },
+  { value: 'apart', word: 'on a bar of its own, apart' },
+] as const;
+const ratings = [30, 40, 50, ...SERVICE_RATINGS_A.filter((one) => one > 50)];
+</script>
+
+<template>
+  <div class="stack">
+    <LineField label="Name of the panel" :model-value="panel.name" @update:model-value="set({ name: $event })" />
+    <ChoiceField
+      label="It has"
+      :model-value="panel.main ?? 'breaker'"
+      :answers="MAINS"
+      @update:model-value="set({ main: $event === 'lugs' ? 'lugs' : undefined })"
+    />
+    <ChoiceField
+      :label="panel.main === 'lugs' ? 'Rating of its lugs' : 'Its main breaker'"
+      :model-value="panel.mainA"
+      :answers="ratings.map((value) => ({ value, word: `${value} A` }))"
+      @update:model-value="set({ mainA: $event })"
+    />
+    <NumberField
+      label="Rating of its busbars"
+      unit="A"
+      :min="30"
+      :max="600"
+      whole
+      optional
+      hint="as its main"
+      :model-value="panel.busA"
+      @update:model-value="set({ busA: $event })"
+      @clear="set({ busA: undefined })"
+    />
+    <ChoiceField
+      label="Its neutral is"
+      :model-value="panel.neutral ?? ''"
+      :answers="NEUTRALS"
+      @update:model-value="set({ neutral: $event === '' ? undefined : $event })"
+    />
+    <v-btn
+      v-if="isAlone && store.canEdit"
+      color="primary"
+      variant="flat"
+      @click="store.apply(feedPanel(store.house!, panel.id, newId))"
+      >Feed it from the service panel</v-btn
+    >
+  </div>
+</template>
