@@ -65,3 +65,24 @@ test('a second panel is fed by one press, its feeder changed, a generator kept a
   await expect(drawing.getByRole('button', { name: /^feeder: / })).toBeVisible();
   await expect(power.getByRole('button', { name: 'Barn' })).toBeVisible();
 });
+
+test('a small house on a cord of 30 A: the usual day trips it, and a day that it carries is proposed', async ({
+  owner: page,
+}) => {
+  await menu(page, 'Open a sample house', 'Small house on a trailer');
+  await goTo(page, 'Circuits');
+  await page.getByRole('button', { name: /^Connect \d+ appliance/ }).click();
+  await goTo(page, 'Boxes');
+  await menu(page, 'Lay out boxes', 'The whole house');
+  await page.getByRole('region', { name: 'Proposed boxes' }).getByRole('button', { name: 'Accept all' }).click();
+  await goTo(page, 'Circuits');
+  await page.getByRole('button', { name: 'Plan the circuits' }).click();
+  await page.getByRole('region', { name: 'Proposed circuits' }).getByRole('button', { name: 'Accept' }).click();
+  await goTo(page, 'Load profile');
+  await expect(page.getByRole('heading', { name: /^The cord, 30 A trips at 6:/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Fit the day to it' }).click();
+  await expect(page.getByRole('article', { name: 'The fitted day' })).toContainText('not together with Hair dryer');
+  await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back to the usual day' }).click();
+  await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toBeVisible();
+});

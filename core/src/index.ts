@@ -275,7 +275,9 @@ export { findLockConflict, type LockConflict } from './proposals/circuits/lock-c
 export { acceptCircuitPlan, type CircuitPlan, planCircuits } from './proposals/circuits/plan-circuits';
 export { splitCircuit } from './proposals/circuits/split-circuit';
 export type { CurveName } from './load-profile/breaker-curve';
-export { type CircuitDay, clock, type DayResult, simulateDay } from './load-profile/simulate';
+export { fitDay, type FittedDay } from './load-profile/fit-day';
+export { supplyLimits } from './load-profile/supply-limits';
+export { type CircuitDay, clock, type DayResult, simulateDay, type SupplyDay } from './load-profile/simulate';
 export { type DayItem, itemOf, typicalDay } from './load-profile/typical';
 export { changesSince } from './walk/changes';
 export { type FloorMark, type RoomSheet, walkSheets, type WallSheet } from './walk/walk-sheets';

@@ -3,6 +3,7 @@ import { circuitVolts } from '../circuits/outlets';
 import type { Circuit, House } from '../house/schema';
 import { inrushOf } from '../loads/library';
 import { CURVES, opensAfter, warmthAfter, type BreakerCurve, type CurveName } from './breaker-curve';
+import { legsOfItem, supplyLimits, surgeOf, type SupplyLimit } from './supply-limits';
 import type { DayItem } from './typical';
 
 const QUARTERS = 96;
@@ -35,7 +36,25 @@ export interface CircuitDay {
   readonly marginal: boolean;
 }
 
+/** What a main, a cord, a feeder or a source is asked for in a day. */
+export interface SupplyDay {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: SupplyLimit['kind'];
+  /** Share of what it gives that is asked for at most, on the leg that is asked for most. */
+  readonly most: number;
+  readonly mostAtS: number;
+  /** Amperes of that leg at a breaker, watts of both legs at a source. */
+  readonly peak: number;
+  /** When it opens, or is asked for more than it gives; undefined where it holds. */
+  readonly overAtS: number | undefined;
+  /** What ran then, the largest first. */
+  readonly running: readonly DayItem[];
+}
+
 export interface DayResult {
+  /** The main, the cord, feeders and sources, as they come in. */
+  readonly supplies: readonly SupplyDay[];
   readonly circuits: readonly CircuitDay[];
   /** Amperes at 240 V of the whole house, greatest of each quarter. */
   readonly quarters: readonly number[];
@@ -133,6 +152,63 @@ function quartersOf(stretches: readonly Stretch[]): number[] {
 const peakOf = (stretches: readonly Stretch[]) =>
   stretches.reduce((best, one) => (one.amps > best.amps ? one : best), stretches[0]!);
 
+/** Things as one leg of a supply sees them. */
+function onLeg(house: House, items: readonly DayItem[], leg: 'A' | 'B', legs: 1 | 2): DayItem[] {
+  if (legs === 1) return [...items];
+  return items.flatMap((item) => {
+    const its = legsOfItem(house, item);
+    return its.includes(leg) ? [{ ...item, va: item.va / its.length }] : [];
+  });
+}
+
+const LEG_V = 120;
+const bySize = (items: readonly DayItem[]) => [...items].sort((a, b) => b.va - a.va);
+
+/** A breaker by its warmer leg. */
+function breakerDay(house: House, limit: SupplyLimit, items: readonly DayItem[], curve: CurveName): SupplyDay {
+  const ratingA = limit.ratingA!;
+  const legs = limit.legs === 1 ? (['A'] as const) : (['A', 'B'] as const);
+  const each = legs.map((leg) => {
+    const stretches = stretchesOf(onLeg(house, items, leg, limit.legs), LEG_V);
+    // What a motor takes to start the main of a house does not see: its magnet is far above.
+    const steady = stretches.map((one) => ({ ...one, startA: one.amps }));
+    return { peak: peakOf(stretches), opened: opensIn(steady, ratingA, CURVES[curve]) };
+  });
+  const worst = each.reduce((most, one) => (one.peak.amps > most.peak.amps ? one : most));
+  const opened = each.flatMap((one) => one.opened ?? []).sort((a, b) => a.atS - b.atS)[0];
+  const { id, name, kind } = limit;
+  const { amps, fromS } = worst.peak;
+  const running = bySize((opened?.stretch ?? worst.peak).running);
+  return { id, name, kind, most: amps / ratingA, mostAtS: fromS, peak: amps, overAtS: opened?.atS, running };
+}
+
+/** A source by its watts, running and starting, and by half of them on each leg. */
+function sourceDay(house: House, limit: SupplyLimit, items: readonly DayItem[]): SupplyDay {
+  const whole = stretchesOf(items, 1);
+  const legs = limit.legs === 1 ? [] : (['A', 'B'] as const).map((leg) => stretchesOf(onLeg(house, items, leg, 2), 1));
+  let [most, mostAtS, peak] = [0, 0, 0];
+  let over: Stretch | undefined;
+  const ask = (stretch: Stretch, watts: number, gives: number) => {
+    if (watts / gives > most) [most, mostAtS] = [watts / gives, stretch.fromS];
+    if (watts > gives + 1e-6 && (!over || stretch.fromS < over.fromS)) over = stretch;
+  };
+  for (const stretch of whole) {
+    peak = Math.max(peak, stretch.amps);
+    ask(stretch, stretch.amps, limit.runningW);
+    const starting = stretch.running.filter((item) => item.runs.some(([from]) => from * 60 === stretch.fromS));
+    ask(stretch, stretch.amps + Math.max(0, ...starting.map(surgeOf)), limit.startingW);
+  }
+  for (const stretches of legs) for (const stretch of stretches) ask(stretch, stretch.amps, limit.legW);
+  const { id, name, kind } = limit;
+  return { id, name, kind, most, mostAtS, peak, overAtS: over?.fromS, running: bySize(over?.running ?? []) };
+}
+
+const supplyDays = (house: House, items: readonly DayItem[], curve: CurveName): SupplyDay[] =>
+  supplyLimits(house).map((limit) => {
+    const fed = items.filter((item) => limit.feeds(item));
+    return limit.kind === 'breaker' ? breakerDay(house, limit, fed, curve) : sourceDay(house, limit, fed);
+  });
+
 /**
  * A day of a house: what every circuit carries, which breaker opens, when, and what would have kept it closed. Currents are as
  * if breakers held; power factor one. Unassigned outlets draw in the house's sum alone. Under 0.2 s for a whole house.
@@ -168,6 +244,7 @@ export function simulateDay(house: House, items: readonly DayItem[], curve: Curv
   const all = stretchesOf(items, 240);
   const peak = peakOf(all);
   return {
+    supplies: supplyDays(house, items, curve),
     circuits: circuits.sort((a, b) => b.peakA / b.circuit.ratingA - a.peakA / a.circuit.ratingA),
     quarters: quartersOf(all),
     peakA: peak.amps,

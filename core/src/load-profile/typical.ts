@@ -15,6 +15,8 @@ export interface DayItem {
   readonly device: string;
   readonly va: number;
   readonly motor: boolean;
+  /** It is wanted at its hour and at no other: a light. */
+  readonly fixed?: true;
   /** Stretches of the day, minutes from midnight. */
   readonly runs: readonly (readonly [fromMin: number, toMin: number])[];
 }
@@ -144,6 +146,7 @@ export function typicalDay(house: House): DayItem[] {
       device: device.id,
       va: device.kind === 'luminaire' ? device.va : 0,
       motor: false,
+      fixed: true,
       runs: LIT,
     }));
   return [...loads, ...pluggedIn(house), ...lights];

@@ -1,25 +1,24 @@
 <script setup lang="ts">
-import SearchField from '../../fields/SearchField.vue';
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
 import {
   clock,
-  indexOutlets,
-  itemOf,
-  LOAD_KINDS,
-  LOAD_LIBRARY,
+  fitDay,
+  supplyLimits,
+  type FittedDay,
   typicalDay,
   wordFor,
   type CircuitDay,
   type CurveName,
   type DayItem,
   type DayResult,
-  type LoadKind,
 } from '@winculum/core';
-import { newId } from '../../new-id';
+import MenuButton from '../../fields/MenuButton.vue';
 import StagePart from '../../frame/StagePart.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
+import AddItem from './AddItem.vue';
 import AmpsChart from './AmpsChart.vue';
+import DaySupplies from './DaySupplies.vue';
 import type { DayAnswer, DayJob } from './day.worker';
 
 /** A day in the house: what people run, and which breaker trips. */
@@ -34,7 +33,22 @@ const chosen = ref<string | null>(null);
 const filter = ref('');
 
 const usual = computed(() => typicalDay(store.house!));
-const all = computed(() => [...usual.value, ...added.value]);
+/** The supply that the day was fitted to, and how. It holds until the house or the list changes. */
+const fitted = shallowRef<{ readonly name: string; readonly day: FittedDay } | null>(null);
+const limits = computed(() => supplyLimits(store.house!));
+const all = computed(() => [...(fitted.value?.day.items ?? usual.value), ...added.value]);
+watch(
+  () => store.house,
+  () => (fitted.value = null),
+);
+function fit(id: string): void {
+  const limit = limits.value.find((one) => one.id === id);
+  if (!limit) return;
+  const wanted = [...usual.value, ...added.value].filter((one) => !off.value.has(one.id));
+  fitted.value = { name: limit.name, day: fitDay(store.house!, wanted, limit) };
+  added.value = [];
+  mode.value = 'day';
+}
 const listed = computed(() =>
   all.value.filter((one) => one.what.toLowerCase().includes(filter.value.trim().toLowerCase())),
 );
@@ -67,7 +81,12 @@ watch(
 );
 onBeforeUnmount(() => worker?.terminate());
 
+const opening = computed(() => trips.value.length + strained.value.filter((one) => one.kind === 'breaker').length);
 const trips = computed(() => day.value?.circuits.filter((one) => one.trip) ?? []);
+/** The house on one leg of 120 V carries twice the amperes that it would on two. */
+const volts = computed(() => (store.house!.supply.volts === '120' ? 120 : 240));
+const wholeA = (amps: number) => (amps * 240) / volts.value;
+const strained = computed(() => day.value?.supplies.filter((one) => one.overAtS !== undefined) ?? []);
 const shown = computed(() => day.value?.circuits.find((one) => one.circuit.id === chosen.value));
 const share = (one: CircuitDay) => one.peakA / one.circuit.ratingA;
 const busy = computed(() => day.value?.circuits.filter((one) => one.peakA > 0) ?? []);
@@ -86,27 +105,9 @@ const times = (one: DayItem) =>
       : 'all day'
     : one.runs.map(([from, to]) => `${clock(from * 60)}–${clock(to * 60)}`).join(', ') || 'not today';
 
-const draft = ref<{ kind: LoadKind; tag: string; from: string; minutes: number }>({
-  kind: 'portable-heater',
-  tag: '',
-  from: '6:45',
-  minutes: 15,
-});
-function add(): void {
-  const outlet = indexOutlets(store.house!).all.find(
-    (one) => one.box.tag === draft.value.tag.trim().toUpperCase() && one.device.kind === 'receptacle',
-  );
-  const time = /^(\d{1,2}):(\d{2})$/.exec(draft.value.from.trim());
-  if (!outlet) store.problem = `Plugged in at: there is no receptacle with the tag "${draft.value.tag}".`;
-  else if (!time || Number(time[1]) > 23 || Number(time[2]) > 59)
-    store.problem = 'From: type a time of day, such as 6:45.';
-  else if (!(draft.value.minutes > 0)) store.problem = 'Minutes: must be greater than zero.';
-  else {
-    const from = Number(time[1]) * 60 + Number(time[2]);
-    const item = itemOf(draft.value.kind, outlet, from, draft.value.minutes, newId('item'));
-    added.value = [...added.value, item];
-    now.value = new Set([...now.value, item.id]);
-  }
+function put(item: DayItem): void {
+  added.value = [...added.value, item];
+  now.value = new Set([...now.value, item.id]);
 }
 
 function choose(one: CircuitDay): void {
@@ -119,7 +120,6 @@ const after = (seconds: number) =>
     : seconds < 5400
       ? `${Math.round(seconds / 60)} min`
       : `${(seconds / 3600).toFixed(1)} h`;
-const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].name }));
 </script>
 
 <template>
@@ -127,12 +127,18 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
     <v-btn :aria-pressed="mode === 'day'" @click="mode = 'day'">A usual day</v-btn>
     <v-btn :aria-pressed="mode === 'now'" @click="mode = 'now'">What runs now</v-btn>
     <v-select v-model="curve" class="curve" label="Breakers" :items="['quick', 'usual', 'slow']" />
+    <MenuButton
+      label="Fit the day to"
+      :entries="limits.map((one) => ({ value: one.id, word: one.name }))"
+      :disabled="!limits.length"
+      @choose="fit"
+    />
     <span class="grow" />
     <span v-if="day" role="status"
-      ><b class="num big">{{ day.peakA.toFixed(0) }} A</b> at most<template v-if="mode === 'day'">
+      ><b class="num big">{{ wholeA(day.peakA).toFixed(0) }} A</b> at most<template v-if="mode === 'day'">
         at {{ clock(day.peakAtS) }}, {{ day.kiloWattHours.toFixed(0) }} kWh</template
-      >; <b class="num big" :class="{ 'is-violation': trips.length }">{{ trips.length }}</b>
-      {{ wordFor(trips.length, 'breaker') }} trip{{ trips.length === 1 ? 's' : '' }}</span
+      >; <b class="num big" :class="{ 'is-violation': opening }">{{ opening }}</b>
+      {{ wordFor(opening, 'breaker') }} trip{{ opening === 1 ? 's' : '' }}</span
     >
   </div>
   <StagePart title="Loads">
@@ -156,31 +162,21 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
           >
         </v-list-item>
       </v-list>
-      <v-form class="stack add" @submit.prevent="add">
-        <b>Something else</b>
-        <SearchField v-model="draft.kind" label="What else" :items="kinds" />
-        <span class="row"
-          ><v-text-field v-model="draft.tag" class="num" label="Plugged in at" placeholder="B1-2" /><v-text-field
-            v-model="draft.from"
-            class="num"
-            label="From"
-          /><v-text-field v-model.number="draft.minutes" class="num" type="number" min="1" label="Minutes" /> min</span
-        >
-        <v-btn type="submit">Add it</v-btn>
-      </v-form>
+      <AddItem @add="put" />
     </section>
   </StagePart>
   <section v-if="day" class="result">
     <h2 class="small-caps">
-      {{ shown ? `${shown.circuit.name}, ${shown.circuit.ratingA} A` : 'The whole house, amperes at 240 V' }}
+      {{ shown ? `${shown.circuit.name}, ${shown.circuit.ratingA} A` : `The whole house, amperes at ${volts} V` }}
       <v-btn v-if="shown" @click="chosen = null">whole house</v-btn>
     </h2>
     <AmpsChart
-      :quarters="shown?.quarters ?? day.quarters"
+      :quarters="shown?.quarters ?? day.quarters.map(wholeA)"
       :rating-a="shown?.circuit.ratingA"
       :trip-s="shown?.trip?.atS"
       :title="shown ? `Amperes of ${shown.circuit.name}` : 'Amperes of the house'"
     />
+    <DaySupplies :supplies="day.supplies" :fitted="fitted" :is-day="mode === 'day'" @fit="fit" @usual="fitted = null" />
     <article v-for="one in trips" :key="one.circuit.id" class="trip">
       <h3>
         <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} trips<template v-if="mode === 'day'">
@@ -284,16 +280,6 @@ const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].nam
 }
 .curve {
   flex: 0 0 130px;
-}
-.add {
-  margin-top: 10px;
-  font-size: 14px;
-}
-.add .row {
-  flex-wrap: nowrap;
-}
-.add .row input {
-  width: 76px;
 }
 .result {
   flex: 1;
