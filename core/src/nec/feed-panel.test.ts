@@ -29,7 +29,7 @@ describe('a panel that is fed from another', () => {
     expect(Object.values(house.feeders)).toEqual([
       expect.objectContaining({ from: 'P', to: 'Q', ratingA: 80, space: 2, wiring: 'raceway', ground: '8' }),
     ]);
-    for (const id of ['feeder-size', 'feeder-ground', 'feeder-in-ground', 'panel-spaces', 'panel-fed'])
+    for (const id of ['feeder-size', 'feeder-ground', 'feeder-in-ground', 'panel-spaces', 'panel-fed', 'raceway-fill'])
       expect(about(house, id), id).toEqual([]);
   });
 

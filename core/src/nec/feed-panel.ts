@@ -4,6 +4,7 @@ import { addEntity, type NewId } from '../edits/verbs';
 import type { Edited } from '../house/edit';
 import type { Feeder, House } from '../house/schema';
 import { freeSpace } from '../panel/arrange';
+import { leastTrade } from '../service/raceway-fill';
 import { leastFeeder } from '../service/feeder-size';
 import { refuse, type Result } from '../units/result';
 import { feederLoad } from './requirements/feeder-load';
@@ -40,16 +41,17 @@ export function feedPanel(house: House, panelId: string, newId: NewId, fromId?: 
   const least = leastFeeder({ ...usual, ratingA }, metal, amps, isWholeDwelling);
   if (!least)
     return refuse('too-large', `panels.${panelId}`, `No conductors of the tables carry ${ratingA} A to ${to.name}.`);
+  const conductors = { poles: 2 as const, conductor: { size: least.size, metal }, ground: least.ground };
+  const trade = usual.raceway && leastTrade(conductors, usual.raceway.kind);
   return addEntity(house, 'feeders', {
     id: newId('feeder'),
     from: from.id,
     to: to.id,
     ratingA,
-    poles: 2,
     space: freeSpace(house, from, 2) ?? null,
     ...usual,
-    conductor: { size: least.size, metal },
-    ground: least.ground,
+    ...(usual.raceway && trade ? { raceway: { ...usual.raceway, trade } } : {}),
+    ...conductors,
   });
 }
 

@@ -33,9 +33,9 @@ export function largestFeederBreaker(feeder: Pick<Feeder, 'wiring' | 'conductor'
   return ampacity > 0 ? Math.min(next, SMALL_MAX_A[metal][size] ?? Infinity) : 0;
 }
 
-/** Sizes that a kind of wiring is made in: nonmetallic cable to No. 2, *from memory*; service-entrance cable from No. 8. */
+/** Sizes that a kind of wiring is made in: nonmetallic cable to No. 2 but No. 3, service-entrance cable from No. 8. *From memory*. */
 function isMade(wiring: Wiring, size: ConductorSize): boolean {
-  if (wiring === 'nonmetallic') return !atLeast(size, '1');
+  if (wiring === 'nonmetallic') return size !== '3' && !atLeast(size, '1');
   if (wiring === 'underground') return !atLeast(size, '3');
   return wiring !== 'service-entrance' || atLeast(size, '8');
 }

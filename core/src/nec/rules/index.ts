@@ -82,6 +82,7 @@ import { permissibleLoads } from './permissible-loads';
 import { pipeBonding } from './pipe-bonding';
 import { porchReceptacle } from './porch-receptacle';
 import { provisionalBoxes } from './provisional-boxes';
+import { racewayFill } from './raceway-fill';
 import { receptacleRating } from './receptacle-rating';
 import { receptaclesPerCircuit } from './receptacles-per-circuit';
 import { refrigeratorOnGfci } from './refrigerator-on-gfci';
@@ -201,6 +202,7 @@ export const rules: readonly Rule[] = [
   pipeBonding,
   porchReceptacle,
   provisionalBoxes,
+  racewayFill,
   receptacleRating,
   receptaclesPerCircuit,
   refrigeratorOnGfci,
