@@ -1,4 +1,4 @@
-import { clickPlan, expect, goTo, menu, openDemo, pick, saved, test } from './harness';
+import { clickPlan, expect, goTo, menu, newHouse, openDemo, pick, saved, test } from './harness';
 
 test('the service carries the load, one more charger is asked for, and a main too small is a violation', async ({
   owner: page,
@@ -85,4 +85,22 @@ test('a small house on a cord of 30 A: the usual day trips it, and a day that it
   await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Back to the usual day' }).click();
   await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toBeVisible();
+});
+
+test('a room says what heat it wants, and heaters are put in under its window, with their loads, and undone as one', async ({
+  owner: page,
+}) => {
+  await newHouse(page, 'Cabin');
+  const tape = page.getByLabel('Tape line');
+  for (const line of ['bedroom 12 x 10', 'window 48x36 sill 36 centered on north']) {
+    await tape.fill(line);
+    await page.keyboard.press('Enter');
+  }
+  await clickPlan(page, 72, 60);
+  await page.getByRole('button', { name: 'Electric heat' }).click();
+  await expect(page.getByText(/1,\d{3} to 1,\d{3} W/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put them in' }).click();
+  await expect(page.getByText('It has baseboard heaters.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Put them in' })).toBeVisible();
 });

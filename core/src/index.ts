@@ -269,6 +269,7 @@ export {
   switchingOf,
 } from './proposals/layout/switch-standards';
 export { coveAlong, doorsOf, sconcesAt, underCabinets, type WallLight } from './proposals/layout/wall-lights';
+export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
 export { connectAppliances, unconnectedAppliances } from './proposals/circuits/appliances';
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
 export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';

@@ -175,9 +175,9 @@ function connect(house: House, feature: Feature, newId: NewId): { readonly box: 
   };
 }
 
-/** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere. */
-export function connectAppliances(house: House, newId: NewId): Result<Edited> {
-  const open = unconnectedAppliances(house);
+/** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere, or for some of them. */
+export function connectAppliances(house: House, newId: NewId, only?: ReadonlySet<string>): Result<Edited> {
+  const open = only ? [...only].flatMap((id) => house.features[id] ?? []) : unconnectedAppliances(house);
   if (open.length === 0) return refuse('nothing', 'features', 'Every appliance that is drawn is connected.');
   // One after the other, so that each keeps clear of the boxes of those before it.
   let now = house;

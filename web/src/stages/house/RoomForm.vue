@@ -20,6 +20,7 @@ import LengthField from '../../fields/LengthField.vue';
 import LineField from '../../fields/LineField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import TickField from '../../fields/TickField.vue';
+import RoomHeat from './RoomHeat.vue';
 import NameEffect from './NameEffect.vue';
 import WallForms from './WallForms.vue';
 
@@ -137,6 +138,7 @@ function remove(): void {
         @update:model-value="change({ grade: $event || undefined })"
       />
     </template>
+    <RoomHeat v-if="!OUTDOOR_KINDS.has(room.kind)" :room="room" />
     <WallForms :room="room" />
     <NameEffect :room="room" />
     <div v-if="store.canEdit" class="row">

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { estimateHeat, INSULATION, proposeHeaters, putInHeaters, type Insulation, type Room } from '@winculum/core';
+import ChoiceField from '../../fields/ChoiceField.vue';
+import { newId } from '../../new-id';
+import { useHouse } from '../../stores/house';
+
+/** What a room wants of electric heat, and baseboard heaters that fit along its walls. */
+const props = defineProps<{ room: Room }>();
+const store = useHouse();
+const insulation = ref<Insulation>('usual');
+const answers = INSULATION.map((value) => ({ value, word: value }));
+const estimate = computed(() => estimateHeat(store.house!, props.room.id, insulation.value));
+const proposal = computed(() => proposeHeaters(store.house!, props.room.id, estimate.value.toW, newId));
+const there = computed(() =>
+  Object.values(store.house!.features).some((one) => one.room === props.room.id && one.kind === 'baseboard-heater'),
+);
+const watts = (n: number) => n.toLocaleString('en-US');
+const lengths = computed(() =>
+  proposal.value.heaters.map((one) => (one.at.kind === 'wall' ? `${one.at.widthIn / 12} ft` : '')).join(', '),
+);
+</script>
+
+<template>
+  <v-expansion-panels>
+    <v-expansion-panel title="Electric heat">
+      <v-expansion-panel-text>
+        <div class="stack">
+          <p class="num big">{{ watts(estimate.fromW) }} to {{ watts(estimate.toW) }} W</p>
+          <p class="muted">{{ estimate.why }}. A thumb, common practice: a heat-loss calculation decides.</p>
+          <ChoiceField v-model="insulation" label="Insulation" :answers="answers" />
+          <p v-if="there" class="muted">It has baseboard heaters.</p>
+          <template v-else>
+            <p>
+              <template v-if="proposal.heaters.length"
+                >{{ lengths }} along the walls: {{ watts(proposal.watts) }} W at 250 W a foot.</template
+              >
+              <span v-if="proposal.missingW" class="is-caution"
+                >{{ watts(proposal.missingW) }} W find no room between doors, furniture and receptacles.</span
+              >
+            </p>
+            <v-btn
+              v-if="store.canEdit"
+              :disabled="!proposal.heaters.length"
+              @click="store.apply(putInHeaters(store.house!, proposal, newId))"
+              >Put them in</v-btn
+            >
+          </template>
+        </div>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
+</template>
+
+<style scoped>
+.big {
+  font-size: 22px;
+  font-weight: 700;
+}
+</style>
