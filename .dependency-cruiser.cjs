@@ -23,6 +23,7 @@ const layers = [
   'proposals',
   'load-profile',
   'walk',
+  'close-out',
   'formats',
 ];
 

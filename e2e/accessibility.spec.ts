@@ -36,6 +36,8 @@ for (const theme of ['light', 'dark'] as const) {
       'Service',
       'Load profile',
       'Make-up',
+      'Inspection',
+      'Trim & test',
     ] as const) {
       await goTo(page, stop);
       await page.waitForTimeout(350);

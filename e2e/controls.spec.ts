@@ -23,6 +23,8 @@ test('no stage mounts more than thirty heavy controls, and none is raw', async (
     'Service',
     'Load profile',
     'Make-up',
+    'Inspection',
+    'Trim & test',
   ] as const) {
     await goTo(page, stop);
     await within(stop);

@@ -180,24 +180,31 @@ export async function confirmPassword(page: Page, password = PASSWORD): Promise<
   await dialog.getByRole('button', { name: 'Go on' }).click();
 }
 
-export async function openDemo(
-  page: Page,
-  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Service' | 'Make-up' = 'Boxes',
-): Promise<void> {
+type Stop =
+  | 'House'
+  | 'Boxes'
+  | 'Switching'
+  | 'Walk'
+  | 'Circuits'
+  | 'Panel'
+  | 'Service'
+  | 'Load profile'
+  | 'Make-up'
+  | 'Inspection'
+  | 'Trim & test';
+
+export async function openDemo(page: Page, stop: Stop = 'Boxes'): Promise<void> {
   await page.getByRole('link', { name: 'Studio house on the narrow lot' }).click();
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
   await goTo(page, stop);
 }
 
-export async function goTo(
-  page: Page,
-  stop: 'House' | 'Boxes' | 'Switching' | 'Walk' | 'Circuits' | 'Panel' | 'Service' | 'Load profile' | 'Make-up',
-): Promise<void> {
+export async function goTo(page: Page, stop: Stop): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Order of work' })
     .getByRole('link', { name: new RegExp(`^${stop}`) })
     .click();
-  await expect(page).toHaveURL(new RegExp(`/${stop.toLowerCase().replace(' ', '-')}$`));
+  await expect(page).toHaveURL(new RegExp(`/${stop.toLowerCase().replace(/\W+/g, '-')}$`));
 }
 
 /** Picks from a Vuetify select by its label. */

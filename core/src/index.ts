@@ -80,10 +80,12 @@ export {
   ELECTRODES,
   type Feeder,
   RACEWAYS,
+  READINGS,
   type Source,
   type Standards,
   standardsSchema,
   type Supply,
+  type TestResult,
   TRADE_SIZES,
 } from './house/schema';
 export { validateHouse } from './house/validate';
@@ -276,6 +278,8 @@ export { findLockConflict, type LockConflict } from './proposals/circuits/lock-c
 export { acceptCircuitPlan, type CircuitPlan, planCircuits } from './proposals/circuits/plan-circuits';
 export { splitCircuit } from './proposals/circuits/split-circuit';
 export type { CurveName } from './load-profile/breaker-curve';
+export { inspectionPacket, type PacketLine } from './close-out/inspection-packet';
+export { saidBy, stateOf, testScript, type StepState, type TestStep } from './close-out/test-script';
 export { fitDay, type FittedDay } from './load-profile/fit-day';
 export { supplyLimits } from './load-profile/supply-limits';
 export { type CircuitDay, clock, type DayResult, simulateDay, type SupplyDay } from './load-profile/simulate';

@@ -9,6 +9,8 @@ export const STOPS = [
   'service',
   'load-profile',
   'make-up',
+  'inspection',
+  'trim-test',
 ] as const;
 export type Stop = (typeof STOPS)[number];
 
@@ -23,4 +25,6 @@ export const TITLES: Readonly<Record<Stop, string>> = {
   service: 'Service',
   'load-profile': 'Load profile',
   'make-up': 'Make-up',
+  inspection: 'Inspection',
+  'trim-test': 'Trim & test',
 };

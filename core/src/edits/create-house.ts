@@ -44,6 +44,7 @@ export function createHouse(name: string, edition: Edition = '2023', standards?:
     buildings: {},
     units: {},
     decisions: {},
+    results: {},
     log: {},
   };
 }

@@ -26,6 +26,7 @@ const words: Record<Collection, string> = {
   buildings: 'building',
   units: 'dwelling unit',
   decisions: 'decision',
+  results: 'test result',
   log: 'note',
 };
 

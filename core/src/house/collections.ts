@@ -15,6 +15,7 @@ export const collections = [
   'buildings',
   'units',
   'decisions',
+  'results',
   'log',
 ] as const;
 export type Collection = (typeof collections)[number];

@@ -247,6 +247,31 @@ export const decisionSchema = z.strictObject({
   note: note.default(''),
 });
 export type Decision = z.infer<typeof decisionSchema>;
+/** What a tester showed, or what was seen, at one step of the test script. */
+export const READINGS = [
+  'right',
+  'open-ground',
+  'open-neutral',
+  'open-hot',
+  'hot-neutral-reversed',
+  'hot-ground-reversed',
+  'no-trip',
+  'trips-others',
+  'wrong-lights',
+  'dead',
+  'other',
+] as const;
+export const testResultSchema = z.strictObject({
+  /** The step it belongs to. */
+  id,
+  reading: z.enum(READINGS),
+  /** What the step said when it was done: once it says something else the step is to be done again. */
+  said: text(2000).min(1),
+  by: name,
+  date: z.iso.date(),
+  note: note.default(''),
+});
+export type TestResult = z.infer<typeof testResultSchema>;
 export const logEntrySchema = z.strictObject({ id, date: z.iso.date(), who: name, text: note.min(1) });
 
 /** Shop standards of thought by which circuits are planned: the code leaves them open. */
@@ -366,6 +391,7 @@ export const houseSchema = z.strictObject({
   buildings: z.record(id, buildingSchema).prefault({}),
   units: z.record(id, dwellingUnitSchema).prefault({}),
   decisions: z.record(id, decisionSchema),
+  results: z.record(id, testResultSchema).prefault({}),
   log: z.record(id, logEntrySchema),
 });
 export type House = z.infer<typeof houseSchema>;

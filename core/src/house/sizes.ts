@@ -18,6 +18,7 @@ const MOST: Readonly<Record<Collection, number>> = {
   buildings: 12,
   units: 4,
   decisions: 2000,
+  results: 10_000,
   log: 5_000,
 };
 /** What one box may hold, and one room's outline. */
@@ -40,6 +41,7 @@ const NAMES: Readonly<Record<Collection, string>> = {
   buildings: 'buildings',
   units: 'dwelling units',
   decisions: 'decisions',
+  results: 'test results',
   log: 'log entries',
 };
 

@@ -19,6 +19,7 @@ import {
   sourceSchema,
   supplySchema,
   roomSchema,
+  testResultSchema,
   standardsSchema,
   switchGroupSchema,
   type House,
@@ -43,6 +44,7 @@ const entitySchemas = {
   buildings: buildingSchema,
   units: dwellingUnitSchema,
   decisions: decisionSchema,
+  results: testResultSchema,
   log: logEntrySchema,
 } satisfies Record<Collection, z.ZodType>;
 

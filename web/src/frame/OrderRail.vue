@@ -30,6 +30,13 @@ const groups: readonly {
     ],
   },
   { title: 'Rough in', stops: [{ id: 'make-up', name: 'Make-up', short: 'MU' }] },
+  {
+    title: 'Close out',
+    stops: [
+      { id: 'inspection', name: 'Inspection', short: 'IN' },
+      { id: 'trim-test', name: 'Trim & test', short: 'TT' },
+    ],
+  },
 ];
 
 /** What is open at each stop: violations first, then questions and notes. */
@@ -41,18 +48,22 @@ const open = computed(() => {
     else count.others++;
   }
   const boxes = Object.values(store.house?.boxes ?? {});
+  const wrong = Object.values(store.house?.results ?? {}).filter((one) => one.reading !== 'right').length;
+  counts['trim-test'] = { violations: wrong, others: 0 };
   counts['walk'] = { violations: 0, others: boxes.filter((box) => box.progress !== 'nailed').length };
   return counts;
 });
 
 /** Whether there is anything yet that could be right or wrong. */
 function isBegun(id: Stop): boolean {
-  if (id === 'load-profile') return false;
+  if (id === 'load-profile' || id === 'inspection') return false;
+  if (id === 'trim-test') return Object.keys(store.house?.results ?? {}).length > 0;
   return id === 'walk' ? Object.keys(store.house?.boxes ?? {}).length > 0 : (store.check?.looked.has(id) ?? false);
 }
 
 function describe(id: Stop): string {
   if (id === 'load-profile') return 'a day in the house: which breaker trips';
+  if (id === 'inspection') return 'what the inspector reads';
   if (!isBegun(id)) return 'nothing here yet';
   if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};

@@ -33,6 +33,8 @@ const stages: Record<Stop, Component> = {
   service: defineAsyncComponent(() => import('../stages/service/ServiceStage.vue')),
   'load-profile': defineAsyncComponent(() => import('../stages/load-profile/LoadProfileStage.vue')),
   'make-up': defineAsyncComponent(() => import('../stages/make-up/MakeUpStage.vue')),
+  inspection: defineAsyncComponent(() => import('../stages/inspection/InspectionStage.vue')),
+  'trim-test': defineAsyncComponent(() => import('../stages/trim-test/TrimTestStage.vue')),
 };
 
 async function open(): Promise<void> {
@@ -163,7 +165,9 @@ watch(
 }
 /* On the walk and at the box the sheet is what one needs in hand. */
 .frame.tablet.walk > .side,
-.frame.tablet.make-up > .side {
+.frame.tablet.make-up > .side,
+.frame.tablet.inspection > .side,
+.frame.tablet.trim-test > .side {
   display: none;
 }
 /* On a phone the stage and the side region lie in one place, and one of them is seen. */

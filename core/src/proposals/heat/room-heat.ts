@@ -28,7 +28,7 @@ const [MUCH_GLASS, GLASS_FACTOR] = [0.15, 1.1];
 const USUAL_CEILING_IN = 96;
 
 /** A band of watts for heating a room, and what it follows from. An estimate: a heat-loss calculation decides. */
-export interface HeatEstimate {
+interface HeatEstimate {
   readonly fromW: number;
   readonly toW: number;
   readonly why: string;
@@ -79,7 +79,7 @@ const wattsOf = (lengthIn: number): number => (lengthIn / 12) * W_PER_FT;
 const CLEAR_IN = 6;
 const [HEATER_DEPTH_IN, HEATER_HEIGHT_IN] = [3, 8];
 
-export interface HeaterProposal {
+interface HeaterProposal {
   readonly heaters: readonly Feature[];
   readonly watts: number;
   /** What found no room on the walls. */

@@ -1,0 +1,140 @@
+import { outletsOn } from '../circuits/outlets';
+import type { Box, Circuit, House, Room } from '../house/schema';
+import { boxFill, nameOfBox } from '../makeup/box-fill';
+import { wireHouse } from '../makeup/make-up';
+import { checkHouse, type Finding } from '../nec/check-house';
+import { protectionOf } from '../nec/protection/circuit-protection';
+import { spacesOf } from '../panel/schedule';
+import { groupBy } from '../units/group-by';
+import { rules } from '../nec/rules';
+import { walkingOrder } from '../walk/walk-sheets';
+
+/** What was measured against what is required, for one place. */
+export interface PacketLine {
+  readonly what: string;
+  readonly measured: string;
+  readonly required: string;
+  readonly section: string;
+  readonly state: 'met' | 'fails' | 'open' | 'caution' | 'look';
+}
+interface PacketRoom {
+  readonly room: Room;
+  readonly lines: readonly PacketLine[];
+}
+interface FillRow {
+  readonly tag: string;
+  readonly room: string;
+  readonly type: string;
+  readonly usedIn3: number;
+  readonly allowedIn3: number | undefined;
+  readonly fits: boolean | undefined;
+}
+interface ProtectionRow {
+  readonly spaces: string;
+  readonly circuit: Circuit;
+  readonly breaker: string;
+  readonly first: string;
+  readonly outlets: number;
+}
+
+/** What an inspector reads of a house at rough-in, computed from what is drawn; nothing in it is typed. */
+interface InspectionPacket {
+  /** Violations stand; nothing but questions stands; or nothing is open as far as the rules reach. */
+  readonly verdict: 'not-ready' | 'questions' | 'ready';
+  readonly violations: readonly Finding[];
+  readonly questions: readonly Finding[];
+  readonly rooms: readonly PacketRoom[];
+  readonly house: readonly PacketLine[];
+  readonly fills: readonly FillRow[];
+  readonly protection: readonly ProtectionRow[];
+  /** Boxes that wait for a decision. */
+  readonly provisional: readonly string[];
+}
+
+const BREAKERS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI and GFCI' } as const;
+
+function lineOf(one: Finding): PacketLine {
+  const failing = one.severity === 'violation' ? 'fails' : one.severity === 'caution' ? 'caution' : 'look';
+  return {
+    what: one.message,
+    measured: one.measured ?? '',
+    required: one.required ?? '',
+    section: one.section,
+    state: one.kind === 'pass' ? 'met' : one.kind === 'cannot-tell' ? 'open' : failing,
+  };
+}
+
+/** Boxes whose place or kind may still change. */
+const WAITING: ReadonlySet<NonNullable<Box['state']>> = new Set(['undecided', 'not-delivered', 'held']);
+
+const SUMMARIES: ReadonlyMap<string, string> = new Map(rules.map((rule) => [rule.id, rule.meta.summary]));
+
+/** Lines of one place: what is open first; of what is met and has no number, one line a rule. */
+function linesOf(all: readonly Finding[]): PacketLine[] {
+  const plain = all.filter((one) => one.kind === 'pass' && !one.measured);
+  const rest = all.filter((one) => !plain.includes(one));
+  const byRule = groupBy(plain, (one) => one.ruleId);
+  const merged = [...byRule].map(([id, some]): PacketLine => {
+    const [first] = some;
+    if (some.length === 1) return lineOf(first!);
+    return { ...lineOf(first!), what: `${SUMMARIES.get(id) ?? id}: met ${some.length} times` };
+  });
+  const order = { fails: 0, open: 1, caution: 2, look: 3, met: 4 } as const;
+  return [...rest.map(lineOf), ...merged].sort((a, b) => order[a.state] - order[b.state]);
+}
+
+const roomOf = (house: House, { where }: Finding): string | undefined =>
+  where.room ?? (where.box ? house.boxes[where.box]?.room : undefined);
+
+/** The packet of a rough inspection, room by room in walking order, then what concerns the house as a whole. */
+export function inspectionPacket(house: House): InspectionPacket {
+  const check = checkHouse(house);
+  const all = [...check.findings, ...check.passes];
+  const byRoom = new Map<string, Finding[]>();
+  const ofHouse: Finding[] = [];
+  for (const one of all) {
+    const id = roomOf(house, one);
+    if (id && house.rooms[id]) byRoom.set(id, [...(byRoom.get(id) ?? []), one]);
+    else ofHouse.push(one);
+  }
+  const violations = check.findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
+  const questions = check.findings.filter((one) => one.kind === 'cannot-tell');
+  const fills = [...wireHouse(house).boxes.values()].map((makeUp): FillRow => {
+    const fill = boxFill(house, makeUp);
+    return {
+      tag: makeUp.box.tag,
+      room: house.rooms[makeUp.box.room]!.name,
+      type: nameOfBox(fill),
+      usedIn3: fill.usedIn3,
+      allowedIn3: fill.allowedIn3,
+      fits: fill.fits,
+    };
+  });
+  const circuits = Object.values(house.circuits).filter((circuit) => outletsOn(house, circuit).length > 0);
+  return {
+    verdict: violations.length > 0 ? 'not-ready' : questions.length > 0 ? 'questions' : 'ready',
+    violations,
+    questions,
+    rooms: walkingOrder(house).flatMap((room) => {
+      const lines = linesOf(byRoom.get(room.id) ?? []);
+      return lines.length > 0 ? [{ room, lines }] : [];
+    }),
+    house: linesOf(ofHouse),
+    fills: fills.sort((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true })),
+    protection: circuits
+      .sort((a, b) => (a.space ?? 999) - (b.space ?? 999))
+      .map((circuit) => {
+        const { fitted, first } = protectionOf(house, circuit.id);
+        return {
+          spaces: spacesOf(circuit).join('-'),
+          circuit,
+          breaker: BREAKERS[fitted],
+          first: first?.box.tag ?? '',
+          outlets: outletsOn(house, circuit).length,
+        };
+      }),
+    provisional: Object.values(house.boxes)
+      .filter((box) => box.state && WAITING.has(box.state))
+      .map((box) => `${box.tag}: ${box.note ?? ''}`.replace(/: $/, '')),
+  };
+}

@@ -1,0 +1,229 @@
+import { indexOutlets, type Outlet } from '../circuits/outlets';
+import type { Circuit, House, Room, SwitchGroup, TestResult } from '../house/schema';
+import { deathsOn, type Death } from '../nec/outages';
+import { protectionOf } from '../nec/protection/circuit-protection';
+import { spacesOf } from '../panel/schedule';
+import { count } from '../units/count';
+import { walkingOrder } from '../walk/walk-sheets';
+
+export type StepKind = 'panel' | 'receptacle' | 'gfci' | 'switch' | 'breaker' | 'alarm';
+
+/** One thing to do and to see, as a person walks the house. */
+export interface TestStep {
+  /** Stable while the thing that is tested is there: the id of its result. */
+  readonly id: string;
+  readonly kind: StepKind;
+  /** Where one stands; undefined at the panel. */
+  readonly room: Room | undefined;
+  readonly what: string;
+  readonly act: string;
+  readonly expect: string;
+  readonly section: string;
+}
+
+/** Of more positions a person sees each switch work, and no more: with five there are thirty-two. */
+const MOST_POSITIONS = 16;
+const MOST_NAMED = 6;
+
+const placeOf = ({ box, room }: Outlet): string => `${box.tag}, ${room.name}`;
+const nameOf = (outlet: Outlet): string => outlet.load?.name ?? placeOf(outlet);
+const listed = (outlets: readonly Outlet[]): string => {
+  const names = [...new Set(outlets.map(nameOf))];
+  const more = names.length - MOST_NAMED;
+  return more > 0 ? `${names.slice(0, MOST_NAMED).join('; ')} and ${more} more` : names.join('; ');
+};
+
+/** Ids of the document hold letters, digits, - and _; a result is named by what it tests. */
+const stepId = (kind: string, id: string): string => `${kind}-${id}`.slice(0, 64);
+
+function panelSteps(house: House): TestStep[] {
+  const torque = house.job.edition === '2014' ? '110.3(B)' : '110.14(D)';
+  return Object.values(house.panels).flatMap((panel): TestStep[] => {
+    const base = { kind: 'panel' as const, room: house.rooms[panel.room], what: panel.name };
+    return [
+      {
+        ...base,
+        id: stepId('torque', panel.id),
+        act: 'With it dead: every lug, breaker, neutral and ground to the torque on its label, with a calibrated tool.',
+        expect: 'One neutral to a hole (408.41); grounds apart from neutrals where it is fed from another panel.',
+        section: torque,
+      },
+      {
+        ...base,
+        id: stepId('volts', panel.id),
+        act: 'Live, breakers off: volts from each leg to neutral, between the legs, and neutral to ground.',
+        expect:
+          house.supply.volts === '120'
+            ? '120 V to neutral; 0 V neutral to ground.'
+            : house.supply.volts === '120/208'
+              ? '120, 120 and 208 V; 0 V neutral to ground.'
+              : '120, 120 and 240 V; 0 V neutral to ground.',
+        section: 'common practice',
+      },
+    ];
+  });
+}
+
+function receptacleStep(outlet: Outlet): TestStep[] {
+  const { device, room } = outlet;
+  if (device.kind !== 'receptacle') return [];
+  const isSplit = device.switched === 'half';
+  return [
+    {
+      id: stepId('rec', device.id),
+      kind: 'receptacle',
+      room,
+      what: placeOf(outlet),
+      act:
+        device.volts === 240
+          ? 'Meter between the hot slots, and each to ground.'
+          : `Tester in both halves${isSplit ? ', with its switch on and off' : device.switched === 'whole' ? ', with its switch on' : ''}.`,
+      expect:
+        device.volts === 240
+          ? '240 V between the hots, 120 V from each to ground.'
+          : isSplit
+            ? 'Right polarity and ground; one half follows its switch, the other stays live.'
+            : 'Right polarity and ground.',
+      section: '406.4, 200.11',
+    },
+  ];
+}
+
+/** What dies and what must not, of the device that is pressed. */
+function deathStep(house: House, circuit: Circuit, death: Death): TestStep[] {
+  if (death.by.kind !== 'gfci') return [];
+  const { outlet } = death.by;
+  const dead = new Set(death.outlets.map((one) => one.device.id));
+  const alive = deathsOn(house, circuit)[0]!.outlets.filter((one) => !dead.has(one.device.id));
+  return [
+    {
+      id: stepId('gfci', outlet.device.id),
+      kind: 'gfci',
+      room: outlet.room,
+      what: `GFCI ${placeOf(outlet)}`,
+      act: 'Press its own TEST button; a tester\u2019s button does nothing without a ground.',
+      expect: `Dead: ${listed(death.outlets)}.${alive.length > 0 ? ` Still live: ${listed(alive)}.` : ''} RESET brings them back.`,
+      section: '210.8, 406.4(D)',
+    },
+  ];
+}
+
+/** Positions of switches so that one is flipped at a time and every combination is met, each switch up or down. */
+export function grayPositions(n: number): readonly (readonly boolean[])[] {
+  const steps = Math.min(2 ** n, MOST_POSITIONS);
+  return Array.from({ length: steps }, (_, i) => {
+    const gray = i ^ (i >> 1);
+    return Array.from({ length: n }, (__, bit) => ((gray >> bit) & 1) === 1);
+  });
+}
+
+function switchStep(group: SwitchGroup, byDevice: ReadonlyMap<string, Outlet>): TestStep[] {
+  const switches = group.switches.flatMap((id) => byDevice.get(id) ?? []);
+  const lamps = group.controls.flatMap((id) => byDevice.get(id) ?? []);
+  const [first] = switches;
+  if (!first || lamps.length === 0) return [];
+  const what = `${group.name}: ${listed(lamps)}`;
+  const base = { id: stepId('sw', group.id), kind: 'switch' as const, room: first.room, what, section: '404.2' };
+  const dimmers = switches.some((one) => one.device.kind === 'switch' && one.device.style === 'dimmer');
+  const also = dimmers ? ' The dimmer runs down without flicker and does not drop out.' : '';
+  if (switches.length === 1)
+    return [
+      { ...base, act: `${placeOf(first)}: up, then down.`, expect: `On, then off, and nothing else changes.${also}` },
+    ];
+  const names = switches.map((one, i) => `${i + 1} ${placeOf(one)}`).join('; ');
+  const isWhole = 2 ** switches.length <= MOST_POSITIONS;
+  const positions = grayPositions(switches.length);
+  const flips = positions.slice(1).map((now, i) => 1 + now.findIndex((up, bit) => up !== positions[i]![bit]));
+  return [
+    {
+      ...base,
+      act: `${names}. ${isWhole ? `Flip in this order: ${flips.join(', ')}.` : 'Flip each once, then walk back and flip each again.'}`,
+      expect: `Every single flip changes the light${isWhole ? `, ${count(positions.length, 'position')} in all` : ''}.${also}`,
+    },
+  ];
+}
+
+function breakerSteps(house: House, circuit: Circuit): TestStep[] {
+  const deaths = deathsOn(house, circuit);
+  const [whole] = deaths;
+  if (!whole) return [];
+  const { fitted } = protectionOf(house, circuit.id);
+  const what = `Breaker ${spacesOf(circuit).join('-') || 'without a space'}: ${circuit.name}`;
+  const base = { kind: 'breaker' as const, room: undefined, what };
+  const all = listed(whole.outlets);
+  const button: TestStep[] =
+    fitted === 'plain'
+      ? []
+      : [
+          {
+            ...base,
+            id: stepId('trip', circuit.id),
+            act: 'Press its TEST button with the circuit on.',
+            expect: `It opens: ${all}. It closes again and holds.`,
+            section: fitted === 'afci' ? '210.12' : fitted === 'gfci' ? '210.8' : '210.8, 210.12',
+          },
+        ];
+  return [
+    ...button,
+    {
+      ...base,
+      id: stepId('off', circuit.id),
+      act: 'Switch it off and walk to what it feeds.',
+      expect: `Dead: ${all}. Nothing else is.`,
+      section: '408.4(A)',
+    },
+  ];
+}
+
+function alarmStep(alarms: readonly Outlet[]): TestStep[] {
+  const [first] = alarms;
+  if (!first) return [];
+  return [
+    {
+      id: 'alarms',
+      kind: 'alarm',
+      room: first.room,
+      what: count(alarms.length, 'alarm'),
+      act: 'Press TEST on one of them; then with its circuit off.',
+      expect: `All sound: ${alarms.map(placeOf).join('; ')}. On batteries they do so still.`,
+      section: 'IRC R314, R315',
+    },
+  ];
+}
+
+/**
+ * What has to be tried before a house is handed over, in the order in which a person walks: the panel, then room by room its receptacles,
+ * GFCIs and switches, then alarms, then breaker by breaker. From what is drawn: circuits, protection and switching.
+ */
+export function testScript(house: House): readonly TestStep[] {
+  const { all, byRoom, byDevice } = indexOutlets(house);
+  const circuits = Object.values(house.circuits).sort(
+    (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
+  );
+  const gfcis = circuits.flatMap((circuit) =>
+    deathsOn(house, circuit).flatMap((death) => deathStep(house, circuit, death)),
+  );
+  const switches = Object.values(house.switchGroups).flatMap((group) => switchStep(group, byDevice));
+  const rooms = walkingOrder(house).flatMap((room) => [
+    ...(byRoom.get(room.id) ?? []).flatMap(receptacleStep),
+    ...gfcis.filter((one) => one.room === room),
+    ...switches.filter((one) => one.room === room),
+  ]);
+  return [
+    ...panelSteps(house),
+    ...rooms,
+    ...alarmStep(all.filter((one) => one.device.kind === 'alarm')),
+    ...circuits.flatMap((circuit) => breakerSteps(house, circuit)),
+  ];
+}
+
+/** What a step says, as it is kept with its result. */
+export const saidBy = ({ what, act, expect }: TestStep): string => `${what} | ${act} | ${expect}`;
+
+/** How a step stands: not done, right, wrong, or done before something changed. */
+export type StepState = 'open' | 'right' | 'wrong' | 'again';
+export function stateOf(step: TestStep, result: TestResult | undefined): StepState {
+  if (!result) return 'open';
+  if (result.said !== saidBy(step)) return 'again';
+  return result.reading === 'right' ? 'right' : 'wrong';
+}

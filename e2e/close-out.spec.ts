@@ -1,0 +1,45 @@
+import { expect, goTo, openDemo, pick, saved, test } from './harness';
+
+test('the packet says first whether the house is ready, and prints room by room what was measured', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Boxes');
+  await goTo(page, 'Inspection');
+  await expect(page.getByRole('status').filter({ hasText: 'Not ready' })).toBeVisible();
+  await page.getByRole('button', { name: 'Only what is open' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'cannot be reached by a six-foot cord' })).toBeVisible();
+  await page.getByRole('button', { name: 'Box fill' }).click();
+  await expect(page.getByRole('row', { name: /^ST-2 Ceramics studio/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Protection' }).click();
+  await expect(page.getByRole('row', { name: /Kiln/ })).toContainText('50 A');
+  const paper = await page.pdf({ preferCSSPageSize: true });
+  expect(paper.toString('latin1')).toContain('/MediaBox [0 0 612 792]');
+});
+
+test('steps of the test script are marked right and wrong; a wrong one leads to the fault finder, a changed one is to be done again', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Boxes');
+  await goTo(page, 'Trim & test');
+  await pick(page, 'Where', 'Ceramics studio');
+  const step = page.getByRole('article', { name: /^ST-2, Ceramics studio/ });
+  await step.getByRole('button', { name: /^Wrong:/ }).click();
+  await page.getByRole('menuitem', { name: 'open ground' }).click();
+  await expect(step).toContainText('open ground, Demo owner');
+  await expect(step.getByRole('link', { name: 'Find the fault under Make-up' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: '1 wrong' })).toBeVisible();
+  await step.getByRole('button', { name: /^Right:/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: '1 of' })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await pick(page, 'Where', 'Ceramics studio');
+  await expect(step).toContainText('right, Demo owner');
+
+  // A receptacle that becomes another kind is tried again.
+  await goTo(page, 'Boxes');
+  await page.getByRole('button', { name: /^ST-2,/ }).click();
+  await pick(page, 'Volts', '240 V');
+  await goTo(page, 'Trim & test');
+  await pick(page, 'Where', 'Ceramics studio');
+  await expect(step).toContainText('before this changed: do it again');
+});

@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { count, inspectionPacket, type PacketLine } from '@winculum/core';
+import PaperPage from '../../frame/PaperPage.vue';
+import { decisionWords } from '../../frame/decision-words';
+import { useHouse } from '../../stores/house';
+
+/** The packet for the inspector: whether the house is ready, and room by room what was measured against what is required. */
+const store = useHouse();
+const packet = computed(() => inspectionPacket(store.house!));
+const PARTS = {
+  rooms: 'By room',
+  fills: 'Box fill',
+  protection: 'Protection',
+  rulings: 'Rulings and open ends',
+} as const;
+const part = ref<keyof typeof PARTS>('rooms');
+const onlyOpen = ref(false);
+const VERDICTS = {
+  'not-ready': 'Not ready',
+  questions: 'Ready but for questions',
+  ready: 'Ready, as far as the rules reach',
+} as const;
+const MARKS = { met: '✓', fails: '▨', open: '?', caution: '△', look: '○' } as const;
+const WORDS = {
+  met: 'met',
+  fails: 'violation',
+  open: 'cannot tell',
+  caution: 'caution',
+  look: 'to be seen on site',
+} as const;
+const shown = (lines: readonly PacketLine[]) => (onlyOpen.value ? lines.filter((one) => one.state !== 'met') : lines);
+const groups = computed(() =>
+  [
+    ...packet.value.rooms.map(({ room, lines }) => ({ id: room.id, name: room.name, lines: shown(lines) })),
+    { id: '', name: 'The house as a whole', lines: shown(packet.value.house) },
+  ].filter((one) => one.lines.length > 0),
+);
+const print = () => window.print();
+</script>
+
+<template>
+  <PaperPage class="packet" label="Inspection tools" :part="part">
+    <template #tools>
+      <v-btn v-for="(name, id) in PARTS" :key="id" :aria-pressed="part === id" @click="part = id">{{ name }}</v-btn>
+      <v-btn v-if="part === 'rooms'" :aria-pressed="onlyOpen" @click="onlyOpen = !onlyOpen">Only what is open</v-btn>
+      <span class="grow" />
+      <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
+    </template>
+    <header class="head">
+      <h1>{{ store.house!.name }}: rough inspection</h1>
+      <p class="verdict num" :class="packet.verdict" role="status">{{ VERDICTS[packet.verdict] }}</p>
+      <p>
+        {{ count(packet.violations.length, 'violation') }}, {{ count(packet.questions.length, 'question') }} · NEC
+        {{ store.house!.job.edition }}{{ store.house!.job.authority ? `, ${store.house!.job.authority}` : '' }}
+      </p>
+      <p class="muted small">
+        Computed from what is drawn; values of the code are recalled from memory. The inspector sees the work, not this
+        page, and decides.
+      </p>
+    </header>
+    <template v-if="part === 'rooms'">
+      <section v-for="group in groups" :key="group.id" class="room">
+        <h2>{{ group.name }}</h2>
+        <v-table density="compact" class="lines">
+          <thead>
+            <tr>
+              <th class="mark" />
+              <th>What is asked</th>
+              <th>Measured</th>
+              <th>Required</th>
+              <th>Section</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(line, i) in group.lines" :key="i" :class="line.state">
+              <td class="mark" :title="WORDS[line.state]">
+                <span aria-hidden="true">{{ MARKS[line.state] }}</span><span class="visually-hidden">{{
+                  WORDS[line.state]
+                }}</span>
+              </td>
+              <td>{{ line.what }}</td>
+              <td class="num">{{ line.measured }}</td>
+              <td class="num">{{ line.required }}</td>
+              <td class="num muted">{{ line.section }}</td>
+            </tr>
+          </tbody>
+        </v-table>
+      </section>
+      <p v-if="!groups.length" class="none">Nothing is open.</p>
+    </template>
+    <section v-else-if="part === 'fills'" class="room">
+      <h2>Box fill, 314.16</h2>
+      <p v-if="!packet.fills.length" class="none">No cable comes to a box yet.</p>
+      <v-table v-else density="compact" class="lines">
+        <thead>
+          <tr>
+            <th>Box</th>
+            <th>Room</th>
+            <th>Kind</th>
+            <th class="right">Used, in³</th>
+            <th class="right">Holds, in³</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in packet.fills" :key="row.tag" :class="{ fails: row.fits === false }">
+            <td class="num">{{ row.tag }}</td>
+            <td>{{ row.room }}</td>
+            <td>{{ row.type }}</td>
+            <td class="num right">{{ row.usedIn3.toFixed(2) }}</td>
+            <td class="num right">
+              {{ row.allowedIn3?.toFixed(1) ?? 'not known' }}{{ row.fits === false ? ' ▨' : '' }}
+            </td>
+          </tr>
+        </tbody>
+      </v-table>
+      <p class="muted small">
+        At rough the grounds of every box are spliced, 250.148, and 6 in of free conductor are left, 300.14.
+      </p>
+    </section>
+    <section v-else-if="part === 'protection'" class="room">
+      <h2>Circuits and their protection, 210.8 and 210.12</h2>
+      <p v-if="!packet.protection.length" class="none">No circuit feeds anything yet.</p>
+      <v-table v-else density="compact" class="lines">
+        <thead>
+          <tr>
+            <th>Space</th>
+            <th>Circuit</th>
+            <th>Breaker</th>
+            <th>GFCI first in line</th>
+            <th class="right">Outlets</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in packet.protection" :key="row.circuit.id">
+            <td class="num">{{ row.spaces || '–' }}</td>
+            <td>{{ row.circuit.name }}</td>
+            <td class="num">{{ row.circuit.ratingA }} A, {{ row.breaker }}</td>
+            <td class="num">{{ row.first }}</td>
+            <td class="num right">{{ row.outlets }}</td>
+          </tr>
+        </tbody>
+      </v-table>
+    </section>
+    <section v-else class="room">
+      <h2>Rulings, amendments and findings that were accepted</h2>
+      <p v-if="!Object.keys(store.house!.decisions).length" class="muted">None is written down.</p>
+      <ul>
+        <li v-for="one in store.house!.decisions" :key="one.id">
+          <b>{{ one.rule }}</b> {{ decisionWords(one) }}: {{ one.by }}, {{ one.date }} {{ one.note }}
+        </li>
+      </ul>
+      <h2>Boxes that wait for a decision</h2>
+      <p v-if="!packet.provisional.length" class="muted">None.</p>
+      <ul>
+        <li v-for="text in packet.provisional" :key="text">{{ text }}</li>
+      </ul>
+    </section>
+  </PaperPage>
+</template>
+
+<style scoped>
+.head {
+  display: grid;
+  gap: 4px;
+}
+.head h1 {
+  font-size: 20px;
+}
+.verdict {
+  font-size: 40px;
+  font-weight: 700;
+  line-height: 1.05;
+}
+.verdict.not-ready {
+  color: var(--violation);
+}
+.verdict.questions {
+  color: var(--caution);
+}
+.verdict.ready {
+  color: var(--reached-ink);
+}
+.room {
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-radius: 6px;
+  padding: 10px 14px;
+}
+.room h2 {
+  font-size: 17px;
+}
+.lines {
+  background: transparent;
+  font-size: 13px;
+}
+.lines :deep(td),
+.lines :deep(th) {
+  padding: 3px 10px 3px 0 !important;
+  height: auto !important;
+  vertical-align: top;
+}
+.mark {
+  width: 22px;
+}
+.met .mark {
+  color: var(--reached-ink);
+}
+.fails {
+  color: var(--violation);
+}
+.open .mark,
+.caution .mark {
+  color: var(--caution);
+}
+.right {
+  text-align: right !important;
+}
+.small {
+  font-size: 12.5px;
+}
+@page packet {
+  size: letter portrait;
+  margin: 0.5in;
+}
+@media print {
+  .packet {
+    page: packet;
+  }
+  .room {
+    border: 0;
+    padding: 4px 0;
+  }
+  .lines :deep(tr) {
+    break-inside: avoid;
+  }
+}
+</style>
