@@ -36,10 +36,16 @@ const form = computed(() =>
 
 /** The plan keeps 55 % of a desk's width: the rail and this region share the rest. */
 const widest = computed(() => Math.max(280, Math.floor(width.value * 0.45) - 168));
-const wide = rememberedSize('side width', 344);
+const wide = rememberedSize('side width', 324);
 const folded = rememberedSize('side folded', 1);
 const isFolded = computed(() => layout.value === 'desk' && folded.value === 2);
-const lower = rememberedSize('side lower', 300);
+/** What is selected takes so much below a list, and less below a proposal that is worked through. */
+const besideList = rememberedSize('side lower', 300);
+const besideProposal = rememberedSize('side lower, proposal', 150);
+const lower = computed({
+  get: () => (view.isTall ? besideProposal : besideList).value,
+  set: (px) => void ((view.isTall ? besideProposal : besideList).value = px),
+});
 const tallest = computed(() => Math.max(160, height.value - 48 - 200));
 
 /** Heights of the sheet from below: its tabs alone, a part of the screen, most of it. */
@@ -122,7 +128,7 @@ const style = computed(() =>
         axis="y"
         label="Edge above what is selected"
         :model-value="Math.min(lower, tallest)"
-        :min="96"
+        :min="72"
         :max="tallest"
         @update:model-value="lower = $event"
       />

@@ -21,6 +21,7 @@ export const useView = defineStore('view', () => {
   const shows = ref<'sheet' | 'strip' | 'panel'>('sheet');
   /** What the stage put into the side region is called; empty where it put nothing there. */
   const stagePart = ref('');
+  const isTall = ref(false);
   let partOwner: symbol | null = null;
   const tool = ref('select');
   /** The open part of the dialog about the job and its shop standards; empty while it is shut. */
@@ -39,10 +40,12 @@ export const useView = defineStore('view', () => {
     side,
     shows,
     stagePart,
-    putStagePart: (owner: symbol, title: string) => {
+    isTall,
+    putStagePart: (owner: symbol, title: string, tall: boolean) => {
       if (owner !== partOwner) side.value = 'stage';
       partOwner = owner;
       stagePart.value = title;
+      isTall.value = tall;
     },
     takeStagePart: (owner: symbol) => {
       if (owner !== partOwner) return;

@@ -217,10 +217,10 @@ function pickOther(value: string): void {
     </p>
     <p v-if="hand.refusal.value" class="refusal is-violation" role="status">{{ hand.refusal.value }}</p>
   </div>
-  <StagePart v-if="boxing" title="Proposal">
+  <StagePart v-if="boxing" title="Proposal" tall>
     <BoxingPanel :plan="boxing" @close="boxing = null" @show="ticked = $event" />
   </StagePart>
-  <StagePart v-else-if="ceiling && room" title="Ceiling">
+  <StagePart v-else-if="ceiling && room" title="Ceiling" tall>
     <CeilingPanel :room="room" @close="ceiling = false" @grid="grid = $event" />
   </StagePart>
   <div v-if="room && !boxing && !ceiling" class="under only-as-strip">

@@ -292,7 +292,7 @@ const lines = computed(() => [
 }
 .grid3 {
   display: grid;
-  grid-template-columns: 1fr 1fr 1fr;
+  grid-template-columns: 1fr 1fr;
   gap: 8px;
   align-items: end;
 }

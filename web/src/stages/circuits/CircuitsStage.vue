@@ -192,7 +192,7 @@ function selectUnassigned(): void {
       /></template>
     </PlanSheet>
   </div>
-  <StagePart :title="plan ? 'Proposal' : 'Circuits'">
+  <StagePart :title="plan ? 'Proposal' : 'Circuits'" :tall="!!plan">
     <PlanningPanel v-if="plan" :plan="plan.plan" :conflict="plan.conflict" :made="plan.made" @close="plan = null" />
     <div v-else class="stage-list">
       <v-tabs v-model="side" grow>

@@ -148,7 +148,7 @@ function accept(): void {
 header {
   flex-wrap: nowrap;
   font-size: 14px;
-  padding: 10px 12px;
+  padding: 10px 40px 10px 12px;
   border-bottom: 1px solid var(--rule);
 }
 .count {

@@ -206,7 +206,7 @@ async function print(oneLine: boolean): Promise<void> {
       a wall and make it a panel; its main is compared with the load here.
     </p>
   </div>
-  <StagePart title="Power in"><PowerIn v-model="part" /></StagePart>
+  <StagePart title="Power in" tall><PowerIn v-model="part" /></StagePart>
 </template>
 
 <style scoped>
