@@ -35,6 +35,8 @@ export interface Connected {
 /** What a dwelling's load is reckoned from. */
 export interface DwellingLoads {
   readonly edition: Edition;
+  /** Between the legs of the supply: 240, 208 of a wye, 120 where there is one leg. */
+  readonly volts: number;
   /** Floor area by its outside dimensions, square feet. */
   readonly areaFt2: number;
   readonly smallApplianceCircuits: number;
@@ -84,6 +86,8 @@ export function oneMore(kind: LoadKind, n: number): Connected {
 /** The least that 220.52 counts, whatever is drawn. */
 const [LEAST_SMALL_APPLIANCE, LEAST_LAUNDRY] = [2, 1];
 
+const SUPPLY_VOLTS = { '120/240': 240, '120/208': 208, '120': 120 } as const;
+
 /** What the loads of a part of a house are: by its circuits. */
 type Within = (circuit: Circuit) => boolean;
 
@@ -115,6 +119,7 @@ export function dwellingLoads(house: House, areaFt2: number, within?: Within): D
   const ofPurpose = (purpose: Circuit['purpose']) => circuits.filter((one) => one.purpose === purpose).length;
   return {
     edition: house.job.edition,
+    volts: SUPPLY_VOLTS[house.supply.volts],
     areaFt2,
     smallApplianceCircuits: Math.max(within ? 0 : LEAST_SMALL_APPLIANCE, ofPurpose('small-appliance')),
     laundryCircuits: Math.max(within ? 0 : LEAST_LAUNDRY, ofPurpose('laundry')),

@@ -14,13 +14,13 @@ export interface CalculationLine {
 export interface LoadCalculation {
   readonly lines: readonly CalculationLine[];
   readonly va: number;
-  /** At 240 V. */
+  /** At the volts between the legs of its supply. */
   readonly amps: number;
+  readonly volts: number;
   /** What was assumed that the document does not say. */
   readonly assumed: readonly string[];
 }
 
-const SERVICE_VOLTS = 240;
 const [VA_PER_FT2, CIRCUIT_VA] = [3, 1500];
 const round = (va: number): string => Math.round(va).toLocaleString('en-US');
 
@@ -106,9 +106,13 @@ function seasons(loads: DwellingLoads): { heatVa: number; coolVa: number; coolin
   return { heating, cooling, heatVa: sumVa(heating), coolVa: sumVa(cooling) };
 }
 
-const finish = (lines: readonly CalculationLine[], assumed: readonly string[]): LoadCalculation => {
+const finish = (
+  { volts }: Pick<DwellingLoads, 'volts'>,
+  lines: readonly CalculationLine[],
+  assumed: readonly string[],
+): LoadCalculation => {
   const va = sumVa(lines);
-  return { lines, va, amps: va / SERVICE_VOLTS, assumed };
+  return { lines, va, amps: va / volts, volts, assumed };
 };
 
 /**
@@ -172,7 +176,7 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
       va: largest.va * 0.25,
       section: '220.50, 430.24',
     });
-  return finish(lines, []);
+  return finish(loads, lines, []);
 }
 
 interface Climate {
@@ -266,6 +270,7 @@ function demandOnPool(loads: DwellingLoads, wholeVa: number, section: string): C
 export function optionalLoad(loads: DwellingLoads): LoadCalculation {
   const { line, assumed } = largestClimate(loads);
   return finish(
+    loads,
     [...demandOnPool(loads, 10_000, '220.82(B)'), ...(line ? [line] : [])],
     [...assumed, ...vehicleDoubt(loads)],
   );
@@ -280,6 +285,7 @@ export function existingLoad(loads: DwellingLoads, hasNewClimate: boolean): Load
   const larger = heatVa >= coolVa ? heating : cooling;
   if (hasNewClimate)
     return finish(
+      loads,
       [
         ...demandOnPool(loads, 8_000, '220.83(B)'),
         ...(larger.length > 0
@@ -295,7 +301,7 @@ export function existingLoad(loads: DwellingLoads, hasNewClimate: boolean): Load
       ...larger.map((one): Connected => ({ ...one, group: 'fixed' })),
     ],
   };
-  return finish(demandOnPool(withClimate, 8_000, '220.83(A)'), vehicleDoubt(loads));
+  return finish(loads, demandOnPool(withClimate, 8_000, '220.83(A)'), vehicleDoubt(loads));
 }
 
 /** The neutral's load, 220.61: what 120 V loads and cooking and drying can leave unbalanced. */
@@ -328,16 +334,17 @@ export function neutralLoad(loads: DwellingLoads): LoadCalculation {
       va: largest * 0.25,
       section: '430.24',
     });
-  const whole = finish(lines, []);
+  const whole = finish(loads, lines, []);
   const over = whole.amps - 200;
   return over > 0
     ? finish(
+        loads,
         [
           ...lines,
           {
             what: 'Above 200 A',
             sum: `30 % off ${over.toFixed(0)} A`,
-            va: -0.3 * over * SERVICE_VOLTS,
+            va: -0.3 * over * loads.volts,
             section: '220.61(B)(2)',
           },
         ],

@@ -143,7 +143,7 @@ const style = computed(() =>
             >Open items <b class="num n">{{ count }}</b></v-tab
           >
         </v-tabs>
-        <div id="side-body" class="body" role="tabpanel" :aria-label="TAB_NAMES[tab]">
+        <div id="side-body" class="body" role="tabpanel" tabindex="0" :aria-label="TAB_NAMES[tab]">
           <OpenItems v-if="tab === 'open-items'" />
           <template v-else>
             <FindingCard v-if="view.finding" :finding="view.finding" is-main />

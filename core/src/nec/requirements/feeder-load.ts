@@ -90,7 +90,7 @@ function loadBehind(house: House, panelId: string, mayBeOptional: boolean): Feed
   const add = (base: LoadCalculation): LoadCalculation => {
     const lines = [...base.lines, ...more].filter((line) => line.va !== 0 || isWholeDwelling);
     const va = lines.reduce((sum, line) => sum + line.va, 0);
-    return { ...base, lines, va, amps: va / 240 };
+    return { ...base, lines, va, amps: va / base.volts };
   };
   const standard = add(standardLoad(loads));
   const optional = isWholeDwelling && mayBeOptional ? add(optionalLoad(loads)) : undefined;
@@ -100,7 +100,7 @@ function loadBehind(house: House, panelId: string, mayBeOptional: boolean): Feed
 
 const memory = remembering(
   (_house: House) => new Map<string, FeederLoad>(),
-  ({ circuits, panels, feeders, rooms, levels, openings, boxes, loads, units, job, standards }) => [
+  ({ circuits, panels, feeders, rooms, levels, openings, boxes, loads, units, supply, job, standards }) => [
     circuits,
     panels,
     feeders,
@@ -110,6 +110,7 @@ const memory = remembering(
     boxes,
     loads,
     units,
+    supply,
     job,
     standards,
   ],

@@ -7,7 +7,16 @@ import { dwellingAreaFt2 } from './dwelling-area';
 /** The house as Article 220 reads it. */
 export const loadsOfHouse = remembering(
   (house: House): DwellingLoads => dwellingLoads(house, dwellingAreaFt2(house)),
-  ({ rooms, levels, openings, boxes, loads, circuits, job }) => [rooms, levels, openings, boxes, loads, circuits, job],
+  ({ rooms, levels, openings, boxes, loads, circuits, job, supply }) => [
+    rooms,
+    levels,
+    openings,
+    boxes,
+    loads,
+    circuits,
+    job,
+    supply,
+  ],
 );
 
 /** The optional method is for services of 100 A and more: 220.82(A). */

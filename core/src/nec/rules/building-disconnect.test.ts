@@ -21,6 +21,12 @@ testRule(buildingDisconnect, {
     ['one feeder, a main of 60 A', withShop({}, known), 'Shop is supplied once and has a disconnect.'],
     ['one circuit with a switch', onCircuits(1)],
     [
+      'a main of 30 A for two circuits of two wires',
+      withShop({}, { ...known, panel: { mainA: 30 } })
+        .circuit('A', 20, { panel: 'Q', space: 1 })
+        .circuit('B', 15, { panel: 'Q', space: 2 }),
+    ],
+    [
       'two circuits that share a neutral count as one',
       onCircuits(2).with((house) => {
         house.circuits['C0']!.sharesNeutralWith = 'C1';
@@ -36,6 +42,10 @@ testRule(buildingDisconnect, {
       'Shop is supplied by 2 feeders and circuits; one is allowed. A panel in it, fed by one feeder, takes the circuits.',
     ],
     [
+      'a dwelling of its own has 100 A at least',
+      withShop({}, known).room('flat', 'kitchen', [600, 204.5, 240, 120], { building: 'B' }),
+    ],
+    [
       'no disconnect',
       withShop({}, { building: { disconnect: 'no' } }),
       'Shop has no disconnect at it: it is needed outside or inside nearest the entrance of the conductors.',
@@ -43,7 +53,7 @@ testRule(buildingDisconnect, {
     [
       'a main of 50 A',
       withShop({}, { ...known, panel: { mainA: 50 } }),
-      'The disconnect of Shop is rated 50 A; a building with more than two circuits has 60 A at least. The breaker of its feeder may be smaller.',
+      'The disconnect of Shop is rated 50 A; 60 A is the least for what it serves. The breaker of its feeder may be smaller.',
     ],
   ],
   cannotTell: [

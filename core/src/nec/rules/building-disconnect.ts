@@ -8,7 +8,7 @@ import { defineRule, everyEdition, fromMemory } from '../rule';
 function suppliesOf(
   house: House,
   building: Building,
-): { readonly feeders: number; readonly circuits: number; readonly panelA: number } {
+): { readonly feeders: number; readonly circuits: number; readonly panelA: number; readonly leastA: number } {
   const isIn = (roomId: string | undefined) => roomId !== undefined && house.rooms[roomId]?.building === building.id;
   const panels = Object.values(house.panels).filter((one) => isIn(one.room));
   const feeders = panels.filter((panel) => {
@@ -23,7 +23,15 @@ function suppliesOf(
     // Two that share a neutral count as one: 225.30.
     units.add([circuit.id, circuit.sharesNeutralWith ?? circuit.id].sort()[0]!);
   }
-  return { feeders: feeders.length, circuits: units.size, panelA: Math.max(0, ...feeders.map((one) => one.mainA)) };
+  const inIt = Object.values(house.circuits).filter((one) => one.panel !== null && inside.has(one.panel));
+  const isDwelling = Object.values(house.rooms).some((room) => isIn(room.id) && room.kind === 'kitchen');
+  const isTwoWire = inIt.every((one) => one.poles === 1 && one.sharesNeutralWith === undefined);
+  return {
+    feeders: feeders.length,
+    circuits: units.size,
+    panelA: Math.max(0, ...feeders.map((one) => one.mainA)),
+    leastA: isDwelling ? 100 : isTwoWire && inIt.length === 1 ? 15 : isTwoWire && inIt.length === 2 ? 30 : 60,
+  };
 }
 
 export const buildingDisconnect = defineRule({
@@ -33,7 +41,7 @@ export const buildingDisconnect = defineRule({
     stage: 'service',
     severity: 'violation',
     why: 'Whoever turns a shed off must be sure that it is off, all of it, from where they stand.',
-    editions: everyEdition({ section: '225.30', limits: { leastA: 60 }, basis: fromMemory('medium') }),
+    editions: everyEdition({ section: '225.30', limits: {}, basis: fromMemory('medium') }),
     messages: {
       several: ({ building, n }: Data) =>
         `${building} is supplied by ${n} feeders and circuits; one is allowed. A panel in it, fed by one feeder, takes the circuits.`,
@@ -42,18 +50,18 @@ export const buildingDisconnect = defineRule({
       ask: ({ building }: Data) =>
         `Whether ${building} has a disconnect is not said; for a single circuit a snap switch will do.`,
       small: ({ building, has, least }: Data & { has: number; least: number }) =>
-        `The disconnect of ${building} is rated ${has} A; a building with more than two circuits has ${least} A at least. The breaker of its feeder may be smaller.`,
+        `The disconnect of ${building} is rated ${has} A; ${least} A is the least for what it serves. The breaker of its feeder may be smaller.`,
       one: ({ building }: Data) => `${building} is supplied once and has a disconnect.`,
       dark: ({ building }: Data) => `${building} has no power.`,
     },
   },
   scope: 'house',
   appliesTo: (facts) => Object.keys(facts.house.buildings).length > 0,
-  check: ({ house }, limits, report) =>
+  check: ({ house }, _limits, report) =>
     Object.values(house.buildings).map((building) => {
       const room = Object.values(house.rooms).find((one) => one.building === building.id)?.id;
       const where = room ? { room } : {};
-      const { feeders, circuits, panelA } = suppliesOf(house, building);
+      const { feeders, circuits, panelA, leastA } = suppliesOf(house, building);
       const data = { building: building.name, n: feeders + circuits };
       if (data.n === 0) return report.pass('dark', data, where);
       if (data.n > 1) return report.fail('several', data, where);
@@ -66,8 +74,8 @@ export const buildingDisconnect = defineRule({
             setBuildingRemedy(building.id, { disconnect: 'no' }, 'It has none'),
           ],
         });
-      if (feeders === 1 && panelA < limits.leastA)
-        return report.fail('small', { ...data, has: panelA, least: limits.leastA }, where, { section: '225.39(D)' });
+      if (feeders === 1 && panelA < leastA)
+        return report.fail('small', { ...data, has: panelA, least: leastA }, where, { section: '225.39' });
       return report.pass('one', data, where);
     }),
 });

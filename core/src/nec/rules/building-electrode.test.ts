@@ -7,11 +7,12 @@ const grounded = (electrodes: readonly string[]) => withShop({}, { building: { e
 testRule(buildingElectrode, {
   passes: [['two rods', grounded(['two-rods']), 'Shop has grounding electrodes of its own.']],
   fails: [
+    ['one plate', grounded(['plate'])],
     ['none', grounded([]), 'Shop has a panel and no grounding electrode of its own.'],
     [
       'one rod',
       grounded(['one-rod']),
-      'One rod alone grounds Shop: a second one, unless it is shown to have 25 ohms or less.',
+      'One rod or plate alone grounds Shop: a second one, unless it is shown to have 25 ohms or less.',
     ],
   ],
   cannotTell: [['nothing is said', withShop(), 'Which grounding electrodes Shop has is not said.']],

@@ -13,7 +13,7 @@ export const buildingElectrode = defineRule({
     messages: {
       none: ({ building }: Data) => `${building} has a panel and no grounding electrode of its own.`,
       rod: ({ building }: Data) =>
-        `One rod alone grounds ${building}: a second one, unless it is shown to have 25 ohms or less.`,
+        `One rod or plate alone grounds ${building}: a second one, unless it is shown to have 25 ohms or less.`,
       ask: ({ building }: Data) => `Which grounding electrodes ${building} has is not said.`,
       there: ({ building }: Data) => `${building} has grounding electrodes of its own.`,
     },
@@ -39,7 +39,10 @@ export const buildingElectrode = defineRule({
           }),
         ];
       if (building.electrodes.length === 0) return [report.fail('none', data, where)];
-      if (building.electrodes.length === 1 && building.electrodes[0] === 'one-rod')
+      if (
+        building.electrodes.length === 1 &&
+        (building.electrodes[0] === 'one-rod' || building.electrodes[0] === 'plate')
+      )
         return [report.fail('rod', data, where, { section: '250.53(A)(2)' })];
       return [report.pass('there', data, where)];
     }),

@@ -25,12 +25,11 @@ export const cordSupply = defineRule({
   check: ({ house, edition }, _limits, report) => {
     const panel = servicePanel(house)!;
     const where = { panel: panel.id };
-    const { cordA, volts } = house.supply;
+    const { cordA } = house.supply;
     const base = { panel: panel.name, main: panel.mainA, load: 0, cord: cordA ?? 0 };
     if (cordA === undefined) return [report.cannotTell('ask', base, where)];
     if (panel.mainA > cordA) return [report.fail('main', base, where, { section: '240.4' })];
-    const at240 = leastServiceAmps({ ...loadsOfHouse(house), edition }, panel.mainA);
-    const load = volts === '120' ? at240 * 2 : at240;
+    const load = leastServiceAmps({ ...loadsOfHouse(house), edition }, panel.mainA);
     const data = { ...base, load };
     return [load > cordA + 0.5 ? report.fail('over', data, where) : report.pass('fits', data, where)];
   },

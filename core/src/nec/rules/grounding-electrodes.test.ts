@@ -18,8 +18,9 @@ testRule(groundingElectrodes, {
     [
       'one rod',
       served({ electrodes: ['one-rod'] }),
-      'One rod alone grounds P: a second one at least 6 ft away, unless it is shown to have 25 ohms or less.',
+      'One rod or plate alone grounds P: a second one at least 6 ft away, unless it is shown to have 25 ohms or less.',
     ],
+    ['one plate', served({ electrodes: ['plate'] })],
     [
       'water pipe alone',
       served({ electrodes: ['water-pipe'] }),

@@ -44,7 +44,7 @@ export const groundingElectrodes = defineRule({
         'Which grounding electrodes there are is not said: steel in the footing, metal water pipe in the ground, rods. All that are there are bonded together.',
       none: ({ panel }: Data) => `${panel} has no grounding electrode.`,
       rod: ({ panel }: Data) =>
-        `One rod alone grounds ${panel}: a second one at least 6 ft away, unless it is shown to have 25 ohms or less.`,
+        `One rod or plate alone grounds ${panel}: a second one at least 6 ft away, unless it is shown to have 25 ohms or less.`,
       pipe: ({ panel }: Data) => `The water pipe alone grounds ${panel}: it needs another electrode beside it.`,
       thin: ({ has, least }: Data) => `The grounding electrode conductor is No. ${has}; No. ${least} is the least.`,
       enough: ({ panel }: Data) => `${panel} has grounding electrodes that are enough.`,
@@ -68,7 +68,7 @@ export const groundingElectrodes = defineRule({
         }),
       ];
     if (electrodes.length === 0) return [report.fail('none', data, where)];
-    if (electrodes.length === 1 && electrodes[0] === 'one-rod')
+    if (electrodes.length === 1 && (electrodes[0] === 'one-rod' || electrodes[0] === 'plate'))
       return [report.fail('rod', data, where, { section: '250.53(A)(2)' })];
     if (electrodes.length === 1 && electrodes[0] === 'water-pipe')
       return [report.fail('pipe', data, where, { section: '250.53(D)(2)' })];

@@ -24,6 +24,11 @@ testRule(serviceSize, {
     ['loads of typical value far from the limit', heavy(200, {})],
   ],
   fails: [
+    [
+      'the same on 125 A between two legs of a wye, whose amperes are more',
+      heavy(125, read).with((house) => void (house.supply.volts = '120/208')),
+      'P has a main of 125 A; the calculated load is 145 A.',
+    ],
     ['the same on 100 A', heavy(100), 'P has a main of 100 A; the calculated load is 126 A.'],
     [
       'a main of 60 A, whatever the load',

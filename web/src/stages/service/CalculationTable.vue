@@ -29,7 +29,7 @@ const va = (value: number) => (value === 0 ? '' : Math.round(value).toLocaleStri
           <td class="num muted">{{ line.section }}</td>
         </tr>
         <tr class="total">
-          <td colspan="2">Total ÷ 240 V</td>
+          <td colspan="2">Total ÷ {{ calculation.volts }} V</td>
           <td class="num right">{{ va(calculation.va) }}</td>
           <td class="num">{{ calculation.amps.toFixed(1) }} A</td>
         </tr>
