@@ -39,6 +39,8 @@ export interface DwellingLoads {
   readonly volts: number;
   /** Floor area by its outside dimensions, square feet. */
   readonly areaFt2: number;
+  /** Dwelling units on it: kitchens of different units. Of more than one the optional method of 220.82 does not speak. */
+  readonly dwellings: number;
   readonly smallApplianceCircuits: number;
   readonly laundryCircuits: number;
   readonly connected: readonly Connected[];
@@ -86,6 +88,10 @@ export function oneMore(kind: LoadKind, n: number): Connected {
 /** The least that 220.52 counts, whatever is drawn. */
 const [LEAST_SMALL_APPLIANCE, LEAST_LAUNDRY] = [2, 1];
 
+/** Dwelling units as they are written down: those that a kitchen is in, and the house itself where one is in no unit. */
+const dwellingsIn = ({ rooms }: House): number =>
+  Math.max(1, new Set(Object.values(rooms).flatMap((room) => (room.kind === 'kitchen' ? [room.unit ?? ''] : []))).size);
+
 const SUPPLY_VOLTS = { '120/240': 240, '120/208': 208, '120': 120 } as const;
 
 /** What the loads of a part of a house are: by its circuits. */
@@ -116,13 +122,15 @@ export function dwellingLoads(house: House, areaFt2: number, within?: Within): D
       },
     ];
   });
+  const dwellings = within ? 1 : dwellingsIn(house);
   const ofPurpose = (purpose: Circuit['purpose']) => circuits.filter((one) => one.purpose === purpose).length;
   return {
     edition: house.job.edition,
     volts: SUPPLY_VOLTS[house.supply.volts],
     areaFt2,
-    smallApplianceCircuits: Math.max(within ? 0 : LEAST_SMALL_APPLIANCE, ofPurpose('small-appliance')),
-    laundryCircuits: Math.max(within ? 0 : LEAST_LAUNDRY, ofPurpose('laundry')),
+    dwellings,
+    smallApplianceCircuits: Math.max(within ? 0 : LEAST_SMALL_APPLIANCE * dwellings, ofPurpose('small-appliance')),
+    laundryCircuits: Math.max(within ? 0 : LEAST_LAUNDRY * dwellings, ofPurpose('laundry')),
     connected,
   };
 }

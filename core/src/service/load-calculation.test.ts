@@ -20,6 +20,7 @@ const one = (group: LoadGroup, va: number, extra: Partial<Connected> = {}): Conn
 const dwelling = (connected: readonly Connected[], extra: Partial<DwellingLoads> = {}): DwellingLoads => ({
   edition: '2017',
   volts: 240,
+  dwellings: 1,
   areaFt2: 1500,
   smallApplianceCircuits: 2,
   laundryCircuits: 1,

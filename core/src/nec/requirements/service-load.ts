@@ -25,7 +25,8 @@ const OPTIONAL_FROM_A = 100;
 /** The least that a service of a rating must carry, amperes: the less of the two methods where both may be used. */
 export function leastServiceAmps(loads: DwellingLoads, ratingA: number): number {
   const standard = standardLoad(loads).amps;
-  return ratingA >= OPTIONAL_FROM_A ? Math.min(standard, optionalLoad(loads).amps) : standard;
+  // Two dwellings and more go by Part III, unless the easier of 220.84 or 220.85 is worked out by hand.
+  return ratingA >= OPTIONAL_FROM_A && loads.dwellings === 1 ? Math.min(standard, optionalLoad(loads).amps) : standard;
 }
 
 /** What a house would need with more of this in it. */

@@ -1,5 +1,6 @@
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
+import { twoUnits } from '../../test/supply-cases';
 import { serviceSize } from './service-size';
 
 /** A dwelling of one large kitchen, so that its area is what its walls say, with a main of so many amperes. */
@@ -22,6 +23,12 @@ testRule(serviceSize, {
     ['nothing but lights on 100 A', dwelling(100), 'The main of P, 100 A, carries the calculated load of 20 A.'],
     ['range, furnace, water heater and charger on 200 A', heavy(200)],
     ['loads of typical value far from the limit', heavy(200, {})],
+    [
+      // 413.5 by 273.5 in outside, 785 ft²; four small-appliance circuits, two for laundries: 11,356 VA; 3,000 and 35 % of the rest.
+      'two dwelling units that are written down, by Part III',
+      twoUnits('hall'),
+      'The main of P, 200 A, carries the calculated load of 25 A.',
+    ],
   ],
   fails: [
     [
@@ -30,6 +37,11 @@ testRule(serviceSize, {
       'P has a main of 125 A; the calculated load is 145 A.',
     ],
     ['the same on 100 A', heavy(100), 'P has a main of 100 A; the calculated load is 126 A.'],
+    [
+      'two units on 50 A',
+      twoUnits('hall').with((house) => void (house.panels['P']!.mainA = 50)),
+      'P has a main of 50 A: a service of several dwellings has 60 A at least.',
+    ],
     [
       'a main of 60 A, whatever the load',
       dwelling(60),

@@ -18,12 +18,18 @@ export const serviceSize = defineRule({
     stage: 'service',
     severity: 'violation',
     why: 'Chargers, tubs and tankless heaters are added one by one, and nobody adds them up until the main trips on a cold evening.',
-    editions: everyEdition({ section: '220.40, 230.79(C)', limits: { leastA: 100 }, basis: fromMemory('high') }),
+    editions: everyEdition({
+      section: '220.40, 230.79(C)',
+      limits: { leastA: 100, othersA: 60 },
+      basis: fromMemory('high'),
+    }),
     messages: {
       small: ({ panel, main, load }: Numbers) =>
         `${panel} has a main of ${main} A; the calculated load is ${load.toFixed(0)} A.`,
       least: ({ panel, main, least }: Numbers & { least: number }) =>
         `${panel} has a main of ${main} A: the service of a one-family dwelling has ${least} A at least.`,
+      several: ({ panel, main, least }: Numbers & { least: number }) =>
+        `${panel} has a main of ${main} A: a service of several dwellings has ${least} A at least.`,
       near: ({ panel, main, load }: Numbers) =>
         `The calculated load is about ${load.toFixed(0)} A on the ${main} A main of ${panel}, by typical values. So near only the nameplates tell.`,
       units: ({ panel, n }: { panel: string; n: number }) =>
@@ -47,10 +53,16 @@ export const serviceSize = defineRule({
     const where = { panel: panel.id };
     const detail = { measured: () => `${load.toFixed(1)} A`, required: () => `${panel.mainA} A at most` };
     const kitchens = facts.views.filter((view) => view.room.kind === 'kitchen').length;
-    if (kitchens > 1) return [report.cannotTell('units', { panel: panel.name, n: kitchens }, where)];
-    const isDwelling = kitchens === 1;
-    if (isDwelling && panel.mainA < limits.leastA)
-      return [report.fail('least', { ...data, least: limits.leastA }, where, { ...detail, section: '230.79(C)' })];
+    if (kitchens > 1 && kitchens !== loads.dwellings)
+      return [report.cannotTell('units', { panel: panel.name, n: kitchens }, where)];
+    const least = kitchens === 1 ? limits.leastA : kitchens > 1 ? limits.othersA : 0;
+    if (panel.mainA < least)
+      return [
+        report.fail(kitchens === 1 ? 'least' : 'several', { ...data, least }, where, {
+          ...detail,
+          section: kitchens === 1 ? '230.79(C)' : '230.79(D)',
+        }),
+      ];
     const fits = (amps: number) => fitsRating(amps, panel.mainA);
     if (fits(low!) !== fits(high!)) {
       const typical = Object.values(facts.house.loads).filter(isTypical);

@@ -60,8 +60,9 @@ const more = ref<readonly LoadKind[]>([]);
 const toggle = (kind: LoadKind) =>
   void (more.value = more.value.includes(kind) ? more.value.filter((one) => one !== kind) : [...more.value, kind]);
 
-/** A one-family dwelling's service has 100 A at least: 230.79(C). */
+/** A one-family dwelling's service has 100 A at least, 230.79(C); one of several dwellings 60 A, (D). */
 const LEAST_SERVICE_A = 100;
+const leastRating = computed(() => (loads.value.dwellings === 1 ? LEAST_SERVICE_A : 60));
 
 const drawn = computed(() => loadsOfHouse(house.value));
 const loads = computed(() => withMore(drawn.value, more.value.map(oneMore)));
@@ -73,7 +74,7 @@ const isOptionalLess = computed(() => amps.value < standard.value.amps);
 const leastOf = (of: DwellingLoads) => leastServiceAmps(of, panel.value?.mainA ?? 0);
 const amps = computed(() => leastOf(loads.value));
 const rating = computed(() =>
-  nextServiceRating(Math.max(LEAST_SERVICE_A, leastServiceAmps(loads.value, LEAST_SERVICE_A))),
+  nextServiceRating(Math.max(leastRating.value, leastServiceAmps(loads.value, LEAST_SERVICE_A))),
 );
 const conductors = computed(() => rating.value && serviceConductors(rating.value));
 const isSmall = computed(() => panel.value !== undefined && !fitsRating(amps.value, panel.value.mainA));
@@ -190,7 +191,16 @@ async function print(oneLine: boolean): Promise<void> {
           :calculation="standard"
           :decides="!isOptionalLess"
         />
-        <CalculationTable title="Optional method, 220.82" :calculation="optional" :decides="isOptionalLess" />
+        <CalculationTable
+          v-if="loads.dwellings === 1"
+          title="Optional method, 220.82"
+          :calculation="optional"
+          :decides="isOptionalLess"
+        />
+        <p v-else class="muted">
+          {{ loads.dwellings }} dwelling units: the optional method of 220.82 is for one. What 220.84 and 220.85 may
+          save is worked out by hand.
+        </p>
       </template>
     </div>
     <p class="muted small">
