@@ -1,4 +1,4 @@
-import { clickPlan, expect, goTo, menu, newHouse, openDemo, pick, saved, test } from './harness';
+import { clickPlan, expect, goTo, menu, newHouse, openDemo, pick, saved, tape, test } from './harness';
 
 test('the service carries the load, one more charger is asked for, and a main too small is a violation', async ({
   owner: page,
@@ -103,4 +103,24 @@ test('a room says what heat it wants, and heaters are put in under its window, w
   await expect(page.getByText('It has baseboard heaters.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Put them in' })).toBeVisible();
+});
+
+test('two places for the panel are compared, each with a plan of its own, and one is taken', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'House');
+  await tape(page, "panel in garage south 3'");
+  await goTo(page, 'Panel');
+  await page.getByRole('button', { name: 'Compare the places' }).click();
+  const table = page.getByRole('table').filter({ hasText: 'cable, ft' });
+  await expect(table).toBeVisible({ timeout: 60_000 });
+  await expect(table.getByText('not known yet')).toHaveCount(2);
+  await table
+    .getByRole('button', { name: /^Hang it in/ })
+    .last()
+    .click();
+  await expect(table).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Compare the places' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Compare the places' })).toBeVisible();
 });

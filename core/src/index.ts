@@ -276,6 +276,7 @@ export { connectAppliances, unconnectedAppliances } from './proposals/circuits/a
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
 export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';
 export { acceptCircuitPlan, type CircuitPlan, planCircuits } from './proposals/circuits/plan-circuits';
+export { comparePanelPlaces, hangPanelAt, type PanelPlace } from './proposals/circuits/panel-places';
 export { splitCircuit } from './proposals/circuits/split-circuit';
 export type { CurveName } from './load-profile/breaker-curve';
 export { inspectionPacket, type PacketLine } from './close-out/inspection-packet';

@@ -6,6 +6,7 @@ import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import LegChart from './LegChart.vue';
+import PanelPlaces from './PanelPlaces.vue';
 import ScheduleSheet from './ScheduleSheet.vue';
 
 const store = useHouse();
@@ -94,6 +95,7 @@ const print = () => window.print();
       />
       <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
     </template>
+    <PanelPlaces />
     <LegChart class="legs" :schedule="schedule" />
     <ScheduleSheet :schedule="schedule" @move="move" />
   </PaperPage>
