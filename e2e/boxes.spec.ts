@@ -73,6 +73,16 @@ test('the edition changes everything at once, and a local amendment is part of t
   await job.getByLabel('Date', { exact: true }).fill('2026-11-02');
   await job.getByRole('button', { name: 'Add the amendment' }).click();
   await expect(job).toContainText('switched off');
+  // A limit is read and typed in the units of the trade.
+  await job.getByLabel('Rule').fill('No point along a wall');
+  await page.getByRole('option', { name: /No point along a wall space/ }).click();
+  await pick(page, 'Change', `reach, now 6'-0"`);
+  await job.getByLabel('New value').fill('seven');
+  await job.getByRole('button', { name: 'Add the amendment' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'is not a length' })).toBeVisible();
+  await job.getByLabel('New value').fill("7'");
+  await job.getByRole('button', { name: 'Add the amendment' }).click();
+  await expect(job).toContainText(`reach 7'-0"`);
   await job.getByRole('button', { name: 'Done' }).click();
   await expect(side).not.toContainText('The island');
   await expect(side).toContainText('Switched off: island-receptacle');

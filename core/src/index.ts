@@ -230,6 +230,7 @@ export {
   serviceConductors,
 } from './service/service-conductors';
 export { buildingOfPanel, feedersFrom, feederTo, servicePanel } from './circuits/panel-tree';
+export { isSwitchLimit, limitName, limitValue, readLimit } from './nec/limit-words';
 export { feedPanel } from './nec/feed-panel';
 export { feederLoad } from './nec/requirements/feeder-load';
 export { feederAmpacity, feederDrop, leastFeeder } from './service/feeder-size';

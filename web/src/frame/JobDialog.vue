@@ -1,7 +1,17 @@
 <script setup lang="ts">
 import SearchField from '../fields/SearchField.vue';
 import { computed, ref } from 'vue';
-import { addEntity, edit, removeEntities, rules, type House } from '@winculum/core';
+import {
+  addEntity,
+  edit,
+  isSwitchLimit,
+  limitName,
+  limitValue,
+  readLimit,
+  removeEntities,
+  rules,
+  type House,
+} from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import { newId } from '../new-id';
@@ -49,10 +59,13 @@ const limits = computed(() => {
 
 function addAmendment(): void {
   const { rule, limit, value, by, date, note } = amendment.value;
-  const change = limit === '' ? { kind: 'off' as const } : { kind: 'limit' as const, limit, value: Number(value) };
-  if (limit !== '' && (value.trim() === '' || !Number.isFinite(Number(value))))
-    store.problem = 'New value: type a number, in the unit of the limit.';
-  else if (store.apply(addEntity(house.value, 'decisions', { id: newId('amendment'), rule, change, by, date, note })))
+  const read = limit === '' ? undefined : readLimit(limit, value);
+  if (read && !read.ok) {
+    store.problem = read.problems[0]!.message;
+    return;
+  }
+  const change = read ? { kind: 'limit' as const, limit, value: read.value } : { kind: 'off' as const };
+  if (store.apply(addEntity(house.value, 'decisions', { id: newId('amendment'), rule, change, by, date, note })))
     amendment.value = { ...amendment.value, note: '', value: '' };
 }
 
@@ -84,7 +97,10 @@ const ENDS = [
 const ruleItems = editable.map(({ id, meta }) => ({ value: id, title: meta.summary }));
 const limitItems = computed(() => [
   { value: '', title: 'switch the rule off' },
-  ...limits.value.map(([limit, value]) => ({ value: limit, title: `${limit} (now ${value})` })),
+  ...limits.value.map(([limit, value]) => ({
+    value: limit,
+    title: `${limitName(limit)}, now ${limitValue(limit, value)}`,
+  })),
 ]);
 
 const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.summary ?? id;
@@ -183,7 +199,13 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
               @update:model-value="amendment.limit = ''"
             />
             <v-select v-model="amendment.limit" label="Change" :items="limitItems" />
-            <v-text-field v-if="amendment.limit" v-model="amendment.value" label="New value" class="num" />
+            <v-select
+              v-if="isSwitchLimit(amendment.limit)"
+              v-model="amendment.value"
+              label="New value"
+              :items="['yes', 'no']"
+            />
+            <v-text-field v-else-if="amendment.limit" v-model="amendment.value" label="New value" class="num" />
             <v-text-field v-model="amendment.by" label="Decided by" maxlength="80" required />
             <v-text-field v-model="amendment.date" label="Date" type="date" required />
             <v-text-field
