@@ -66,6 +66,19 @@ describe('a panel that is fed from another', () => {
 });
 
 describe('the load of a feeder', () => {
+  it('of a shop counts what is plugged in beside its receptacles, and nothing twice', () => {
+    const shop = () =>
+      withShop().circuit('C', 20, { panel: 'Q', space: 1 }).receptacle('shop', 'c0', 40, { circuit: 'C' });
+    const vaOf = (house: House) => feederLoad(house, { to: 'Q', ratingA: 60 }).calculation.va;
+    expect(vaOf(shop().build())).toBe(180);
+    // A freezer on the same circuit takes nothing from the receptacle beside it.
+    const plugged = shop().load('freezer', 'shop', 'c0', 90, 'C', { va: 500 }).build();
+    expect(vaOf(plugged)).toBe(680);
+    // One that is fastened is among the fixed appliances, at 100 % alone, and not among the receptacles again.
+    const fastened = shop().load('water-heater', 'shop', 'c0', 90, 'C', { va: 4500, motor: false }).build();
+    expect(vaOf(fastened)).toBe(4680);
+  });
+
   it('is that of a whole dwelling where all of one unit hangs on it: 220.82 and 310.12 hold', () => {
     const house = twoUnits('hall')
       .panel('A', 'a', 20)

@@ -64,7 +64,8 @@ const COOLING: ReadonlySet<LoadKind> = new Set<LoadKind>(['air-conditioner', 'wi
 /** Household cooking equipment that Table 220.55 takes, volt-amperes. */
 const COOKING_OVER_VA = 1750;
 
-function groupOf(load: Load, isAlone: boolean): LoadGroup | undefined {
+/** How a load counts; undefined where it is plugged in anywhere and the 3 VA/ft² hold it. */
+export function groupOf(load: Load, isAlone: boolean): LoadGroup | undefined {
   if (COOKING.has(load.kind) && load.va > COOKING_OVER_VA) return 'cooking';
   if (load.kind === 'dryer' || (load.kind === 'heat-pump-dryer' && load.volts === 240)) return 'dryer';
   if (HEAT.has(load.kind)) return 'heat';

@@ -3,7 +3,7 @@ import { outletsOn } from '../../circuits/outlets';
 import { panelsBehind, servicePanel } from '../../circuits/panel-tree';
 import { remembering } from '../../house/remember';
 import type { Circuit, Feeder, House, Room } from '../../house/schema';
-import { dwellingLoads, type DwellingLoads } from '../../service/connected-loads';
+import { dwellingLoads, groupOf, type DwellingLoads } from '../../service/connected-loads';
 import { optionalLoad, standardLoad, type CalculationLine, type LoadCalculation } from '../../service/load-calculation';
 import { areaOfRoomsFt2 } from './dwelling-area';
 
@@ -41,16 +41,21 @@ function carriesWholeDwelling(house: House, behind: readonly Circuit[]): boolean
 function outsideTheArea(house: House, circuits: readonly Circuit[], areaRooms: ReadonlySet<Room>): CalculationLine[] {
   return circuits
     .filter((circuit) => circuit.purpose !== 'small-appliance' && circuit.purpose !== 'laundry')
-    .filter((circuit) => {
-      const outlets = outletsOn(house, circuit);
-      return outlets.length > 0 && outlets.every((one) => !areaRooms.has(one.room) && one.load === undefined);
+    .filter((circuit) => outletsOn(house, circuit).every((one) => !areaRooms.has(one.room)))
+    .map((circuit) => {
+      // What has a line of its own is not counted here again; what is only plugged in is.
+      const apart = outletsOn(house, circuit).reduce(
+        (sum, { load }) => sum + (load && groupOf(load, circuit.purpose === 'individual') ? load.va : 0),
+        0,
+      );
+      return {
+        what: circuit.name,
+        sum: 'lights, receptacles and what is plugged in, as drawn',
+        va: Math.max(0, measureCircuitLoad(house, circuit).va - apart),
+        section: '220.14(I)',
+      };
     })
-    .map((circuit) => ({
-      what: circuit.name,
-      sum: 'lights and receptacles as they are drawn',
-      va: measureCircuitLoad(house, circuit).va,
-      section: '220.14(I)',
-    }));
+    .filter((line) => line.va > 0);
 }
 
 /** Vehicles and fixed heat run for hours: a quarter more. */
