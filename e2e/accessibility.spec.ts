@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { card, expect, goTo, menu, openDemo, test } from './harness';
+import { card, expect, goTo, menu, openDemo, test, STOPS } from './harness';
 
 /** All rules in the one theme, and those of color in the other, where nothing else differs. */
 const RULES = {
@@ -26,19 +26,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.reload();
     await accessible('houses');
     await openDemo(page);
-    for (const stop of [
-      'House',
-      'Boxes',
-      'Switching',
-      'Walk',
-      'Circuits',
-      'Panel',
-      'Service',
-      'Load profile',
-      'Make-up',
-      'Inspection',
-      'Trim & test',
-    ] as const) {
+    for (const stop of STOPS) {
       await goTo(page, stop);
       await page.waitForTimeout(350);
       await accessible(stop);

@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, test } from './harness';
+import { expect, goTo, openDemo, test, STOPS } from './harness';
 
 /** Mounted at once, more of them make a stage slow to open: fields, choices and ticks of Vuetify. */
 const MOST = 30;
@@ -13,19 +13,7 @@ test('no stage mounts more than thirty heavy controls, and none is raw', async (
     );
     expect(await raw.evaluateAll((all) => all.map((one) => one.outerHTML.slice(0, 120))), what).toEqual([]);
   };
-  for (const stop of [
-    'House',
-    'Boxes',
-    'Switching',
-    'Walk',
-    'Circuits',
-    'Panel',
-    'Service',
-    'Load profile',
-    'Make-up',
-    'Inspection',
-    'Trim & test',
-  ] as const) {
+  for (const stop of STOPS) {
     await goTo(page, stop);
     await within(stop);
   }

@@ -180,18 +180,21 @@ export async function confirmPassword(page: Page, password = PASSWORD): Promise<
   await dialog.getByRole('button', { name: 'Go on' }).click();
 }
 
-type Stop =
-  | 'House'
-  | 'Boxes'
-  | 'Switching'
-  | 'Walk'
-  | 'Circuits'
-  | 'Panel'
-  | 'Service'
-  | 'Load profile'
-  | 'Make-up'
-  | 'Inspection'
-  | 'Trim & test';
+/** The stages in their order. */
+export const STOPS = [
+  'House',
+  'Boxes',
+  'Switching',
+  'Walk',
+  'Circuits',
+  'Panel',
+  'Service',
+  'Load profile',
+  'Make-up',
+  'Inspection',
+  'Trim & test',
+] as const;
+type Stop = (typeof STOPS)[number];
 
 export async function openDemo(page: Page, stop: Stop = 'Boxes'): Promise<void> {
   await page.getByRole('link', { name: 'Studio house on the narrow lot' }).click();
