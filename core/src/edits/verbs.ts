@@ -5,6 +5,7 @@ import type { Collection } from '../house/collections';
 import type { Problem, Result } from '../units/result';
 import type { Box, BoxPlace, Circuit, Corner, House, Room } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
+import { carryBoxes } from './carry-boxes';
 
 type Entity<C extends Collection> = House[C][string];
 /** Gives a new id with a readable prefix; comes in as an argument so that the core stays without chance. */
@@ -61,6 +62,7 @@ export function changeEntity<C extends Collection>(
       if (value === undefined) delete entity[field];
       else entity[field] = value;
     }
+    if (collection === 'features' && 'at' in changes) carryBoxes(draft, house, new Set([id]));
     return undefined;
   });
 }
@@ -221,6 +223,8 @@ export function moveCorners(house: House, roomId: string, places: Readonly<Recor
       const to = places[corner.id];
       if (to) [corner.x, corner.y] = [to.x, to.y];
     }
+    const onWalls = Object.values(house.features).filter((one) => one.room === roomId && one.at.kind === 'wall');
+    carryBoxes(draft, house, new Set(onWalls.map((one) => one.id)));
     return undefined;
   });
 }

@@ -55,6 +55,27 @@ export const BOX_TYPES: readonly BoxType[] = [
     for: 'new',
     carriesLb: 50,
   },
+  // Square boxes under a round plaster ring: NEC Table 314.16(A), the ring's own volume left out. Built to carry a light, *from memory*, medium.
+  {
+    id: 'square-4-ring',
+    name: 'Square 4 x 2 1/8 in, round plaster ring, 30.3 in³',
+    gangs: 1,
+    shape: 'octagon',
+    volumeIn3: 30.3,
+    depthIn: 2.125,
+    for: 'new',
+    carriesLb: 50,
+  },
+  {
+    id: 'square-411-ring',
+    name: 'Square 4 11/16 x 2 1/8 in, round plaster ring, 42 in³',
+    gangs: 1,
+    shape: 'octagon',
+    volumeIn3: 42,
+    depthIn: 2.125,
+    for: 'new',
+    carriesLb: 50,
+  },
   {
     id: 'fan-brace',
     name: 'Fan-rated box on a brace, 21 in³',

@@ -27,7 +27,7 @@ function moved(house: House, move: (at: Point) => Point): House {
       });
     }
   for (const { at } of Object.values(copy.boxes))
-    if (at.kind === 'ceiling' || at.kind === 'floor') Object.assign(at, move(at));
+    if (at.kind !== 'wall') Object.assign(at, move(at));
   return copy;
 }
 
@@ -81,7 +81,6 @@ export function mirrored(house: House): House {
   for (const feature of Object.values(copy.features)) if (feature.at.kind === 'wall') flip(feature.room, feature.at);
   for (const box of Object.values(copy.boxes)) {
     if (box.at.kind === 'wall') flip(box.room, box.at);
-    if (box.at.kind === 'feature') box.at.x = 100 - box.at.x;
   }
   return copy;
 }
