@@ -26,8 +26,7 @@ function moved(house: House, move: (at: Point) => Point): House {
         depthIn: Math.abs(a.y - b.y),
       });
     }
-  for (const { at } of Object.values(copy.boxes))
-    if (at.kind !== 'wall') Object.assign(at, move(at));
+  for (const { at } of Object.values(copy.boxes)) if (at.kind !== 'wall') Object.assign(at, move(at));
   return copy;
 }
 
