@@ -15,6 +15,7 @@ const layers = [
   'feed',
   'makeup',
   'feed-search',
+  'route',
   'proof',
   'bench',
   'panel',

@@ -190,6 +190,7 @@ export const STOPS = [
   'Panel',
   'Service',
   'Load profile',
+  'Routes',
   'Make-up',
   'Inspection',
   'Trim & test',

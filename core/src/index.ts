@@ -85,6 +85,7 @@ export {
   type Standards,
   standardsSchema,
   type Supply,
+  type Route,
   type TestResult,
   TRADE_SIZES,
 } from './house/schema';
@@ -272,6 +273,19 @@ export {
   switchingOf,
 } from './proposals/layout/switch-standards';
 export { coveAlong, doorsOf, sconcesAt, underCabinets, type WallLight } from './proposals/layout/wall-lights';
+export { keptRoutes, keyOfRoute } from './circuits/kept-routes';
+export { boreSheet } from './route/bore-sheet';
+export { findRoutes, type RoutePlan } from './route/find-routes';
+export { type Hole, holesOf } from './route/holes';
+export { dropRoutes, isFixed, keepRoutes, markRoutes } from './route/keep-routes';
+export { keptCables } from './route/kept-laid';
+export { type LaidCable, laidCables } from './route/laid';
+export { leadRoute } from './route/lead-route';
+export { holesSeenFrom, legsSeenFrom, pointsOfLeg } from './route/on-room';
+export { cutFeet, pullSheet, routingOf, viaOf } from './route/pull-sheet';
+export { planSpools, type Spool } from './route/spool-plan';
+export { type RouteTotals, totalsOfRoutes } from './route/totals';
+export { type RoutePlace, ROUTE_WAYS, type RouteWay } from './route/ways';
 export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
 export { connectAppliances, unconnectedAppliances } from './proposals/circuits/appliances';
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';

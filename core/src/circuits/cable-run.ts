@@ -25,7 +25,7 @@ export interface Spot extends Point {
 }
 
 /** Cable left in a box at each end, inches: 6 in free by NEC 300.14 and as much to get there, *common practice*. */
-const MAKE_UP_IN = 12;
+export const MAKE_UP_IN = 12;
 /** Middle of a panel above the floor, inches: *common practice*. */
 const PANEL_HEIGHT_IN = 60;
 /** Boxes on walls so near on the plan, inches, share a bay or stand in two beside each other, be it back to back: the cable goes straight through. */

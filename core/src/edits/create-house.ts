@@ -37,6 +37,7 @@ export function createHouse(name: string, edition: Edition = '2023', standards?:
     circuits: {},
     switchGroups: {},
     cables: {},
+    routes: {},
     panels: {},
     supply: supplySchema.parse({}),
     feeders: {},

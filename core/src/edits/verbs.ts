@@ -3,7 +3,7 @@ import { isClockwise, type Point } from '../geometry/geometry';
 import { edit, type Edited } from '../house/edit';
 import type { Collection } from '../house/collections';
 import type { Problem, Result } from '../units/result';
-import type { Box, BoxPlace, Circuit, Corner, House, Room } from '../house/schema';
+import type { Box, BoxPlace, Circuit, Corner, House, Room, Route } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import { carryBoxes } from './carry-boxes';
 
@@ -21,6 +21,7 @@ const words: Record<Collection, string> = {
   circuits: 'circuit',
   switchGroups: 'switch group',
   cables: 'cable',
+  routes: 'route',
   panels: 'panel',
   feeders: 'feeder',
   sources: 'source',
@@ -85,6 +86,10 @@ export function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<s
   }
 }
 
+const passesRoom = ({ legs }: Route, room: string): boolean => legs.some((leg) => 'room' in leg && leg.room === room);
+const passesLevel = ({ legs }: Route, level: string): boolean =>
+  legs.some((leg) => leg.kind === 'space' && (leg.over === level || leg.under === level));
+
 function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
   if (!Object.hasOwn(draft[collection], id)) return;
   const remove = (other: Collection, otherId: string) => removeOne(draft, { collection: other, id: otherId });
@@ -93,6 +98,12 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
   if (collection === 'rooms')
     for (const part of ['openings', 'features', 'boxes', 'panels'] as const)
       for (const entity of Object.values(draft[part])) if (entity.room === id) remove(part, entity.id);
+  const isGone = (one: Route): boolean =>
+    (collection === 'levels' && passesLevel(one, id)) ||
+    (collection === 'rooms' && passesRoom(one, id)) ||
+    (collection === 'boxes' && (one.from === id || one.to === id)) ||
+    (collection === 'circuits' && one.circuit === id);
+  for (const one of Object.values(draft.routes)) if (isGone(one)) delete draft.routes[one.id];
   if (collection === 'features') {
     for (const panel of Object.values(draft.panels)) if (panel.feature === id) panel.feature = null;
     for (const box of Object.values(draft.boxes))

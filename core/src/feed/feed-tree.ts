@@ -1,6 +1,7 @@
 import { cableBetween, spotOfBox } from '../circuits/cable-run';
 import type { Box, Cable, Circuit, House } from '../house/schema';
 import { Memory } from '../cache/memory';
+import { routedLength } from '../circuits/kept-routes';
 import type { Outlet } from '../circuits/outlets';
 import { groupBy } from '../units/group-by';
 import { wiringUnits, type WiringUnit } from './unit';
@@ -224,7 +225,9 @@ export function treeOf(
     for (let i = 0; i < parents.length; i++) {
       if (parents[i] !== from) continue;
       const box = lengths.boxes[i]!;
-      const node = { at: nodes.length, box, parent, lengthIn: lengths.inches(from, i), run: `${unit.id}-${box.id}` };
+      const routed = routedLength(lengths.house, { unit, from: parent?.box, to: box });
+      const lengthIn = routed ?? lengths.inches(from, i);
+      const node = { at: nodes.length, box, parent, lengthIn, run: `${unit.id}-${box.id}` };
       nodes.push(node);
       visit(i, node);
     }
@@ -257,7 +260,9 @@ function storedTree(house: House, unit: WiringUnit, cables: readonly Cable[], bo
         at: nodes.length,
         box: house.boxes[next]!,
         parent,
-        lengthIn: cableBetween(spotOf(at), spotOf(next)),
+        lengthIn:
+          routedLength(house, { unit, from: parent?.box, to: house.boxes[next]! }) ??
+          cableBetween(spotOf(at), spotOf(next)),
         run: cable.id,
       };
       nodes.push(node);

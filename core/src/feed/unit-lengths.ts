@@ -23,7 +23,10 @@ export class UnitLengths {
   /** A row for each box, and one for the panel. */
   readonly #inches: Float64Array;
 
-  constructor(house: House, unit: WiringUnit) {
+  constructor(
+    readonly house: House,
+    unit: WiringUnit,
+  ) {
     this.boxes = boxesOf(unit);
     const n = this.boxes.length;
     this.#inches = new Float64Array((n + 1) * n);

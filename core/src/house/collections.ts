@@ -9,6 +9,7 @@ export const collections = [
   'circuits',
   'switchGroups',
   'cables',
+  'routes',
   'panels',
   'feeders',
   'sources',

@@ -135,6 +135,22 @@ export const findDangling: readonly Find[] = [
   ),
   rememberBy(
     (house, report) => {
+      for (const one of Object.values(house.routes)) {
+        need(report, one.circuit, isIn(house.circuits), () => `routes.${one.id}.circuit`);
+        need(report, one.from, isIn(house.boxes), () => `routes.${one.id}.from`);
+        need(report, one.to, isIn(house.boxes), () => `routes.${one.id}.to`);
+        one.legs.forEach((leg, i) => {
+          if ('room' in leg) need(report, leg.room, isIn(house.rooms), () => `routes.${one.id}.legs.${i}.room`);
+          if (leg.kind !== 'space') return;
+          need(report, leg.over, isIn(house.levels), () => `routes.${one.id}.legs.${i}.over`);
+          need(report, leg.under, isIn(house.levels), () => `routes.${one.id}.legs.${i}.under`);
+        });
+      }
+    },
+    (house) => [house.routes, house.circuits, house.rooms, house.levels, held(house)],
+  ),
+  rememberBy(
+    (house, report) => {
       const { devices } = held(house);
       for (const { id, switches, controls } of Object.values(house.switchGroups)) {
         for (const one of switches) need(report, one, isIn(devices), () => `switchGroups.${id}.switches`);

@@ -3,10 +3,12 @@ import { boxSchema, boxTypeSchema } from './schema-boxes';
 import { loadSchema } from './schema-equipment';
 import { featureSchema, openingSchema } from './schema-fixed';
 import { awgSchema, height, id, inches, label, name, note, text } from './schema-parts';
+import { routeSchema } from './schema-route';
 import { buildingSchema, dwellingUnitSchema, feederSchema, sourceSchema, supplySchema } from './schema-supply';
 
 export * from './schema-boxes';
 export * from './schema-fixed';
+export * from './schema-route';
 export * from './schema-supply';
 export { AWG_SIZES, type Awg } from './schema-parts';
 
@@ -85,6 +87,10 @@ const joistsSchema = z.strictObject({
   spacingIn: z.number().min(8).max(48).default(16),
   /** From the plan's zero to the first joist's center, across their run. */
   offsetIn: z.number().min(-48).max(48).default(0),
+  /** What they are: solid lumber, I-joists, or trusses; what may be bored of them depends on it. */
+  kind: z.enum(['sawn', 'i-joist', 'truss']).optional(),
+  /** Actual depth, inches: 9 1/4 for a 2x10. */
+  depthIn: z.number().min(3).max(48).optional(),
 });
 export type Joists = z.infer<typeof joistsSchema>;
 
@@ -303,6 +309,17 @@ export const makeUpSchema = z.strictObject({
 });
 export type MakeUp = z.infer<typeof makeUpSchema>;
 
+/** Shop standards of leading cables through the framing. */
+export const routingSchema = z.strictObject({
+  /** Height of a run from stud to stud, inches: over the boxes, below pictures and sills. */
+  lineIn: z.number().min(8).max(60).default(24),
+  /** Cable left in the panel, inches: to its farthest breaker and the bar beside it. */
+  panelTailIn: z.number().min(12).max(120).default(48),
+  /** Slack for each cable beside what is free in its boxes, inches: corners and the loop at a box. */
+  slackIn: z.number().min(0).max(60).default(12),
+});
+export type Routing = z.infer<typeof routingSchema>;
+
 /** Shop standards of switching; what a person has drawn otherwise stays until the shop standards are applied. */
 export const switchingSchema = z.strictObject({
   fans: z.enum(['apart', 'together']).default('apart'),
@@ -354,6 +371,8 @@ export const standardsSchema = z.strictObject({
   switching: switchingSchema.optional(),
   /** How boxes are made up; the usual shop standards where nothing is said. */
   makeUp: makeUpSchema.optional(),
+  /** How cables are led; the usual way where nothing is said. */
+  routing: routingSchema.optional(),
   /** Hottest air in the attic, °F; 130 where nothing is said. */
   atticF: z.number().min(60).max(180).optional(),
   maxReceptaclesPerCircuit: z.number().int().min(1).max(60).default(12),
@@ -384,6 +403,7 @@ export const houseSchema = z.strictObject({
   circuits: z.record(id, circuitSchema),
   switchGroups: z.record(id, switchGroupSchema),
   cables: z.record(id, cableSchema),
+  routes: z.record(id, routeSchema).prefault({}),
   panels: z.record(id, panelSchema),
   supply: supplySchema.prefault({}),
   feeders: z.record(id, feederSchema).prefault({}),

@@ -25,6 +25,7 @@ import {
   type House,
 } from './schema';
 import { loadSchema } from './schema-equipment';
+import { routeSchema } from './schema-route';
 import { id as idSchema, name as nameSchema } from './schema-parts';
 import { problemsOf } from './validate';
 
@@ -38,6 +39,7 @@ const entitySchemas = {
   circuits: circuitSchema,
   switchGroups: switchGroupSchema,
   cables: cableSchema,
+  routes: routeSchema,
   panels: panelSchema,
   feeders: feederSchema,
   sources: sourceSchema,

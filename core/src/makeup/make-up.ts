@@ -127,13 +127,14 @@ function leastOf(ways: readonly SchemeParents[], counter: WireCounter): SchemePa
 /** The parts that every unit's wiring reads; the same object while they are the same. */
 const groundOf = remembering(
   () => ({}),
-  ({ rooms, openings, levels, features, panels, cables, job }) => [
+  ({ rooms, openings, levels, features, panels, cables, routes, job }) => [
     rooms,
     openings,
     levels,
     features,
     panels,
     cables,
+    routes,
     job.edition,
   ],
 );

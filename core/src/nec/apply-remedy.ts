@@ -105,6 +105,8 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return changeEntity(house, 'buildings', remedy.building, remedy.changes);
     case 'set-feeder':
       return changeEntity(house, 'feeders', remedy.feeder, remedy.changes);
+    case 'set-circuit':
+      return changeEntity(house, 'circuits', remedy.circuit, remedy.changes);
     case 'move-box':
       return moveToStud(house, remedy.box);
     default:

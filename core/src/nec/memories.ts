@@ -24,6 +24,7 @@ const groundOf = remembering(
     loads,
     standards,
     job,
+    house.routes,
     house.supply,
     house.feeders,
     house.sources,

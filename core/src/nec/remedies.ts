@@ -1,4 +1,4 @@
-import type { Awg, Box, Building, Feeder, Room, Supply } from '../house/schema';
+import type { Awg, Box, Building, Circuit, Feeder, Room, Supply } from '../house/schema';
 import type { RoomView } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 
@@ -26,6 +26,7 @@ export type Remedy = { readonly label: string } & (
       readonly loads: readonly string[];
       readonly changes: Readonly<Record<string, unknown>>;
     }
+  | { readonly kind: 'set-circuit'; readonly circuit: string; readonly changes: Partial<Circuit> }
   | { readonly kind: 'common-trip'; readonly circuits: readonly string[] }
   | { readonly kind: 'feed-panel'; readonly panel: string }
   | { readonly kind: 'set-supply'; readonly changes: Partial<Supply> }

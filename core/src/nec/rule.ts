@@ -5,7 +5,7 @@ import type { RoomView } from '../plan/room-view';
 import type { BoxMakeUp, UnitWiring } from '../makeup/make-up';
 import type { Remedy } from './remedies';
 
-export type Stage = 'house' | 'boxes' | 'switching' | 'circuits' | 'panel' | 'service' | 'make-up';
+export type Stage = 'house' | 'boxes' | 'switching' | 'circuits' | 'panel' | 'service' | 'routes' | 'make-up';
 /** violation: against the code; caution: allowed, but will bite; reminder: only a person on site can tell. */
 export type Severity = 'violation' | 'caution' | 'reminder';
 export type VerdictKind = 'pass' | 'fail' | 'cannot-tell';

@@ -29,7 +29,13 @@ const groups: readonly {
       { id: 'load-profile', name: 'Load profile', short: 'LP' },
     ],
   },
-  { title: 'Rough in', stops: [{ id: 'make-up', name: 'Make-up', short: 'MU' }] },
+  {
+    title: 'Rough in',
+    stops: [
+      { id: 'routes', name: 'Routes', short: 'RO' },
+      { id: 'make-up', name: 'Make-up', short: 'MU' },
+    ],
+  },
   {
     title: 'Close out',
     stops: [

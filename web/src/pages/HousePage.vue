@@ -32,6 +32,7 @@ const stages: Record<Stop, Component> = {
   panel: defineAsyncComponent(() => import('../stages/panel/PanelStage.vue')),
   service: defineAsyncComponent(() => import('../stages/service/ServiceStage.vue')),
   'load-profile': defineAsyncComponent(() => import('../stages/load-profile/LoadProfileStage.vue')),
+  routes: defineAsyncComponent(() => import('../stages/routes/RoutesStage.vue')),
   'make-up': defineAsyncComponent(() => import('../stages/make-up/MakeUpStage.vue')),
   inspection: defineAsyncComponent(() => import('../stages/inspection/InspectionStage.vue')),
   'trim-test': defineAsyncComponent(() => import('../stages/trim-test/TrimTestStage.vue')),

@@ -5,6 +5,7 @@ import { alarmInterconnection } from './alarm-interconnection';
 import { applianceDisconnect } from './appliance-disconnect';
 import { applianceOvercurrent } from './appliance-overcurrent';
 import { applianceReceptacle } from './appliance-receptacle';
+import { atticCable } from './attic-cable';
 import { basementReceptacle } from './basement-receptacle';
 import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
 import { bathroomCircuit } from './bathroom-circuit';
@@ -19,6 +20,7 @@ import { boxSupport } from './box-support';
 import { boxesCollide } from './boxes-collide';
 import { buildingDisconnect } from './building-disconnect';
 import { buildingElectrode } from './building-electrode';
+import { cableOutsideFraming } from './cable-outside-framing';
 import { ceilingBodies } from './ceiling-bodies';
 import { circuitInPanel } from './circuit-in-panel';
 import { circuitOverload } from './circuit-overload';
@@ -37,6 +39,7 @@ import { dishwasherReceptacle } from './dishwasher-receptacle';
 import { driverPlace } from './driver-place';
 import { emergencyDisconnect } from './emergency-disconnect';
 import { escapeOpening } from './escape-opening';
+import { exposedCable } from './exposed-cable';
 import { extendedCircuit } from './extended-circuit';
 import { fastenedInPlaceShare } from './fastened-in-place-share';
 import { feedOrder } from './feed-order';
@@ -60,6 +63,7 @@ import { individualCircuit } from './individual-circuit';
 import { insulationContact } from './insulation-contact';
 import { intersystemBond } from './intersystem-bond';
 import { islandReceptacle } from './island-receptacle';
+import { joistHoles } from './joist-holes';
 import { laundryCircuit } from './laundry-circuit';
 import { laundryReceptacle } from './laundry-receptacle';
 import { legBalance } from './leg-balance';
@@ -87,6 +91,7 @@ import { receptacleRating } from './receptacle-rating';
 import { receptaclesPerCircuit } from './receptacles-per-circuit';
 import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { roomUseNamed } from './room-use-named';
+import { routeStands } from './route-stands';
 import { serviceConductors } from './service-conductors';
 import { serviceReceptacle } from './service-receptacle';
 import { serviceSize } from './service-size';
@@ -99,6 +104,7 @@ import { sourceTransfer } from './source-transfer';
 import { stairDimmer } from './stair-dimmer';
 import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
+import { studHoles } from './stud-holes';
 import { supplyVolts } from './supply-volts';
 import { surgeProtection } from './surge-protection';
 import { switchGroups } from './switch-groups';
@@ -125,6 +131,7 @@ export const rules: readonly Rule[] = [
   applianceDisconnect,
   applianceOvercurrent,
   applianceReceptacle,
+  atticCable,
   basementReceptacle,
   bathroomBasinReceptacle,
   bathroomCircuit,
@@ -139,6 +146,7 @@ export const rules: readonly Rule[] = [
   boxesCollide,
   buildingDisconnect,
   buildingElectrode,
+  cableOutsideFraming,
   ceilingBodies,
   circuitInPanel,
   circuitOverload,
@@ -157,6 +165,7 @@ export const rules: readonly Rule[] = [
   driverPlace,
   emergencyDisconnect,
   escapeOpening,
+  exposedCable,
   extendedCircuit,
   fastenedInPlaceShare,
   feedOrder,
@@ -180,6 +189,7 @@ export const rules: readonly Rule[] = [
   insulationContact,
   intersystemBond,
   islandReceptacle,
+  joistHoles,
   laundryCircuit,
   laundryReceptacle,
   legBalance,
@@ -207,6 +217,7 @@ export const rules: readonly Rule[] = [
   receptaclesPerCircuit,
   refrigeratorOnGfci,
   roomUseNamed,
+  routeStands,
   serviceConductors,
   serviceReceptacle,
   serviceSize,
@@ -219,6 +230,7 @@ export const rules: readonly Rule[] = [
   stairDimmer,
   stairLightCircuit,
   stairSwitches,
+  studHoles,
   supplyVolts,
   surgeProtection,
   switchGroups,

@@ -19,7 +19,7 @@ import {
 } from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
-import { numberOf } from './circuit-colors';
+import { numberOf } from '../../drawing/circuit-colors';
 
 /** Can I tap this circuit? A thing at a place, and what every circuit says to it. */
 const props = defineProps<{ box: Box | undefined }>();

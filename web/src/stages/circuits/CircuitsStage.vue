@@ -18,7 +18,7 @@ import { useHand, type HandEvent } from '../../drawing/use-hand';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import { inkOf, numberOf, ringOf } from './circuit-colors';
+import { inkOf, numberOf, ringOf } from '../../drawing/circuit-colors';
 import AskPanel from './AskPanel.vue';
 import ProgressBar from '../../work/ProgressBar.vue';
 import EditionsPanel from './EditionsPanel.vue';

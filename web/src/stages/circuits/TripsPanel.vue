@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { count, deathsIn, type Death } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import { numberOf } from './circuit-colors';
+import { numberOf } from '../../drawing/circuit-colors';
 
 /** For every breaker and GFCI: what goes dead when it trips. */
 const store = useHouse();

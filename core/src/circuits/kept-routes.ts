@@ -1,0 +1,116 @@
+import { MAKE_UP_IN, spotOfBox, spotOfPanel, type Spot } from './cable-run';
+import { panelOf } from './panel-tree';
+import { remembering } from '../house/remember';
+import type { House, Route, RouteLeg } from '../house/schema';
+import { Memory } from '../cache/memory';
+import { viewRoom } from '../plan/room-view';
+import { wallLoop } from '../plan/wall-loop';
+import { baysOf, type Crossing } from '../plan/bays';
+
+interface RunEnds {
+  readonly unit: { readonly id: string };
+  readonly from: { readonly id: string } | undefined;
+  readonly to: { readonly id: string };
+}
+
+/** A run by the boxes at its ends: what a route belongs to, whoever decides the feed order. */
+export const keyOf = ({ unit, from, to }: RunEnds): string => `${unit.id} ${from?.id ?? ''} ${to.id}`;
+export const keyOfRoute = ({ circuit, from, to }: Pick<Route, 'circuit' | 'from' | 'to'>): string =>
+  `${circuit} ${from ?? ''} ${to}`;
+
+const round = (value: number) => Math.round(value * 8) / 8;
+/** Where both ends of a cable are, for a route to remember. Inches. */
+export const endsOf = (from: Spot, to: Spot): Route['ends'] => [from.x, from.y, from.z, to.x, to.y, to.z].map(round);
+
+/** An end that has moved by less than this lies where it lay, inches. */
+const SAME_PLACE_IN = 0.5;
+
+/** Whether the boxes of a route still stand where it was laid out. */
+function endsStand(house: House, { circuit, from, to, ends }: Route): boolean {
+  const box = house.boxes[to];
+  const start = from === null ? undefined : house.boxes[from];
+  const panel = from === null ? panelOf(house, house.circuits[circuit]!) : undefined;
+  if (!box || (!start && !panel)) return false;
+  const now = endsOf(start ? spotOfBox(house, start) : spotOfPanel(house, panel!), spotOfBox(house, box));
+  return now.every((at, i) => Math.abs(at - ends[i]!) <= SAME_PLACE_IN);
+}
+
+type StudsLeg = Extract<RouteLeg, { kind: 'studs' }>;
+
+/** Members a leg through studs is bored through, in its order; undefined where something bars the way: an opening, a wall without studs. */
+export function crossingsAlong(
+  house: House,
+  { room, fromIn, toIn, heightIn }: StudsLeg,
+): readonly Crossing[] | undefined {
+  const view = viewRoom(house, room);
+  const { lengthIn } = wallLoop(view.room);
+  const { bays, crossings } = baysOf(view);
+  const [low, high] = [Math.min(fromIn, toIn), Math.max(fromIn, toIn)];
+  const passed: { at: number; crossing: Crossing }[] = [];
+  const covered: { fromIn: number; toIn: number }[] = [];
+  for (const turn of [-lengthIn, 0, lengthIn]) {
+    for (const one of bays)
+      if (one.fromIn + turn < high && one.toIn + turn > low) {
+        if (one.topIn < heightIn) return undefined;
+        covered.push({ fromIn: one.fromIn + turn, toIn: one.toIn + turn });
+      }
+    for (const crossing of crossings) {
+      const first = crossing.members[0]!.atIn + turn;
+      let last = crossing.members.at(-1)!.atIn + turn;
+      if (last < first) last += lengthIn;
+      if (first >= high || last <= low) continue;
+      if (heightIn > crossing.mostIn + 0.5) return undefined;
+      passed.push({ at: first, crossing });
+      covered.push({ fromIn: first - 1, toIn: last + 1 });
+    }
+  }
+  covered.sort((a, b) => a.fromIn - b.fromIn);
+  let at = low;
+  for (const one of covered) if (one.fromIn <= at + 1) at = Math.max(at, one.toIn);
+  if (at < high - 1) return undefined;
+  passed.sort((a, b) => a.at - b.at);
+  const list = passed.map((one) => one.crossing);
+  return fromIn <= toIn ? list : list.reverse();
+}
+
+/** Why a kept route does not hold any more; undefined while it does. */
+export function whyNotSound(house: House, route: Route): 'moved' | 'barred' | undefined {
+  if (!endsStand(house, route)) return 'moved';
+  return route.legs.some((leg) => leg.kind === 'studs' && !crossingsAlong(house, leg)) ? 'barred' : undefined;
+}
+
+const soundness = new Memory<Route, { parts: readonly unknown[]; why: 'moved' | 'barred' | undefined }>();
+
+/** The kept routes that hold, by the run that each belongs to, and those that do not, with the reason. */
+export const keptRoutes = remembering(
+  (house: House) => {
+    const sound = new Map<string, Route>();
+    const broken = new Map<Route, 'moved' | 'barred'>();
+    const { rooms, openings, features, levels, panels } = house;
+    for (const route of Object.values(house.routes)) {
+      const parts = [rooms, openings, features, levels, panels, house.boxes[route.to], house.boxes[route.from ?? '']];
+      let known = soundness.get(route);
+      if (!known || known.parts.some((one, i) => one !== parts[i]))
+        soundness.set(route, (known = { parts, why: whyNotSound(house, route) }));
+      if (known.why) broken.set(route, known.why);
+      else sound.set(keyOfRoute(route), route);
+    }
+    return { sound, broken };
+  },
+  ({ routes, rooms, openings, features, levels, panels, boxes, circuits }) => [
+    routes,
+    rooms,
+    openings,
+    features,
+    levels,
+    panels,
+    boxes,
+    circuits,
+  ],
+);
+
+/** Cable of a run along the route that is kept for it, with what is left in its boxes, inches; undefined where none holds. */
+export function routedLength(house: House, run: RunEnds): number | undefined {
+  const route = keptRoutes(house).sound.get(keyOf(run));
+  return route && route.lengthIn + 2 * MAKE_UP_IN;
+}

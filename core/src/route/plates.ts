@@ -1,0 +1,81 @@
+import type { Point } from '../geometry/geometry';
+import type { House } from '../house/schema';
+import { fromLoop, pointOnWall, wallLoop, wrapIn } from '../plan/wall-loop';
+import type { LaidCable } from './laid';
+import { spacesOf, type SpaceKind } from './spaces';
+
+/** Cables through the plate of one bay. */
+export interface BoredPlate {
+  readonly key: string;
+  readonly room: string;
+  readonly wall: string;
+  readonly atIn: number;
+  readonly alongIn: number;
+  readonly end: 'top' | 'bottom';
+  readonly point: Point;
+  readonly cables: readonly LaidCable[];
+}
+
+/** Two cables as near as this come through one plate side by side, inches: they lie within one bay. */
+const SAME_BAY_IN = 14;
+
+/** Where cables go up or down through plates, those of one bay together. */
+export function platesOf(house: House, laid: readonly LaidCable[]): readonly BoredPlate[] {
+  const plates: (Omit<BoredPlate, 'cables'> & { cables: LaidCable[] })[] = [];
+  for (const cable of laid)
+    for (const leg of cable.route.legs) {
+      if (leg.kind !== 'rise' || !leg.plate) continue;
+      const loop = wallLoop(house.rooms[leg.room]!);
+      const atIn = wrapIn(loop, leg.atIn);
+      const { wall, alongIn } = fromLoop(loop, atIn);
+      const same = plates.find(
+        (one) =>
+          one.room === leg.room &&
+          one.end === leg.plate &&
+          one.wall === wall.id &&
+          Math.abs(one.atIn - atIn) <= SAME_BAY_IN,
+      );
+      if (same) same.cables.push(cable);
+      else
+        plates.push({
+          key: `${leg.room} ${leg.plate} ${atIn}`,
+          room: leg.room,
+          wall: wall.id,
+          atIn,
+          alongIn,
+          end: leg.plate,
+          point: pointOnWall(wall, alongIn),
+          cables: [cable],
+        });
+    }
+  return plates;
+}
+
+/** Cable in a space, by what kind of space it is, inches. */
+export function spaceInches(house: House, laid: readonly LaidCable[]): ReadonlyMap<SpaceKind, number> {
+  const inches = new Map<SpaceKind, number>();
+  for (const { route, kinds } of laid)
+    for (const [kind, length] of spaceKindsOf(house, route))
+      inches.set(kind, (inches.get(kind) ?? 0) + length * Math.max(1, kinds.length));
+  return inches;
+}
+
+/** How far one route lies in each kind of space, inches. */
+export function spaceKindsOf(house: House, { legs }: LaidCable['route']): ReadonlyMap<SpaceKind, number> {
+  const inches = new Map<SpaceKind, number>();
+  for (const leg of legs) {
+    if (leg.kind !== 'space') continue;
+    const space = spacesOf(house).find(
+      (one) => (one.over?.id ?? null) === leg.over && (one.under?.id ?? null) === leg.under,
+    );
+    leg.points.slice(1).forEach((to, i) => {
+      const from = leg.points[i]!;
+      const length = Math.abs(to.x - from.x) + Math.abs(to.y - from.y);
+      const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+      const near = space?.nearest(middle);
+      const kind = near === undefined ? 'unknown' : space!.nodes[near]!.kind;
+      inches.set(kind, (inches.get(kind) ?? 0) + length);
+    });
+  }
+  return inches;
+}

@@ -1,0 +1,83 @@
+import { MAKE_UP_IN } from '../circuits/cable-run';
+import { groupBy } from '../units/group-by';
+import { routingSchema, type Circuit, type House, type Routing } from '../house/schema';
+import { laidCables, type LaidCable } from './laid';
+import type { Route } from '../house/schema';
+import { spaceKindsOf } from './plates';
+
+const USUAL: Routing = routingSchema.parse({});
+/** How the firm leads cables. */
+export const routingOf = ({ standards }: Pick<House, 'standards'>): Routing => standards.routing ?? USUAL;
+
+/** Feet to cut for one cable: its way, slack, what is left in the boxes, the tail in the panel; rounded up to the foot. */
+export function cutFeet(house: House, { route, run }: Pick<LaidCable, 'route' | 'run'>): number {
+  const { slackIn, panelTailIn } = routingOf(house);
+  const ends = MAKE_UP_IN + (run.from ? MAKE_UP_IN : panelTailIn);
+  return Math.ceil((route.lengthIn + slackIn + ends) / 12 - 1e-6);
+}
+
+/** One cable as a helper pulls it. */
+interface PullLine {
+  readonly cable: LaidCable;
+  readonly kind: string;
+  readonly from: string;
+  readonly via: string;
+  readonly to: string;
+  readonly feet: number;
+}
+
+/** The cables of one circuit, from the panel on. */
+interface PullGroup {
+  readonly circuit: Circuit;
+  readonly lines: readonly PullLine[];
+  readonly feet: number;
+}
+
+/** The way of a cable in a few words: "up, attic, down". */
+export function viaOf(house: House, route: Route): string {
+  const words: string[] = [];
+  const add = (word: string) => {
+    if (words.at(-1) !== word) words.push(word);
+  };
+  for (const leg of route.legs) {
+    if (leg.kind === 'studs') add(`studs at ${Math.round(leg.heightIn)}"`);
+    if (leg.kind === 'end') add(END_WORDS[leg.note]);
+    if (leg.kind === 'space') {
+      const kinds = [...spaceKindsOf(house, { ...route, legs: [leg] })].sort((a, b) => b[1] - a[1]);
+      add(SPACE_WORDS[kinds[0]?.[0] ?? 'unknown']);
+    }
+  }
+  return words.length > 0 ? words.join(', ') : 'in the bay';
+}
+
+const END_WORDS = {
+  surface: 'on the face',
+  rafters: 'between rafters',
+  slab: 'conduit in the slab',
+  outside: 'outdoors',
+} as const;
+const SPACE_WORDS = {
+  attic: 'attic',
+  closed: 'joists',
+  open: 'basement ceiling',
+  crawl: 'crawl space',
+  unknown: 'ceiling space',
+} as const;
+
+/** What is pulled circuit by circuit, three-conductor first: it runs out soonest. */
+export function pullSheet(house: House, routes: Iterable<Route>): readonly PullGroup[] {
+  const byCircuit = groupBy([...laidCables(house, routes)], (one) => one.circuit.id);
+  return [...byCircuit.values()].map((cables): PullGroup => {
+    const lines = cables.flatMap((cable) =>
+      (cable.kinds.length > 0 ? cable.kinds : ['?']).map((kind): PullLine => ({
+        cable,
+        kind,
+        from: cable.fromLabel,
+        via: viaOf(house, cable.route),
+        to: cable.toLabel,
+        feet: cutFeet(house, cable),
+      })),
+    );
+    return { circuit: cables[0]!.circuit, lines, feet: lines.reduce((sum, one) => sum + one.feet, 0) };
+  });
+}

@@ -1,0 +1,165 @@
+import { boundsOf, distanceToSegment, isInside, type Bounds, type Point } from '../geometry/geometry';
+import { remembering } from '../house/remember';
+import type { House, Joists, Level, Room } from '../house/schema';
+import { OUTDOOR_KINDS } from '../place/outdoors';
+
+/**
+ * What lies between two stories, over the top one or under the lowest one: `closed` between a ceiling and a floor, `open` over an unfinished basement or garage whose
+ * joists stay in sight, `unknown` where nothing is drawn and the level does not say.
+ */
+export type SpaceKind = 'attic' | 'closed' | 'open' | 'crawl' | 'unknown';
+
+/** A place in a space at which cables may turn. Inches on the plan; z above the house's zero. */
+export interface SpaceNode extends Point {
+  readonly z: number;
+  readonly kind: SpaceKind;
+  /** Whether the room below is conditioned: attic heat and insulation count there. */
+  readonly below: string | undefined;
+  readonly above: string | undefined;
+}
+
+/** Nodes on a square lattice, and which of them are side by side. */
+export interface Space {
+  readonly id: string;
+  /** The level whose ceiling it lies over, and that whose floor it lies under. */
+  readonly over: Level | undefined;
+  readonly under: Level | undefined;
+  readonly joists: Joists | undefined;
+  readonly nodes: readonly SpaceNode[];
+  /** Pairs of neighbors by number, the first before the second. */
+  readonly links: readonly (readonly [number, number])[];
+  /** The nearest node to a point, by the way square to the house; undefined where none is within reach. */
+  readonly nearest: (point: Point, withinIn?: number) => number | undefined;
+}
+
+/** How far apart lines of the lattice are: a cable is laid along a joist or square to it, and a foot or two aside is the same to a crew. */
+export const LATTICE_IN = 24;
+/** A cable reaches from the middle of a wall to the lattice within this. */
+const REACH_IN = 40;
+/** Walls between rooms, which the space goes over without a break: half of the thickest and a little. */
+const OVER_WALL_IN = 9;
+/** A node above a ceiling lies on top of the plates; under a floor, in the depth of the joists: *common practice*. */
+const ON_PLATES_IN = 3;
+const IN_JOISTS_IN = 6;
+
+interface Plot {
+  readonly room: Room;
+  readonly bounds: Bounds;
+}
+
+const plot = (rooms: readonly Room[]): Plot[] => rooms.map((room) => ({ room, bounds: boundsOf(room.corners) }));
+
+function roomAt(plots: readonly Plot[], point: Point): Room | undefined {
+  let near: Room | undefined;
+  for (const { room, bounds } of plots) {
+    const { minX, maxX, minY, maxY } = bounds;
+    const isBy =
+      point.x >= minX - OVER_WALL_IN &&
+      point.x <= maxX + OVER_WALL_IN &&
+      point.y >= minY - OVER_WALL_IN &&
+      point.y <= maxY + OVER_WALL_IN;
+    if (!isBy) continue;
+    if (isInside(point, room.corners)) return room;
+    near ??= room.corners.some((from, i) => {
+      const to = room.corners[(i + 1) % room.corners.length]!;
+      return distanceToSegment(point, from, to) <= OVER_WALL_IN;
+    })
+      ? room
+      : undefined;
+  }
+  return near;
+}
+
+/** Rooms of a level that something lies over or under: not what is open to the sky. */
+const isRoofed = ({ kind }: Room): boolean => kind === 'porch' || !OUTDOOR_KINDS.has(kind);
+
+const IN_SIGHT: ReadonlySet<Room['kind']> = new Set(['basement-unfinished', 'garage', 'accessory-building', 'utility']);
+
+function kindOf(over: Level | undefined, under: Level | undefined, below?: Room, above?: Room): SpaceKind | undefined {
+  if (below?.kind === 'crawl-space') return 'crawl';
+  if (above?.kind === 'attic') return 'attic';
+  if (below && above) return below.kind === 'basement-unfinished' ? 'open' : 'closed';
+  if (below) {
+    if (below.kind === 'attic' || over!.above === 'roof') return undefined;
+    return over!.above === 'attic' ? 'attic' : 'unknown';
+  }
+  if (under!.below === 'slab') return undefined;
+  return under!.below === 'crawl' ? 'crawl' : 'unknown';
+}
+
+/** A ceiling of a garage or an unfinished basement may stay open; a person decides, and the sheet says so. */
+export const staysInSight = (room: Room | undefined): boolean => room !== undefined && IN_SIGHT.has(room.kind);
+
+function zOf(over: Level | undefined, under: Level | undefined, kind: SpaceKind, below?: Room): number {
+  if (below && over) return over.elevationIn + over.ceilingIn + (kind === 'attic' ? ON_PLATES_IN : IN_JOISTS_IN);
+  return under!.elevationIn - IN_JOISTS_IN;
+}
+
+/** The lattice of one space. */
+function buildSpace(id: string, over: Level | undefined, under: Level | undefined, rooms: readonly Room[]): Space {
+  const belowPlots = plot(rooms.filter((one) => one.level === over?.id && isRoofed(one)));
+  const abovePlots = plot(rooms.filter((one) => one.level === under?.id && isRoofed(one)));
+  const nodes: SpaceNode[] = [];
+  const links: [number, number][] = [];
+  const all = [...belowPlots, ...abovePlots];
+  const numbers = new Map<string, number>();
+  let [left, top] = [0, 0];
+  if (all.length > 0) {
+    const { minX, maxX, minY, maxY } = boundsOf(
+      all.flatMap(({ bounds }) => [
+        { x: bounds.minX, y: bounds.minY },
+        { x: bounds.maxX, y: bounds.maxY },
+      ]),
+    );
+    [left, top] = [minX, minY];
+    const [columns, rows] = [Math.floor((maxX - minX) / LATTICE_IN) + 1, Math.floor((maxY - minY) / LATTICE_IN) + 1];
+    for (let row = 0; row <= rows; row++)
+      for (let column = 0; column <= columns; column++) {
+        const point = { x: left + column * LATTICE_IN, y: top + row * LATTICE_IN };
+        const below = roomAt(belowPlots, point);
+        const above = roomAt(abovePlots, point);
+        if (!below && !above) continue;
+        const kind = kindOf(over, under, below, above);
+        if (!kind) continue;
+        const at = nodes.length;
+        numbers.set(`${column} ${row}`, at);
+        nodes.push({ ...point, z: zOf(over, under, kind, below), kind, below: below?.id, above: above?.id });
+        for (const key of [`${column - 1} ${row}`, `${column} ${row - 1}`]) {
+          const neighbor = numbers.get(key);
+          if (neighbor !== undefined) links.push([neighbor, at]);
+        }
+      }
+  }
+  const nearest = (point: Point, withinIn = REACH_IN): number | undefined => {
+    const [column, row] = [Math.round((point.x - left) / LATTICE_IN), Math.round((point.y - top) / LATTICE_IN)];
+    let best: number | undefined;
+    let least = withinIn;
+    for (let dc = -1; dc <= 1; dc++)
+      for (let dr = -1; dr <= 1; dr++) {
+        const at = numbers.get(`${column + dc} ${row + dr}`);
+        if (at === undefined) continue;
+        const far = Math.abs(nodes[at]!.x - point.x) + Math.abs(nodes[at]!.y - point.y);
+        if (far < least) [best, least] = [at, far];
+      }
+    return best;
+  };
+  return { id, over, under, joists: over?.joists, nodes, links, nearest };
+}
+
+/** The spaces of a house from below upwards: under the lowest level, between each two, over the top one. */
+export const spacesOf = remembering(
+  (house: House): readonly Space[] => {
+    const levels = Object.values(house.levels).sort((a, b) => a.elevationIn - b.elevationIn);
+    const rooms = Object.values(house.rooms);
+    return [undefined, ...levels].map((over, i) => buildSpace(`space-${i}`, over, levels[i], rooms));
+  },
+  ({ rooms, levels }) => [rooms, levels],
+);
+
+/** Joists between two places of a space that a cable has to be taken across; undefined where how they run is not known. */
+export function joistsBetween(joists: Joists | undefined, a: Point, b: Point): number | undefined {
+  if (!joists) return undefined;
+  const axis = joists.run === 'east-west' ? 'y' : 'x';
+  const nth = (at: number) => Math.floor((at - joists.offsetIn) / joists.spacingIn);
+  return Math.abs(nth(b[axis]) - nth(a[axis]));
+}

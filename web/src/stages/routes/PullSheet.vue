@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed, shallowRef } from 'vue';
+import { count, keptRoutes, markRoutes, pullSheet, type Route } from '@winculum/core';
+import { useHouse } from '../../stores/house';
+
+/** What is pulled, circuit by circuit: kind, from, by way of, to, feet to cut, the labels of both ends; ticked as it is done. */
+const props = defineProps<{ only: string }>();
+const emit = defineEmits<{ show: [runId: string] }>();
+const store = useHouse();
+const groups = computed(() =>
+  pullSheet(store.house!, keptRoutes(store.house!).sound.values()).filter(
+    (one) => props.only === 'all' || one.lines[0]?.cable.run.unit.circuits.some(({ id }) => id === props.only),
+  ),
+);
+const lines = computed(() => groups.value.flatMap((one) => one.lines));
+const routes = computed(() => [...new Set(lines.value.map((one) => one.cable.route))]);
+const STEPS = ['bored', 'pulled', 'stapled', 'plated'] as const;
+const doneOf = (step: (typeof STEPS)[number]) => routes.value.filter((one) => one.done?.includes(step)).length;
+/** One menu for all rows: the cable that is marked, and the button it hangs on. */
+const marking = shallowRef<{ route: Route; at: HTMLElement }>();
+const isDone = (route: Route, step: (typeof STEPS)[number]) => route.done?.includes(step) ?? false;
+const mark = (step: (typeof STEPS)[number]) => {
+  const route = marking.value && store.house!.routes[marking.value.route.id];
+  if (route) store.apply(markRoutes(store.house!, [route.id], step, !isDone(route, step)));
+};
+const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-1)!);
+</script>
+
+<template>
+  <section class="sheet">
+    <h2>Pull sheet</h2>
+    <p class="sum">
+      <b class="num">{{ lines.reduce((sum, one) => sum + one.feet, 0).toLocaleString('en-US') }}</b> ft in
+      <b class="num">{{ lines.length }}</b> cables
+      <template v-for="step in STEPS" :key="step"> · {{ doneOf(step) }} {{ step }}</template>
+    </p>
+    <p class="muted small">
+      Feet to cut hold the way, the slack and what is left in box and panel. Staple within 12 in of a box, 8 in of a
+      single-gang box without clamps, and every 4½ ft (334.30, 314.17); a bored hole counts as support. Write both
+      labels before you cut. Three-conductor first: it runs out soonest.
+    </p>
+  </section>
+  <section v-for="group in groups" :key="group.circuit.id" class="sheet">
+    <h3>
+      <span class="num">{{ group.circuit.space ?? '–' }}</span> {{ group.circuit.name }}
+      <span class="muted">{{ count(group.lines.length, 'cable') }}, {{ group.feet }} ft</span>
+    </h3>
+    <v-table density="compact" :aria-label="group.circuit.name">
+      <thead>
+        <tr>
+          <th>cable</th>
+          <th>from</th>
+          <th>by way of</th>
+          <th>to</th>
+          <th class="right">cut</th>
+          <th class="no-print">done</th>
+          <th class="only-print">☐ bored ☐ pulled ☐ stapled ☐ plated</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(line, i) in group.lines" :key="`${line.cable.run.id} ${i}`">
+          <td class="num">{{ line.kind }}</td>
+          <td class="num">{{ line.from }}</td>
+          <td>
+            <a href="#" @click.prevent="emit('show', line.cable.run.id)">{{ line.via }}</a>
+          </td>
+          <td class="num">{{ line.to }}</td>
+          <td class="num right">
+            <b>{{ line.feet }} ft</b>
+          </td>
+          <td class="no-print">
+            <v-btn
+              class="mark"
+              :disabled="!store.canEdit"
+              :aria-label="`${line.from} to ${line.to}: ${wordOf(line.cable.route)}`"
+              @click="marking = { route: line.cable.route, at: $event.currentTarget as HTMLElement }"
+              >{{ wordOf(line.cable.route) }}</v-btn
+            >
+          </td>
+          <td class="only-print">☐ ☐ ☐ ☐</td>
+        </tr>
+      </tbody>
+    </v-table>
+  </section>
+  <v-menu
+    :model-value="!!marking"
+    :target="marking?.at"
+    :close-on-content-click="false"
+    @update:model-value="marking = undefined"
+  >
+    <v-list v-if="marking" role="menu" aria-label="What is done of it">
+      <v-list-item
+        v-for="step in STEPS"
+        :key="step"
+        role="menuitemcheckbox"
+        :aria-checked="isDone(store.house!.routes[marking.route.id] ?? marking.route, step)"
+        min-height="44"
+        @click="mark(step)"
+        >{{ isDone(store.house!.routes[marking.route.id] ?? marking.route, step) ? '☑' : '☐' }} {{ step }}</v-list-item
+      >
+    </v-list>
+  </v-menu>
+</template>
+
+<style scoped>
+.sheet {
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-radius: 6px;
+  padding: 12px 16px;
+  break-inside: avoid;
+}
+.sum b {
+  font-size: 22px;
+}
+.right {
+  text-align: right;
+}
+.mark {
+  min-height: 44px;
+  min-width: 92px;
+}
+.small {
+  font-size: 13px;
+}
+.only-print {
+  display: none;
+}
+@media print {
+  .no-print {
+    display: none;
+  }
+  .only-print {
+    display: table-cell;
+  }
+}
+</style>
