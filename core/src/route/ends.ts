@@ -7,7 +7,6 @@ import { viewRoom } from '../plan/room-view';
 import { nearestWall, toLoop, wallLoop } from '../plan/wall-loop';
 import { baysOf } from '../plan/bays';
 import { manhattan, type FramingGraph } from './framing-graph';
-import { spacesOf } from './spaces';
 
 /** How a cable gets from a box into the framing where it is not simply in a bay. */
 type EndNote =
@@ -41,8 +40,8 @@ const ASIDE_IN = 8;
 const OFF_LATTICE_IN = 72;
 
 /** From a spot to the space over or under its level, straight up or down and square to the house. */
-function toSpace(house: House, graph: FramingGraph, spot: Spot, side: 'over' | 'under'): Entry | undefined {
-  const space = spacesOf(house).find((one) => one[side]?.id === spot.level);
+function toSpace(graph: FramingGraph, spot: Spot, side: 'over' | 'under'): Entry | undefined {
+  const space = graph.spaces.find((one) => one[side]?.id === spot.level);
   const at = space?.nearest(spot, OFF_LATTICE_IN);
   if (!space || at === undefined) return undefined;
   const node = graph.spaceNode(space, at);
@@ -72,14 +71,14 @@ function onWall(house: House, graph: FramingGraph, room: string, wall: string, a
   const node = graph.nodeAt({ room, atIn: toLoop(loop, wall, alongIn) }, ASIDE_IN);
   if (node !== undefined) return [{ node, lengthIn: Math.abs(graph.nodes[node]!.z - spot.z) }];
   if (OUTDOOR_KINDS.has(house.rooms[room]!.kind)) return noted(nearestBay(house, graph, room, spot), 'outside');
-  const up = toSpace(house, graph, spot, 'over');
-  const down = toSpace(house, graph, spot, 'under');
+  const up = toSpace(graph, spot, 'over');
+  const down = toSpace(graph, spot, 'under');
   const found = [...noted(up, 'surface'), ...noted(down, 'surface')];
   return found.length > 0 ? found : noted(nearestBay(house, graph, room, spot), 'outside');
 }
 
 function fromBelow(house: House, graph: FramingGraph, room: string, spot: Spot): Entry[] {
-  const down = toSpace(house, graph, spot, 'under');
+  const down = toSpace(graph, spot, 'under');
   return down ? [down] : noted(nearestBay(house, graph, room, spot), 'slab');
 }
 
@@ -90,7 +89,7 @@ export function endOfBox(house: House, graph: FramingGraph, box: Box): RouteEnd 
   const entries = (): Entry[] => {
     if (at.kind === 'wall') return onWall(house, graph, room, at.wall, at.alongIn, spot);
     if (at.kind === 'ceiling') {
-      const up = toSpace(house, graph, spot, 'over');
+      const up = toSpace(graph, spot, 'over');
       return up ? [up] : noted(nearestBay(house, graph, room, spot), 'rafters');
     }
     if (at.kind === 'feature') {

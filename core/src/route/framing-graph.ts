@@ -53,6 +53,8 @@ export interface Edge {
 export interface FramingGraph {
   readonly nodes: readonly GraphNode[];
   readonly edges: readonly Edge[];
+  /** The spaces that its nodes are numbered by. */
+  readonly spaces: readonly Space[];
   /** Edges at each node: those of node n stand from `starts[n]` to `starts[n + 1]` in `at`. */
   readonly starts: Int32Array;
   readonly at: Int32Array;
@@ -100,6 +102,7 @@ class Builder {
     return {
       nodes: this.nodes,
       edges: this.edges,
+      spaces,
       starts,
       at,
       nodeAt: (place, withinIn) => this.nodeAt(place, withinIn),

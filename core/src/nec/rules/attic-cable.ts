@@ -29,10 +29,12 @@ export const atticCable = defineRule({
       },
     },
     messages: {
-      hot: ({ circuit, feet, awg, largest, carries, load }: Hot) =>
-        `${circuit} lies ${feet} ft in the attic: there No. ${awg} carries ${carries.toFixed(1)} A, ${
-          load > carries ? `and its load is ${load.toFixed(1)} A` : `and may have a ${largest} A breaker at most`
-        }. Take larger wire, or lead it below.`,
+      hot: ({ circuit, feet, awg, largest, carries, load }: Hot) => {
+        const breaker =
+          largest === 0 ? 'less than the smallest breaker' : `and may have a ${largest} A breaker at most`;
+        const why = load > carries ? `and its load is ${load.toFixed(1)} A` : breaker;
+        return `${circuit} lies ${feet} ft in the attic: there No. ${awg} carries ${carries.toFixed(1)} A, ${why}. Take larger wire, or lead it below.`;
+      },
       fits: ({ circuit, feet }: { circuit: string; feet: number }) =>
         `${circuit} lies ${feet} ft in the attic and is large enough there.`,
     },

@@ -12,7 +12,7 @@ export const joistHoles = defineRule({
     why: 'A floor carries people by the whole depth of its joists. One hole too large, or a notch below, and it sags.',
     editions: everyEdition({
       section: 'IRC R502.8',
-      limits: { depthShare: 1 / 3, edgeIn: 2, bitIn: 0.875 },
+      limits: { timesTheHole: 3, edgeIn: 2, bitIn: 0.875 },
       basis: fromMemory('high'),
     }),
     messages: {
@@ -38,11 +38,11 @@ export const joistHoles = defineRule({
     return [...counts].map(([{ name, joists }, count]) => {
       const data = { level: name };
       if (!joists?.kind) return report.cannotTell('unknown', { ...data, count }, {});
-      if (joists.kind === 'i-joist') return report.fail('chart', data, {}, { section: 'IRC R502.8.2' });
+      if (joists.kind === 'i-joist') return report.cannotTell('chart', data, {}, { section: 'IRC R502.8.2' });
       if (joists.kind === 'truss') return report.pass('truss', data, {}, { section: 'IRC R502.11.3, R802.10.4' });
       const { depthIn } = joists;
       if (depthIn === undefined) return report.cannotTell('unknown', { ...data, count }, {});
-      const isFine = limits.bitIn <= depthIn * limits.depthShare && depthIn >= 2 * limits.edgeIn + limits.bitIn;
+      const isFine = limits.bitIn * limits.timesTheHole <= depthIn && depthIn >= 2 * limits.edgeIn + limits.bitIn;
       return isFine ? report.pass('fine', data, {}) : report.fail('shallow', { ...data, depth: depthIn }, {});
     });
   },

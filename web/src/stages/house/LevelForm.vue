@@ -17,11 +17,17 @@ const RUNS = [
 ] as const;
 function setJoists(run: (typeof RUNS)[number]['value']): void {
   change({
-    joists: run
-      ? { run, spacingIn: level.value.joists?.spacingIn ?? 16, offsetIn: level.value.joists?.offsetIn ?? 0 }
-      : undefined,
+    joists: run ? { spacingIn: 16, offsetIn: 0, ...level.value.joists, run } : undefined,
   });
 }
+const KINDS = [
+  { value: '', word: 'not known' },
+  { value: 'sawn', word: 'solid lumber' },
+  { value: 'i-joist', word: 'I-joists' },
+  { value: 'truss', word: 'trusses' },
+] as const;
+const setKind = (kind: (typeof KINDS)[number]['value']) =>
+  change({ joists: { ...level.value.joists, kind: kind || undefined, ...(kind === 'sawn' ? { depthIn: 9.25 } : {}) } });
 const change = (changes: object) => store.apply(changeEntity(store.house!, 'levels', level.value.id, changes));
 </script>
 
@@ -59,6 +65,18 @@ const change = (changes: object) => store.apply(changeEntity(store.house!, 'leve
         label="First joist at"
         :model-value="level.joists.offsetIn"
         @update:model-value="change({ joists: { ...level.joists, offsetIn: $event } })"
+      />
+      <ChoiceField
+        label="Joists are"
+        :model-value="level.joists.kind ?? ''"
+        :answers="KINDS"
+        @update:model-value="setKind"
+      />
+      <LengthField
+        v-if="level.joists.kind === 'sawn'"
+        label="Joist depth"
+        :model-value="level.joists.depthIn ?? 9.25"
+        @update:model-value="change({ joists: { ...level.joists, depthIn: $event } })"
       />
     </template>
     <h2 class="small-caps">Rooms</h2>
