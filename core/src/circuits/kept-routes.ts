@@ -5,7 +5,7 @@ import type { House, Route, RouteLeg } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { viewRoom } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
-import { baysOf, type Crossing } from '../plan/bays';
+import { baysOf, type Crossing, type RoomBays } from '../plan/bays';
 
 interface RunEnds {
   readonly unit: { readonly id: string };
@@ -38,13 +38,24 @@ function endsStand(house: House, { circuit, from, to, ends }: Route): boolean {
 type StudsLeg = Extract<RouteLeg, { kind: 'studs' }>;
 
 /** Members a leg through studs is bored through, in its order; undefined where something bars the way: an opening, a wall without studs. */
-export function crossingsAlong(
-  house: House,
-  { room, fromIn, toIn, heightIn }: StudsLeg,
+export function crossingsAlong(house: House, leg: StudsLeg): readonly Crossing[] | undefined {
+  const view = viewRoom(house, leg.room);
+  const framing = baysOf(view);
+  const known = passedBy.get(leg);
+  if (known && known.framing === framing) return known.passed;
+  const passed = findCrossings(framing, wallLoop(view.room).lengthIn, leg);
+  passedBy.set(leg, { framing, passed });
+  return passed;
+}
+
+/** What a leg passes, as long as its wall is framed as it was. */
+const passedBy = new Memory<StudsLeg, { framing: RoomBays; passed: readonly Crossing[] | undefined }>();
+
+function findCrossings(
+  { bays, crossings }: RoomBays,
+  lengthIn: number,
+  { fromIn, toIn, heightIn }: StudsLeg,
 ): readonly Crossing[] | undefined {
-  const view = viewRoom(house, room);
-  const { lengthIn } = wallLoop(view.room);
-  const { bays, crossings } = baysOf(view);
   const [low, high] = [Math.min(fromIn, toIn), Math.max(fromIn, toIn)];
   const passed: { at: number; crossing: Crossing }[] = [];
   const covered: { fromIn: number; toIn: number }[] = [];
@@ -74,7 +85,7 @@ export function crossingsAlong(
 }
 
 /** Why a kept route does not hold any more; undefined while it does. */
-export function whyNotSound(house: House, route: Route): 'moved' | 'barred' | undefined {
+function whyNotSound(house: House, route: Route): 'moved' | 'barred' | undefined {
   if (!endsStand(house, route)) return 'moved';
   return route.legs.some((leg) => leg.kind === 'studs' && !crossingsAlong(house, leg)) ? 'barred' : undefined;
 }
@@ -111,6 +122,7 @@ export const keptRoutes = remembering(
 
 /** Cable of a run along the route that is kept for it, with what is left in its boxes, inches; undefined where none holds. */
 export function routedLength(house: House, run: RunEnds): number | undefined {
-  const route = keptRoutes(house).sound.get(keyOf(run));
+  const { sound } = keptRoutes(house);
+  const route = sound.size > 0 ? sound.get(keyOf(run)) : undefined;
   return route && route.lengthIn + 2 * MAKE_UP_IN;
 }

@@ -37,7 +37,7 @@ export interface Crossing {
   readonly barred: readonly { readonly bottomIn: number; readonly topIn: number }[];
 }
 
-interface RoomBays {
+export interface RoomBays {
   readonly bays: readonly Bay[];
   readonly crossings: readonly Crossing[];
 }

@@ -60,7 +60,7 @@ export interface Hole {
 }
 
 /** NEC 300.4(A)(1), all editions, from memory, high. */
-export const LEAST_EDGE_IN = 1.25;
+const LEAST_EDGE_IN = 1.25;
 /** Middle of one hole to that of the next in a member, inches: twice the bit and a little, *common practice*. */
 const APART_IN = 3;
 

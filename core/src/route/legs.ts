@@ -32,7 +32,7 @@ function cornersOf(points: readonly Point[]): Point[] {
 }
 
 /** The way between two places over corners of a lattice, its first and its last stretch moved aside onto the lines of those places. */
-export function straighten(from: Point, corners: readonly Point[], to: Point): Point[] {
+function straighten(from: Point, corners: readonly Point[], to: Point): Point[] {
   const turns = cornersOf(corners).map((one) => ({ x: one.x, y: one.y }));
   let points: Point[];
   if (turns.length < 3) {
@@ -62,7 +62,7 @@ function isClear(a: Point, b: Point, isInside: (point: Point) => boolean): boole
 }
 
 /** The same way with steps taken out of it: a stair of turns that never goes back is one turn, where the space is there for it. As long as before. */
-export function withFewTurns(points: readonly Point[], isInside: (point: Point) => boolean): Point[] {
+function withFewTurns(points: readonly Point[], isInside: (point: Point) => boolean): Point[] {
   const way = [...points];
   const goesBack = (list: readonly Point[]) =>
     (['x', 'y'] as const).some((axis) => {

@@ -1,8 +1,9 @@
 import type { Point } from '../geometry/geometry';
-import type { House } from '../house/schema';
+import { Memory } from '../cache/memory';
+import type { House, Route } from '../house/schema';
 import { fromLoop, pointOnWall, wallLoop, wrapIn } from '../plan/wall-loop';
 import type { LaidCable } from './laid';
-import { spacesOf, type SpaceKind } from './spaces';
+import { spacesOf, type Space, type SpaceKind } from './spaces';
 
 /** Cables through the plate of one bay. */
 export interface BoredPlate {
@@ -60,19 +61,29 @@ export function spaceInches(house: House, laid: readonly LaidCable[]): ReadonlyM
   return inches;
 }
 
-/** How far one route lies in each kind of space, inches. */
-export function spaceKindsOf(house: House, { legs }: LaidCable['route']): ReadonlyMap<SpaceKind, number> {
+const kindsBy = new Memory<Route, { spaces: readonly Space[]; kinds: ReadonlyMap<SpaceKind, number> }>();
+
+/** How far one route lies in each kind of space, inches; remembered while what lies over and under the rooms is the same. */
+export function spaceKindsOf(house: House, route: Route): ReadonlyMap<SpaceKind, number> {
+  const spaces = spacesOf(house);
+  const known = kindsBy.get(route);
+  if (known && known.spaces === spaces) return known.kinds;
+  const kinds = findKinds(spaces, route);
+  kindsBy.set(route, { spaces, kinds });
+  return kinds;
+}
+
+function findKinds(spaces: readonly Space[], { legs }: Route): ReadonlyMap<SpaceKind, number> {
   const inches = new Map<SpaceKind, number>();
   for (const leg of legs) {
     if (leg.kind !== 'space') continue;
-    const space = spacesOf(house).find(
-      (one) => (one.over?.id ?? null) === leg.over && (one.under?.id ?? null) === leg.under,
+    const space = spaces.find(
+      ({ over, under }) => (over?.id ?? null) === leg.over && (under?.id ?? null) === leg.under,
     );
     leg.points.slice(1).forEach((to, i) => {
       const from = leg.points[i]!;
       const length = Math.abs(to.x - from.x) + Math.abs(to.y - from.y);
-      const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
-      const near = space?.nearest(middle);
+      const near = space?.nearest({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 });
       const kind = near === undefined ? 'unknown' : space!.nodes[near]!.kind;
       inches.set(kind, (inches.get(kind) ?? 0) + length);
     });

@@ -73,8 +73,6 @@ function roomAt(plots: readonly Plot[], point: Point): Room | undefined {
 /** Rooms of a level that something lies over or under: not what is open to the sky. */
 const isRoofed = ({ kind }: Room): boolean => kind === 'porch' || !OUTDOOR_KINDS.has(kind);
 
-const IN_SIGHT: ReadonlySet<Room['kind']> = new Set(['basement-unfinished', 'garage', 'accessory-building', 'utility']);
-
 function kindOf(over: Level | undefined, under: Level | undefined, below?: Room, above?: Room): SpaceKind | undefined {
   if (below?.kind === 'crawl-space') return 'crawl';
   if (above?.kind === 'attic') return 'attic';
@@ -86,9 +84,6 @@ function kindOf(over: Level | undefined, under: Level | undefined, below?: Room,
   if (under!.below === 'slab') return undefined;
   return under!.below === 'crawl' ? 'crawl' : 'unknown';
 }
-
-/** A ceiling of a garage or an unfinished basement may stay open; a person decides, and the sheet says so. */
-export const staysInSight = (room: Room | undefined): boolean => room !== undefined && IN_SIGHT.has(room.kind);
 
 function zOf(over: Level | undefined, under: Level | undefined, kind: SpaceKind, below?: Room): number {
   if (below && over) return over.elevationIn + over.ceilingIn + (kind === 'attic' ? ON_PLATES_IN : IN_JOISTS_IN);

@@ -4,7 +4,7 @@ import type { EdgeCosts } from '../route/ways';
 
 const highs = loadHighs();
 
-export interface Demand {
+interface Demand {
   readonly from: readonly { readonly node: number; readonly cost: number }[];
   readonly to: readonly { readonly node: number; readonly cost: number }[];
 }
