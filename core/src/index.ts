@@ -86,6 +86,7 @@ export {
   standardsSchema,
   type Supply,
   type Route,
+  type Routing,
   type TestResult,
   TRADE_SIZES,
 } from './house/schema';

@@ -1,7 +1,14 @@
 import { edit, type Edited } from '../house/edit';
 import { UNITS_BY_ENDING } from '../house/field-words';
 import type { Result } from '../units/result';
-import { makeUpSchema, planningSchema, switchingSchema, type House, type Standards } from '../house/schema';
+import {
+  makeUpSchema,
+  planningSchema,
+  routingSchema,
+  switchingSchema,
+  type House,
+  type Standards,
+} from '../house/schema';
 
 /** A shop standard that a house holds otherwise than its firm. */
 interface StandardApart {
@@ -19,6 +26,7 @@ const TABLES = {
   planning: planningSchema.parse({}),
   switching: switchingSchema.parse({}),
   makeUp: makeUpSchema.parse({}),
+  routing: routingSchema.parse({}),
 } as const;
 type Table = keyof typeof TABLES;
 const isTable = (key: string): key is Table => key in TABLES;

@@ -1,4 +1,4 @@
-import { find_path } from 'dijkstrajs';
+import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
 import { wireHouse } from '../makeup/make-up';
 import { aHouse } from '../test/house-builder';
@@ -16,6 +16,11 @@ import { framingGraph } from './framing-graph';
 import { keptHoles } from './kept-laid';
 import { pointsOfLeg } from './on-room';
 import { CABLES_PER_HOLE, costsOf, inchOf, ROUTE_WAYS } from './ways';
+
+/** An independent program, which brings no types along. */
+const { find_path } = createRequire(import.meta.url)('dijkstrajs') as {
+  find_path(graph: Readonly<Record<string, Readonly<Record<string, number>>>>, from: string, to: string): string[];
+};
 
 const inches = (house: House, tag: string) => routeTo(routed(house), tag).lengthIn;
 const bored = (house: House, tag: string) =>

@@ -75,6 +75,7 @@ const PARTS: Readonly<Record<JobPart, string>> = {
   heights: 'Heights',
   circuits: 'Circuits',
   switching: 'Switching',
+  routes: 'Routes',
   'make-up': 'Make-up',
   boxes: 'Boxes',
   decisions: 'Decisions',
@@ -164,7 +165,10 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             @update:model-value="setStandards({ ceilingRows: $event })"
           />
         </div>
-        <StandardsForm v-else-if="part === 'circuits' || part === 'switching' || part === 'make-up'" :part="part" />
+        <StandardsForm
+          v-else-if="part === 'circuits' || part === 'switching' || part === 'routes' || part === 'make-up'"
+          :part="part"
+        />
         <div v-else-if="part === 'boxes'" class="stack">
           <BoxTypeEditor />
           <PresetEditor />

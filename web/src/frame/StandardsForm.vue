@@ -4,20 +4,23 @@ import {
   edit,
   makeUpOf,
   planningOf,
+  routingOf,
   CIRCUIT_STANDARDS,
   switchingOf,
   SWITCHING_STANDARDS,
   type House,
   type MakeUp,
   type Planning,
+  type Routing,
   type Switching,
 } from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
 import CountField from '../fields/CountField.vue';
+import LengthField from '../fields/LengthField.vue';
 import { useHouse } from '../stores/house';
 
-/** What the code leaves to the firm: how circuits are planned, lights switched and boxes made up. */
-defineProps<{ part: 'circuits' | 'switching' | 'make-up' }>();
+/** What the code leaves to the firm: how circuits are planned, lights switched, cables led and boxes made up. */
+defineProps<{ part: 'circuits' | 'switching' | 'routes' | 'make-up' }>();
 const store = useHouse();
 const change = (recipe: (standards: House['standards']) => void) =>
   store.apply(
@@ -30,6 +33,9 @@ const setSwitching = (changes: Partial<Switching>) =>
   change((one) => (one.switching = { ...switching.value, ...changes }));
 const makeUp = computed(() => makeUpOf(store.house!));
 const setMakeUp = (changes: Partial<MakeUp>) => change((one) => (one.makeUp = { ...makeUp.value, ...changes }));
+
+const routing = computed(() => routingOf(store.house!));
+const setRouting = (changes: Partial<Routing>) => change((one) => (one.routing = { ...routing.value, ...changes }));
 
 const FEEDS = [
   {
@@ -128,6 +134,26 @@ const DROPS = [
       :answers="one.answers as never"
       :disabled="!store.canEdit"
       @update:model-value="setSwitching({ [one.field]: $event })"
+    />
+  </div>
+  <div v-else-if="part === 'routes'" class="standards">
+    <p class="muted lead">
+      <b>Find routes</b> follows the first; the lengths to cut hold the others. What is kept already stays where it is.
+    </p>
+    <LengthField
+      label="Run from stud to stud at"
+      :model-value="routing.lineIn"
+      @update:model-value="setRouting({ lineIn: $event })"
+    />
+    <LengthField
+      label="Cable left in the panel"
+      :model-value="routing.panelTailIn"
+      @update:model-value="setRouting({ panelTailIn: $event })"
+    />
+    <LengthField
+      label="Slack for each cable"
+      :model-value="routing.slackIn"
+      @update:model-value="setRouting({ slackIn: $event })"
     />
   </div>
   <div v-else class="standards">

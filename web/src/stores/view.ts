@@ -4,7 +4,8 @@ import { ref, shallowRef } from 'vue';
 
 export type SelectedKind = 'room' | 'opening' | 'feature' | 'box' | 'circuit' | 'panel';
 /** Parts of the dialog about the job. */
-export type JobPart = 'job' | 'firm' | 'heights' | 'circuits' | 'switching' | 'make-up' | 'boxes' | 'decisions';
+export type JobPart =
+  'job' | 'firm' | 'heights' | 'circuits' | 'switching' | 'routes' | 'make-up' | 'boxes' | 'decisions';
 export interface Selected {
   readonly kind: SelectedKind;
   readonly id: string;

@@ -12,15 +12,24 @@ const props = defineProps<{
   /** Cables that are looked at: by circuit or by themselves. */
   inkOf: (cable: LaidCable) => string | undefined;
   picked: string;
+  /** Every circuit is looked at: lines are thin, and what goes up or down is marked only close up. */
+  isAll: boolean;
 }>();
 const emit = defineEmits<{ pick: [runId: string]; lead: [runId: string, at: { x: number; y: number }] }>();
 const drawn = computed(() => routeLines(props.house, props.level, props.laid));
-const bundles = computed(() => bundlesOf(drawn.value.lines));
+/** Cables that lie together are counted among those that are looked at. */
+const bundles = computed(() => bundlesOf(drawn.value.lines.filter((one) => props.inkOf(one.cable))));
+const rises = computed(() =>
+  props.isAll && props.scale < 1.6
+    ? []
+    : drawn.value.rises.filter((one) => props.inkOf(one.cable) || one.cable.run.id === props.picked),
+);
 /** Quiet lines first, what is looked at on top. */
 const lines = computed(() => [...drawn.value.lines].sort((a, b) => rank(a.cable) - rank(b.cable)));
 const rank = (cable: LaidCable) => (cable.run.id === props.picked ? 2 : props.inkOf(cable) ? 1 : 0);
 const path = (points: readonly { x: number; y: number }[]) => `M${points.map(({ x, y }) => `${x} ${y}`).join('L')}`;
-const thick = (cable: LaidCable) => (cable.run.id === props.picked ? 4 : props.inkOf(cable) ? 2.4 : 1.1) / props.scale;
+const thick = (cable: LaidCable) =>
+  (cable.run.id === props.picked ? 4 : props.inkOf(cable) ? (props.isAll ? 1.6 : 2.4) : 1.1) / props.scale;
 const describe = ({ fromLabel, toLabel, circuit }: LaidCable) => `${circuit.name}: ${fromLabel} to ${toLabel}`;
 
 let from: { x: number; y: number; run: string } | undefined;
@@ -69,10 +78,9 @@ function letGo(event: PointerEvent): void {
       </path>
     </g>
     <path
-      v-for="rise in drawn.rises"
+      v-for="rise in rises"
       :key="rise.key"
       class="rise"
-      :class="{ quiet: !inkOf(rise.cable) && rise.cable.run.id !== picked }"
       :style="{ fill: rise.cable.run.id === picked ? 'var(--chalk)' : inkOf(rise.cable) }"
       :transform="`translate(${rise.at.x} ${rise.at.y}) scale(${1 / scale})`"
       :d="rise.plate === 'top' ? 'M0 -6L5 4H-5Z' : 'M0 6L5 -4H-5Z'"
@@ -108,9 +116,6 @@ function letGo(event: PointerEvent): void {
   stroke: var(--card);
   stroke-width: 1;
   pointer-events: none;
-}
-.rise.quiet {
-  fill: var(--muted);
 }
 .target {
   fill: none;

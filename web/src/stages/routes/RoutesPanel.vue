@@ -159,6 +159,7 @@ const release = (one: LaidCable) =>
   display: grid;
   gap: 8px;
   align-content: start;
+  overflow-y: auto;
 }
 .numbers {
   display: flex;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import {
+  boundsOf,
   keepRoutes,
   keptCables,
   keptRoutes,
@@ -24,6 +25,7 @@ import type { Hit } from '../../drawing/tools/machine';
 import BoreSheet from './BoreSheet.vue';
 import PullSheet from './PullSheet.vue';
 import RouteMarks from './RouteMarks.vue';
+import { routeLines } from './route-lines';
 import RoutesPanel from './RoutesPanel.vue';
 import RouteStrip from './RouteStrip.vue';
 import SpoolSheet from './SpoolSheet.vue';
@@ -62,6 +64,11 @@ watch(
   (id) => id && (only.value = id),
   { immediate: true },
 );
+/** A circuit that is chosen is brought into sight. */
+watch(only, (circuit) => {
+  const points = routeLines(store.house!, view.level, shown.value).lines.flatMap((one) => one.points);
+  if (circuit !== 'all' && points.length > 1) view.target = { bounds: boundsOf(points) };
+});
 const isOf = ({ run }: LaidCable, circuit: string) => run.unit.circuits.some((one) => one.id === circuit);
 /** Looked at: the circuit that is chosen; all of them in their inks where none is. */
 const ink = (cable: LaidCable): string | undefined =>
@@ -165,6 +172,7 @@ const print = () => window.print();
             :laid="laid"
             :ink-of="ink"
             :picked="picked"
+            :is-all="only === 'all'"
             @pick="pick"
             @lead="lead"
         /></template>

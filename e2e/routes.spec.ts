@@ -1,0 +1,70 @@
+import { expect, goTo, menu, newHouse, openDemo, pick, saved, test } from './harness';
+
+test('cables are led three ways, kept, followed on plan and strip, and led otherwise by hand', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Routes');
+  await page.getByRole('button', { name: 'Find routes' }).click();
+  const ways = page.getByRole('radiogroup', { name: 'Ways compared' });
+  await expect(ways.getByRole('radio')).toHaveCount(3);
+  const feet = async (name: string) =>
+    Number(/([\d,]+) ft/.exec((await ways.getByRole('radio', { name }).textContent())!)![1]!.replace(',', ''));
+  expect(await feet('Least wire')).toBeLessThan(await feet('Fewest holes'));
+  await ways.getByRole('radio', { name: 'Quickest to pull' }).click();
+  await page.getByRole('button', { name: 'Keep these routes' }).click();
+  await saved(page);
+  await expect(page.getByText('of 142 cables led')).toBeVisible();
+
+  await pick(page, 'Circuit', '17 Living room');
+  const cables = page.getByRole('list', { name: 'Cables' });
+  await cables.getByText('Main panel 17 →').click();
+  const cable = page.getByRole('article', { name: /^Cable to/ });
+  await expect(cable).toContainText('14-2');
+  const before = await cable.textContent();
+  await menu(page, 'Lead it', 'over the ceiling');
+  await saved(page);
+  await expect(cable).toContainText('Led by hand');
+  expect(await cable.textContent()).not.toBe(before);
+  await page.getByRole('button', { name: 'Let the tool lead it' }).click();
+  await expect(cable).not.toContainText('Led by hand');
+});
+
+test('the sheets follow: bore, pull with what is done, spools with leftovers', async ({ owner: page }) => {
+  await openDemo(page, 'Routes');
+  const part = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  if ((await page.getByRole('list', { name: 'Cables' }).count()) === 0) {
+    await page.getByRole('button', { name: 'Find routes' }).click();
+    await page.getByRole('button', { name: 'Keep these routes' }).click();
+    await saved(page);
+  }
+  await part('Bore');
+  await expect(page.getByRole('heading', { name: 'Bore sheet' })).toBeVisible();
+  await expect(page.getByRole('table').first()).toContainText('3/4"');
+
+  await part('Pull');
+  await page.getByRole('button', { name: /^Main panel 2 to .*: open$/ }).click();
+  await page.getByRole('menuitemcheckbox', { name: 'bored' }).click();
+  await page.getByRole('menuitemcheckbox', { name: 'pulled' }).click();
+  await page.keyboard.press('Escape');
+  await saved(page);
+  await expect(page.getByRole('button', { name: /^Main panel 2 to .*: pulled$/ })).toBeVisible();
+
+  await part('Spools');
+  const row = page.getByRole('table', { name: 'Cable to buy' }).getByRole('row', { name: /^8-3/ });
+  await expect(row).toContainText('1 coil of 250 ft');
+  const leftovers = page.getByLabel('Leftovers in the van');
+  await leftovers.fill('8-3 0');
+  await leftovers.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“8-3 0” is no leftover');
+  await leftovers.fill('8-3 90');
+  await leftovers.press('Enter');
+  await expect(row).toContainText('nothing, the leftovers do');
+});
+
+test('a house without a circuit is told what to do first', async ({ owner: page }) => {
+  await newHouse(page, 'Bare');
+  await goTo(page, 'Routes');
+  await expect(page.getByText('No cable is to be led yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Spools', exact: true }).click();
+  await expect(page.getByText('No route is kept yet')).toBeVisible();
+});
