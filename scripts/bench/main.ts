@@ -1,6 +1,7 @@
 // Measures what docs/performance.md holds. Every figure is a line "name: value (wanted …) ok|short"; exit 1 when one falls short.
 import { measureChecks } from './checks';
 import { measureGrowth } from './growth';
+import { measureRoutes } from './routes';
 import { measureServer } from './server';
 import { measurePages } from './pages';
 
@@ -31,7 +32,7 @@ const after = readMemory();
 console.log(
   `this machine just now: 32 MB of memory read in ${before.toFixed(1)} ms before the checks, ${after.toFixed(1)} after`,
 );
-const figures: Figure[] = [...checks, ...measureGrowth(), ...(await measureServer()), ...(await measurePages())];
+const figures: Figure[] = [...checks, ...measureRoutes(), ...measureGrowth(), ...(await measureServer()), ...(await measurePages())];
 let isShort = false;
 for (const { name, value, unit, wanted } of figures) {
   const short = value > wanted;

@@ -13,6 +13,9 @@ import {
   verdictsOf,
 } from '../../core/src/test/same-house';
 import { wireHouse } from '../../core/src/makeup/make-up';
+import { keptRoutes } from '../../core/src/circuits/kept-routes';
+import { ROUTE_WAYS } from '../../core/src/route/ways';
+import { planOf, routed } from '../../core/src/test/routed';
 import { proveUnit } from '../../core/src/proof/prove';
 import { randomHouse, specOf } from '../../core/src/test/random-house';
 
@@ -32,6 +35,15 @@ for (let seed = first; seed < first + count; seed++) {
     for (const one of ofItsOwnMaking(checkHouse(house).findings)) tell(one.ruleId, one.message);
     const { units, boxes } = wireHouse(house);
     for (const unit of units) for (const flaw of proveUnit(house, unit, boxes).flaws) tell('proof', flaw.message);
+    for (const way of ROUTE_WAYS) {
+      const { unrouted } = planOf(house, way);
+      for (const one of unrouted) tell(`no route, ${way}`, one.message);
+      const led = routed(house, way);
+      for (const [route, why] of keptRoutes(led).broken)
+        tell(`route ${why}, ${way}`, `to ${led.boxes[route.to]!.tag}: ${JSON.stringify(route.legs)}`);
+      for (const one of ofItsOwnMaking(checkHouse(led).findings))
+        if (one.stage === 'routes') tell(one.ruleId, one.message);
+    }
     const verdicts = verdictsOf(house);
     for (const change of [shifted, turned, mirrored, split, renamed, reordered, inMeters]) {
       const now = verdictsOf(change(house));

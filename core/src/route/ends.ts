@@ -35,7 +35,7 @@ export interface RouteEnd {
 }
 
 /** From the middle of a wall's face to a bay or a space that is still near, inches. */
-const ASIDE_IN = 8;
+export const ASIDE_IN = 8;
 /** How far a box in a ceiling or a floor may be from the lattice. */
 const OFF_LATTICE_IN = 72;
 

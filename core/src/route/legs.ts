@@ -1,10 +1,11 @@
 import { distance, type Point } from '../geometry/geometry';
 import type { House } from '../house/schema';
 import type { RouteLeg } from '../house/schema-route';
+import { baysOf, type Bay } from '../plan/bays';
 import { viewRoom } from '../plan/room-view';
 import { nearestWall, wallLoop } from '../plan/wall-loop';
-import type { RouteEnd } from './ends';
-import type { BayNode, FramingGraph, GraphNode, LatticeNode } from './framing-graph';
+import { ASIDE_IN, type RouteEnd } from './ends';
+import type { BayNode, Edge, FramingGraph, GraphNode, LatticeNode } from './framing-graph';
 import type { Found } from './shortest';
 import { LATTICE_IN } from './spaces';
 
@@ -167,7 +168,7 @@ export class LegWriter {
   #step(e: number, a: number, b: number, isLast: boolean): void {
     const edge = this.graph.edges[e]!;
     const [from, to] = [this.graph.nodes[a]!, this.graph.nodes[b]!];
-    if (edge.kind === 'studs') this.#studs(edge.room!, edge.heightIn!, from as BayNode, to as BayNode, isLast);
+    if (edge.kind === 'studs') this.#studs(edge, from as BayNode, to as BayNode, isLast);
     else if (edge.kind === 'space') this.#space!.corners.push(to);
     else this.#passPlate(edge.kind, from, to, isLast);
   }
@@ -186,20 +187,32 @@ export class LegWriter {
     this.#plate = kind;
   }
 
-  /** Where a bay, or a point in it, lies on the loop of the room in whose drawing the cable runs, inches. */
-  #placeIn(room: string, { bay }: BayNode, point: Point): number {
-    const isIn = distanceAlong(point, bay.point) < (bay.toIn - bay.fromIn) / 2 + 2;
-    return loopPlace(this.house, room, isIn ? point : bay.point);
+  /** Where a point lies on the loop of the room in whose drawing the cable runs, as far as it is in a bay of that drawing; else the nearest place in the bay. Inches. */
+  #placeIn(room: string, bay: Bay, point: Point): number {
+    const { lengthIn } = wallLoop(this.house.rooms[room]!);
+    const at = loopPlace(this.house, room, point);
+    const off = [at - lengthIn, at, at + lengthIn].sort(
+      (a, b) => Math.abs(a - bay.midIn) - Math.abs(b - bay.midIn),
+    )[0]!;
+    const place = Math.max(bay.fromIn + 0.125, Math.min(bay.toIn - 0.125, off));
+    // What comes from another wall starts in the middle.
+    return Math.abs(place - off) > ASIDE_IN ? bay.midIn : place;
   }
 
-  #studs(room: string, heightIn: number, from: BayNode, to: BayNode, isLast: boolean): void {
-    const z = viewRoom(this.house, room).level.elevationIn + heightIn;
+  #studs({ room: drawing, heightIn, crossing, a }: Edge, from: BayNode, to: BayNode, isLast: boolean): void {
+    const room = drawing!;
+    const view = viewRoom(this.house, room);
+    const z = view.level.elevationIn + heightIn!;
     if (this.#plate || Math.abs(this.#z - z) >= NO_RISE_IN) this.#rise(from, z);
-    const { lengthIn } = wallLoop(this.house.rooms[room]!);
+    const { bays } = baysOf(view);
+    const isForward = this.graph.nodes[a] === from;
+    const [here, next] = [crossing!.from, crossing!.to].map((one) => bays[one]!);
+    const [first, second] = isForward ? [here!, next!] : [next!, here!];
+    const { lengthIn } = wallLoop(view.room);
     const last = this.#legs.at(-1);
-    const end = this.#placeIn(room, to, isLast ? this.to.spot : to.bay.point);
-    const goesOn = last?.kind === 'studs' && last.room === room && last.heightIn === round(heightIn);
-    const start = goesOn ? last.toIn : this.#placeIn(room, from, this.#at);
+    const end = this.#placeIn(room, second, isLast ? this.to.spot : second.point);
+    const goesOn = last?.kind === 'studs' && last.room === room && last.heightIn === round(heightIn!);
+    const start = goesOn ? last.toIn : this.#placeIn(room, first, this.#at);
     let along = (end - start) % lengthIn;
     if (Math.abs(along) > lengthIn / 2) along -= Math.sign(along) * lengthIn;
     if (goesOn && Math.sign(last.toIn - last.fromIn) === Math.sign(along))
@@ -210,14 +223,11 @@ export class LegWriter {
         room,
         fromIn: round(start),
         toIn: round(start + along),
-        heightIn: round(heightIn),
+        heightIn: round(heightIn!),
       });
     this.#at = isLast ? this.to.spot : to;
   }
 }
-
-/** How far two places of one wall are apart along it; more where they are on different walls. */
-const distanceAlong = (a: Point, b: Point): number => Math.max(Math.abs(a.x - b.x), Math.abs(a.y - b.y));
 
 /** Cable along the legs between the faces of its boxes, inches; what is left in the boxes comes on top. */
 export function lengthOfLegs(legs: readonly RouteLeg[]): number {

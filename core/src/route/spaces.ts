@@ -1,4 +1,4 @@
-import { boundsOf, distanceToSegment, isInside, type Bounds, type Point } from '../geometry/geometry';
+import { boundsOf, distanceToSegment, isInside, type Point } from '../geometry/geometry';
 import { remembering } from '../house/remember';
 import type { House, Joists, Level, Room } from '../house/schema';
 import { OUTDOOR_KINDS } from '../place/outdoors';
@@ -42,33 +42,46 @@ const OVER_WALL_IN = 9;
 const ON_PLATES_IN = 3;
 const IN_JOISTS_IN = 6;
 
-interface Plot {
-  readonly room: Room;
-  readonly bounds: Bounds;
+/** A square lattice over some rooms: its corner, and how many lines it has. */
+interface Grid {
+  readonly left: number;
+  readonly top: number;
+  readonly columns: number;
+  readonly rows: number;
 }
 
-const plot = (rooms: readonly Room[]): Plot[] => rooms.map((room) => ({ room, bounds: boundsOf(room.corners) }));
+function gridOver(rooms: readonly Room[]): Grid | undefined {
+  if (rooms.length === 0) return undefined;
+  const { minX, maxX, minY, maxY } = boundsOf(rooms.flatMap((one) => one.corners));
+  const lines = (lengthIn: number) => Math.floor(lengthIn / LATTICE_IN) + 2;
+  return { left: minX, top: minY, columns: lines(maxX - minX), rows: lines(maxY - minY) };
+}
 
-function roomAt(plots: readonly Plot[], point: Point): Room | undefined {
-  let near: Room | undefined;
-  for (const { room, bounds } of plots) {
-    const { minX, maxX, minY, maxY } = bounds;
-    const isBy =
-      point.x >= minX - OVER_WALL_IN &&
-      point.x <= maxX + OVER_WALL_IN &&
-      point.y >= minY - OVER_WALL_IN &&
-      point.y <= maxY + OVER_WALL_IN;
-    if (!isBy) continue;
-    if (isInside(point, room.corners)) return room;
-    near ??= room.corners.some((from, i) => {
-      const to = room.corners[(i + 1) % room.corners.length]!;
-      return distanceToSegment(point, from, to) <= OVER_WALL_IN;
-    })
-      ? room
-      : undefined;
+/** The room at each point of a grid, row by row: the one that it lies in, else the first whose wall is near. */
+function roomsOn({ left, top, columns, rows }: Grid, rooms: readonly Room[]): readonly (Room | undefined)[] {
+  const at = new Array<Room | undefined>(columns * rows).fill(undefined);
+  const isIn = new Uint8Array(columns * rows);
+  for (const room of rooms) {
+    const { minX, maxX, minY, maxY } = boundsOf(room.corners);
+    const first = (low: number, start: number) => Math.max(0, Math.ceil((low - OVER_WALL_IN - start) / LATTICE_IN));
+    const last = (high: number, start: number, most: number) =>
+      Math.min(most - 1, Math.floor((high + OVER_WALL_IN - start) / LATTICE_IN));
+    for (let row = first(minY, top); row <= last(maxY, top, rows); row++)
+      for (let column = first(minX, left); column <= last(maxX, left, columns); column++) {
+        const n = row * columns + column;
+        if (isIn[n]) continue;
+        const point = { x: left + column * LATTICE_IN, y: top + row * LATTICE_IN };
+        if (isInside(point, room.corners)) {
+          at[n] = room;
+          isIn[n] = 1;
+        } else if (!at[n] && isByWall(point, room)) at[n] = room;
+      }
   }
-  return near;
+  return at;
 }
+
+const isByWall = (point: Point, { corners }: Room): boolean =>
+  corners.some((from, i) => distanceToSegment(point, from, corners[(i + 1) % corners.length]!) <= OVER_WALL_IN);
 
 /** Rooms of a level that something lies over or under: not what is open to the sky. */
 const isRoofed = ({ kind }: Room): boolean => kind === 'porch' || !OUTDOOR_KINDS.has(kind);
@@ -92,47 +105,37 @@ function zOf(over: Level | undefined, under: Level | undefined, kind: SpaceKind,
 
 /** The lattice of one space. */
 function buildSpace(id: string, over: Level | undefined, under: Level | undefined, rooms: readonly Room[]): Space {
-  const belowPlots = plot(rooms.filter((one) => one.level === over?.id && isRoofed(one)));
-  const abovePlots = plot(rooms.filter((one) => one.level === under?.id && isRoofed(one)));
+  const belowRooms = rooms.filter((one) => one.level === over?.id && isRoofed(one));
+  const aboveRooms = rooms.filter((one) => one.level === under?.id && isRoofed(one));
   const nodes: SpaceNode[] = [];
   const links: [number, number][] = [];
-  const all = [...belowPlots, ...abovePlots];
-  const numbers = new Map<string, number>();
-  let [left, top] = [0, 0];
-  if (all.length > 0) {
-    const { minX, maxX, minY, maxY } = boundsOf(
-      all.flatMap(({ bounds }) => [
-        { x: bounds.minX, y: bounds.minY },
-        { x: bounds.maxX, y: bounds.maxY },
-      ]),
-    );
-    [left, top] = [minX, minY];
-    const [columns, rows] = [Math.floor((maxX - minX) / LATTICE_IN) + 1, Math.floor((maxY - minY) / LATTICE_IN) + 1];
-    for (let row = 0; row <= rows; row++)
-      for (let column = 0; column <= columns; column++) {
-        const point = { x: left + column * LATTICE_IN, y: top + row * LATTICE_IN };
-        const below = roomAt(belowPlots, point);
-        const above = roomAt(abovePlots, point);
-        if (!below && !above) continue;
-        const kind = kindOf(over, under, below, above);
-        if (!kind) continue;
-        const at = nodes.length;
-        numbers.set(`${column} ${row}`, at);
-        nodes.push({ ...point, z: zOf(over, under, kind, below), kind, below: below?.id, above: above?.id });
-        for (const key of [`${column - 1} ${row}`, `${column} ${row - 1}`]) {
-          const neighbor = numbers.get(key);
-          if (neighbor !== undefined) links.push([neighbor, at]);
-        }
-      }
-  }
+  const grid = gridOver([...belowRooms, ...aboveRooms]) ?? { left: 0, top: 0, columns: 0, rows: 0 };
+  const { left, top, columns, rows } = grid;
+  const numbers = new Int32Array(columns * rows).fill(-1);
+  const [below, above] = [roomsOn(grid, belowRooms), roomsOn(grid, aboveRooms)];
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) {
+      const n = row * columns + column;
+      const [lower, upper] = [below[n], above[n]];
+      if (!lower && !upper) continue;
+      const kind = kindOf(over, under, lower, upper);
+      if (!kind) continue;
+      const at = nodes.length;
+      numbers[n] = at;
+      const point = { x: left + column * LATTICE_IN, y: top + row * LATTICE_IN };
+      nodes.push({ ...point, z: zOf(over, under, kind, lower), kind, below: lower?.id, above: upper?.id });
+      if (column > 0 && numbers[n - 1]! >= 0) links.push([numbers[n - 1]!, at]);
+      if (row > 0 && numbers[n - columns]! >= 0) links.push([numbers[n - columns]!, at]);
+    }
   const nearest = (point: Point, withinIn = REACH_IN): number | undefined => {
     const [column, row] = [Math.round((point.x - left) / LATTICE_IN), Math.round((point.y - top) / LATTICE_IN)];
     let best: number | undefined;
     let least = withinIn;
     for (let dc = -1; dc <= 1; dc++)
       for (let dr = -1; dr <= 1; dr++) {
-        const at = numbers.get(`${column + dc} ${row + dr}`);
-        if (at === undefined) continue;
+        const [c, r] = [column + dc, row + dr];
+        const at = c < 0 || r < 0 || c >= columns || r >= rows ? -1 : numbers[r * columns + c]!;
+        if (at < 0) continue;
         const far = Math.abs(nodes[at]!.x - point.x) + Math.abs(nodes[at]!.y - point.y);
         if (far < least) [best, least] = [at, far];
       }
