@@ -284,6 +284,7 @@ export { type LaidCable, laidCables } from './route/laid';
 export { leadRoute } from './route/lead-route';
 export { holesSeenFrom, legsSeenFrom, pointsOfLeg } from './route/on-room';
 export { cutFeet, pullSheet, routingOf, viaOf } from './route/pull-sheet';
+export { backingsOf, smallParts } from './route/small-parts';
 export { planSpools, type Spool } from './route/spool-plan';
 export { type RouteTotals, totalsOfRoutes } from './route/totals';
 export { type RoutePlace, ROUTE_WAYS, type RouteWay } from './route/ways';

@@ -11,6 +11,7 @@ import { keepRoutes, markRoutes } from './keep-routes';
 import { leadRoute } from './lead-route';
 import { cutFeet, pullSheet } from './pull-sheet';
 import { keptCables } from './kept-laid';
+import { smallParts } from './small-parts';
 import { totalsOfRoutes } from './totals';
 import { keyOfRoute } from '../circuits/kept-routes';
 import { viewRoom } from '../plan/room-view';
@@ -115,5 +116,16 @@ describe('the sheets', () => {
     const members = walls.flatMap((one) => one.holes).reduce((sum, one) => sum + one.members, 0);
     expect(members).toBe(totalsOfRoutes(house, routesOf()).studHoles);
     for (const { holes, wall } of walls) for (const one of holes) expect(one.wall).toBe(wall);
+  });
+
+  it('small parts: two staples a cable and one every 4 1/2 ft of rise and space, a connector for each cable at the panel', () => {
+    const count = (what: string) => smallParts(house, routesOf()).find((one) => one.what === what)!.count;
+    expect(count('cable connectors at panels')).toBe(routesOf().filter((one) => one.from === null).length);
+    expect(count('staples')).toBeGreaterThanOrEqual(2 * routesOf().length);
+    const [one] = routesOf().filter(({ legs }) => legs.length === 1 && legs[0]!.kind === 'space');
+    const feet = one!.lengthIn / 54;
+    const staples = smallParts(house, [one!]).find(({ what }) => what === 'staples')!.count;
+    expect(staples).toBeGreaterThanOrEqual(2 + Math.ceil(feet));
+    expect(staples).toBeLessThanOrEqual(2 + Math.ceil(feet) + 6);
   });
 });

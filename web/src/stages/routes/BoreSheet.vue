@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boreSheet, count, formatLength, keptRoutes, wordFor } from '@winculum/core';
+import { backingsOf, boreSheet, count, formatLength, keptRoutes, wordFor } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** What is bored, wall by wall as one walks, with the bits and plates to bring; what no drill gets at comes first. */
@@ -19,6 +19,7 @@ const bits = computed(() => {
   return [...counts].sort((a, b) => a[0] - b[0]);
 });
 const tight = computed(() => walls.value.filter((one) => one.narrow > 0 && one.holes.length > 0));
+const backings = computed(() => backingsOf(store.house!));
 const KINDS: Readonly<Record<string, string>> = {
   king: 'king and jack',
   jack: 'jack and king',
@@ -54,6 +55,19 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
       member. Which inside walls carry is the framer's word. Bored plates are sealed (fireblocking, IRC R302.11). Wear
       eye protection; look behind before you bore.
     </p>
+  </section>
+  <section v-if="backings.length || tight.length" class="sheet">
+    <h3>For the framer, before framing closes</h3>
+    <ul>
+      <li v-for="{ box, what } in backings" :key="box.id">
+        <b class="num">{{ box.tag }}</b> in {{ store.house!.rooms[box.room]!.name }}: {{ what }}
+      </li>
+      <li v-if="tight.length">
+        No blocking between the studs at the heights below in
+        {{ tight.map((one) => `${one.roomName} ${one.wallName}`).join(', ') }}: its bays are narrow enough.
+      </li>
+      <li>Headers, posts, flanges and chords stay whole; what has to be cut there is the framer's to say.</li>
+    </ul>
   </section>
   <section v-for="wall in walls" :key="`${wall.room} ${wall.wall}`" class="sheet wall">
     <h3>{{ wall.roomName }}, {{ wall.wallName }} wall</h3>
@@ -92,20 +106,7 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 12px 16px;
-  break-inside: avoid;
-}
-.sum b {
-  font-size: 22px;
-}
 .plate {
   color: var(--caution);
-}
-.small {
-  font-size: 13px;
 }
 </style>

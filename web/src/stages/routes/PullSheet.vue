@@ -103,35 +103,8 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 12px 16px;
-  break-inside: avoid;
-}
-.sum b {
-  font-size: 22px;
-}
-.right {
-  text-align: right;
-}
 .mark {
   min-height: 44px;
   min-width: 92px;
-}
-.small {
-  font-size: 13px;
-}
-.only-print {
-  display: none;
-}
-@media print {
-  .no-print {
-    display: none;
-  }
-  .only-print {
-    display: table-cell;
-  }
 }
 </style>

@@ -232,6 +232,7 @@ const print = () => window.print();
   </PaperPage>
 </template>
 
+<style src="./sheets.css"></style>
 <style scoped>
 .tools {
   display: flex;

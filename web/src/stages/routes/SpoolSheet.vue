@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { count, keptRoutes, planSpools, pullSheet, type Spool } from '@winculum/core';
+import { count, keptRoutes, planSpools, pullSheet, smallParts, type Spool } from '@winculum/core';
 import LineField from '../../fields/LineField.vue';
 import { useHouse } from '../../stores/house';
 
@@ -52,6 +52,7 @@ const plans = computed(() => {
       plan: planSpools(list, leftovers.value.get(kind) ?? []),
     }));
 });
+const parts = computed(() => smallParts(store.house!, keptRoutes(store.house!).sound.values()));
 const NAMES = { leftover: 'leftover', coil: 'coil', spool: 'spool' } as const;
 const bought = (spools: readonly Spool<Label>[]) => {
   const of = (kind: Spool<Label>['kind']) => spools.filter((one) => one.kind === kind).length;
@@ -109,6 +110,20 @@ const bought = (spools: readonly Spool<Label>[]) => {
       cable more than this: routes change on site.
     </p>
   </section>
+  <section class="sheet">
+    <h3>Small parts</h3>
+    <v-table density="compact" aria-label="Small parts">
+      <tbody>
+        <tr v-for="one in parts" :key="one.what">
+          <td class="num right">
+            <b>{{ one.count }}</b>
+          </td>
+          <td>{{ one.what }}</td>
+          <td class="muted">{{ one.why }}</td>
+        </tr>
+      </tbody>
+    </v-table>
+  </section>
   <section v-for="one in plans" :key="one.kind" class="sheet">
     <h3 class="num">{{ one.kind }}</h3>
     <p v-for="long in one.plan.tooLong" :key="long.of.to" class="is-violation">
@@ -124,36 +139,11 @@ const bought = (spools: readonly Spool<Label>[]) => {
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 12px 16px;
-  break-inside: avoid;
-  display: grid;
-  gap: 8px;
-}
-.right {
-  text-align: right;
-}
-.spools {
-  padding-left: 22px;
-  display: grid;
-  gap: 6px;
-}
 .cut {
   display: inline-block;
   border: 1px solid var(--rule);
   border-radius: 3px;
   padding: 0 6px;
   margin: 2px 4px 0 0;
-}
-.small {
-  font-size: 13px;
-}
-@media print {
-  .no-print {
-    display: none;
-  }
 }
 </style>

@@ -1,0 +1,80 @@
+import { backingFor } from '../place/box-catalogue';
+import type { Box, House, Route } from '../house/schema';
+import { holesOf } from './holes';
+import { laidCables } from './laid';
+import { platesOf } from './plates';
+
+/** What is counted beside cable, and by which rule or practice it is. */
+interface SmallPart {
+  readonly what: string;
+  readonly count: number;
+  readonly why: string;
+}
+
+/** Farthest between two supports of nonmetallic cable, inches: NEC 334.30, all editions, from memory, high. */
+const SUPPORT_IN = 54;
+/** Cables beside each other on one face beyond which they are stacked, not stapled over each other: *common practice*. */
+const STAPLED_TOGETHER = 2;
+
+/** Staples along one route: one near each box and every 4 1/2 ft where nothing else holds it; holes through studs hold it as well. */
+function staplesOf({ legs }: Route): number {
+  let count = 2;
+  for (const leg of legs) {
+    if (leg.kind === 'rise') count += Math.floor(Math.abs(leg.toIn - leg.fromIn) / SUPPORT_IN);
+    if (leg.kind === 'space')
+      leg.points.slice(1).forEach((to, i) => {
+        const from = leg.points[i]!;
+        count += Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y)) / SUPPORT_IN);
+      });
+  }
+  return count;
+}
+
+/** What routes take beside cable: to load in the van. */
+export function smallParts(house: House, routes: Iterable<Route>): readonly SmallPart[] {
+  const laid = laidCables(house, routes);
+  const holes = holesOf(house, laid);
+  const plates = platesOf(house, laid);
+  const sum = (list: readonly number[]) => list.reduce((all, one) => all + one, 0);
+  const parts: SmallPart[] = [
+    {
+      what: 'staples',
+      count: sum(laid.map((one) => staplesOf(one.route) * Math.max(1, one.kinds.length))),
+      why: 'within 12 in of each box and every 4½ ft (334.30); bored holes hold as well',
+    },
+    {
+      what: 'stackers',
+      count: plates.filter((one) => one.cables.length > STAPLED_TOGETHER).length,
+      why: 'where more than two cables come down one bay, common practice',
+    },
+    {
+      what: 'nail plates',
+      count: sum(holes.filter((one) => one.needsPlate).map((one) => one.members)),
+      why: 'holes nearer than 1¼ in to the face (300.4(A)(1))',
+    },
+    {
+      what: 'cable connectors at panels',
+      count: sum(laid.filter((one) => !one.run.from).map((one) => Math.max(1, one.kinds.length))),
+      why: 'one for each cable into a metal enclosure (312.5(C))',
+    },
+    {
+      what: 'bored plates to seal',
+      count: sum(plates.map((one) => Math.ceil(one.cables.length / 2))),
+      why: 'fireblocking (IRC R302.11)',
+    },
+  ];
+  return parts.filter((one) => one.count > 0);
+}
+
+/** A box that needs more of the framer than a stud. */
+interface Backing {
+  readonly box: Box;
+  readonly what: string;
+}
+
+/** What is asked of the framer before the walls close: blocks behind wide boxes, backing for weight. */
+export const backingsOf = (house: House): readonly Backing[] =>
+  Object.values(house.boxes).flatMap((box) => {
+    const what = backingFor(box);
+    return what && box.state !== 'existing' ? [{ box, what }] : [];
+  });
