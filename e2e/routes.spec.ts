@@ -10,6 +10,12 @@ test('cables are led three ways, kept, followed on plan and strip, and led other
   const feet = async (name: string) =>
     Number(/([\d,]+) ft/.exec((await ways.getByRole('radio', { name }).textContent())!)![1]!.replace(',', ''));
   expect(await feet('Least wire')).toBeLessThan(await feet('Fewest holes'));
+  const least = await feet('Least wire');
+  await page.getByRole('button', { name: 'Let it follow the framing' }).click();
+  await expect(page.getByText('Fed in another order, by real lengths')).toBeVisible({ timeout: 30_000 });
+  expect(await feet('Least wire')).toBeLessThan(least);
+  await page.getByRole('button', { name: 'Discard' }).click();
+  await page.getByRole('button', { name: 'Find routes' }).click();
   await ways.getByRole('radio', { name: 'Quickest to pull' }).click();
   await page.getByRole('button', { name: 'Keep these routes' }).click();
   await saved(page);

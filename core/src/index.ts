@@ -278,6 +278,7 @@ export { keptRoutes, keyOfRoute } from './circuits/kept-routes';
 export { boreSheet } from './route/bore-sheet';
 export { findRoutes, type RoutePlan } from './route/find-routes';
 export { type Hole, holesOf } from './route/holes';
+export { improveFeeds } from './route/improve-feeds';
 export { dropRoutes, isFixed, keepRoutes, markRoutes } from './route/keep-routes';
 export { keptCables } from './route/kept-laid';
 export { type LaidCable, laidCables } from './route/laid';

@@ -8,7 +8,7 @@ import { WireCounter } from '../makeup/count-wire';
 import { parentsBy, SCHEMES, treeOf, type FeedTree } from '../feed/feed-tree';
 import { makeUpBox, wireByChoice, wireHouse, wireUnit, type UnitWiring } from '../makeup/make-up';
 import type { WiringUnit } from '../feed/unit';
-import { PANEL, type Parents } from '../feed/unit-lengths';
+import { PANEL, type Parents, type UnitLengths } from '../feed/unit-lengths';
 
 /** A feed order that was sought for one circuit, and what it saves. */
 export interface FeedPlan {
@@ -56,9 +56,10 @@ class Search {
   constructor(
     house: House,
     readonly unit: WiringUnit,
+    lengths?: UnitLengths,
   ) {
     this.house = { ...house, cables: {} };
-    this.counter = new WireCounter(this.house, unit);
+    this.counter = new WireCounter(this.house, unit, lengths);
     this.#fits = this.counter.lengths.boxes.map(() => new Map());
     const all = this.counter.lengths.boxes.map((_, i) => i);
     this.#near = all.map((to) => {
@@ -233,14 +234,17 @@ export function leastFeet(
   unit: WiringUnit,
   onProgress: OnProgress = () => undefined,
   from: 'every scheme' | 'as it stands' = 'every scheme',
+  known?: UnitLengths,
 ): FeedPlan {
-  const search = new Search(house, unit);
+  const search = new Search(house, unit, known);
   const { lengths } = search.counter;
   const { boxes } = lengths;
   const nowWired = wireByChoice(house, unit);
+  const standing = parentsIn(nowWired.tree, boxes);
+  // By lengths of its own the tree as it stands is counted by these as well.
+  const beforeFt = known && standing ? search.judge(standing).worth.feet : conductorFeet(nowWired.runs);
   if (boxes.length === 0) return planOf(search.judge(new Int16Array(0)));
   if (boxes.length <= OUTRIGHT_UP_TO) return planOf(search.outright());
-  const standing = parentsIn(nowWired.tree, boxes);
   const bySchemes = () => SCHEMES.map((one) => parentsBy(one, unit, lengths));
   const starts = standing ? [standing, ...(from === 'every scheme' ? bySchemes() : [])] : bySchemes();
   let best: Judged | undefined;
@@ -257,7 +261,7 @@ export function leastFeet(
       unit: unit.id,
       name: unit.circuits.map((one) => one.name).join(' and '),
       parents: boxes.map(({ id }, i) => [id, boxes[parents[i]!]?.id ?? null]),
-      beforeFt: conductorFeet(nowWired.runs),
+      beforeFt,
       afterFt: worth.feet,
     };
   }

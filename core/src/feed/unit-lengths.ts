@@ -23,14 +23,26 @@ export class UnitLengths {
   /** A row for each box, and one for the panel. */
   readonly #inches: Float64Array;
 
+  /** As cable is usually run, unless `between` knows better how far it is from a box, or the panel, to a box. */
   constructor(
     readonly house: House,
     unit: WiringUnit,
+    between?: (from: Box | undefined, to: Box) => number,
   ) {
     this.boxes = boxesOf(unit);
     const n = this.boxes.length;
     this.#inches = new Float64Array((n + 1) * n);
     if (n === 0) return;
+    if (between) {
+      this.boxes.forEach((to, i) => {
+        this.#numbers.set(to, i);
+        this.#inches[n * n + i] = between(undefined, to);
+        this.boxes.forEach((from, k) => {
+          if (k !== i) this.#inches[k * n + i] = between(from, to);
+        });
+      });
+      return;
+    }
     const spots = this.boxes.map((box) => spotOfBox(house, box));
     const start = startOf(house, unit, this.boxes);
     for (let to = 0; to < n; to++) {

@@ -6,6 +6,11 @@ import { must } from '../test/must';
 import { byTheTool } from '../test/by-the-tool';
 import { ranchHouse } from '../test/ranch-house';
 import { planOf, routed } from '../test/routed';
+import { checkHouse } from '../nec/check-house';
+import { keepFeeds } from '../feed-search/least-feet';
+import { ofItsOwnMaking } from '../test/own-making';
+import { improveFeeds } from './improve-feeds';
+import { ROUTE_WAYS } from './ways';
 import { boreSheet } from './bore-sheet';
 import { keepRoutes, markRoutes } from './keep-routes';
 import { leadRoute } from './lead-route';
@@ -127,5 +132,27 @@ describe('the sheets', () => {
     const staples = smallParts(house, [one!]).find(({ what }) => what === 'staples')!.count;
     expect(staples).toBeGreaterThanOrEqual(2 + Math.ceil(feet));
     expect(staples).toBeLessThanOrEqual(2 + Math.ceil(feet) + 6);
+  });
+});
+
+describe('feed orders that suit the framing', () => {
+  const loose = byTheTool(ranchHouse('2023'));
+
+  it.each(ROUTE_WAYS)('take no more than before and break nothing, %s', (way) => {
+    const feeds = improveFeeds(loose, way);
+    expect(feeds.length).toBeGreaterThan(0);
+    const fed = must(keepFeeds(loose, feeds)).house;
+    const cost = (one: typeof loose) => planOf(one, way).cost;
+    expect(cost(fed)).toBeLessThan(cost(loose));
+    const violations = (one: typeof loose) => ofItsOwnMaking(checkHouse(one).findings).length;
+    expect(violations(fed)).toBe(violations(loose));
+  });
+
+  it('leave a circuit alone that a person has drawn, led by hand or begun', () => {
+    const first = improveFeeds(loose, 'quickest')[0]!;
+    const kept = routed(loose, 'quickest');
+    const route = Object.values(kept.routes).find((one) => one.circuit === first.unit)!;
+    const begun = must(markRoutes(kept, [route.id], 'pulled', true)).house;
+    expect(improveFeeds(begun, 'quickest').map((one) => one.unit)).not.toContain(first.unit);
   });
 });

@@ -64,6 +64,13 @@ export class Search {
     return best && this.#trace(best, starts);
   }
 
+  /** What the cheapest way from the starts to every node costs; Infinity where none leads. */
+  all(starts: readonly Terminal[], costOf: (edge: number) => number): Float64Array {
+    const nowhere = { node: -1, cost: 0 };
+    this.find(starts, [nowhere], costOf);
+    return this.#cost.map((cost, n) => (this.#done[n] === this.#turn ? cost : Infinity));
+  }
+
   #trace(best: { node: number; cost: number; to: Terminal }, starts: readonly Terminal[]): Found {
     const nodes = [best.node];
     const edges: number[] = [];

@@ -4,6 +4,7 @@ import {
   changeEntity,
   count,
   cutFeet,
+  dropRoutes,
   holesOf,
   isFixed,
   viaOf,
@@ -28,6 +29,8 @@ const emit = defineEmits<{
   way: [way: RouteWay];
   keep: [];
   discard: [];
+  /** Feed orders are to be sought with the routes. */
+  feeds: [];
   pick: [runId: string];
   place: [cable: LaidCable, where: RoutePlace];
 }>();
@@ -100,6 +103,16 @@ const release = (one: LaidCable) =>
       The last line compares each plan with what no plan can do with less: every cable alone on its cheapest way,
       sharing every hole. Times are a guess from common practice.
     </p>
+    <p v-if="now?.feeds.length">
+      Fed in another order, by real lengths: {{ now.feeds.map((one) => one.name).join(', ') }}.
+    </p>
+    <p v-else-if="now?.soughtFeeds" class="muted small">
+      No better feed order was found. What is drawn by hand or begun on site stays.
+    </p>
+    <p v-else class="muted small">
+      The feed order stands as it is.
+      <v-btn v-if="store.canEdit" size="small" @click="emit('feeds')">Let it follow the framing</v-btn>
+    </p>
     <p v-for="one in unrouted.slice(0, 4)" :key="one.run.id" class="is-caution">{{ one.message }}</p>
     <div class="row">
       <v-btn v-if="store.canEdit" color="primary" variant="flat" @click="emit('keep')">Keep these routes</v-btn>
@@ -130,6 +143,7 @@ const release = (one: LaidCable) =>
         <div class="row">
           <MenuButton label="Lead it" :entries="PLACES" @choose="emit('place', cable, $event)" />
           <v-btn v-if="cable.route.byHand" @click="release(cable)">Let the tool lead it</v-btn>
+          <v-btn @click="store.apply(dropRoutes(store.house!, [cable.route.id]))">Remove</v-btn>
         </div>
         <p class="muted small">Or drag it on the plan to the wall or the space that it is to pass.</p>
       </template>

@@ -2,11 +2,14 @@
 import { computed, ref, watch } from 'vue';
 import {
   boundsOf,
+  joinEdits,
+  keepFeeds,
   keepRoutes,
   keptCables,
   keptRoutes,
   laidCables,
   leadRoute,
+  succeed,
   wireHouse,
   type LaidCable,
   type RoutePlace,
@@ -45,12 +48,19 @@ const plan = computed(() => plans.value.find((one) => one.plan.way === shownWay.
 
 const runs = computed(() => wireHouse(store.house!).units.flatMap((one) => one.runs));
 const kept = computed(() => keptRoutes(store.house!));
+/** The house as the proposal has it: with its feed orders, where those change too. */
+const proposed = computed(() => {
+  if (!plan.value?.feeds.length) return undefined;
+  const fed = keepFeeds(store.house!, plan.value.feeds);
+  return fed.ok ? fed.value : undefined;
+});
 /** What is drawn: the proposal that is looked at, over what is kept. */
 const laid = computed<readonly LaidCable[]>(() => {
   if (!plan.value) return keptCables(store.house!);
-  const proposed = laidCables(store.house!, plan.value.plan.routes);
-  const ids = new Set(proposed.map((one) => one.run.id));
-  return [...keptCables(store.house!).filter((one) => !ids.has(one.run.id)), ...proposed];
+  const laidOut = laidCables(proposed.value?.house ?? store.house!, plan.value.plan.routes);
+  const ids = new Set(laidOut.map((one) => one.run.id));
+  const others = proposed.value ? [] : keptCables(store.house!);
+  return [...others.filter((one) => !ids.has(one.run.id)), ...laidOut];
 });
 const circuits = computed(() =>
   Object.values(store.house!.circuits).sort((a, b) => (a.space ?? 999) - (b.space ?? 999)),
@@ -119,7 +129,16 @@ function lead(run: string, at: { x: number; y: number }): void {
 }
 function keep(): void {
   if (!plan.value) return;
-  store.apply(keepRoutes(store.house!, plan.value.plan.routes, newId));
+  const fed = proposed.value;
+  const kept = keepRoutes(fed?.house ?? store.house!, plan.value.plan.routes, newId);
+  const both = (): typeof kept =>
+    fed && kept.ok
+      ? succeed({
+          house: kept.value.house,
+          edit: joinEdits('Keep routes and feed orders', [fed.edit, kept.value.edit]),
+        })
+      : kept;
+  store.apply(both());
 }
 /** Cables whose route does not hold, or that have none. */
 const loose = computed(() => {
@@ -207,6 +226,7 @@ const print = () => window.print();
         @way="shownWay = $event"
         @keep="keep"
         @discard="plans = []"
+        @feeds="find(undefined, true)"
         @pick="pick"
         @place="place"
       />

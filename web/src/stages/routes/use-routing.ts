@@ -18,8 +18,8 @@ export function useRouting() {
       plans.value = [];
     },
   );
-  async function find(only?: readonly string[]): Promise<void> {
-    const answer = await work.ask({ house: toRaw(store.house!), ...(only ? { only: [...only] } : {}) });
+  async function find(only?: readonly string[], withFeeds = false): Promise<void> {
+    const answer = await work.ask({ house: toRaw(store.house!), withFeeds, ...(only ? { only: [...only] } : {}) });
     if (answer) plans.value = answer;
   }
   return { plans, work, find };
