@@ -1,6 +1,6 @@
 import type { Result } from '../units/result';
 import { edit, type Edited } from '../house/edit';
-import { boundsOf } from '../geometry/geometry';
+import { boundsOf, distance } from '../geometry/geometry';
 import { wallLengthIn } from '../house/on-wall';
 import type { Corner, FeaturePlace, House, Opening, Room } from '../house/schema';
 import { nameCopy } from '../house/room-names';
@@ -17,6 +17,15 @@ interface CopyOptions {
  * A mirrored outline runs the other way round, so each copied wall starts at what was its end:
  * the copy of wall i keeps the id of wall i, and places along it count from the other end.
  */
+const FROM_OTHER_END = { start: 'end', end: 'start' } as const;
+
+/** A wall that is walked the other way is laid out from its other end; studs that were measured are counted from there. */
+function mirrorFraming(framing: Corner['framing'], lengthIn: number): NonNullable<Corner['framing']> {
+  const { layoutFrom = 'start', studsAtIn, ...rest } = framing ?? { depth: '2x4', plumbing: false };
+  const measured = studsAtIn?.map((at) => lengthIn - at).reverse();
+  return { ...rest, layoutFrom: FROM_OTHER_END[layoutFrom], ...(measured ? { studsAtIn: measured } : {}) };
+}
+
 function mirrorCorners(room: Room, options: CopyOptions): Corner[] {
   const { minX, maxX, minY, maxY } = boundsOf(room.corners);
   const put = (corner: Corner): Corner => ({
@@ -28,8 +37,9 @@ function mirrorCorners(room: Room, options: CopyOptions): Corner[] {
   const count = room.corners.length;
   return room.corners
     .map((corner, i) => {
-      const { x, y } = put(room.corners[(i + 1) % count]!);
-      return { ...corner, x, y };
+      const next = room.corners[(i + 1) % count]!;
+      const { x, y } = put(next);
+      return { ...corner, x, y, framing: mirrorFraming(corner.framing, distance(corner, next)) };
     })
     .reverse();
 }

@@ -16,6 +16,9 @@ import {
   rectangleCorners,
   removeEntities,
 } from '../edits/verbs';
+import { viewRoom } from '../plan/room-view';
+import { layStuds } from '../plan/studs';
+import { wallLoop } from '../plan/wall-loop';
 import { readHouseFile } from '../formats/house-file';
 import { applyEdit, joinEdits, undoOf, type Edit, type Edited } from './edit';
 import { editsOverlap } from './overlap';
@@ -155,6 +158,36 @@ describe('edits', () => {
       hinge: 'right',
       alongIn: 100,
     });
+  });
+
+  it('a mirrored copy has its studs in the mirror too: every box stands at the same stud', () => {
+    const house = bedroom()
+      .with((one) => {
+        const [first, second] = one.rooms['bed']!.corners;
+        second!.framing = { depth: '2x6', layoutFrom: 'end', plumbing: true };
+        first!.framing = { depth: '2x4', layoutFrom: 'start', plumbing: false, studsAtIn: [14, 40, 60] };
+      })
+      .build();
+    const done = copyRoom(house, 'bed', { mirror: 'left-right', dx: 400, dy: 0 }, (prefix) => `${prefix}-copy`);
+    if (!done.ok) throw new Error(refusalOf(done));
+    const placesOf = (room: string) => {
+      const view = viewRoom(done.value.house, room);
+      const { walls } = wallLoop(view.room);
+      return walls.map(({ id, startIn, lengthIn }) => ({
+        id,
+        at: layStuds(view)
+          .map((one) => one.atIn - startIn)
+          .filter((at) => at >= 0 && at < lengthIn),
+        lengthIn,
+      }));
+    };
+    const [here, copies] = [placesOf('bed'), placesOf('room-copy')];
+    for (const { id, at, lengthIn } of here) {
+      const copy = copies.find((one) => one.id === id)!;
+      expect(copy.at.map((one) => Math.round((lengthIn - one) * 100) / 100).sort((a, b) => a - b)).toEqual(
+        at.map((one) => Math.round(one * 100) / 100),
+      );
+    }
   });
 
   it.each([

@@ -77,6 +77,8 @@ const framingSchema = z.strictObject({
   /** The corner from which the stud layout is pulled. */
   layoutFrom: z.enum(['start', 'end']).default('start'),
   spacingIn: z.number().min(8).max(48).optional(),
+  /** Centers of its studs as they stand, inches from the wall's start; by the spacing where nothing is said. */
+  studsAtIn: z.array(z.number().min(0).max(12_000)).min(1).max(200).optional(),
   /** Pipes stand in its bays: drilling and boxes are to be agreed with the plumber. */
   plumbing: z.boolean().default(false),
 });

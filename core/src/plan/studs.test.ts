@@ -15,6 +15,22 @@ describe('framing of a wall of 12 ft', () => {
   it('stands at 16 in from its left corner, doubled at the ends', () =>
     expect(studsOn(room().build()).map((stud) => stud.atIn)).toEqual([0.75, 16, 32, 48, 64, 80, 96, 112, 128, 143.25]));
 
+  it('stands where somebody has measured it, with jacks and kings where openings are', () => {
+    const measured = room()
+      .with((house) => {
+        house.rooms['r']!.corners[0]!.framing = {
+          depth: '2x4',
+          layoutFrom: 'start',
+          plumbing: false,
+          studsAtIn: [15, 30.5, 47.5],
+        };
+      })
+      .opening('r', 'c0', 'door', 100, 32);
+    expect(studsOn(measured.build()).map((stud) => stud.atIn)).toEqual([
+      0.75, 15, 30.5, 47.5, 97.75, 99.25, 132.75, 134.25, 143.25,
+    ]);
+  });
+
   it('has jack and king at both sides of a door and nothing in it', () => {
     const studs = studsOn(room().opening('r', 'c0', 'door', 50, 32).build());
     const near = studs.filter((stud) => stud.atIn > 45 && stud.atIn < 90).map(({ atIn, kind }) => [atIn, kind]);

@@ -33,7 +33,8 @@ interface FramedRun {
 const framedRuns = perShell((view: RoomView): readonly FramedRun[] => {
   const kindOf = (wall: LoopWall) => {
     const { framing, covering } = cornerOf(view, wall);
-    return JSON.stringify([framing, covering]);
+    // Studs that were measured are counted from their own wall: it is framed by itself.
+    return JSON.stringify([framing, covering, framing?.studsAtIn ? wall.id : '']);
   };
   const runs: FramedRun[] = [];
   for (const line of straightRuns(wallLoop(view.room)))
@@ -52,7 +53,8 @@ const framedRuns = perShell((view: RoomView): readonly FramedRun[] => {
 
 /**
  * Studs on the wall's spacing from its layout corner, one at each end, posts where partitions meet it, jack and king at each
- * side of an opening, cripples below windows. Where the true layout is not known this is the usual one: *common practice*.
+ * side of an opening, cripples below windows; where somebody has measured the studs of a wall, those instead of the spacing. Where the
+ * true layout is not known this is the usual one: *common practice*.
  */
 export const layStuds = perShell((view: RoomView): readonly Stud[] => {
   const { lengthIn } = wallLoop(view.room);
@@ -110,7 +112,9 @@ class WallFraming {
     }
     const spacing = framing?.spacingIn ?? this.view.level.studSpacingIn;
     const fromEnd = framing?.layoutFrom === 'end';
-    for (let atIn = spacing; atIn < lengthIn; atIn += spacing) this.#add(fromEnd ? lengthIn - atIn : atIn, 'common');
+    if (framing?.studsAtIn) for (const atIn of framing.studsAtIn) this.#add(atIn, 'common');
+    else
+      for (let atIn = spacing; atIn < lengthIn; atIn += spacing) this.#add(fromEnd ? lengthIn - atIn : atIn, 'common');
     return this.#studs;
   }
 

@@ -53,7 +53,9 @@ export function mirrored(house: House): House {
     });
     const walls = new Map(corners.map((corner, i) => [corners[(i + 1) % corners.length]!.id, corner] as const));
     room.corners = [...corners].reverse().map((corner): Corner => {
-      const { wall, covering, framing } = walls.get(corner.id)!;
+      const before = walls.get(corner.id)!;
+      const { wall, covering, framing } = before;
+      const lengthIn = Math.hypot(before.x - corner.x, before.y - corner.y);
       return {
         id: corner.id,
         x: corner.x,
@@ -61,7 +63,11 @@ export function mirrored(house: House): House {
         wall,
         ...(covering ? { covering } : {}),
         framing: framing
-          ? { ...framing, layoutFrom: FLIP[framing.layoutFrom] }
+          ? {
+              ...framing,
+              layoutFrom: FLIP[framing.layoutFrom],
+              ...(framing.studsAtIn ? { studsAtIn: framing.studsAtIn.map((at) => lengthIn - at).reverse() } : {}),
+            }
           : { depth: '2x4', plumbing: false, layoutFrom: 'end' },
       };
     });

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { changeEntity, COVERINGS, wallLoop, type Corner, type Room } from '@winculum/core';
+import { changeEntity, COVERINGS, formatLength, parseLength, wallLoop, type Corner, type Room } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LengthField from '../../fields/LengthField.vue';
+import LineField from '../../fields/LineField.vue';
 import TickField from '../../fields/TickField.vue';
 
 /** What each wall of a room is: boundary, covering, framing. */
@@ -41,6 +42,27 @@ function change(corner: Corner, changes: Partial<Corner>): void {
 }
 const framing = (corner: Corner): NonNullable<Corner['framing']> =>
   corner.framing ?? { depth: '2x4', layoutFrom: 'start', plumbing: false };
+
+const studsOf = (corner: Corner): string =>
+  (corner.framing?.studsAtIn ?? []).map((one) => formatLength(one, store.house!.standards.lengths)).join(', ');
+/** Places of studs as they are called out, from the wall's left corner; an empty line goes by the spacing again. */
+function setStuds(corner: Corner, line: string): void {
+  const { studsAtIn: _, ...rest } = framing(corner);
+  const wall = wallLoop(props.room).walls.find((one) => one.id === corner.id)!;
+  const places: number[] = [];
+  for (const part of line.split(',').map((one) => one.trim())) {
+    if (part === '') continue;
+    const read = parseLength(part, 'Studs as built');
+    if (!read.ok || read.value < 0 || read.value > wall.lengthIn) {
+      const whole = formatLength(wall.lengthIn, store.house!.standards.lengths);
+      store.problem = `Studs as built: “${part}” is no place on this wall. Type lengths from its left corner up to ${whole}, with commas between.`;
+      return;
+    }
+    places.push(read.value);
+  }
+  const studsAtIn = [...new Set(places)].sort((a, b) => a - b);
+  change(corner, { framing: studsAtIn.length > 0 ? { ...rest, studsAtIn } : rest });
+}
 
 function setCovering(corner: Corner, kind: string): void {
   const known = kind as (typeof COVERINGS)[number];
@@ -91,6 +113,13 @@ function setCovering(corner: Corner, kind: string): void {
               :model-value="framing(corner).spacingIn"
               @update:model-value="change(corner, { framing: { ...framing(corner), spacingIn: $event } })"
               @clear="change(corner, { framing: { ...framing(corner), spacingIn: undefined } })"
+            />
+            <LineField
+              label="Studs as built"
+              hint="centers from the left corner: 1' 4, 32, 47 1/2"
+              :most="400"
+              :model-value="studsOf(corner)"
+              @update:model-value="setStuds(corner, $event)"
             />
             <TickField
               label="pipes in it"
