@@ -35,6 +35,14 @@ test('steps of the test script are marked right and wrong; a wrong one leads to 
   await pick(page, 'Where', 'Ceramics studio');
   await expect(step).toContainText('right, Demo owner');
 
+  // A switch with the wrong lights leads to the fault finder, with its group before one.
+  await pick(page, 'Where', 'Back hall');
+  const light = page.getByRole('article', { name: /Back hall light/ });
+  await light.getByRole('button', { name: /^Wrong:/ }).click();
+  await page.getByRole('menuitem', { name: 'the wrong lights, or not every flip' }).click();
+  await light.getByRole('link', { name: 'Find the fault under Make-up' }).click();
+  await expect(page.getByRole('combobox', { name: 'Group that misbehaves' })).toHaveValue(/Back hall light/);
+
   // A receptacle that becomes another kind is tried again.
   await goTo(page, 'Boxes');
   await page.getByRole('button', { name: /^ST-2,/ }).click();

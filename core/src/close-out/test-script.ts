@@ -15,6 +15,8 @@ export interface TestStep {
   readonly kind: StepKind;
   /** Where one stands; undefined at the panel. */
   readonly room: Room | undefined;
+  /** The switch group that is tried: where it misbehaves, the fault finder begins with it. */
+  readonly group?: string;
   readonly what: string;
   readonly act: string;
   readonly expect: string;
@@ -123,7 +125,8 @@ function switchStep(group: SwitchGroup, byDevice: ReadonlyMap<string, Outlet>): 
   const [first] = switches;
   if (!first || lamps.length === 0) return [];
   const what = `${group.name}: ${listed(lamps)}`;
-  const base = { id: stepId('sw', group.id), kind: 'switch' as const, room: first.room, what, section: '404.2' };
+  const kind = 'switch' as const;
+  const base = { id: stepId('sw', group.id), kind, group: group.id, room: first.room, what, section: '404.2' };
   const dimmers = switches.some((one) => one.device.kind === 'switch' && one.device.style === 'dimmer');
   const also = dimmers ? ' The dimmer runs down without flicker and does not drop out.' : '';
   if (switches.length === 1)

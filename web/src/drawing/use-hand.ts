@@ -38,7 +38,7 @@ export function useHand(
   const shown = computed<House>(() => {
     const now = state.value;
     if ((now.kind === 'dragging' || now.kind === 'hovering') && now.attempt.ok) return now.attempt.value.house;
-    return store.house!;
+    return store.current;
   });
   const refusal = computed(() => {
     const now = state.value;
@@ -50,14 +50,14 @@ export function useHand(
       hit && SELECTABLE.includes(hit.kind) ? { kind: hit.kind as SelectedKind, id: hit.id } : null;
     if (!one) return add ? undefined : view.select([]);
     if (one.kind === 'room') view.stripRoom = one.id;
-    if (one.kind === 'box') view.stripRoom = store.house!.boxes[one.id]!.room;
+    if (one.kind === 'box') view.stripRoom = store.current.boxes[one.id]!.room;
     const others = view.selection.filter((other) => other.kind === one.kind && other.id !== one.id);
     if (!add) view.select([one]);
     else view.select(view.isSelected(one.kind, one.id) ? others : [...others, one]);
   }
 
   function lasso(from: Point, to: Point): void {
-    const house = store.house!;
+    const house = store.current;
     const [minX, maxX] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
     const [minY, maxY] = [Math.min(from.y, to.y), Math.max(from.y, to.y)];
     const area = [
@@ -75,7 +75,7 @@ export function useHand(
   function send(event: HandEvent | { readonly type: 'cancel' | 'confirm' }): void {
     const full = 'point' in event ? event : { ...event, point: { x: 0, y: 0 }, hit: null, shift: false, alt: false };
     const context = {
-      house: store.house!,
+      house: store.current,
       level: view.level,
       newId,
       thresholdIn: thresholdIn(),
@@ -93,7 +93,7 @@ export function useHand(
     const refs = view.selection.flatMap(({ kind, id }) =>
       COLLECTION[kind] ? [{ collection: COLLECTION[kind], id }] : [],
     );
-    if (refs.length > 0 && store.apply(removeEntities(store.house!, refs))) view.select([]);
+    if (refs.length > 0 && store.apply(removeEntities(store.current, refs))) view.select([]);
   }
 
   function onKey(event: KeyboardEvent): void {

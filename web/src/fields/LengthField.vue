@@ -17,7 +17,7 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [lengthIn: number]; clear: [] }>();
 const store = useHouse();
 const shown = () =>
-  props.modelValue === undefined ? '' : formatLength(props.modelValue, store.house!.standards.lengths);
+  props.modelValue === undefined ? '' : formatLength(props.modelValue, store.current.standards.lengths);
 const text = ref(shown());
 const problem = ref('');
 const reset = () => {

@@ -20,22 +20,22 @@ import { useView } from '../stores/view';
 const store = useHouse();
 const view = useView();
 const ids = computed(() => view.selection.filter((one) => one.kind === 'box').map((one) => one.id));
-const boxes = computed(() => ids.value.flatMap((id) => store.house!.boxes[id] ?? []));
+const boxes = computed(() => ids.value.flatMap((id) => store.current.boxes[id] ?? []));
 const count = ref(2);
 const step = ref("4'");
-const show = (inches: number) => formatLength(inches, store.house!.standards.lengths);
+const show = (inches: number) => formatLength(inches, store.current.standards.lengths);
 const apply = (result: Result<Edited>) => void store.apply(result);
 const between = computed(() => {
   const [a, b] = boxes.value;
-  if (boxes.value.length !== 2 || !a || !b || store.house!.rooms[a.room]!.level !== store.house!.rooms[b.room]!.level)
+  if (boxes.value.length !== 2 || !a || !b || store.current.rooms[a.room]!.level !== store.current.rooms[b.room]!.level)
     return null;
-  const [p, q] = [boxPoint(store.house!, a), boxPoint(store.house!, b)];
+  const [p, q] = [boxPoint(store.current, a), boxPoint(store.current, b)];
   return { straight: distance(p, q), across: Math.abs(p.x - q.x), down: Math.abs(p.y - q.y) };
 });
 
 function duplicate(): void {
   const read = parseLength(step.value, 'Step');
-  if (read.ok) apply(duplicateAlong(store.house!, ids.value[0]!, Math.max(1, count.value || 1), read.value, newId));
+  if (read.ok) apply(duplicateAlong(store.current, ids.value[0]!, Math.max(1, count.value || 1), read.value, newId));
   else store.problem = read.problems[0]!.message;
 }
 </script>
@@ -47,10 +47,10 @@ function duplicate(): void {
       {{ show(between.down) }} north–south
     </p>
     <div v-if="store.canEdit && boxes.length > 1" class="row" role="group" aria-label="Line up">
-      <v-btn @click="apply(alignBoxes(store.house!, ids, 'height'))">Same height</v-btn>
-      <v-btn @click="apply(alignBoxes(store.house!, ids, 'row'))">One row</v-btn>
-      <v-btn @click="apply(alignBoxes(store.house!, ids, 'column'))">One column</v-btn>
-      <v-btn :disabled="boxes.length < 3" @click="apply(distributeBoxes(store.house!, ids))"> Spread evenly </v-btn>
+      <v-btn @click="apply(alignBoxes(store.current, ids, 'height'))">Same height</v-btn>
+      <v-btn @click="apply(alignBoxes(store.current, ids, 'row'))">One row</v-btn>
+      <v-btn @click="apply(alignBoxes(store.current, ids, 'column'))">One column</v-btn>
+      <v-btn :disabled="boxes.length < 3" @click="apply(distributeBoxes(store.current, ids))"> Spread evenly </v-btn>
     </div>
     <v-form
       v-if="store.canEdit && boxes.length === 1"

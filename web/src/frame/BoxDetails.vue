@@ -24,14 +24,14 @@ import { useSession } from '../stores/session';
 const props = defineProps<{ box: Box }>();
 const store = useHouse();
 const session = useSession();
-const show = (inches: number) => formatLength(inches, store.house!.standards.lengths);
-const suits = computed(() => suitableType(store.house!, props.box));
-const type = computed(() => boxToBuy(store.house!, props.box));
-const setting = computed(() => settingOf(store.house!, props.box));
+const show = (inches: number) => formatLength(inches, store.current.standards.lengths);
+const suits = computed(() => suitableType(store.current, props.box));
+const type = computed(() => boxToBuy(store.current, props.box));
+const setting = computed(() => settingOf(store.current, props.box));
 const backing = computed(() => backingFor(props.box));
 const types = computed(() => [
   { value: '', word: `what suits: ${suits.value.name}` },
-  ...boxTypes(store.house!)
+  ...boxTypes(store.current)
     .filter((one) => one.gangs >= props.box.gangs || one.shape !== 'device')
     .map((one) => ({ value: one.id, word: one.name })),
 ]);
@@ -43,7 +43,7 @@ const words: Record<(typeof BOX_STATES)[number], string> = {
   existing: 'existing',
   moved: 'moved',
 };
-const change = (changes: Partial<Box>) => store.apply(changeEntity(store.house!, 'boxes', props.box.id, changes));
+const change = (changes: Partial<Box>) => store.apply(changeEntity(store.current, 'boxes', props.box.id, changes));
 const STATES = [
   { value: '' as const, word: 'new and settled' },
   ...BOX_STATES.map((value) => ({ value, word: words[value] })),

@@ -17,7 +17,7 @@ const KINDS: readonly { kind: DeviceKind; word: string }[] = [
   { kind: 'low-voltage', word: 'Low voltage' },
   { kind: 'blank', word: 'Blank' },
 ];
-const add = (kind: DeviceKind) => store.apply(addDevice(store.house!, props.box.id, newDevice(kind, newId('device'))));
+const add = (kind: DeviceKind) => store.apply(addDevice(store.current, props.box.id, newDevice(kind, newId('device'))));
 </script>
 
 <template>
@@ -37,7 +37,7 @@ const add = (kind: DeviceKind) => store.apply(addDevice(store.house!, props.box.
       :model-value="box.gangs"
       :min="1"
       :max="6"
-      @update:model-value="store.apply(setGangs(store.house!, box.id, $event))"
+      @update:model-value="store.apply(setGangs(store.current, box.id, $event))"
     />
   </div>
 </template>

@@ -8,8 +8,8 @@ import { useHouse } from '../stores/house';
 
 /** The boxes to choose from: sizes of the catalogue can be given another volume, and a firm adds what it buys. */
 const store = useHouse();
-const types = computed(() => boxTypes(store.house!));
-const own = computed(() => store.house!.standards.boxTypes ?? []);
+const types = computed(() => boxTypes(store.current));
+const own = computed(() => store.current.standards.boxTypes ?? []);
 const isOwn = (one: BoxType) => own.value.includes(one);
 const SHAPES: BoxType['shape'][] = ['device', 'octagon', 'round', 'square', 'weatherproof', 'floor'];
 const fresh = () => ({
@@ -24,7 +24,7 @@ const next = ref(fresh());
 const save = (list: readonly BoxType[], label: string): boolean =>
   store.apply(
     edit(
-      store.house!,
+      store.current,
       label,
       (draft) => void (draft.standards.boxTypes = list.length ? list.map((one) => ({ ...one })) : undefined),
     ),
@@ -53,7 +53,7 @@ function add(): void {
 }
 
 function remove(type: BoxType): void {
-  const used = Object.values(store.house!.boxes).filter((box) => box.type === type.id);
+  const used = Object.values(store.current.boxes).filter((box) => box.type === type.id);
   const standard = BOX_TYPES.some((one) => one.id === type.id);
   if (used.length > 0 && !standard)
     store.problem = `${type.name} is chosen for ${used.map((box) => box.tag).join(', ')}. Choose another there first.`;
@@ -64,7 +64,7 @@ function remove(type: BoxType): void {
     );
 }
 const usual = (type: BoxType) => BOX_TYPES.some((one) => one.id === type.id);
-const known = (type: BoxType) => findBoxType(store.house!, type.id) === type;
+const known = (type: BoxType) => findBoxType(store.current, type.id) === type;
 </script>
 
 <template>

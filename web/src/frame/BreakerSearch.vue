@@ -17,8 +17,8 @@ const describe = (outlet: Outlet) =>
 const hits = computed(() => {
   const words = text.value.toLowerCase().split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
-  const { circuits, panels } = store.house!;
-  return indexOutlets(store.house!)
+  const { circuits, panels } = store.current;
+  return indexOutlets(store.current)
     .all.map((outlet) => {
       const circuit = outlet.device.circuit === null ? undefined : circuits[outlet.device.circuit];
       const where =

@@ -15,7 +15,7 @@ const TITLES: Record<ConflictCause, string> = {
   'history-gone': 'Much has changed on the server',
 };
 /** What this window shows may be all that is left of some work: it can be kept as a file before choosing. */
-const save = () => download('kept-house.json', 'application/json', writeHouseFile(store.house!));
+const save = () => download('kept-house.json', 'application/json', writeHouseFile(store.current));
 </script>
 
 <template>
@@ -30,7 +30,7 @@ const save = () => download('kept-house.json', 'application/json', writeHouseFil
             <li>
               <b>{{ edit.label }}</b>
             </li>
-            <li v-for="line in describePatches(store.house!, edit.patches)" :key="line" class="muted num">
+            <li v-for="line in describePatches(store.current, edit.patches)" :key="line" class="muted num">
               {{ line }}
             </li>
           </ul>
@@ -43,7 +43,7 @@ const save = () => download('kept-house.json', 'application/json', writeHouseFil
               <b>{{ edit.label }}</b> <span class="muted">by {{ batch.author }}</span>
             </li>
             <li
-              v-for="line in batch.edits.flatMap((edit) => describePatches(store.house!, edit.patches))"
+              v-for="line in batch.edits.flatMap((edit) => describePatches(store.current, edit.patches))"
               :key="line"
               class="muted num"
             >

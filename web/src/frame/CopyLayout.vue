@@ -8,8 +8,8 @@ import { useHouse } from '../stores/house';
 const props = defineProps<{ room: Room }>();
 const store = useHouse();
 const to = ref('');
-const others = computed(() => Object.values(store.house!.rooms).filter((one) => one.id !== props.room.id));
-const copy = (mirrored: boolean) => store.apply(copyLayout(store.house!, props.room.id, to.value, mirrored, newId));
+const others = computed(() => Object.values(store.current.rooms).filter((one) => one.id !== props.room.id));
+const copy = (mirrored: boolean) => store.apply(copyLayout(store.current, props.room.id, to.value, mirrored, newId));
 </script>
 
 <template>

@@ -47,9 +47,9 @@ const SENSES = [
   { value: 'smoke-co', word: 'smoke and carbon monoxide' },
 ] as const;
 
-const outside = computed(() => OUTDOOR_KINDS.has(store.house!.rooms[props.box.room]!.kind));
+const outside = computed(() => OUTDOOR_KINDS.has(store.current.rooms[props.box.room]!.kind));
 const set = (changes: Record<string, unknown>) =>
-  store.apply(changeDevice(store.house!, props.box.id, props.device.id, changes));
+  store.apply(changeDevice(store.current, props.box.id, props.device.id, changes));
 
 // A strip's power follows its length: typical watts a foot, until somebody reads its plate.
 const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });

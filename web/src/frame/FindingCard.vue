@@ -14,7 +14,7 @@ const word = (finding: Finding) =>
   finding.kind === 'pass' ? 'met' : finding.kind === 'cannot-tell' ? 'cannot tell' : finding.severity;
 
 function mend(index: number): void {
-  if (store.apply(applyRemedy(store.house!, props.finding.remedies[index]!, newId)) && view.finding === props.finding)
+  if (store.apply(applyRemedy(store.current, props.finding.remedies[index]!, newId)) && view.finding === props.finding)
     view.finding = null;
 }
 
@@ -36,7 +36,7 @@ function accept(): void {
   else if (note === '') message.value = 'Reason: say why it may stay, for those who ask later.';
   else {
     const date = new Date().toISOString().slice(0, 10);
-    const done = acceptFinding(store.house!, props.finding, { id: newId('decision'), by, date, note });
+    const done = acceptFinding(store.current, props.finding, { id: newId('decision'), by, date, note });
     if (store.apply(done)) {
       isAccepting.value = false;
       if (view.finding === props.finding) view.finding = null;

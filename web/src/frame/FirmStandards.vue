@@ -14,13 +14,13 @@ const problem = ref('');
 const isBusy = ref(false);
 onMounted(() => firm.load());
 
-const take = (keys: readonly string[]) => void store.apply(takeStandards(store.house!, firm.kept!.standards!, keys));
-const keep = (keys: readonly string[]) => void store.apply(keepOwnStandards(store.house!, keys));
+const take = (keys: readonly string[]) => void store.apply(takeStandards(store.current, firm.kept!.standards!, keys));
+const keep = (keys: readonly string[]) => void store.apply(keepOwnStandards(store.current, keys));
 async function makeTheFirms(): Promise<void> {
   isBusy.value = true;
   problem.value = '';
   try {
-    await firm.replace(store.house!.standards);
+    await firm.replace(store.current.standards);
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
     await firm.load();

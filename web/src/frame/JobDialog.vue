@@ -26,7 +26,7 @@ import PresetEditor from './PresetEditor.vue';
 const props = defineProps<{ first: JobPart }>();
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 
 const heights = [
   ['receptacleHeightIn', 'Receptacles'],

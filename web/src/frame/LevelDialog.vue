@@ -16,7 +16,7 @@ const GRADES = [
   { value: 'above', word: 'At or above grade' },
   { value: 'not-known', word: 'Not said yet' },
 ] as const;
-const isAsked = gradeOf(store.house!, props.level) === 'not-known';
+const isAsked = gradeOf(store.current, props.level) === 'not-known';
 const message = ref('');
 
 /** A height over grade, or under it with a minus. */
@@ -32,7 +32,7 @@ function save(): void {
   else if (!top.ok) message.value = `Ceiling height: ${top.problems[0]!.message}`;
   else if (
     store.apply(
-      changeEntity(store.house!, 'levels', props.level.id, {
+      changeEntity(store.current, 'levels', props.level.id, {
         name: name.value,
         elevationIn: floor.value,
         ceilingIn: top.value,

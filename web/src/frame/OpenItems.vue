@@ -9,7 +9,7 @@ const store = useHouse();
 const showPasses = ref(false);
 
 function placeOf(finding: Finding): string {
-  const { rooms, boxes, circuits, panels } = store.house!;
+  const { rooms, boxes, circuits, panels } = store.current;
   const { room, box, circuit, panel } = finding.where;
   return (
     rooms[room ?? boxes[box ?? '']?.room ?? '']?.name ??
@@ -31,7 +31,7 @@ const groups = computed(() => {
 });
 const switchedOff = computed(() => store.check!.statuses.filter((one) => one.status === 'switched off'));
 
-const reopen = (id: string) => store.apply(removeEntities(store.house!, [{ collection: 'decisions', id }]));
+const reopen = (id: string) => store.apply(removeEntities(store.current, [{ collection: 'decisions', id }]));
 </script>
 
 <template>

@@ -19,7 +19,7 @@ const parts = computed(() =>
 /** What the side region would show: the one box in hand by its tag. */
 const picked = computed(() => {
   const id = view.only('box');
-  return (id && store.house!.boxes[id]?.tag) ?? '';
+  return (id && store.current.boxes[id]?.tag) ?? '';
 });
 const WORDS = { sheet: 'Sheet', strip: 'Wall strip', panel: 'Panel' } as const;
 </script>

@@ -6,13 +6,13 @@ import { useHouse } from '../stores/house';
 
 /** Presets: boxes that are set down by one key, each as a line of text. */
 const store = useHouse();
-const presets = computed<readonly Preset[]>(() => store.house!.standards.presets ?? PRESETS);
+const presets = computed<readonly Preset[]>(() => store.current.standards.presets ?? PRESETS);
 
 function set(i: number, changes: Partial<Preset>): void {
   const next = presets.value.map((one, j) => ({ ...(i === j ? { ...one, ...changes } : one) }));
   const read = readPreset(next[i]!.text);
   if (!read.ok) store.problem = `${next[i]!.name}: ${read.problems[0]!.message}`;
-  else store.apply(edit(store.house!, 'Change presets', (draft) => void (draft.standards.presets = next)));
+  else store.apply(edit(store.current, 'Change presets', (draft) => void (draft.standards.presets = next)));
 }
 </script>
 

@@ -24,7 +24,7 @@ const tally = computed(() => {
   ] as const;
 });
 const numbers = computed(() => {
-  const house = store.house!;
+  const house = store.current;
   const outlets = indexOutlets(house).all.filter((one) => one.device.kind !== 'switch');
   const unassigned = outlets.filter((one) => one.device.circuit === null).length;
   return [

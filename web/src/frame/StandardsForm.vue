@@ -24,17 +24,17 @@ defineProps<{ part: 'circuits' | 'switching' | 'routes' | 'make-up' }>();
 const store = useHouse();
 const change = (recipe: (standards: House['standards']) => void) =>
   store.apply(
-    edit(store.house!, 'Change shop standards', (draft) => void recipe(draft.standards as House['standards'])),
+    edit(store.current, 'Change shop standards', (draft) => void recipe(draft.standards as House['standards'])),
   );
-const planning = computed(() => planningOf(store.house!));
+const planning = computed(() => planningOf(store.current));
 const set = (changes: Partial<Planning>) => change((one) => (one.planning = { ...planning.value, ...changes }));
-const switching = computed(() => switchingOf(store.house!));
+const switching = computed(() => switchingOf(store.current));
 const setSwitching = (changes: Partial<Switching>) =>
   change((one) => (one.switching = { ...switching.value, ...changes }));
-const makeUp = computed(() => makeUpOf(store.house!));
+const makeUp = computed(() => makeUpOf(store.current));
 const setMakeUp = (changes: Partial<MakeUp>) => change((one) => (one.makeUp = { ...makeUp.value, ...changes }));
 
-const routing = computed(() => routingOf(store.house!));
+const routing = computed(() => routingOf(store.current));
 const setRouting = (changes: Partial<Routing>) => change((one) => (one.routing = { ...routing.value, ...changes }));
 
 const FEEDS = [
@@ -81,15 +81,15 @@ const DROPS = [
     />
     <ChoiceField
       label="Receptacles count"
-      :model-value="store.house!.standards.receptacleCount"
+      :model-value="store.current.standards.receptacleCount"
       :answers="RECEPTACLES"
       :disabled="!store.canEdit"
       @update:model-value="change((one) => (one.receptacleCount = $event))"
     />
     <CountField
-      v-if="store.house!.standards.receptacleCount === 'area'"
+      v-if="store.current.standards.receptacleCount === 'area'"
       label="Most receptacles on a circuit"
-      :model-value="store.house!.standards.maxReceptaclesPerCircuit"
+      :model-value="store.current.standards.maxReceptaclesPerCircuit"
       :min="1"
       :max="60"
       :disabled="!store.canEdit"
@@ -106,7 +106,7 @@ const DROPS = [
     />
     <ChoiceField
       label="Voltage drop is reckoned with"
-      :model-value="store.house!.standards.dropLoad ?? 'half-spread'"
+      :model-value="store.current.standards.dropLoad ?? 'half-spread'"
       :answers="DROPS"
       :disabled="!store.canEdit"
       @update:model-value="change((one) => (one.dropLoad = $event))"

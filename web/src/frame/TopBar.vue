@@ -20,7 +20,7 @@ const store = useHouse();
 const view = useView();
 const theme = useTheme();
 const router = useRouter();
-const levels = computed(() => Object.values(store.house!.levels).sort((a, b) => b.elevationIn - a.elevationIn));
+const levels = computed(() => Object.values(store.current.levels).sort((a, b) => b.elevationIn - a.elevationIn));
 
 const saved = computed(() => {
   const state = store.syncState;
@@ -32,19 +32,19 @@ const saved = computed(() => {
 });
 
 function setEdition(edition: Edition): void {
-  store.apply(edit(store.house!, `Edition ${edition}`, (draft) => void (draft.job.edition = edition)));
+  store.apply(edit(store.current, `Edition ${edition}`, (draft) => void (draft.job.edition = edition)));
 }
 
-const name = ref(store.house!.name);
+const name = ref(store.current.name);
 watch(
   () => store.house?.name,
   (next) => (name.value = next ?? ''),
 );
 function rename(): void {
   const next = name.value.trim();
-  if (next && next !== store.house!.name)
-    store.apply(edit(store.house!, 'Rename house', (draft) => void (draft.name = next)));
-  else name.value = store.house!.name;
+  if (next && next !== store.current.name)
+    store.apply(edit(store.current, 'Rename house', (draft) => void (draft.name = next)));
+  else name.value = store.current.name;
 }
 
 function turnTheme(): void {
@@ -55,9 +55,9 @@ function turnTheme(): void {
 
 function save(): void {
   download(
-    `${store.house!.name.replace(/[^\w-]+/g, '-').toLowerCase()}.json`,
+    `${store.current.name.replace(/[^\w-]+/g, '-').toLowerCase()}.json`,
     'application/json',
-    writeHouseFile(store.house!),
+    writeHouseFile(store.current),
   );
 }
 
@@ -67,7 +67,7 @@ const editing = shallowRef<Level>();
 function addLevel(where: 'above' | 'basement'): void {
   const all = levels.value.map((level) => level.elevationIn);
   const id = newId('level');
-  const like = store.house!.levels[view.level]!;
+  const like = store.current.levels[view.level]!;
   const added: Level =
     where === 'above'
       ? {
@@ -92,10 +92,10 @@ function addLevel(where: 'above' | 'basement'): void {
           grade: 'below',
         };
   const label = where === 'above' ? 'Add level' : 'Add basement';
-  const neighbor = Object.values(store.house!.levels).find(
+  const neighbor = Object.values(store.current.levels).find(
     ({ elevationIn }) => elevationIn === (where === 'above' ? Math.max(...all) : Math.min(...all)),
   )!;
-  const done = edit(store.house!, label, (draft) => {
+  const done = edit(store.current, label, (draft) => {
     draft.levels[id] = added;
     if (where === 'above') draft.levels[neighbor.id]!.above = 'floor';
     else draft.levels[neighbor.id]!.below = 'basement';
@@ -106,7 +106,7 @@ function addLevel(where: 'above' | 'basement'): void {
 function chooseLevel(value: string): void {
   if (value === '+') addLevel('above');
   else if (value === '-') addLevel('basement');
-  else if (value === '~') editing.value = store.house!.levels[view.level]!;
+  else if (value === '~') editing.value = store.current.levels[view.level]!;
   else view.level = value;
 }
 const EDITION_ITEMS = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
@@ -130,7 +130,7 @@ const moreEntries = computed(() => [
   { value: 'theme', word: 'Light or dark' },
   ...EDITION_ITEMS.map(({ value, title }, i) => ({
     value,
-    word: value === store.house!.job.edition ? `${title} ✓` : title,
+    word: value === store.current.job.edition ? `${title} ✓` : title,
     disabled: !store.canEdit,
     ...(i === 0 ? { group: 'Edition of the code' } : {}),
   })),
@@ -160,7 +160,7 @@ function chooseMore(value: string): void {
     />
     <MenuButton
       label="Level"
-      :shown="store.house!.levels[view.level]?.name ?? 'Level'"
+      :shown="store.current.levels[view.level]?.name ?? 'Level'"
       :entries="levelEntries"
       @choose="chooseLevel"
     />
@@ -169,7 +169,7 @@ function chooseMore(value: string): void {
       class="edition"
       aria-label="Edition of the code"
       single-line
-      :model-value="store.house!.job.edition"
+      :model-value="store.current.job.edition"
       :items="EDITION_ITEMS"
       :disabled="!store.canEdit"
       @update:model-value="setEdition"

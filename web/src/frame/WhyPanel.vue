@@ -28,7 +28,7 @@ import type { Stop } from '../stops';
 defineProps<{ stop: Stop }>();
 const store = useHouse();
 const view = useView();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 
 const box = computed(() => house.value.boxes[view.only('box') ?? '']);
 const room = computed(() => house.value.rooms[view.only('room') ?? '']);

@@ -7,7 +7,7 @@ export function useFly() {
   const store = useHouse();
   const view = useView();
   return (where: Finding['where'], keepFinding: Finding | null = null): void => {
-    const house = store.house!;
+    const house = store.current;
     const box = where.box ? house.boxes[where.box] : undefined;
     const room = house.rooms[where.room ?? box?.room ?? house.panels[where.panel ?? '']?.room ?? ''];
     const selected: Selected[] = [];

@@ -44,9 +44,9 @@ async function open(): Promise<void> {
   try {
     void firm.load();
     await store.open(props.id);
-    const levels = Object.values(store.house!.levels).sort((a, b) => a.elevationIn - b.elevationIn);
+    const levels = Object.values(store.current.levels).sort((a, b) => a.elevationIn - b.elevationIn);
     const withRooms = levels.filter((level) =>
-      Object.values(store.house!.rooms).some((room) => room.level === level.id),
+      Object.values(store.current.rooms).some((room) => room.level === level.id),
     );
     view.level = (withRooms.find((level) => level.elevationIn >= 0) ?? levels[0])?.id ?? '';
   } catch (error) {

@@ -21,8 +21,8 @@ const lens = ref<Lens>('boxes');
 onMounted(async () => {
   try {
     await store.open(props.id);
-    const withRooms = new Set(Object.values(store.house!.rooms).map((room) => room.level));
-    const levels = Object.values(store.house!.levels).sort((a, b) => a.elevationIn - b.elevationIn);
+    const withRooms = new Set(Object.values(store.current.rooms).map((room) => room.level));
+    const levels = Object.values(store.current.levels).sort((a, b) => a.elevationIn - b.elevationIn);
     level.value = (levels.find((one) => withRooms.has(one.id) && one.elevationIn >= 0) ?? levels[0]!).id;
   } catch (error) {
     failure.value = error instanceof Error ? error.message : String(error);
@@ -30,7 +30,7 @@ onMounted(async () => {
 });
 onUnmounted(() => store.close());
 
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 const levels = computed(() =>
   Object.values(house.value.levels)
     .sort((a, b) => b.elevationIn - a.elevationIn)

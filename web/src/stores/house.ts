@@ -55,6 +55,11 @@ export const useHouse = defineStore('house', () => {
   let leftBehind: readonly HouseSync[] = [];
   let events: EventSource | undefined;
 
+  /** The open house, for whatever is only shown while one is open. @throws where none is. */
+  const current = computed((): House => {
+    if (!house.value) throw new Error('No house is open');
+    return house.value;
+  });
   const check = computed<HouseCheck | null>(() => (house.value ? markRaw(checkHouse(house.value)) : null));
   const canEdit = computed(() => session.signedIn?.role !== 'viewer');
 
@@ -254,6 +259,7 @@ export const useHouse = defineStore('house', () => {
   return {
     id,
     house,
+    current,
     check,
     syncState,
     problem,

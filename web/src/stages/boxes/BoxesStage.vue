@@ -32,15 +32,15 @@ const tool = computed<Tool>(() =>
 );
 const hand = useHand(tool, () => 9 / scale.value);
 const selected = computed(() => new Set(view.selection.map((one) => one.id)));
-const room = computed(() => store.house!.rooms[view.stripRoom]);
-const levelRooms = computed(() => Object.values(store.house!.rooms).filter((one) => one.level === view.level));
+const room = computed(() => store.current.rooms[view.stripRoom]);
+const levelRooms = computed(() => Object.values(store.current.rooms).filter((one) => one.level === view.level));
 
 /** The room to begin with: the one in hand; where something is open; else the first one under the wall spacing. */
 function chooseRoom(): string {
   const inHand = view.only('room');
-  if (inHand && store.house!.rooms[inHand]?.level === view.level) return inHand;
+  if (inHand && store.current.rooms[inHand]?.level === view.level) return inHand;
   const open = (store.check?.findings ?? []).find(
-    (one) => one.stage === 'boxes' && one.where.room && store.house!.rooms[one.where.room]?.level === view.level,
+    (one) => one.stage === 'boxes' && one.where.room && store.current.rooms[one.where.room]?.level === view.level,
   );
   return (
     open?.where.room ?? (levelRooms.value.find((one) => SPACED_ROOMS.has(one.kind)) ?? levelRooms.value[0])?.id ?? ''
@@ -48,7 +48,7 @@ function chooseRoom(): string {
 }
 
 watch(
-  [() => view.level, () => Object.keys(store.house!.rooms).length],
+  [() => view.level, () => Object.keys(store.current.rooms).length],
   () => {
     if (room.value?.level === view.level) return;
     view.stripRoom = chooseRoom();
@@ -91,7 +91,7 @@ function fillWith(what: 'wall' | 'room' | 'house'): void {
 }
 
 async function boxIt(what: 'room' | 'house'): Promise<void> {
-  const isDone = await layOut(what === 'house' ? Object.keys(store.house!.rooms) : [view.stripRoom]);
+  const isDone = await layOut(what === 'house' ? Object.keys(store.current.rooms) : [view.stripRoom]);
   if (!isDone) return;
   if (room.value && what === 'room') flyToRoom();
   else setTimeout(() => (view.target = { bounds: boundsOf(levelRooms.value.flatMap((one) => one.corners)) }), 60);
@@ -192,12 +192,12 @@ function pickOther(value: string): void {
         ><BoxingMarks
           v-if="boxing"
           :plan="boxing"
-          :house="store.house!"
+          :house="store.current"
           :level="view.level"
           :scale="now"
           :chosen="ticked" /><CeilingMarks v-if="ceiling && grid" :grid="grid" :scale="now" /><HandOverlay
           :state="hand.state.value"
-          :house="store.house!"
+          :house="store.current"
           :scale="now"
       /></template>
     </PlanSheet>

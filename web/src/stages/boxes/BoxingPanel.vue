@@ -22,8 +22,8 @@ const words = (devices: readonly { kind: string }[]) => {
 /** Where on its wall: enough to find it with a tape. */
 function where({ room, at }: BoxingPlan['boxes'][number]['box']): string {
   if (at.kind !== 'wall') return at.kind === 'feature' ? 'in its side' : '';
-  const wall = findWall(wallLoop(store.house!.rooms[room]!), at.wall);
-  return wall ? `${wall.name}, ${formatLength(at.alongIn, store.house!.standards.lengths)}` : '';
+  const wall = findWall(wallLoop(store.current.rooms[room]!), at.wall);
+  return wall ? `${wall.name}, ${formatLength(at.alongIn, store.current.standards.lengths)}` : '';
 }
 const rooms = computed(() => {
   const byRoom = new Map<string, BoxingPlan['boxes'][number][]>();
@@ -33,7 +33,7 @@ const rooms = computed(() => {
   return [...byRoom].map(([id, boxes]) => ({
     id,
     boxes,
-    name: store.house!.rooms[id]!.name,
+    name: store.current.rooms[id]!.name,
     open: props.plan.open.filter((one) => one.room === id).map((one) => one.text),
     n: boxes.filter((one) => chosen.value.has(one.box.id)).length,
   }));
@@ -56,7 +56,7 @@ watch(
 );
 
 function accept(): void {
-  if (store.apply(acceptPlan(store.house!, props.plan, chosen.value))) emit('close');
+  if (store.apply(acceptPlan(store.current, props.plan, chosen.value))) emit('close');
 }
 </script>
 

@@ -37,14 +37,14 @@ const emit = defineEmits<{ close: []; grid: [shown: CeilingShown] }>();
 const store = useHouse();
 const WORK_PLANE_IN = 30;
 
-const show = (inches: number) => formatLength(inches, store.house!.standards.lengths);
-const level = computed(() => store.house!.levels[props.room.level]!);
+const show = (inches: number) => formatLength(inches, store.current.standards.lengths);
+const level = computed(() => store.current.levels[props.room.level]!);
 const bounds = computed(() => boundsOf(props.room.corners));
 const span = computed(() => ({
   x: bounds.value.maxX - bounds.value.minX,
   y: bounds.value.maxY - bounds.value.minY,
 }));
-const school = ref(store.house!.standards.ceilingRows);
+const school = ref(store.current.standards.ceilingRows);
 const columns = ref(1);
 const rows = ref(1);
 const style = ref<'recessed' | 'surface'>('recessed');
@@ -81,14 +81,14 @@ function suggest(): void {
 watch(() => props.room.id, suggest, { immediate: true });
 
 const beams = computed(() =>
-  Object.values(store.house!.features)
+  Object.values(store.current.features)
     .filter((one) => one.room === props.room.id && one.kind === 'beam')
     .map((one) => featureOutline(props.room, one)),
 );
 const whole = (n: number) => Math.min(12, Math.max(1, Math.round(Number(n) || 1)));
 const alignTo = ref('');
 const alignable = computed(() =>
-  Object.values(store.house!.features).filter((one) => one.room === props.room.id && one.kind !== 'beam'),
+  Object.values(store.current.features).filter((one) => one.room === props.room.id && one.kind !== 'beam'),
 );
 const over = computed(() => {
   const feature = alignable.value.find((one) => one.id === alignTo.value);
@@ -122,7 +122,7 @@ const wanted = computed(() => usualFc(props.room.kind));
 const verdict = computed(() =>
   fc.value < wanted.value[0] ? 'too few' : fc.value > wanted.value[1] ? 'more than usual' : 'as usual',
 );
-const stacked = computed(() => roomsOver(store.house!, props.room.id));
+const stacked = computed(() => roomsOver(store.current, props.room.id));
 
 const map = shallowRef<LightMap | null>(null);
 const busy = ref(false);
@@ -158,7 +158,7 @@ const fromWest = computed(() => unique(grid.value.places.map((at) => at.x - boun
 const fromNorth = computed(() => unique(grid.value.places.map((at) => at.y - bounds.value.minY)));
 
 const islands = computed(() =>
-  Object.values(store.house!.features).filter(
+  Object.values(store.current.features).filter(
     (one) => one.room === props.room.id && (one.kind === 'island' || one.kind === 'peninsula'),
   ),
 );
@@ -181,7 +181,7 @@ function pendants(island: Feature): void {
     },
     devices: [newDevice('luminaire', newId('device'), { style: 'pendant' })],
   }));
-  if (store.apply(placeBoxes(store.house!, boxes, `Pendants over the ${island.name || island.kind}`))) emit('close');
+  if (store.apply(placeBoxes(store.current, boxes, `Pendants over the ${island.name || island.kind}`))) emit('close');
 }
 
 function place(): void {
@@ -198,7 +198,7 @@ function place(): void {
       }),
     ],
   }));
-  if (store.apply(placeBoxes(store.house!, boxes, `Ceiling of ${props.room.name}: ${boxes.length} luminaires`)))
+  if (store.apply(placeBoxes(store.current, boxes, `Ceiling of ${props.room.name}: ${boxes.length} luminaires`)))
     emit('close');
 }
 const lines = computed(() => [

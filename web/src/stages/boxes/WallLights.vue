@@ -20,18 +20,18 @@ import { useHouse } from '../../stores/house';
 const props = defineProps<{ room: Room }>();
 const emit = defineEmits<{ placed: [] }>();
 const store = useHouse();
-const view = computed(() => viewRoom(store.house!, props.room.id));
+const view = computed(() => viewRoom(store.current, props.room.id));
 const doors = computed(() =>
   doorsOf(view.value).map((seen) => ({
     seen,
-    name: `the door to ${roomBehind(store.house!, props.room.id, seen)?.name ?? 'the outside'}`,
+    name: `the door to ${roomBehind(store.current, props.room.id, seen)?.name ?? 'the outside'}`,
     lights: sconcesAt(view.value, seen),
   })),
 );
 const strips = computed(() => underCabinets(view.value));
 const walls = computed(() => wallLoop(props.room).walls.filter((one) => one.boundary === 'solid'));
 const wall = ref('');
-const show = (lengthIn: number) => formatLength(lengthIn, store.house!.standards.lengths);
+const show = (lengthIn: number) => formatLength(lengthIn, store.current.standards.lengths);
 
 function place(lights: readonly WallLight[], label: string): void {
   const boxes = lights.map(({ at, device }) => ({
@@ -41,7 +41,7 @@ function place(lights: readonly WallLight[], label: string): void {
     at,
     devices: [device(newId('device'))],
   }));
-  if (store.apply(placeBoxes(store.house!, boxes, label))) emit('placed');
+  if (store.apply(placeBoxes(store.current, boxes, label))) emit('placed');
 }
 
 function cove(): void {

@@ -29,7 +29,7 @@ export function useBoxing() {
     view.proposal = null;
     ceiling.value = false;
     boxing.value = null;
-    const plan = await work.ask({ house: toRaw(store.house!), rooms });
+    const plan = await work.ask({ house: toRaw(store.current), rooms });
     if (plan) boxing.value = plan;
     return plan !== undefined;
   }

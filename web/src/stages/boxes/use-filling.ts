@@ -22,10 +22,10 @@ import { useView } from '../../stores/view';
 export function useFilling(room: ComputedRef<Room | undefined>) {
   const store = useHouse();
   const view = useView();
-  const limits = computed(() => placementLimits(store.house!));
+  const limits = computed(() => placementLimits(store.current));
 
   function fill(what: 'wall' | 'room' | 'house'): void {
-    const house = store.house!;
+    const house = store.current;
     const proposal =
       what === 'house'
         ? proposeForHouse(house, limits.value)
@@ -49,7 +49,7 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
     if (what === 'house')
       return 'Every wall and counter that spacing is asked for is within reach: nothing to add. What else is due stands in the open items.';
     const { id, name, kind } = room.value!;
-    const hasCounters = reachAlongCounters(viewRoom(store.house!, id), limits.value.counter).length > 0;
+    const hasCounters = reachAlongCounters(viewRoom(store.current, id), limits.value.counter).length > 0;
     if (!SPACED_ROOMS.has(kind) && !hasCounters)
       return `Spacing along the walls is not asked for in ${name}. What else is due there stands in the open items.`;
     return `Nothing of this ${what} is out of reach: nothing to add.`;
@@ -61,8 +61,8 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
     if (proposal.boxes.length > 0)
       store.apply(
         placeBoxes(
-          store.house!,
-          boxesOfProposal(store.house!, proposal, newId),
+          store.current,
+          boxesOfProposal(store.current, proposal, newId),
           `Space receptacles: ${proposal.boxes.length} receptacles`,
         ),
       );
@@ -81,7 +81,7 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
   const inProposal = computed(() => {
     const counts = new Map<string, number>();
     for (const box of view.proposal?.boxes ?? []) counts.set(box.room, (counts.get(box.room) ?? 0) + 1);
-    return [...counts].map(([id, n]) => `${store.house!.rooms[id]!.name}: ${n}`).join(', ');
+    return [...counts].map(([id, n]) => `${store.current.rooms[id]!.name}: ${n}`).join(', ');
   });
 
   return { limits, fill, accept, inProposal, onStuds, nothing };

@@ -35,8 +35,8 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
   /** Drops a box at the strip's cursor, and selects it. */
   function drop(what: BoxTool, atLoopIn = view.cursorIn, snapIn = 0): boolean {
     if (!room.value) return false;
-    const { house } = store;
-    const before = new Set(Object.keys(house!.boxes));
+    const house = store.current;
+    const before = new Set(Object.keys(house.boxes));
     const onWall = what === 'receptacle' || what === 'switch' || what === 'receptacle-240';
     const middle = room.value.corners.reduce(
       (sum, one) => ({ x: sum.x + one.x / room.value!.corners.length, y: sum.y + one.y / room.value!.corners.length }),
@@ -44,17 +44,17 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
     );
     const done = store.apply(
       onWall
-        ? dropOnWall(house!, room.value, what, atLoopIn, newId, snapIn)
-        : placeBoxAt(house!, view.level, what, middle, newId, 0),
+        ? dropOnWall(house, room.value, what, atLoopIn, newId, snapIn)
+        : placeBoxAt(house, view.level, what, middle, newId, 0),
     );
-    const added = Object.keys(store.house!.boxes).find((id) => !before.has(id));
+    const added = Object.keys(store.current.boxes).find((id) => !before.has(id));
     if (done && added) view.select([{ kind: 'box', id: added }]);
     return done;
   }
 
   function typed(text: string): string | null {
     if (!room.value) return 'Draw a room first.';
-    const read = readTapeLine(store.house!, room.value, view.cursorIn, text);
+    const read = readTapeLine(store.current, room.value, view.cursorIn, text);
     if (!read.ok) return read.problems[0]!.message;
     view.cursorIn = read.value.atLoopIn;
     if (read.value.tool && !drop(read.value.tool)) return store.takeProblem();
@@ -63,14 +63,14 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
 
   const preview = (text: string) => {
     if (!room.value) return '';
-    const read = readTapeLine(store.house!, room.value, view.cursorIn, text);
+    const read = readTapeLine(store.current, room.value, view.cursorIn, text);
     return read.ok ? read.value.sentence : read.problems[0]!.message;
   };
 
   /** The next stud side from the cursor, to the right or to the left. */
   function walkToStud(direction: 1 | -1): number {
     const loop = wallLoop(room.value!);
-    const faces = studFaces(viewRoom(store.house!, room.value!.id), store.house!.standards.receptacleHeightIn).map(
+    const faces = studFaces(viewRoom(store.current, room.value!.id), store.current.standards.receptacleHeightIn).map(
       (face) => face.atIn,
     );
     const ahead = faces
@@ -79,24 +79,24 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
     return ahead.sort((a, b) => a.gap - b.gap)[0]?.at ?? view.cursorIn;
   }
 
-  const presets = computed(() => store.house!.standards.presets ?? PRESETS);
+  const presets = computed(() => store.current.standards.presets ?? PRESETS);
 
   /** Sets a preset's boxes down around the cursor. */
   function putPreset(n: number): void {
     const preset = presets.value[n];
-    if (preset && room.value) store.apply(applyPreset(store.house!, room.value.id, view.cursorIn, preset, newId));
+    if (preset && room.value) store.apply(applyPreset(store.current, room.value.id, view.cursorIn, preset, newId));
   }
 
   /** Full stop and comma move what is selected by an inch, with Shift to the next stud; plus and minus raise and lower it. */
   function nudge(key: string): boolean {
     const ids = view.selection.filter((one) => one.kind === 'box').map((one) => one.id);
     const moves: Record<string, () => Result<Edited>> = {
-      '.': () => nudgeBoxes(store.house!, ids, { alongIn: 1 }),
-      ',': () => nudgeBoxes(store.house!, ids, { alongIn: -1 }),
-      '>': () => nudgeToStud(store.house!, ids, 1),
-      '<': () => nudgeToStud(store.house!, ids, -1),
-      '+': () => nudgeBoxes(store.house!, ids, { upIn: 1 }),
-      '-': () => nudgeBoxes(store.house!, ids, { upIn: -1 }),
+      '.': () => nudgeBoxes(store.current, ids, { alongIn: 1 }),
+      ',': () => nudgeBoxes(store.current, ids, { alongIn: -1 }),
+      '>': () => nudgeToStud(store.current, ids, 1),
+      '<': () => nudgeToStud(store.current, ids, -1),
+      '+': () => nudgeBoxes(store.current, ids, { upIn: 1 }),
+      '-': () => nudgeBoxes(store.current, ids, { upIn: -1 }),
     };
     if (!moves[key] || ids.length === 0 || !store.canEdit) return false;
     store.apply(moves[key]());

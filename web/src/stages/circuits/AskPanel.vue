@@ -48,7 +48,7 @@ const question = computed<TapQuestion | undefined>(() => {
   const { box } = props;
   if (!box) return undefined;
   if (what.value === 'standing') {
-    const devices = outletsAsked(store.house!, [box.id]).map((one) => one.device.id);
+    const devices = outletsAsked(store.current, [box.id]).map((one) => one.device.id);
     return devices.length > 0 ? { kind: 'standing', devices } : undefined;
   }
   const at = { room: box.room, at: placeBeside(box) };
@@ -69,7 +69,7 @@ const question = computed<TapQuestion | undefined>(() => {
                 ...(kind === 'strip' ? { style: 'strip', va: 24 } : {}),
                 ...size,
               });
-    return tapOf({ device: suitedTo(store.house!.rooms[box.room]!, device) }, at, ids);
+    return tapOf({ device: suitedTo(store.current.rooms[box.room]!, device) }, at, ids);
   }
   const typical = LOAD_LIBRARY[kind as LoadKind];
   const read = power.value.trim() ? parsePower(power.value, typical.volts) : undefined;
@@ -84,13 +84,13 @@ const question = computed<TapQuestion | undefined>(() => {
   return tapOf({ device, load }, at, ids);
 });
 const answers = computed<readonly TapAnswer[]>(() => {
-  const asked = question.value && askTap(store.house!, question.value);
+  const asked = question.value && askTap(store.current, question.value);
   return asked?.ok ? asked.value : [];
 });
 const yes = computed(() => answers.value.filter((one) => one.allowed));
 const no = computed(() => answers.value.filter((one) => !one.allowed));
 const circuits = computed(() =>
-  Object.values(store.house!.circuits).sort(
+  Object.values(store.current.circuits).sort(
     (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
   ),
 );
@@ -101,7 +101,7 @@ watch([power, what], () => {
 const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 
 function take(answer: TapAnswer): void {
-  if (store.apply(takeTap(store.house!, question.value!, answer.circuit.id))) what.value = 'standing';
+  if (store.apply(takeTap(store.current, question.value!, answer.circuit.id))) what.value = 'standing';
 }
 const whats = computed(() => [
   { value: 'standing', title: `what ${props.box?.tag ?? 'it'} has` },
@@ -170,7 +170,7 @@ const whats = computed(() => [
         </li>
       </ol>
       <p class="muted pad">
-        By NEC {{ store.house!.job.edition }} and this house's amendments. The authority having jurisdiction decides.
+        By NEC {{ store.current.job.edition }} and this house's amendments. The authority having jurisdiction decides.
       </p>
     </template>
   </section>

@@ -13,11 +13,11 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ choose: []; put: []; carry: [box: string, event: PointerEvent] }>();
 const store = useHouse();
-const load = computed(() => measureCircuitLoad(store.house!, props.circuit));
-const outlets = computed(() => outletsOn(store.house!, props.circuit).length);
-const boxes = computed(() => [...new Set(outletsOn(store.house!, props.circuit).map((one) => one.box))]);
+const load = computed(() => measureCircuitLoad(store.current, props.circuit));
+const outlets = computed(() => outletsOn(store.current, props.circuit).length);
+const boxes = computed(() => [...new Set(outletsOn(store.current, props.circuit).map((one) => one.box))]);
 const percent = computed(() => Math.round(load.value.used * 100));
-const protection = computed(() => protectionOf(store.house!, props.circuit.id));
+const protection = computed(() => protectionOf(store.current, props.circuit.id));
 const findings = computed(
   () =>
     (store.check?.findings ?? []).filter(

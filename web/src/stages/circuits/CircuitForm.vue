@@ -22,7 +22,7 @@ import { useHouse } from '../../stores/house';
 const props = defineProps<{ circuit: Circuit; run: CableRun | undefined }>();
 const emit = defineEmits<{ protectFrom: [device: string] }>();
 const store = useHouse();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 const protection = computed(() => protectionOf(house.value, props.circuit.id));
 const receptacles = computed(() =>
   outletsOn(house.value, props.circuit).filter(

@@ -28,8 +28,8 @@ import { useView } from '../../stores/view';
 
 const store = useHouse();
 const view = useView();
-const circuit = computed(() => store.house!.circuits[view.only('circuit') ?? '']);
-const house = computed(() => store.house!);
+const circuit = computed(() => store.current.circuits[view.only('circuit') ?? '']);
+const house = computed(() => store.current);
 const run = computed(() => (circuit.value ? runOf(house.value, circuit.value) : undefined));
 const findings = computed(() =>
   (store.check?.findings ?? []).filter(
@@ -37,11 +37,11 @@ const findings = computed(() =>
   ),
 );
 const change = (changes: Partial<Circuit>) =>
-  store.apply(changeEntity(store.house!, 'circuits', circuit.value!.id, changes));
+  store.apply(changeEntity(store.current, 'circuits', circuit.value!.id, changes));
 
 /** The receptacle becomes a GFCI and stands first in line; both as one edit. */
 function protectFrom(deviceId: string): void {
-  const house = store.house!;
+  const house = store.current;
   if (deviceId === '') return void change({ gfciFirst: null });
   const outlet = outlets.value.find((one) => one.device.id === deviceId)!;
   store.apply(
@@ -52,9 +52,9 @@ function protectFrom(deviceId: string): void {
   );
 }
 
-const outlets = computed(() => (circuit.value ? outletsOn(store.house!, circuit.value) : []));
+const outlets = computed(() => (circuit.value ? outletsOn(store.current, circuit.value) : []));
 const others = computed(() =>
-  Object.values(store.house!.circuits)
+  Object.values(store.current.circuits)
     .filter((one) => one.id !== circuit.value?.id && one.poles === circuit.value?.poles)
     .sort((a, b) => (a.space ?? 99) - (b.space ?? 99)),
 );
@@ -64,7 +64,7 @@ function merge(into: string): void {
 }
 
 function remove(): void {
-  if (store.apply(removeEntities(store.house!, [{ collection: 'circuits', id: circuit.value!.id }]))) view.select([]);
+  if (store.apply(removeEntities(store.current, [{ collection: 'circuits', id: circuit.value!.id }]))) view.select([]);
 }
 const othersWorded = computed(() =>
   others.value.map((one) => ({ value: one.id, word: `${one.space ?? '–'} ${one.name}` })),

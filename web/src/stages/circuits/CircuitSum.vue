@@ -6,7 +6,7 @@ import { useHouse } from '../../stores/house';
 /** How full a circuit is, and the sum behind its sizes. */
 const props = defineProps<{ circuit: Circuit; run: CableRun | undefined }>();
 const store = useHouse();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 const load = computed(() => measureCircuitLoad(house.value, props.circuit));
 const isByArea = computed(() => house.value.standards.receptacleCount === 'area');
 </script>

@@ -44,7 +44,7 @@ const side = ref<(typeof SIDES)[number][0]>('cards');
 
 const { plan, work: planning, planAll } = usePlanning();
 /** While a proposal is looked at, the sheet shows it. */
-const shown = computed(() => plan.value?.plan.house ?? store.house!);
+const shown = computed(() => plan.value?.plan.house ?? store.current);
 const { carried, pickUp } = useCarrying(put);
 
 const tool = computed<Tool>(() => ({ kind: 'select', lasso: isLasso.value }));
@@ -54,11 +54,11 @@ const circuits = computed(() =>
     (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
   ),
 );
-const appliances = computed(() => unconnectedAppliances(store.house!).length);
-const index = computed(() => indexOutlets(store.house!));
+const appliances = computed(() => unconnectedAppliances(store.current).length);
+const index = computed(() => indexOutlets(store.current));
 const selectedCircuit = computed(() => view.only('circuit'));
 const selectedBoxes = computed(() =>
-  view.selection.flatMap((one) => (one.kind === 'box' ? (store.house!.boxes[one.id] ?? []) : [])),
+  view.selection.flatMap((one) => (one.kind === 'box' ? (store.current.boxes[one.id] ?? []) : [])),
 );
 const selectedDevices = computed(() =>
   selectedBoxes.value.flatMap((box) =>
@@ -92,16 +92,16 @@ const ringAt = (box: Box) => {
 };
 
 function put(circuitId: string): void {
-  if (selectedDevices.value.length > 0 && store.apply(assignToCircuit(store.house!, selectedDevices.value, circuitId)))
+  if (selectedDevices.value.length > 0 && store.apply(assignToCircuit(store.current, selectedDevices.value, circuitId)))
     view.select([{ kind: 'circuit', id: circuitId }]);
 }
 
 function addCircuit(): void {
-  const before = new Set(Object.keys(store.house!.circuits));
+  const before = new Set(Object.keys(store.current.circuits));
   const result =
     selectedDevices.value.length > 0
-      ? circuitForDevices(store.house!, selectedDevices.value, newId)
-      : addEntity(store.house!, 'circuits', {
+      ? circuitForDevices(store.current, selectedDevices.value, newId)
+      : addEntity(store.current, 'circuits', {
           id: newId('circuit'),
           name: `Circuit ${circuits.value.length + 1}`,
           purpose: 'general',
@@ -114,7 +114,7 @@ function addCircuit(): void {
           space: null,
         });
   if (!store.apply(result)) return;
-  const added = Object.keys(store.house!.circuits).find((id) => !before.has(id));
+  const added = Object.keys(store.current.circuits).find((id) => !before.has(id));
   if (added) view.select([{ kind: 'circuit', id: added }]);
 }
 
@@ -151,14 +151,14 @@ function selectUnassigned(): void {
     <v-btn v-if="store.canEdit && selectedBoxes.length === 1" @click="showLoad = true"> Connect … </v-btn>
     <v-btn
       v-if="store.canEdit && selectedDevices.length"
-      @click="store.apply(assignToCircuit(store.house!, selectedDevices, null))"
+      @click="store.apply(assignToCircuit(store.current, selectedDevices, null))"
     >
       Remove from circuit
     </v-btn>
     <v-btn
       v-if="store.canEdit && appliances"
       title="A box with the usual connection and load, where each stands"
-      @click="store.apply(connectAppliances(store.house!, newId))"
+      @click="store.apply(connectAppliances(store.current, newId))"
     >
       Connect {{ count(appliances, 'appliance') }}
     </v-btn>
@@ -188,7 +188,7 @@ function selectUnassigned(): void {
       @scale="scale = $event"
     >
       <template #over="{ scale: now }"
-        ><HandOverlay :state="hand.state.value" :house="store.house!" :scale="now"
+        ><HandOverlay :state="hand.state.value" :house="store.current" :scale="now"
       /></template>
     </PlanSheet>
   </div>

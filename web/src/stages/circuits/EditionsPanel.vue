@@ -7,10 +7,10 @@ import { useView } from '../../stores/view';
 /** The same house under two editions of the code. */
 const store = useHouse();
 const view = useView();
-const here = store.house!.job.edition;
+const here = store.current.job.edition;
 const before = ref<Edition>(here === '2014' ? '2023' : EDITIONS[EDITIONS.indexOf(here) - 1]!);
 const after = ref<Edition>(here);
-const lens = computed(() => compareEditions(store.house!, before.value, after.value));
+const lens = computed(() => compareEditions(store.current, before.value, after.value));
 const KINDS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 const say = (decision: ProtectionDecision) =>
   ({ required: 'required', 'not-required': 'not required', 'cannot-tell': 'cannot tell' })[decision.kind];
@@ -24,9 +24,9 @@ const editions = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
       <v-select v-model="after" single-line aria-label="The other edition" :items="editions" />
     </div>
     <p class="muted small">
-      In force on this job: NEC {{ store.house!.job.edition
-      }}<template v-if="store.house!.job.permitDate"
-        >, frozen by the permit of {{ store.house!.job.permitDate }}</template
+      In force on this job: NEC {{ store.current.job.edition
+      }}<template v-if="store.current.job.permitDate"
+        >, frozen by the permit of {{ store.current.job.permitDate }}</template
       ><template v-else>; enter the permit date under Job, which freezes it</template>.
     </p>
     <table>

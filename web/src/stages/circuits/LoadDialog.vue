@@ -25,7 +25,7 @@ const store = useHouse();
 const device = computed(() =>
   Object.values(props.box.devices).find((one) => one.kind === 'receptacle' || one.kind === 'connection'),
 );
-const existing = Object.values(store.house!.loads).find((load) => load.box === props.box.id);
+const existing = Object.values(store.current.loads).find((load) => load.box === props.box.id);
 const kind = ref<LoadKind>(existing?.kind ?? 'other');
 const draft = ref<Omit<Load, 'id' | 'kind' | 'box' | 'device'>>(
   existing ? { ...existing } : { ...LOAD_LIBRARY.other, source: 'typical' },
@@ -82,14 +82,14 @@ function save(): void {
   };
   if (
     store.apply(
-      existing ? changeEntity(store.house!, 'loads', existing.id, load) : addEntity(store.house!, 'loads', load),
+      existing ? changeEntity(store.current, 'loads', existing.id, load) : addEntity(store.current, 'loads', load),
     )
   )
     emit('close');
 }
 
 function remove(): void {
-  if (existing && store.apply(removeEntities(store.house!, [{ collection: 'loads', id: existing.id }]))) emit('close');
+  if (existing && store.apply(removeEntities(store.current, [{ collection: 'loads', id: existing.id }]))) emit('close');
 }
 </script>
 

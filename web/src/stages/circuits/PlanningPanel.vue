@@ -51,7 +51,7 @@ const free = computed(() => {
 const moved = computed(() => props.plan.planned.reduce((sum, one) => sum + one.moved, 0));
 
 function accept(): void {
-  if (store.apply(acceptCircuitPlan(store.house!, props.plan, props.made))) emit('close');
+  if (store.apply(acceptCircuitPlan(store.current, props.plan, props.made))) emit('close');
 }
 </script>
 

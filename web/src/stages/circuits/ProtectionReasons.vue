@@ -6,7 +6,7 @@ import { useHouse } from '../../stores/house';
 /** Outlet by outlet, why a circuit has the protection it has. */
 const props = defineProps<{ circuit: Circuit }>();
 const store = useHouse();
-const protection = computed(() => protectionOf(store.house!, props.circuit.id));
+const protection = computed(() => protectionOf(store.current, props.circuit.id));
 </script>
 
 <template>

@@ -7,9 +7,9 @@ import { useHouse } from '../../stores/house';
 const props = defineProps<{ circuit: Circuit }>();
 const emit = defineEmits<{ choose: [device: string] }>();
 const store = useHouse();
-const ways = computed(() => protectionWays(store.house!, props.circuit.id));
-const nuisances = computed(() => nuisancesOn(store.house!, props.circuit.id));
-const outages = computed(() => deathsOn(store.house!, props.circuit));
+const ways = computed(() => protectionWays(store.current, props.circuit.id));
+const nuisances = computed(() => nuisancesOn(store.current, props.circuit.id));
+const outages = computed(() => deathsOn(store.current, props.circuit));
 const KINDS = {
   plain: 'plain breaker',
   afci: 'AFCI breaker',

@@ -9,9 +9,9 @@ import { numberOf } from '../../drawing/circuit-colors';
 const store = useHouse();
 const view = useView();
 const onlyGrave = ref(false);
-const circuits = computed(() => Object.values(store.house!.circuits));
+const circuits = computed(() => Object.values(store.current.circuits));
 const isGrave = (one: Death) => one.waysDark.length + one.thaws.length + one.stops.length > 0;
-const deaths = computed(() => deathsIn(store.house!).filter((one) => !onlyGrave.value || isGrave(one)));
+const deaths = computed(() => deathsIn(store.current).filter((one) => !onlyGrave.value || isGrave(one)));
 const names = (rooms: readonly { name: string }[]) => rooms.map((one) => one.name).join(', ');
 
 /** The boxes that would be dead are picked on the plan. */

@@ -28,7 +28,7 @@ export function usePlanning() {
   );
 
   async function planAll(): Promise<void> {
-    const made = toRaw(store.house!);
+    const made = toRaw(store.current);
     const answer = await work.ask(made);
     if (!answer) return;
     if (answer.ok) plan.value = { plan: answer.plan, conflict: answer.conflict, made };

@@ -13,18 +13,18 @@ const props = defineProps<{ feature: Feature }>();
 const store = useHouse();
 const view = useView();
 const change = (changes: Partial<Feature>) =>
-  store.apply(changeEntity(store.house!, 'features', props.feature.id, changes));
+  store.apply(changeEntity(store.current, 'features', props.feature.id, changes));
 const move = (changes: object) => change({ at: { ...props.feature.at, ...changes } as Feature['at'] });
 const UNDERSIDE = new Set(['cabinet', 'tall-cabinet', 'tile', 'no-device', 'beam', 'brace', 'tv', 'closet-shelf']);
 const CORNERED = new Set(['sink', 'basin', 'range', 'cooktop', 'fireplace', 'tv', 'tub', 'shower']);
 const BURNS = new Set(['furnace', 'water-heater', 'fireplace', 'range', 'cooktop', 'dryer']);
-const panel = computed(() => Object.values(store.house!.panels).find((one) => one.feature === props.feature.id));
+const panel = computed(() => Object.values(store.current.panels).find((one) => one.feature === props.feature.id));
 
 function addPanel(): void {
-  const n = Object.keys(store.house!.panels).length;
+  const n = Object.keys(store.current.panels).length;
   const name = n === 0 ? 'Main panel' : `Panel ${n + 1}`;
   store.apply(
-    addEntity(store.house!, 'panels', {
+    addEntity(store.current, 'panels', {
       id: newId('panel'),
       name,
       room: props.feature.room,
@@ -36,7 +36,7 @@ function addPanel(): void {
 }
 
 function remove(): void {
-  if (store.apply(removeEntities(store.house!, [{ collection: 'features', id: props.feature.id }]))) view.select([]);
+  if (store.apply(removeEntities(store.current, [{ collection: 'features', id: props.feature.id }]))) view.select([]);
 }
 </script>
 

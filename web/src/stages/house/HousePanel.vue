@@ -9,9 +9,9 @@ import RoomForm from './RoomForm.vue';
 
 const store = useHouse();
 const view = useView();
-const room = computed(() => store.house!.rooms[view.only('room') ?? '']);
-const opening = computed(() => store.house!.openings[view.only('opening') ?? '']);
-const feature = computed(() => store.house!.features[view.only('feature') ?? '']);
+const room = computed(() => store.current.rooms[view.only('room') ?? '']);
+const opening = computed(() => store.current.openings[view.only('opening') ?? '']);
+const feature = computed(() => store.current.features[view.only('feature') ?? '']);
 </script>
 
 <template>

@@ -55,7 +55,7 @@ const tool = computed<Tool>(() => {
 const hand = useHand(tool, () => 9 / scale.value);
 const selected = computed(() => new Set(view.selection.map((one) => one.id)));
 const room = computed(() => hand.shown.value.rooms[view.only('room') ?? '']);
-const isEmpty = computed(() => !Object.values(store.house!.rooms).some((one) => one.level === view.level));
+const isEmpty = computed(() => !Object.values(store.current.rooms).some((one) => one.level === view.level));
 const titled = <T extends string>(all: readonly T[]) =>
   all.map((value) => ({ value, title: value.replaceAll('-', ' ') }));
 const kinds = titled(ROOM_KINDS);
@@ -71,7 +71,7 @@ watch(
 
 /** A door, window or fixture in the room that was chosen last; it is selected, with its sizes open. */
 function typedThing(text: string): string | null {
-  const result = addTypedThing(store.house!, view.level, text, lastRoom.value, newId);
+  const result = addTypedThing(store.current, view.level, text, lastRoom.value, newId);
   if (!result.ok) return result.problems[0]!.message;
   if (!store.apply(result.value.edited)) return store.takeProblem();
   view.select([{ kind: result.value.kind, id: result.value.id }]);
@@ -80,7 +80,7 @@ function typedThing(text: string): string | null {
 
 function typed(text: string): string | null {
   if (readThing(text)) return typedThing(text);
-  const result = addTypedRoom(store.house!, view.level, text, lastRoom.value, newId);
+  const result = addTypedRoom(store.current, view.level, text, lastRoom.value, newId);
   if (!result.ok) return result.problems[0]!.message;
   if (!store.apply(result.value.edited)) return store.takeProblem();
   lastRoom.value = result.value.roomId;
@@ -146,7 +146,7 @@ function typed(text: string): string | null {
       <template #over="{ scale: now }"
         ><HandOverlay
           :state="hand.state.value"
-          :house="store.house!"
+          :house="store.current"
           :scale="now"
           :level="view.level"
           :room="room"

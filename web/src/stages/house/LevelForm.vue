@@ -8,8 +8,8 @@ import LengthField from '../../fields/LengthField.vue';
 
 const store = useHouse();
 const view = useView();
-const level = computed(() => store.house!.levels[view.level]!);
-const rooms = computed(() => Object.values(store.house!.rooms).filter((room) => room.level === view.level));
+const level = computed(() => store.current.levels[view.level]!);
+const rooms = computed(() => Object.values(store.current.rooms).filter((room) => room.level === view.level));
 const RUNS = [
   { value: '', word: 'not known' },
   { value: 'east-west', word: 'east–west' },
@@ -28,7 +28,7 @@ const KINDS = [
 ] as const;
 const setKind = (kind: (typeof KINDS)[number]['value']) =>
   change({ joists: { ...level.value.joists, kind: kind || undefined, ...(kind === 'sawn' ? { depthIn: 9.25 } : {}) } });
-const change = (changes: object) => store.apply(changeEntity(store.house!, 'levels', level.value.id, changes));
+const change = (changes: object) => store.apply(changeEntity(store.current, 'levels', level.value.id, changes));
 </script>
 
 <template>

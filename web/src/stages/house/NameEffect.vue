@@ -11,7 +11,7 @@ const kind = ref<RoomKind | ''>('');
 const kinds = computed(() =>
   ROOM_KINDS.filter((one) => one !== props.room.kind).map((value) => ({ value, title: value.replaceAll('-', ' ') })),
 );
-const effect = computed(() => (kind.value ? effectOfKind(store.house!, props.room.id, kind.value) : null));
+const effect = computed(() => (kind.value ? effectOfKind(store.current, props.room.id, kind.value) : null));
 </script>
 
 <template>

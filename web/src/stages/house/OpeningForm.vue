@@ -9,7 +9,7 @@ import LengthField from '../../fields/LengthField.vue';
 const props = defineProps<{ opening: Opening }>();
 const store = useHouse();
 const view = useView();
-const wall = computed(() => findWall(wallLoop(store.house!.rooms[props.opening.room]!), props.opening.wall)!);
+const wall = computed(() => findWall(wallLoop(store.current.rooms[props.opening.room]!), props.opening.wall)!);
 const fromRight = computed(() => wall.value.lengthIn - props.opening.alongIn - props.opening.widthIn);
 const names: Record<Opening['kind'], string> = {
   door: 'Door',
@@ -26,10 +26,10 @@ const SIDES = [
   { value: 'right', word: 'right, seen from inside' },
 ] as const;
 const change = (changes: object) =>
-  store.apply(changeEntity(store.house!, 'openings', props.opening.id, changes as Partial<Opening>));
+  store.apply(changeEntity(store.current, 'openings', props.opening.id, changes as Partial<Opening>));
 
 function remove(): void {
-  if (store.apply(removeEntities(store.house!, [{ collection: 'openings', id: props.opening.id }]))) view.select([]);
+  if (store.apply(removeEntities(store.current, [{ collection: 'openings', id: props.opening.id }]))) view.select([]);
 }
 </script>
 
@@ -37,8 +37,8 @@ function remove(): void {
   <section class="stack">
     <h2 class="title num">{{ names[opening.kind] }}</h2>
     <p class="muted">
-      {{ wall.name }} wall of {{ store.house!.rooms[opening.room]!.name }},
-      {{ formatLength(wall.lengthIn, store.house!.standards.lengths) }} long
+      {{ wall.name }} wall of {{ store.current.rooms[opening.room]!.name }},
+      {{ formatLength(wall.lengthIn, store.current.standards.lengths) }} long
     </p>
     <LengthField label="From left" :model-value="opening.alongIn" @update:model-value="change({ alongIn: $event })" />
     <LengthField
@@ -65,7 +65,7 @@ function remove(): void {
         label="Swing"
         :model-value="opening.swing"
         :answers="[
-          { value: 'in', word: `into ${store.house!.rooms[opening.room]!.name}` },
+          { value: 'in', word: `into ${store.current.rooms[opening.room]!.name}` },
           { value: 'out', word: 'out of it' },
         ]"
         @update:model-value="change({ swing: $event })"

@@ -40,7 +40,7 @@ const GRADES = [
   { value: 'below', word: 'below grade', why: 'The room is part of a basement, whatever its level is.' },
   { value: 'above', word: 'at or above grade', why: 'As in a walk-out: the room is no part of a basement.' },
 ] as const;
-const change = (changes: Partial<Room>) => store.apply(changeEntity(store.house!, 'rooms', props.room.id, changes));
+const change = (changes: Partial<Room>) => store.apply(changeEntity(store.current, 'rooms', props.room.id, changes));
 
 /** Moves every corner on the far side, so that the room gets a typed width or depth. */
 function resize(axis: 'x' | 'y', lengthIn: number): void {
@@ -49,7 +49,7 @@ function resize(axis: 'x' | 'y', lengthIn: number): void {
   const moved = props.room.corners.filter((corner) => Math.abs(corner[axis] - far) < 0.01);
   store.apply(
     moveCorners(
-      store.house!,
+      store.current,
       props.room.id,
       Object.fromEntries(moved.map((corner) => [corner.id, { x: corner.x, y: corner.y, [axis]: near + lengthIn }])),
     ),
@@ -57,8 +57,8 @@ function resize(axis: 'x' | 'y', lengthIn: number): void {
 }
 
 function copy(mirror: 'none' | 'left-right' | 'up-down'): void {
-  const thickness = store.house!.levels[props.room.level]!.wallThicknessIn;
-  const house = store.house!;
+  const thickness = store.current.levels[props.room.level]!.wallThicknessIn;
+  const house = store.current;
   // Beside it, or as far on as it takes to stand free of the others.
   for (let n = 1; n < 12; n++)
     for (const [dx, dy] of [
@@ -81,7 +81,7 @@ function show(copied: Room): void {
 }
 
 function remove(): void {
-  if (store.apply(removeEntities(store.house!, [{ collection: 'rooms', id: props.room.id }]))) view.select([]);
+  if (store.apply(removeEntities(store.current, [{ collection: 'rooms', id: props.room.id }]))) view.select([]);
 }
 </script>
 

@@ -10,10 +10,10 @@ const props = defineProps<{ room: Room }>();
 const store = useHouse();
 const insulation = ref<Insulation>('usual');
 const answers = INSULATION.map((value) => ({ value, word: value }));
-const estimate = computed(() => estimateHeat(store.house!, props.room.id, insulation.value));
-const proposal = computed(() => proposeHeaters(store.house!, props.room.id, estimate.value.toW, newId));
+const estimate = computed(() => estimateHeat(store.current, props.room.id, insulation.value));
+const proposal = computed(() => proposeHeaters(store.current, props.room.id, estimate.value.toW, newId));
 const there = computed(() =>
-  Object.values(store.house!.features).some((one) => one.room === props.room.id && one.kind === 'baseboard-heater'),
+  Object.values(store.current.features).some((one) => one.room === props.room.id && one.kind === 'baseboard-heater'),
 );
 const watts = (n: number) => n.toLocaleString('en-US');
 const lengths = computed(() =>
@@ -42,7 +42,7 @@ const lengths = computed(() =>
             <v-btn
               v-if="store.canEdit"
               :disabled="!proposal.heaters.length"
-              @click="store.apply(putInHeaters(store.house!, proposal, newId))"
+              @click="store.apply(putInHeaters(store.current, proposal, newId))"
               >Put them in</v-btn
             >
           </template>

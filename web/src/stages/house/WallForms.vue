@@ -38,13 +38,13 @@ function change(corner: Corner, changes: Partial<Corner>): void {
     for (const key of ['covering', 'framing']) if (next[key] === undefined) delete next[key];
     return next as Corner;
   });
-  store.apply(changeEntity(store.house!, 'rooms', props.room.id, { corners }));
+  store.apply(changeEntity(store.current, 'rooms', props.room.id, { corners }));
 }
 const framing = (corner: Corner): NonNullable<Corner['framing']> =>
   corner.framing ?? { depth: '2x4', layoutFrom: 'start', plumbing: false };
 
 const studsOf = (corner: Corner): string =>
-  (corner.framing?.studsAtIn ?? []).map((one) => formatLength(one, store.house!.standards.lengths)).join(', ');
+  (corner.framing?.studsAtIn ?? []).map((one) => formatLength(one, store.current.standards.lengths)).join(', ');
 /** Places of studs as they are called out, from the wall's left corner; an empty line goes by the spacing again. */
 function setStuds(corner: Corner, line: string): void {
   const { studsAtIn: _, ...rest } = framing(corner);
@@ -54,7 +54,7 @@ function setStuds(corner: Corner, line: string): void {
     if (part === '') continue;
     const read = parseLength(part, 'Studs as built');
     if (!read.ok || read.value < 0 || read.value > wall.lengthIn) {
-      const whole = formatLength(wall.lengthIn, store.house!.standards.lengths);
+      const whole = formatLength(wall.lengthIn, store.current.standards.lengths);
       store.problem = `Studs as built: “${part}” is no place on this wall. Type lengths from its left corner up to ${whole}, with commas between.`;
       return;
     }

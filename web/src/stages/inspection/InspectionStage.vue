@@ -7,7 +7,7 @@ import { useHouse } from '../../stores/house';
 
 /** The packet for the inspector: whether the house is ready, and room by room what was measured against what is required. */
 const store = useHouse();
-const packet = computed(() => inspectionPacket(store.house!));
+const packet = computed(() => inspectionPacket(store.current));
 const PARTS = {
   rooms: 'By room',
   fills: 'Box fill',
@@ -48,11 +48,11 @@ const print = () => window.print();
       <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
     </template>
     <header class="head">
-      <h1>{{ store.house!.name }}: rough inspection</h1>
+      <h1>{{ store.current.name }}: rough inspection</h1>
       <p class="verdict num" :class="packet.verdict" role="status">{{ VERDICTS[packet.verdict] }}</p>
       <p>
         {{ count(packet.violations.length, 'violation') }}, {{ count(packet.questions.length, 'question') }} · NEC
-        {{ store.house!.job.edition }}{{ store.house!.job.authority ? `, ${store.house!.job.authority}` : '' }}
+        {{ store.current.job.edition }}{{ store.current.job.authority ? `, ${store.current.job.authority}` : '' }}
       </p>
       <p class="muted small">
         Computed from what is drawn; values of the code are recalled from memory. The inspector sees the work, not this
@@ -144,9 +144,9 @@ const print = () => window.print();
     </section>
     <section v-else class="room">
       <h2>Rulings, amendments and findings that were accepted</h2>
-      <p v-if="!Object.keys(store.house!.decisions).length" class="muted">None is written down.</p>
+      <p v-if="!Object.keys(store.current.decisions).length" class="muted">None is written down.</p>
       <ul>
-        <li v-for="one in store.house!.decisions" :key="one.id">
+        <li v-for="one in store.current.decisions" :key="one.id">
           <b>{{ one.rule }}</b> {{ decisionWords(one) }}: {{ one.by }}, {{ one.date }} {{ one.note }}
         </li>
       </ul>

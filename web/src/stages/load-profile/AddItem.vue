@@ -16,7 +16,7 @@ const draft = ref<{ kind: LoadKind; tag: string; from: string; minutes: number }
   minutes: 15,
 });
 function add(): void {
-  const outlet = indexOutlets(store.house!).all.find(
+  const outlet = indexOutlets(store.current).all.find(
     (one) => one.box.tag === draft.value.tag.trim().toUpperCase() && one.device.kind === 'receptacle',
   );
   const time = /^(\d{1,2}):(\d{2})$/.exec(draft.value.from.trim());

@@ -32,10 +32,10 @@ const added = ref<DayItem[]>([]);
 const chosen = ref<string | null>(null);
 const filter = ref('');
 
-const usual = computed(() => typicalDay(store.house!));
+const usual = computed(() => typicalDay(store.current));
 /** The supply that the day was fitted to, and how. It holds until the house or the list changes. */
 const fitted = shallowRef<{ readonly name: string; readonly day: FittedDay } | null>(null);
-const limits = computed(() => supplyLimits(store.house!));
+const limits = computed(() => supplyLimits(store.current));
 const all = computed(() => [...(fitted.value?.day.items ?? usual.value), ...added.value]);
 watch(
   () => store.house,
@@ -45,7 +45,7 @@ function fit(id: string): void {
   const limit = limits.value.find((one) => one.id === id);
   if (!limit) return;
   const wanted = [...usual.value, ...added.value].filter((one) => !off.value.has(one.id));
-  fitted.value = { name: limit.name, day: fitDay(store.house!, wanted, limit) };
+  fitted.value = { name: limit.name, day: fitDay(store.current, wanted, limit) };
   added.value = [];
   mode.value = 'day';
 }
@@ -72,7 +72,7 @@ watch(
     worker.onerror = () => (store.problem = 'The day could not be played: its worker stopped.');
     worker.postMessage({
       n: ++job,
-      house: toRaw(store.house!),
+      house: toRaw(store.current),
       items: items.value.map((one) => ({ ...one, runs: one.runs.map(([from, to]) => [from, to] as const) })),
       curve: curve.value,
     } satisfies DayJob);
@@ -84,7 +84,7 @@ onBeforeUnmount(() => worker?.terminate());
 const opening = computed(() => trips.value.length + strained.value.filter((one) => one.kind === 'breaker').length);
 const trips = computed(() => day.value?.circuits.filter((one) => one.trip) ?? []);
 /** The house on one leg of 120 V carries twice the amperes that it would on two. */
-const volts = computed(() => (store.house!.supply.volts === '120' ? 120 : 240));
+const volts = computed(() => (store.current.supply.volts === '120' ? 120 : 240));
 const wholeA = (amps: number) => (amps * 240) / volts.value;
 const strained = computed(() => day.value?.supplies.filter((one) => one.overAtS !== undefined) ?? []);
 const shown = computed(() => day.value?.circuits.find((one) => one.circuit.id === chosen.value));

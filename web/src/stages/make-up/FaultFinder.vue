@@ -8,16 +8,22 @@ import { useLongWork } from '../../work/long-work';
 import type { FaultAnswer, FaultJob } from './fault.worker';
 
 /** Tick what the lamps do in each position of the switches; what single mistake shows exactly that comes out. */
+const props = defineProps<{
+  /** The group to begin with, where a test showed that it misbehaves. */
+  group?: string;
+}>();
 const store = useHouse();
 const chains = computed(() =>
-  wireHouse(store.house!).units.flatMap((one) => one.plan.chains.filter(({ group }) => group.controls.length > 0)),
+  wireHouse(store.current).units.flatMap((one) => one.plan.chains.filter(({ group }) => group.controls.length > 0)),
 );
 const chosen = ref('');
 watch(
   chains,
   (now) => {
     if (!now.some((one) => one.group.group.id === chosen.value))
-      chosen.value = (now.find((one) => one.order.length > 1) ?? now[0])?.group.group.id ?? '';
+      chosen.value =
+        (now.find((one) => one.group.group.id === props.group) ?? now.find((one) => one.order.length > 1) ?? now[0])
+          ?.group.group.id ?? '';
   },
   { immediate: true },
 );
@@ -50,7 +56,7 @@ const work = useLongWork<FaultJob, FaultAnswer | undefined>(
 );
 async function find(): Promise<void> {
   answer.value = await work.ask({
-    house: toRaw(store.house!),
+    house: toRaw(store.current),
     group: chosen.value,
     seen: seen.value.map((one) => [...one]),
   });

@@ -21,7 +21,7 @@ import type { FeedJob } from './feed.worker';
 /** Which box feeds which, by hand or by scheme, and what each scheme costs in wire. */
 const store = useHouse();
 const view = useView();
-const units = computed(() => wireHouse(store.house!).units.filter((one) => one.runs.length > 0));
+const units = computed(() => wireHouse(store.current).units.filter((one) => one.runs.length > 0));
 const chosen = ref('');
 watch(
   [units, () => view.only('circuit')],
@@ -34,7 +34,7 @@ watch(
   { immediate: true },
 );
 const wiring = computed(() => units.value.find((one) => one.unit.id === chosen.value));
-const options = computed(() => (wiring.value ? compareFeeds(store.house!, wiring.value.unit) : []));
+const options = computed(() => (wiring.value ? compareFeeds(store.current, wiring.value.unit) : []));
 const names: Record<FeedOption['name'], string> = {
   'switch-first': 'Power to the switches first',
   'light-first': 'Power at the lights, switches hang on them',
@@ -69,7 +69,7 @@ const saving = computed(() => (plans.value ?? []).filter((one) => one.afterFt < 
 const sum = (list: readonly FeedPlan[], feetOf: (one: FeedPlan) => number) =>
   Math.round(list.reduce((total, one) => total + feetOf(one), 0));
 async function seekAll(): Promise<void> {
-  const house = toRaw(store.house!);
+  const house = toRaw(store.current);
   const answer = await work.ask({ house });
   if (answer) found.value = { house, plans: answer };
 }
@@ -102,7 +102,7 @@ const saves = computed(() => {
 });
 /** What is taken of one circuit leaves what was found for the others as good as it was. */
 function take(list: readonly FeedPlan[]): void {
-  if (!store.apply(keepFeeds(store.house!, list))) return;
+  if (!store.apply(keepFeeds(store.current, list))) return;
   const plans = (found.value?.plans ?? []).filter((one) => !list.includes(one));
   found.value = plans.length > 0 ? { house: store.house, plans } : undefined;
 }
@@ -116,7 +116,7 @@ const askFrom = (box: string, event: Event) => void (asked.value = { box, at: ev
 function takeFrom(from: string | null): void {
   const box = asked.value?.box;
   asked.value = undefined;
-  if (box !== undefined && wiring.value) store.apply(feedFrom(store.house!, wiring.value, box, from));
+  if (box !== undefined && wiring.value) store.apply(feedFrom(store.current, wiring.value, box, from));
 }
 </script>
 
@@ -146,11 +146,11 @@ function takeFrom(from: string | null): void {
             <v-btn
               v-if="one.name === 'as drawn'"
               :disabled="!store.canEdit"
-              @click="store.apply(freeFeed(store.house!, wiring.unit))"
+              @click="store.apply(freeFeed(store.current, wiring.unit))"
             >
               Leave it to the tool
             </v-btn>
-            <v-btn v-else :disabled="!store.canEdit" @click="store.apply(keepFeed(store.house!, one))">
+            <v-btn v-else :disabled="!store.canEdit" @click="store.apply(keepFeed(store.current, one))">
               Take this
             </v-btn>
           </td>

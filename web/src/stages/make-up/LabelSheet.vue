@@ -7,7 +7,7 @@ import { useHouse } from '../../stores/house';
 const props = defineProps<{ room: string }>();
 const store = useHouse();
 const labels = computed(() => {
-  const house = store.house!;
+  const house = store.current;
   const tags = new Map(Object.values(house.boxes).map((box) => [box.tag, box.room]));
   return allLabels(house, wireHouse(house).units)
     .filter((one) => props.room === 'all' || tags.get(one.at) === props.room)

@@ -10,7 +10,7 @@ import FillSum from './FillSum.vue';
 /** One box as a helper makes it up: cables in, every splice, every screw, the fill and what is proved of it. */
 const props = defineProps<{ makeUp: BoxMakeUp; n: number; of: number; proofs: ReadonlyMap<string, Proof> }>();
 const store = useHouse();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 const units = computed(() => props.makeUp.units);
 const layout = computed(() => layoutCard(props.makeUp));
 const fill = computed(() => fillOf(house.value, props.makeUp.box)!);

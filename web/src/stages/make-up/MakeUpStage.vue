@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { fillOf, proveUnit, wireHouse } from '@winculum/core';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
@@ -17,10 +18,14 @@ const view = useView();
 const PARTS = { cards: 'Cards', labels: 'Labels', feed: 'Feed order', proof: 'Proof', faults: 'Fault finder' } as const;
 const part = ref<keyof typeof PARTS>('cards');
 const only = ref('');
+/** The group that misbehaved at its test, where one comes from there. */
+const route = useRoute();
+const faulty = computed(() => String(route.query['faults'] ?? ''));
+watch(faulty, (group) => group && (part.value = 'faults'), { immediate: true });
 
-const wiring = computed(() => wireHouse(store.house!));
+const wiring = computed(() => wireHouse(store.current));
 const cards = computed(() => {
-  const order = new Map(Object.keys(store.house!.rooms).map((id, i) => [id, i]));
+  const order = new Map(Object.keys(store.current.rooms).map((id, i) => [id, i]));
   return [...wiring.value.boxes.values()]
     .filter((one) => one.cables.length > 0)
     .sort(
@@ -29,7 +34,9 @@ const cards = computed(() => {
         Number(a.box.tag.split('-')[1]) - Number(b.box.tag.split('-')[1]),
     );
 });
-const rooms = computed(() => [...new Set(cards.value.map((one) => one.box.room))].map((id) => store.house!.rooms[id]!));
+const rooms = computed(() =>
+  [...new Set(cards.value.map((one) => one.box.room))].map((id) => store.current.rooms[id]!),
+);
 const shown = computed(() => cards.value.filter((one) => only.value === 'all' || one.box.room === only.value));
 watch(
   rooms,
@@ -42,18 +49,18 @@ watch(
 watch(
   () => view.only('box'),
   (id) => {
-    const room = id && store.house!.boxes[id]?.room;
+    const room = id && store.current.boxes[id]?.room;
     if (room && only.value !== 'all' && wiring.value.boxes.has(id)) only.value = room;
     if (id) requestAnimationFrame(() => document.getElementById(`card-${id}`)?.scrollIntoView({ block: 'start' }));
   },
   { immediate: true },
 );
 const proofs = computed(
-  () => new Map(wiring.value.units.map((one) => [one.unit.id, proveUnit(store.house!, one, wiring.value.boxes)])),
+  () => new Map(wiring.value.units.map((one) => [one.unit.id, proveUnit(store.current, one, wiring.value.boxes)])),
 );
 const groups = computed(() => [...proofs.value.values()].flatMap((one) => one.groups));
 const sound = computed(() => groups.value.filter((one) => one.flaws.length === 0).length);
-const full = computed(() => cards.value.filter((one) => fillOf(store.house!, one.box)?.fits === false).length);
+const full = computed(() => cards.value.filter((one) => fillOf(store.current, one.box)?.fits === false).length);
 const print = () => window.print();
 </script>
 
@@ -98,7 +105,7 @@ const print = () => window.print();
       <LabelSheet v-else-if="part === 'labels'" :room="only" />
       <FeedOrder v-else-if="part === 'feed'" />
       <ProofList v-else-if="part === 'proof'" :proofs="proofs" />
-      <FaultFinder v-else />
+      <FaultFinder v-else :group="faulty" />
     </template>
   </PaperPage>
 </template>

@@ -10,7 +10,7 @@ const props = defineProps<{ proofs: ReadonlyMap<string, Proof> }>();
 const store = useHouse();
 const view = useView();
 const rows = computed(() =>
-  wireHouse(store.house!)
+  wireHouse(store.current)
     .units.filter((one) => one.runs.length > 0)
     .map((one) => ({
       one,
@@ -19,8 +19,8 @@ const rows = computed(() =>
     })),
 );
 function exportSpice(row: (typeof rows.value)[number]): void {
-  const net = netlistOf(row.one, wireHouse(store.house!).boxes);
-  download(`${row.name}.cir`, 'text/plain', toSpice(net, new Map(), `${store.house!.name}: ${row.name}`));
+  const net = netlistOf(row.one, wireHouse(store.current).boxes);
+  download(`${row.name}.cir`, 'text/plain', toSpice(net, new Map(), `${store.current.name}: ${row.name}`));
 }
 const show = (positions: readonly number[]) => positions.map((one) => (one === 1 ? 'up' : 'down')).join(', ');
 const pick = (id: string) => view.select([{ kind: 'circuit', id }]);

@@ -20,9 +20,9 @@ watch(
     places.value = [];
   },
 );
-const unfed = computed(() => Object.values(store.house!.panels).filter((one) => !feederTo(store.house!, one.id)));
+const unfed = computed(() => Object.values(store.current.panels).filter((one) => !feederTo(store.current, one.id)));
 async function compare(): Promise<void> {
-  const answer = await work.ask(toRaw(store.house!));
+  const answer = await work.ask(toRaw(store.current));
   if (answer?.ok) places.value = answer.places;
   else if (answer) store.problem = answer.problems[0]!.message;
 }
@@ -74,7 +74,7 @@ const rows = computed(() => [
             <v-btn
               size="small"
               :aria-label="`Hang it in ${one.room}`"
-              @click="store.apply(hangPanelAt(store.house!, one.panel))"
+              @click="store.apply(hangPanelAt(store.current, one.panel))"
               >{{ one.isNow ? 'Leave it here, drop the others' : 'Hang it here' }}</v-btn
             >
           </td>

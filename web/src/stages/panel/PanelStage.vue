@@ -12,25 +12,25 @@ import ScheduleSheet from './ScheduleSheet.vue';
 const store = useHouse();
 const view = useView();
 const paper = ref<'letter' | 'tabloid'>('letter');
-const panels = computed(() => Object.values(store.house!.panels));
-const panel = computed(() => store.house!.panels[view.only('panel') ?? ''] ?? panels.value[0]);
-const schedule = computed(() => (panel.value ? scheduleOf(store.house!, panel.value.id) : null));
+const panels = computed(() => Object.values(store.current.panels));
+const panel = computed(() => store.current.panels[view.only('panel') ?? ''] ?? panels.value[0]);
+const schedule = computed(() => (panel.value ? scheduleOf(store.current, panel.value.id) : null));
 const SIZES = [8, 12, 16, 20, 24, 30, 32, 40, 42, 54, 60];
 const MAINS = [30, 50, 60, 100, 125, 150, 200, 225, 400];
 
 function arrange(): void {
-  store.apply(placeBreakers(store.house!, panel.value!.id, arrangePanel(store.house!, panel.value!)));
+  store.apply(placeBreakers(store.current, panel.value!.id, arrangePanel(store.current, panel.value!)));
 }
 
 /** Moves a breaker to another space; what stands there takes the space that it leaves. */
 function move(circuitId: string, space: number | null): void {
   const rows = schedule.value!.rows;
-  const leaving = store.house!.circuits[circuitId]!;
+  const leaving = store.current.circuits[circuitId]!;
   const there = space === null ? undefined : rows[space - 1]?.circuit;
   const spaces: Record<string, number | null> = { [circuitId]: space };
   if (there && there.id !== circuitId && there.poles === leaving.poles)
     spaces[there.id] = leaving.panel === panel.value!.id ? leaving.space : null;
-  store.apply(placeBreakers(store.house!, panel.value!.id, spaces));
+  store.apply(placeBreakers(store.current, panel.value!.id, spaces));
 }
 
 function saveCsv(): void {
@@ -63,7 +63,7 @@ const print = () => window.print();
         :model-value="panel.spaces"
         :items="SIZES.map((value) => ({ value, title: `${value} spaces` }))"
         :disabled="!store.canEdit"
-        @update:model-value="store.apply(changeEntity(store.house!, 'panels', panel.id, { spaces: $event }))"
+        @update:model-value="store.apply(changeEntity(store.current, 'panels', panel.id, { spaces: $event }))"
       />
       <v-select
         class="pick"
@@ -71,7 +71,7 @@ const print = () => window.print();
         :model-value="panel.mainA"
         :items="MAINS.map((value) => ({ value, title: `${value} A main` }))"
         :disabled="!store.canEdit"
-        @update:model-value="store.apply(changeEntity(store.house!, 'panels', panel.id, { mainA: $event }))"
+        @update:model-value="store.apply(changeEntity(store.current, 'panels', panel.id, { mainA: $event }))"
       />
       <v-btn
         v-if="store.canEdit"

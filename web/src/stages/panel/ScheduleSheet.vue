@@ -17,7 +17,7 @@ const pairs = computed(() =>
   ),
 );
 const amendments = computed(() =>
-  Object.values(store.house!.decisions).filter(({ change }) => change.kind !== 'accept'),
+  Object.values(store.current.decisions).filter(({ change }) => change.kind !== 'accept'),
 );
 const violations = computed(
   () => (store.check?.findings ?? []).filter((one) => one.kind === 'fail' && one.severity === 'violation').length,
@@ -51,12 +51,12 @@ function moveTo(space: number | null): void {
     <header>
       <h1>{{ schedule.panel.name }}</h1>
       <p>
-        {{ store.house!.name }} · {{ store.house!.rooms[schedule.panel.room]?.name }} · {{ schedule.panel.mainA }} A
+        {{ store.current.name }} · {{ store.current.rooms[schedule.panel.room]?.name }} · {{ schedule.panel.mainA }} A
         main, 120/240 V, {{ schedule.panel.spaces }} spaces
       </p>
       <p class="muted">
-        NEC {{ store.house!.job.edition }}{{ store.house!.job.authority ? `, ${store.house!.job.authority}` : ''
-        }}{{ store.house!.job.permitDate ? `, permit ${store.house!.job.permitDate}` : '' }} · legs {{ legs }},
+        NEC {{ store.current.job.edition }}{{ store.current.job.authority ? `, ${store.current.job.authority}` : ''
+        }}{{ store.current.job.permitDate ? `, permit ${store.current.job.permitDate}` : '' }} · legs {{ legs }},
         {{ Math.round(schedule.imbalance * 100) }} % apart
       </p>
     </header>

@@ -5,8 +5,8 @@ import { useHouse } from '../../stores/house';
 
 /** What is bored, wall by wall as one walks, with the bits and plates to bring; what no drill gets at comes first. */
 const store = useHouse();
-const walls = computed(() => boreSheet(store.house!, keptRoutes(store.house!).sound.values()));
-const show = (lengthIn: number) => formatLength(lengthIn, store.house!.standards.lengths);
+const walls = computed(() => boreSheet(store.current, keptRoutes(store.current).sound.values()));
+const show = (lengthIn: number) => formatLength(lengthIn, store.current.standards.lengths);
 const holes = computed(() => walls.value.flatMap((one) => one.holes));
 const members = computed(() => holes.value.reduce((sum, one) => sum + one.members, 0));
 const plates = computed(() => walls.value.reduce((sum, one) => sum + one.plates.length, 0));
@@ -19,7 +19,7 @@ const bits = computed(() => {
   return [...counts].sort((a, b) => a[0] - b[0]);
 });
 const tight = computed(() => walls.value.filter((one) => one.narrow > 0 && one.holes.length > 0));
-const backings = computed(() => backingsOf(store.house!));
+const backings = computed(() => backingsOf(store.current));
 const KINDS: Readonly<Record<string, string>> = {
   king: 'king and jack',
   jack: 'jack and king',
@@ -60,7 +60,7 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
     <h3>For the framer, before framing closes</h3>
     <ul>
       <li v-for="{ box, what } in backings" :key="box.id">
-        <b class="num">{{ box.tag }}</b> in {{ store.house!.rooms[box.room]!.name }}: {{ what }}
+        <b class="num">{{ box.tag }}</b> in {{ store.current.rooms[box.room]!.name }}: {{ what }}
       </li>
       <li v-if="tight.length">
         No blocking between the studs at the heights below in

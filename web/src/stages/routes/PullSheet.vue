@@ -8,7 +8,7 @@ const props = defineProps<{ only: string }>();
 const emit = defineEmits<{ show: [runId: string] }>();
 const store = useHouse();
 const groups = computed(() =>
-  pullSheet(store.house!, keptRoutes(store.house!).sound.values()).filter(
+  pullSheet(store.current, keptRoutes(store.current).sound.values()).filter(
     (one) => props.only === 'all' || one.lines[0]?.cable.run.unit.circuits.some(({ id }) => id === props.only),
   ),
 );
@@ -20,8 +20,8 @@ const doneOf = (step: (typeof STEPS)[number]) => routes.value.filter((one) => on
 const marking = shallowRef<{ route: Route; at: HTMLElement }>();
 const isDone = (route: Route, step: (typeof STEPS)[number]) => route.done?.includes(step) ?? false;
 const mark = (step: (typeof STEPS)[number]) => {
-  const route = marking.value && store.house!.routes[marking.value.route.id];
-  if (route) store.apply(markRoutes(store.house!, [route.id], step, !isDone(route, step)));
+  const route = marking.value && store.current.routes[marking.value.route.id];
+  if (route) store.apply(markRoutes(store.current, [route.id], step, !isDone(route, step)));
 };
 const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-1)!);
 </script>
@@ -93,10 +93,10 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
         v-for="step in STEPS"
         :key="step"
         role="menuitemcheckbox"
-        :aria-checked="isDone(store.house!.routes[marking.route.id] ?? marking.route, step)"
+        :aria-checked="isDone(store.current.routes[marking.route.id] ?? marking.route, step)"
         min-height="44"
         @click="mark(step)"
-        >{{ isDone(store.house!.routes[marking.route.id] ?? marking.route, step) ? '☑' : '☐' }} {{ step }}</v-list-item
+        >{{ isDone(store.current.routes[marking.route.id] ?? marking.route, step) ? '☑' : '☐' }} {{ step }}</v-list-item
       >
     </v-list>
   </v-menu>

@@ -55,18 +55,18 @@ const rows = [
 const now = computed(() => props.plans.find((one) => one.plan.way === props.way) ?? props.plans[0]);
 const unrouted = computed(() => props.plans[0]?.plan.unrouted ?? []);
 const feet = computed(() =>
-  props.laid.reduce((sum, one) => sum + cutFeet(store.house!, one) * Math.max(1, one.kinds.length), 0),
+  props.laid.reduce((sum, one) => sum + cutFeet(store.current, one) * Math.max(1, one.kinds.length), 0),
 );
-const members = computed(() => holesOf(store.house!, props.laid).reduce((sum, one) => sum + one.members, 0));
+const members = computed(() => holesOf(store.current, props.laid).reduce((sum, one) => sum + one.members, 0));
 const cable = computed(() => props.laid.find((one) => one.run.id === props.picked));
 const PLACES = [
   { value: 'over', word: 'over the ceiling', group: 'As far as a way leads there' },
   { value: 'walls', word: 'in the walls, through the studs' },
   { value: 'under', word: 'below the floor' },
 ] as const;
-const routeOf = ({ route }: LaidCable) => store.house!.routes[route.id];
+const routeOf = ({ route }: LaidCable) => store.current.routes[route.id];
 const release = (one: LaidCable) =>
-  void store.apply(changeEntity(store.house!, 'routes', one.route.id, { byHand: undefined }));
+  void store.apply(changeEntity(store.current, 'routes', one.route.id, { byHand: undefined }));
 </script>
 
 <template>
@@ -135,15 +135,15 @@ const release = (one: LaidCable) =>
       <h3 class="num">{{ cable.fromLabel }} → {{ cable.toLabel }}</h3>
       <p class="muted">{{ cable.circuit.name }}</p>
       <p>
-        <b class="num">{{ cutFeet(store.house!, cable) }} ft</b> of {{ cable.kinds.join(' and ') }},
-        {{ viaOf(store.house!, cable.route) }}
+        <b class="num">{{ cutFeet(store.current, cable) }} ft</b> of {{ cable.kinds.join(' and ') }},
+        {{ viaOf(store.current, cable.route) }}
       </p>
       <template v-if="store.canEdit && routeOf(cable)">
         <p v-if="cable.route.byHand" class="small">Led by hand: it stays when others are found again.</p>
         <div class="row">
           <MenuButton label="Lead it" :entries="PLACES" @choose="emit('place', cable, $event)" />
           <v-btn v-if="cable.route.byHand" @click="release(cable)">Let the tool lead it</v-btn>
-          <v-btn @click="store.apply(dropRoutes(store.house!, [cable.route.id]))">Remove</v-btn>
+          <v-btn @click="store.apply(dropRoutes(store.current, [cable.route.id]))">Remove</v-btn>
         </div>
         <p class="muted small">Or drag it on the plan to the wall or the space that it is to pass.</p>
       </template>
@@ -158,9 +158,9 @@ const release = (one: LaidCable) =>
         <template #title
           ><span class="num">{{ one.fromLabel }} → {{ one.toLabel }}</span></template
         >
-        <template #subtitle>{{ one.kinds.join(', ') }} · {{ viaOf(store.house!, one.route) }}</template>
+        <template #subtitle>{{ one.kinds.join(', ') }} · {{ viaOf(store.current, one.route) }}</template>
         <template #append
-          ><span class="num">{{ cutFeet(store.house!, one) }}'{{ isFixed(one.route) ? ' ✋' : '' }}</span></template
+          ><span class="num">{{ cutFeet(store.current, one) }}'{{ isFixed(one.route) ? ' ✋' : '' }}</span></template
         >
       </v-list-item>
     </v-list>

@@ -46,24 +46,24 @@ const { plans, work, find } = useRouting();
 const shownWay = ref<RouteWay>('quickest');
 const plan = computed(() => plans.value.find((one) => one.plan.way === shownWay.value) ?? plans.value[0]);
 
-const runs = computed(() => wireHouse(store.house!).units.flatMap((one) => one.runs));
-const kept = computed(() => keptRoutes(store.house!));
+const runs = computed(() => wireHouse(store.current).units.flatMap((one) => one.runs));
+const kept = computed(() => keptRoutes(store.current));
 /** The house as the proposal has it: with its feed orders, where those change too. */
 const proposed = computed(() => {
   if (!plan.value?.feeds.length) return undefined;
-  const fed = keepFeeds(store.house!, plan.value.feeds);
+  const fed = keepFeeds(store.current, plan.value.feeds);
   return fed.ok ? fed.value : undefined;
 });
 /** What is drawn: the proposal that is looked at, over what is kept. */
 const laid = computed<readonly LaidCable[]>(() => {
-  if (!plan.value) return keptCables(store.house!);
-  const laidOut = laidCables(proposed.value?.house ?? store.house!, plan.value.plan.routes);
+  if (!plan.value) return keptCables(store.current);
+  const laidOut = laidCables(proposed.value?.house ?? store.current, plan.value.plan.routes);
   const ids = new Set(laidOut.map((one) => one.run.id));
-  const others = proposed.value ? [] : keptCables(store.house!);
+  const others = proposed.value ? [] : keptCables(store.current);
   return [...others.filter((one) => !ids.has(one.run.id)), ...laidOut];
 });
 const circuits = computed(() =>
-  Object.values(store.house!.circuits).sort((a, b) => (a.space ?? 999) - (b.space ?? 999)),
+  Object.values(store.current.circuits).sort((a, b) => (a.space ?? 999) - (b.space ?? 999)),
 );
 const choices = computed(() => [
   { value: 'all', title: 'all circuits' },
@@ -76,7 +76,7 @@ watch(
 );
 /** A circuit that is chosen is brought into sight. */
 watch(only, (circuit) => {
-  const points = routeLines(store.house!, view.level, shown.value).lines.flatMap((one) => one.points);
+  const points = routeLines(store.current, view.level, shown.value).lines.flatMap((one) => one.points);
   if (circuit !== 'all' && points.length > 1) view.target = { bounds: boundsOf(points) };
 });
 const isOf = ({ run }: LaidCable, circuit: string) => run.unit.circuits.some((one) => one.id === circuit);
@@ -87,15 +87,15 @@ const shown = computed(() => (only.value === 'all' ? laid.value : laid.value.fil
 
 /** Strip of the room that is pointed at; of the first with cables in its walls otherwise. */
 const strip = computed(() => {
-  const inHand = store.house!.rooms[view.stripRoom];
+  const inHand = store.current.rooms[view.stripRoom];
   if (inHand?.level === view.level) return inHand.id;
-  return Object.values(store.house!.rooms).find((one) => one.level === view.level)?.id;
+  return Object.values(store.current.rooms).find((one) => one.level === view.level)?.id;
 });
 function pointAt(event: { type: string; hit: Hit | null }): void {
   if (event.type !== 'down' || !event.hit) return;
   if (event.hit.kind === 'room') view.stripRoom = event.hit.id;
   if (event.hit.kind !== 'box') return;
-  view.stripRoom = store.house!.boxes[event.hit.id]!.room;
+  view.stripRoom = store.current.boxes[event.hit.id]!.room;
   view.select([{ kind: 'box', id: event.hit.id }]);
 }
 const selected = computed(() => new Set(view.selection.map((one) => one.id)));
@@ -106,8 +106,8 @@ function pick(run: string): void {
   const cable = laid.value.find((one) => one.run.id === picked.value);
   if (!cable) return;
   const rooms = cable.route.legs.flatMap((leg) => ('room' in leg ? [leg.room] : []));
-  const here = rooms.find((room) => store.house!.rooms[room]!.level === view.level) ?? rooms[0] ?? cable.run.to.room;
-  view.level = store.house!.rooms[here]!.level;
+  const here = rooms.find((room) => store.current.rooms[room]!.level === view.level) ?? rooms[0] ?? cable.run.to.room;
+  view.level = store.current.rooms[here]!.level;
   view.stripRoom = here;
   view.side = 'stage';
 }
@@ -118,19 +118,19 @@ function lead(run: string, at: { x: number; y: number }): void {
   const cable = laid.value.find((one) => one.run.id === run);
   if (!cable || !store.canEdit) return;
   const route = (['wall', 'space'] as const)
-    .map((through) => leadRoute(store.house!, keyOf(cable), { at, level: view.level, through }, shownWay.value))
+    .map((through) => leadRoute(store.current, keyOf(cable), { at, level: view.level, through }, shownWay.value))
     .find(Boolean);
   if (!route) {
     store.problem = `No bay and no space above is near enough to lead the cable to ${cable.toLabel} through. Let go nearer to a wall.`;
     return;
   }
   picked.value = run;
-  store.apply(keepRoutes(store.house!, [route], newId, 'Lead cable by hand'));
+  store.apply(keepRoutes(store.current, [route], newId, 'Lead cable by hand'));
 }
 function keep(): void {
   if (!plan.value) return;
   const fed = proposed.value;
-  const kept = keepRoutes(fed?.house ?? store.house!, plan.value.plan.routes, newId);
+  const kept = keepRoutes(fed?.house ?? store.current, plan.value.plan.routes, newId);
   const both = (): typeof kept =>
     fed && kept.ok
       ? succeed({
@@ -146,8 +146,8 @@ const loose = computed(() => {
   return runs.value.map((run) => `${run.unit.id} ${run.from?.id ?? ''} ${run.to.id}`).filter((key) => !sound.has(key));
 });
 function place(cable: LaidCable, where: RoutePlace): void {
-  const route = leadRoute(store.house!, keyOf(cable), { place: where }, shownWay.value);
-  if (route) store.apply(keepRoutes(store.house!, [route], newId, 'Lead cable by hand'));
+  const route = leadRoute(store.current, keyOf(cable), { place: where }, shownWay.value);
+  if (route) store.apply(keepRoutes(store.current, [route], newId, 'Lead cable by hand'));
 }
 const print = () => window.print();
 </script>
@@ -174,7 +174,7 @@ const print = () => window.print();
     <div class="sheet only-as-sheet">
       <PlanSheet
         class="plan"
-        :house="store.house!"
+        :house="store.current"
         :level="view.level"
         :target="view.target"
         pans
@@ -185,7 +185,7 @@ const print = () => window.print();
       >
         <template #over="{ scale }"
           ><RouteMarks
-            :house="store.house!"
+            :house="store.current"
             :level="view.level"
             :scale="scale"
             :laid="laid"
@@ -213,7 +213,7 @@ const print = () => window.print();
       </p>
     </div>
     <div v-if="strip && runs.length" class="under only-as-strip">
-      <RouteStrip :house="store.house!" :room-id="strip" :laid="shown" :ink-of="ink" :picked="picked" @pick="pick" />
+      <RouteStrip :house="store.current" :room-id="strip" :laid="shown" :ink-of="ink" :picked="picked" @pick="pick" />
     </div>
     <StagePart :title="plans.length ? 'Proposal' : 'Routes'" :tall="plans.length > 0">
       <RoutesPanel

@@ -36,7 +36,7 @@ interface Label {
 }
 const plans = computed(() => {
   const cuts = new Map<string, { feet: number; of: Label }[]>();
-  for (const { circuit, lines } of pullSheet(store.house!, keptRoutes(store.house!).sound.values()))
+  for (const { circuit, lines } of pullSheet(store.current, keptRoutes(store.current).sound.values()))
     for (const { kind, feet, from, to } of lines)
       cuts.set(kind, [
         ...(cuts.get(kind) ?? []),
@@ -52,7 +52,7 @@ const plans = computed(() => {
       plan: planSpools(list, leftovers.value.get(kind) ?? []),
     }));
 });
-const parts = computed(() => smallParts(store.house!, keptRoutes(store.house!).sound.values()));
+const parts = computed(() => smallParts(store.current, keptRoutes(store.current).sound.values()));
 const NAMES = { leftover: 'leftover', coil: 'coil', spool: 'spool' } as const;
 const bought = (spools: readonly Spool<Label>[]) => {
   const of = (kind: Spool<Label>['kind']) => spools.filter((one) => one.kind === kind).length;

@@ -19,7 +19,7 @@ export function useRouting() {
     },
   );
   async function find(only?: readonly string[], withFeeds = false): Promise<void> {
-    const answer = await work.ask({ house: toRaw(store.house!), withFeeds, ...(only ? { only: [...only] } : {}) });
+    const answer = await work.ask({ house: toRaw(store.current), withFeeds, ...(only ? { only: [...only] } : {}) });
     if (answer) plans.value = answer;
   }
   return { plans, work, find };

@@ -12,11 +12,11 @@ const store = useHouse();
 const one = computed(() => (props.building ?? props.unit)!);
 const collection = computed(() => (props.building ? 'buildings' : 'units'));
 const field = computed(() => (props.building ? 'building' : 'unit'));
-const rooms = computed(() => Object.values(store.house!.rooms));
+const rooms = computed(() => Object.values(store.current.rooms));
 const inIt = computed(() => rooms.value.filter((room) => room[field.value] === one.value.id).map((room) => room.id));
 function setRooms(ids: readonly string[]): void {
   store.apply(
-    edit(store.house!, `Rooms of ${one.value.name}`, (draft) => {
+    edit(store.current, `Rooms of ${one.value.name}`, (draft) => {
       for (const room of Object.values(draft.rooms))
         if (ids.includes(room.id)) room[field.value] = one.value.id;
         else if (room[field.value] === one.value.id) delete room[field.value];
@@ -24,14 +24,14 @@ function setRooms(ids: readonly string[]): void {
   );
 }
 const set = (changes: Partial<Building>) =>
-  void store.apply(changeEntity(store.house!, collection.value as 'buildings', one.value.id, changes));
+  void store.apply(changeEntity(store.current, collection.value as 'buildings', one.value.id, changes));
 const SEEN = [
   { value: 'not-known', word: 'not said' },
   { value: 'yes', word: 'it has one' },
   { value: 'no', word: 'none' },
 ] as const;
 const remove = () =>
-  void store.apply(removeEntities(store.house!, [{ collection: collection.value, id: one.value.id }]));
+  void store.apply(removeEntities(store.current, [{ collection: collection.value, id: one.value.id }]));
 </script>
 
 <template>

@@ -24,7 +24,7 @@ import ConductorFields from './ConductorFields.vue';
 const props = defineProps<{ feeder: Feeder }>();
 const emit = defineEmits<{ removed: [] }>();
 const store = useHouse();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 const set = (changes: { readonly [K in keyof Feeder]?: Feeder[K] | undefined }) =>
   void store.apply(changeEntity(house.value, 'feeders', props.feeder.id, changes as Partial<Feeder>));
 const load = computed(() => feederLoad(house.value, props.feeder));

@@ -11,9 +11,9 @@ import { useHouse } from '../../stores/house';
 const props = defineProps<{ panel: Panel }>();
 const store = useHouse();
 const set = (changes: { readonly [K in keyof Panel]?: Panel[K] | undefined }) =>
-  void store.apply(changeEntity(store.house!, 'panels', props.panel.id, changes as Partial<Panel>));
-const isFirst = computed(() => servicePanel(store.house!)?.id === props.panel.id);
-const isAlone = computed(() => !isFirst.value && !feederTo(store.house!, props.panel.id));
+  void store.apply(changeEntity(store.current, 'panels', props.panel.id, changes as Partial<Panel>));
+const isFirst = computed(() => servicePanel(store.current)?.id === props.panel.id);
+const isAlone = computed(() => !isFirst.value && !feederTo(store.current, props.panel.id));
 const MAINS = [
   { value: 'breaker', word: 'a main breaker' },
   { value: 'lugs', word: 'lugs only', why: 'The breaker of its feeder alone protects it: 408.36.' },
@@ -63,7 +63,7 @@ const ratings = [30, 40, 50, ...SERVICE_RATINGS_A.filter((one) => one > 50)];
       v-if="isAlone && store.canEdit"
       color="primary"
       variant="flat"
-      @click="store.apply(feedPanel(store.house!, panel.id, newId))"
+      @click="store.apply(feedPanel(store.current, panel.id, newId))"
       >Feed it from the service panel</v-btn
     >
   </div>

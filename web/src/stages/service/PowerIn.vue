@@ -13,7 +13,7 @@ import SupplyForm from './SupplyForm.vue';
 /** All parts of how power comes in, one of them open; the same that are picked on the one-line. */
 const chosen = defineModel<string>({ required: true });
 const store = useHouse();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 const nameOf = (panel: string) => house.value.panels[panel]?.name ?? panel;
 const ADD = [
   { value: 'generator', word: 'a generator', group: 'Sources' },

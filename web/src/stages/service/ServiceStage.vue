@@ -30,7 +30,7 @@ import { layOutOneLine, type PartRef } from './one-line-layout';
 
 /** The load that the service must carry, by both methods, and what one more thing would do to it. */
 const store = useHouse();
-const house = computed(() => store.house!);
+const house = computed(() => store.current);
 const panel = computed(() => servicePanel(house.value));
 
 /** A diagram of several columns takes the whole width. */

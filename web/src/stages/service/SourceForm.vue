@@ -12,7 +12,7 @@ const props = defineProps<{ source: Source }>();
 const emit = defineEmits<{ removed: [] }>();
 const store = useHouse();
 const set = (changes: { readonly [K in keyof Source]?: Source[K] | undefined }) =>
-  void store.apply(changeEntity(store.house!, 'sources', props.source.id, changes as Partial<Source>));
+  void store.apply(changeEntity(store.current, 'sources', props.source.id, changes as Partial<Source>));
 const KINDS = [
   { value: 'generator', word: 'a generator' },
   { value: 'solar', word: 'solar' },
@@ -33,14 +33,14 @@ const TRANSFERS = [
   { value: 'automatic', word: 'an automatic transfer switch', why: 'It carries all of it, or manages it: 702.4.' },
   { value: 'interactive', word: 'an interactive inverter', why: 'Listed for it; the busbars have a limit: 705.12.' },
 ] as const;
-const panels = computed(() => Object.values(store.house!.panels).map(({ id, name }) => ({ value: id, word: name })));
+const panels = computed(() => Object.values(store.current.panels).map(({ id, name }) => ({ value: id, word: name })));
 const circuits = computed(() =>
-  Object.values(store.house!.circuits)
+  Object.values(store.current.circuits)
     .filter((one) => one.panel === props.source.panel)
     .map(({ id, name }) => ({ value: id, title: name })),
 );
 function remove(): void {
-  if (store.apply(removeEntities(store.house!, [{ collection: 'sources', id: props.source.id }]))) emit('removed');
+  if (store.apply(removeEntities(store.current, [{ collection: 'sources', id: props.source.id }]))) emit('removed');
 }
 </script>
 

@@ -9,10 +9,10 @@ import { ELECTRODE_WORDS } from './one-line-layout';
 
 /** How power comes to the house, and what stands at the service. */
 const store = useHouse();
-const supply = computed(() => store.house!.supply);
+const supply = computed(() => store.current.supply);
 function set(changes: { readonly [K in keyof Supply]?: Supply[K] | undefined }): void {
   store.apply(
-    edit(store.house!, 'Change the service', (draft) => {
+    edit(store.current, 'Change the service', (draft) => {
       for (const [field, value] of Object.entries(changes))
         if (value === undefined) delete (draft.supply as Record<string, unknown>)[field];
         else (draft.supply as Record<string, unknown>)[field] = value;

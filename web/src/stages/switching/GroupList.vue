@@ -40,19 +40,19 @@ const styleWords: Record<SwitchStyle, string> = {
   'smart-no-neutral': 'smart, without neutral',
   'add-on': 'add-on',
 };
-const problems = computed(() => groupProblems(store.house!));
+const problems = computed(() => groupProblems(store.current));
 const chains = computed(
   () =>
     new Map(
-      wireHouse(store.house!).units.flatMap((one) =>
+      wireHouse(store.current).units.flatMap((one) =>
         one.plan.chains.map((chain) => [chain.group.group.id, { chain, plan: one.plan }] as const),
       ),
     ),
 );
 const groups = computed(() => {
-  const { byDevice } = indexOutlets(store.house!);
+  const { byDevice } = indexOutlets(store.current);
   const find = (ids: readonly string[]) => ids.flatMap((id) => byDevice.get(id) ?? []);
-  return Object.values(store.house!.switchGroups).map((group) => {
+  return Object.values(store.current.switchGroups).map((group) => {
     const known = chains.value.get(group.id);
     const switches: readonly Outlet[] = known?.chain.order ?? find(group.switches);
     const symbols = switches.map((one) =>
@@ -80,16 +80,16 @@ function choose(group: SwitchGroup, outlets: readonly Outlet[]): void {
 }
 function rename(group: SwitchGroup, name: string): void {
   if (name.trim())
-    store.apply(changeEntity(store.house!, 'switchGroups', group.id, { name: name.trim().slice(0, 80) }));
+    store.apply(changeEntity(store.current, 'switchGroups', group.id, { name: name.trim().slice(0, 80) }));
 }
 function letter(group: SwitchGroup, text: string): void {
   store.apply(
-    changeEntity(store.house!, 'switchGroups', group.id, { letter: text.trim() || undefined } as Partial<SwitchGroup>),
+    changeEntity(store.current, 'switchGroups', group.id, { letter: text.trim() || undefined } as Partial<SwitchGroup>),
   );
 }
 const STYLES = SWITCH_STYLES.map((value) => ({ value, word: styleWords[value] }));
 const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
-  store.apply(changeEntity(store.house!, 'switchGroups', group.id, changes));
+  store.apply(changeEntity(store.current, 'switchGroups', group.id, changes));
 </script>
 
 <template>
@@ -144,19 +144,19 @@ const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
             :label="`Kind of switch at ${at.box.tag}`"
             :model-value="at.device.kind === 'switch' ? at.device.style : 'toggle'"
             :answers="STYLES"
-            @update:model-value="store.apply(changeDevice(store.house!, at.box.id, at.device.id, { style: $event }))"
+            @update:model-value="store.apply(changeDevice(store.current, at.box.id, at.device.id, { style: $event }))"
           />
           <v-btn
             v-if="store.canEdit"
             :aria-label="`Take the switch at ${at.box.tag} out`"
-            @click="store.apply(leaveGroup(store.house!, at.device.id))"
+            @click="store.apply(leaveGroup(store.current, at.device.id))"
           >
             ✕
           </v-btn>
           <v-btn
             v-if="store.canEdit && at.box.gangs > 1"
             title="The nearest light first, outdoors last"
-            @click="store.apply(orderGangs(store.house!, at.box.id, gangOrder(store.house!, at.box)))"
+            @click="store.apply(orderGangs(store.current, at.box.id, gangOrder(store.current, at.box)))"
           >
             Order gangs
           </v-btn>
@@ -171,7 +171,7 @@ const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
               size="x-small"
               variant="text"
               :aria-label="`Take ${to.box.tag} out of the group`"
-              @click="store.apply(leaveGroup(store.house!, to.device.id))"
+              @click="store.apply(leaveGroup(store.current, to.device.id))"
               >✕</v-btn
             ></span
           >
@@ -189,7 +189,7 @@ const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
         />
         <v-btn
           v-if="store.canEdit"
-          @click="store.apply(removeEntities(store.house!, [{ collection: 'switchGroups', id: one.group.id }]))"
+          @click="store.apply(removeEntities(store.current, [{ collection: 'switchGroups', id: one.group.id }]))"
         >
           Delete group
         </v-btn>

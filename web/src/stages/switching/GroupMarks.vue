@@ -12,7 +12,7 @@ const props = defineProps<{
 }>();
 const store = useHouse();
 const groups = computed(() => {
-  const house = store.house!;
+  const house = store.current;
   const { byDevice } = indexOutlets(house);
   const here = (group: SwitchGroup, ids: readonly string[]) =>
     ids

@@ -15,7 +15,7 @@ const props = defineProps<{
 const store = useHouse();
 const now = computed(() => props.walk?.steps[props.step]);
 const lit = computed(() => new Set(now.value?.lit));
-const rooms = computed(() => Object.values(store.house!.rooms).filter((room) => room.level === props.level));
+const rooms = computed(() => Object.values(store.current.rooms).filter((room) => room.level === props.level));
 const outline = (corners: readonly { x: number; y: number }[]) => corners.map((one) => `${one.x},${one.y}`).join(' ');
 const gone = computed(() =>
   (props.walk?.steps ?? []).slice(0, props.step + 1).filter((one) => one.level === props.level),

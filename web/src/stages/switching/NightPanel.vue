@@ -23,7 +23,8 @@ const work = useLongWork<House, NightWalks>(
 watch(
   () => store.house,
   async (house) => {
-    const answer = await work.ask(toRaw(house!));
+    if (!house) return;
+    const answer = await work.ask(toRaw(house));
     if (!answer) return;
     found.value = answer;
     chosen.value = null;
@@ -130,7 +131,7 @@ const walkItems = computed(() => [
         </v-btn>
         <v-btn
           v-if="store.canEdit && flaw.group && flaw.kind !== 'behind-door'"
-          @click="store.apply(cureNightFlaw(store.house!, flaw, newId))"
+          @click="store.apply(cureNightFlaw(store.current, flaw, newId))"
         >
           Add a switch here
         </v-btn>

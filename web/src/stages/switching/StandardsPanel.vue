@@ -15,7 +15,7 @@ import { useView } from '../../stores/view';
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
 const view = useView();
-const changes = computed(() => compareWithStandards(store.house!));
+const changes = computed(() => compareWithStandards(store.current));
 const left = ref(new Set<string>());
 watch(changes, (now) => {
   left.value = new Set([...left.value].filter((id) => now.some((one) => one.id === id)));
@@ -23,7 +23,7 @@ watch(changes, (now) => {
 const taken = computed(() => changes.value.filter((one) => !left.value.has(one.id)));
 const schoolOf = (one: StandardChange) => {
   const school = SWITCHING_STANDARDS.find((each) => each.field === one.school)!;
-  const answer = school.answers.find((each) => each.value === switchingOf(store.house!)[one.school])!;
+  const answer = school.answers.find((each) => each.value === switchingOf(store.current)[one.school])!;
   return `${school.question}: ${answer.word}`;
 };
 function tick(one: StandardChange): void {
@@ -32,11 +32,11 @@ function tick(one: StandardChange): void {
   left.value = next;
 }
 function show(one: StandardChange): void {
-  view.level = store.house!.rooms[one.room]!.level;
+  view.level = store.current.rooms[one.room]!.level;
   view.select([{ kind: 'box', id: one.box }]);
 }
 function take(): void {
-  if (store.apply(applyStandards(store.house!, taken.value, newId))) emit('close');
+  if (store.apply(applyStandards(store.current, taken.value, newId))) emit('close');
 }
 </script>
 

@@ -37,12 +37,12 @@ const view = useView();
 const scale = ref(1);
 const side = ref<'groups' | 'night'>('groups');
 const chosen = ref<string | null>(null);
-const letters = computed(() => groupLetters(store.house!.switchGroups));
+const letters = computed(() => groupLetters(store.current.switchGroups));
 const tool = computed<Tool>(() => ({ kind: 'select', lasso: false }));
 const hand = useHand(tool, () => 9 / scale.value, { movesThings: false });
-const index = computed(() => indexOutlets(store.house!));
+const index = computed(() => indexOutlets(store.current));
 const idle = computed(() => {
-  const claimed = new Set(Object.values(store.house!.switchGroups).flatMap((one) => one.switches));
+  const claimed = new Set(Object.values(store.current.switchGroups).flatMap((one) => one.switches));
   return index.value.all.filter((one) => one.device.kind === 'switch' && !claimed.has(one.device.id));
 });
 
@@ -54,7 +54,7 @@ const canBeSwitched = (box: Box) =>
 
 /** Which two devices a line from box to box means: the free switch first, then the free outlet. */
 function devicesOf(from: Box, to: Box): { switchId: string; controlId: string } | undefined {
-  const groups = Object.values(store.house!.switchGroups);
+  const groups = Object.values(store.current.switchGroups);
   const controls = Object.values(to.devices).filter((one) => /^(luminaire|fan|connection|receptacle)$/.test(one.kind));
   const control = controls.find((one) => !groups.some((group) => group.controls.includes(one.id))) ?? controls[0];
   const switches = Object.values(from.devices).filter((one) => one.kind === 'switch');
@@ -69,17 +69,17 @@ function join(from: Box, to: Box): void {
   const pair = devicesOf(a, b);
   if (!pair)
     store.problem = 'Draw from a box with a switch to a box with a light, a fan, a connection or a receptacle.';
-  else if (store.apply(joinSwitch(store.house!, pair.switchId, pair.controlId, newId)))
+  else if (store.apply(joinSwitch(store.current, pair.switchId, pair.controlId, newId)))
     chosen.value =
-      Object.values(store.house!.switchGroups).find((one) => one.switches.includes(pair.switchId))?.id ?? null;
+      Object.values(store.current.switchGroups).find((one) => one.switches.includes(pair.switchId))?.id ?? null;
 }
 
 function send(event: HandEvent): void {
   hand.send(event);
   if (!('point' in event)) return;
   if (event.type === 'down' && event.hit?.kind === 'box' && store.canEdit) {
-    const box = store.house!.boxes[event.hit.id];
-    if (box && isSwitch(box)) drawn.value = { from: box, at: boxPoint(store.house!, box), to: event.point };
+    const box = store.current.boxes[event.hit.id];
+    if (box && isSwitch(box)) drawn.value = { from: box, at: boxPoint(store.current, box), to: event.point };
   } else if (event.type === 'move' && drawn.value) drawn.value = { ...drawn.value, to: event.point };
 }
 function letGo(event: PointerEvent): void {
@@ -91,7 +91,7 @@ function letGo(event: PointerEvent): void {
     .elementsFromPoint(event.clientX, event.clientY)
     .flatMap((one) => one.closest<HTMLElement>('[data-hit="box"]') ?? []);
   const to = under
-    .map((one) => store.house!.boxes[one.dataset['id']!])
+    .map((one) => store.current.boxes[one.dataset['id']!])
     .find((box) => box && box !== from && canBeSwitched(box));
   if (to) join(from, to);
 }
@@ -100,7 +100,7 @@ onBeforeUnmount(() => window.removeEventListener('pointerup', letGo));
 
 /** By keyboard: the boxes picked on the plan, a switch and what it is to control. */
 const picked = computed(() =>
-  view.selection.flatMap((one) => (one.kind === 'box' ? (store.house!.boxes[one.id] ?? []) : [])),
+  view.selection.flatMap((one) => (one.kind === 'box' ? (store.current.boxes[one.id] ?? []) : [])),
 );
 const pair = computed(() => {
   const from = picked.value.filter(isSwitch);
@@ -114,7 +114,7 @@ function joinPicked(): void {
 }
 const selected = computed(() => {
   const ids = new Set(view.selection.map((one) => one.id));
-  const group = chosen.value === null ? undefined : store.house!.switchGroups[chosen.value];
+  const group = chosen.value === null ? undefined : store.current.switchGroups[chosen.value];
   for (const id of [...(group?.switches ?? []), ...(group?.controls ?? [])]) {
     const outlet = index.value.byDevice.get(id);
     if (outlet) ids.add(outlet.box.id);
@@ -124,8 +124,8 @@ const selected = computed(() => {
 watch(
   () => view.only('box'),
   (id) => {
-    const devices = id ? Object.keys(store.house!.boxes[id]?.devices ?? {}) : [];
-    const group = Object.values(store.house!.switchGroups).find((one) =>
+    const devices = id ? Object.keys(store.current.boxes[id]?.devices ?? {}) : [];
+    const group = Object.values(store.current.switchGroups).find((one) =>
       [...one.switches, ...one.controls].some((each) => devices.includes(each)),
     );
     if (group && side.value === 'groups') chosen.value = group.id;
@@ -143,14 +143,14 @@ watch(
   () => (proposal.value = null),
 );
 async function switchIt(): Promise<void> {
-  const made = toRaw(store.house!);
+  const made = toRaw(store.current);
   const room = view.only('room');
   const plan = await work.ask({ house: made, rooms: room ? [room] : Object.keys(made.rooms) });
   if (plan) proposal.value = { plan, made };
 }
 function accept(): void {
   const now = proposal.value;
-  if (now && store.apply(acceptPlan(store.house!, now.plan, new Set(now.plan.boxes.map((one) => one.box.id)))))
+  if (now && store.apply(acceptPlan(store.current, now.plan, new Set(now.plan.boxes.map((one) => one.box.id)))))
     proposal.value = null;
 }
 
@@ -196,7 +196,7 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
   </p>
   <div class="stage-sheet">
     <PlanSheet
-      :house="store.house!"
+      :house="store.current"
       :level="view.level"
       :target="view.target"
       :pans="!drawn"
@@ -217,7 +217,7 @@ function show(walk: NightWalk | null, step: number, flaws: readonly NightFlaw[],
           :y2="drawn.to.y"
           :stroke-width="3 / now"
         />
-        <HandOverlay :state="hand.state.value" :house="store.house!" :scale="now" />
+        <HandOverlay :state="hand.state.value" :house="store.current" :scale="now" />
       </template>
     </PlanSheet>
   </div>

@@ -25,8 +25,8 @@ const part = ref<keyof typeof PARTS>('script');
 const only = ref('all');
 const onlyOpen = ref(false);
 
-const script = computed(() => testScript(store.house!));
-const state = (step: TestStep) => stateOf(step, store.house!.results[step.id]);
+const script = computed(() => testScript(store.current));
+const state = (step: TestStep) => stateOf(step, store.current.results[step.id]);
 const tally = computed(() => {
   const states = script.value.map(state);
   const of = (one: StepState) => states.filter((each) => each === one).length;
@@ -88,17 +88,19 @@ function record(step: TestStep, reading: TestResult['reading']): void {
     date: new Date().toISOString().slice(0, 10),
     note: '',
   };
-  store.apply(edit(store.house!, `Test ${step.what}`.slice(0, 80), (draft) => void (draft.results[step.id] = result)));
+  store.apply(edit(store.current, `Test ${step.what}`.slice(0, 80), (draft) => void (draft.results[step.id] = result)));
 }
+/** The fault finder opens on the switch group that was tried, where it was one. */
+const faultQuery = ({ group }: TestStep): Record<string, string> => (group ? { faults: group } : {});
 const clear = (step: TestStep) =>
-  void store.apply(removeEntities(store.house!, [{ collection: 'results', id: step.id }]));
+  void store.apply(removeEntities(store.current, [{ collection: 'results', id: step.id }]));
 const MARKS = { open: '☐', right: '✓', wrong: '▨', again: '↻' } as const;
 
-const bring = computed(() => walkSheets(store.house!).devices);
+const bring = computed(() => walkSheets(store.current).devices);
 /** Plates by their gangs: what is in a box decides its plate. */
 const plates = computed(() => {
   const counts = new Map<number, number>();
-  for (const box of Object.values(store.house!.boxes))
+  for (const box of Object.values(store.current.boxes))
     if (box.at.kind === 'wall' && box.state !== 'existing') counts.set(box.gangs, (counts.get(box.gangs) ?? 0) + 1);
   return [...counts].sort((a, b) => a[0] - b[0]);
 });
@@ -139,12 +141,14 @@ const print = () => window.print();
             <b>{{ step.what }}</b> <span class="muted num">{{ step.section }}</span>
             <p>{{ step.act }}</p>
             <p class="expect">{{ step.expect }}</p>
-            <p v-if="store.house!.results[step.id]" class="small">
+            <p v-if="store.current.results[step.id]" class="small">
               <span :class="{ 'is-violation': state(step) === 'wrong' }"
-                >{{ wordOf(store.house!.results[step.id]!.reading)
+                >{{ wordOf(store.current.results[step.id]!.reading)
                 }}{{ state(step) === 'again' ? ', before this changed: do it again' : '' }}</span
-              >, {{ store.house!.results[step.id]!.by }}, {{ store.house!.results[step.id]!.date }}
-              <router-link v-if="state(step) === 'wrong'" :to="`/houses/${store.id}/make-up`"
+              >, {{ store.current.results[step.id]!.by }}, {{ store.current.results[step.id]!.date }}
+              <router-link
+                v-if="state(step) === 'wrong'"
+                :to="{ path: `/houses/${store.id}/make-up`, query: faultQuery(step) }"
                 >Find the fault under Make-up</router-link
               >
             </p>
@@ -162,7 +166,7 @@ const print = () => window.print();
               >Wrong …</v-btn
             >
             <v-btn
-              v-if="store.house!.results[step.id]"
+              v-if="store.current.results[step.id]"
               variant="text"
               :aria-label="`Clear: ${step.what}`"
               @click="clear(step)"

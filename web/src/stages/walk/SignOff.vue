@@ -21,7 +21,7 @@ const padKey = ref(0);
 
 const newest = computed(() => revisions.value[0]);
 const lastSigned = computed(() => revisions.value.find((one) => one.signatures.length > 0));
-const changes = computed(() => (signedHouse.value ? changesSince(signedHouse.value, store.house!) : []));
+const changes = computed(() => (signedHouse.value ? changesSince(signedHouse.value, store.current) : []));
 const when = (iso: string) => new Date(iso).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
 const pathOf = (signature: Revision['signatures'][number]) =>
   signature.strokes.map((stroke) => `M${stroke.map(([x, y]) => `${x} ${y}`).join('L')}`).join('');

@@ -14,7 +14,7 @@ const view = useView();
 const part = ref<'sheets' | 'signoff'>('sheets');
 const only = ref('');
 const old = shallowRef<{ revision: Revision; house: House } | null>(null);
-const house = computed(() => old.value?.house ?? store.house!);
+const house = computed(() => old.value?.house ?? store.current);
 const sheets = computed(() => walkSheets(house.value));
 const rooms = computed(() => sheets.value.rooms.filter((one) => only.value === '' || one.room.id === only.value));
 const boxes = computed(() => Object.values(house.value.boxes));
@@ -28,7 +28,7 @@ watch(sheets, (now) => {
 /** To do, marked, nailed, and round again for a slip of the finger. */
 function tick(box: Box): void {
   const progress = box.progress === undefined ? 'marked' : box.progress === 'marked' ? 'nailed' : undefined;
-  store.apply(changeEntity(store.house!, 'boxes', box.id, { progress }));
+  store.apply(changeEntity(store.current, 'boxes', box.id, { progress }));
 }
 function reopen(revision: Revision, then: House): void {
   old.value = { revision, house: then };
