@@ -35,6 +35,32 @@ test('cables are led three ways, kept, followed on plan and strip, and led other
   await expect(cable).not.toContainText('Led by hand');
 });
 
+test('an attic is read by itself, and a box moves into the bay of another to save holes', async ({ owner: page }) => {
+  await openDemo(page, 'Routes');
+  if ((await page.getByRole('list', { name: 'Cables' }).count()) === 0) {
+    await page.getByRole('button', { name: 'Find routes' }).click();
+    await page.getByRole('button', { name: 'Keep these routes' }).click();
+    await saved(page);
+  }
+  const walls = page.locator('.routes path.cable.wall');
+  expect(await walls.count()).toBeGreaterThan(20);
+  await page.getByRole('button', { name: 'Show ▾' }).click();
+  await page.getByRole('checkbox', { name: 'in the walls' }).click();
+  await page.keyboard.press('Escape');
+  await expect(walls).toHaveCount(0);
+  expect(await page.locator('.routes path.cable.over').count()).toBeGreaterThan(20);
+
+  const numbers = page.getByRole('region', { name: 'Cables that lie somewhere' });
+  const members = numbers.getByText('members to bore').locator('b');
+  const before = Number(await members.textContent());
+  await page.getByRole('button', { name: 'Boxes that would share a bay' }).click();
+  const first = page.getByRole('region', { name: 'Boxes in one bay' }).getByRole('listitem').first();
+  await expect(first).toContainText('fewer', { timeout: 30_000 });
+  await first.getByRole('button', { name: /^Move/ }).click();
+  await saved(page);
+  await expect.poll(async () => Number(await members.textContent())).toBeLessThan(before);
+});
+
 test('the sheets follow: bore, pull with what is done, spools with leftovers', async ({ owner: page }) => {
   await openDemo(page, 'Routes');
   const part = (name: string) => page.getByRole('button', { name, exact: true }).click();

@@ -290,6 +290,7 @@ export { planSpools, type Spool } from './route/spool-plan';
 export { type RouteTotals, totalsOfRoutes } from './route/totals';
 export { type RoutePlace, ROUTE_WAYS, type RouteWay } from './route/ways';
 export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
+export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';
 export { connectAppliances, unconnectedAppliances } from './proposals/circuits/appliances';
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
 export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';

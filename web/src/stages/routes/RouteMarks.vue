@@ -14,9 +14,18 @@ const props = defineProps<{
   picked: string;
   /** Every circuit is looked at: lines are thin, and what goes up or down is marked only close up. */
   isAll: boolean;
+  /** What of a cable is drawn: in the walls, over the ceiling, below the floor. */
+  layers: Readonly<Record<'wall' | 'over' | 'under', boolean>>;
 }>();
 const emit = defineEmits<{ pick: [runId: string]; lead: [runId: string, at: { x: number; y: number }] }>();
-const drawn = computed(() => routeLines(props.house, props.level, props.laid));
+const drawn = computed(() => {
+  const { lines, rises } = routeLines(props.house, props.level, props.laid);
+  const shows = (look: string) => props.layers[look === 'end' ? 'wall' : (look as 'wall' | 'over' | 'under')];
+  return {
+    lines: lines.filter((one) => shows(one.look)),
+    rises: rises.filter((one) => props.layers[one.plate === 'top' ? 'over' : 'under']),
+  };
+});
 /** Cables that lie together are counted among those that are looked at. */
 const bundles = computed(() => bundlesOf(drawn.value.lines.filter((one) => props.inkOf(one.cable))));
 const rises = computed(() =>

@@ -13,6 +13,7 @@ import {
   type RouteWay,
 } from '@winculum/core';
 import MenuButton from '../../fields/MenuButton.vue';
+import LineUps from './LineUps.vue';
 import { useHouse } from '../../stores/house';
 import type { ComparedPlan } from './routing.worker';
 
@@ -148,6 +149,7 @@ const release = (one: LaidCable) =>
         <p class="muted small">Or drag it on the plan to the wall or the space that it is to pass.</p>
       </template>
     </article>
+    <LineUps v-if="store.canEdit && of > open" :way="way" />
     <v-list v-if="laid.length" density="compact" aria-label="Cables">
       <v-list-item
         v-for="one in laid"

@@ -79,6 +79,9 @@ watch(only, (circuit) => {
   const points = routeLines(store.current, view.level, shown.value).lines.flatMap((one) => one.points);
   if (circuit !== 'all' && points.length > 1) view.target = { bounds: boundsOf(points) };
 });
+/** What is drawn of the cables: an attic or a crawl space is read by itself. */
+const LAYERS = { wall: 'in the walls', over: 'over the ceiling: attic, joists', under: 'below the floor' } as const;
+const layers = ref({ wall: true, over: true, under: true });
 const isOf = ({ run }: LaidCable, circuit: string) => run.unit.circuits.some((one) => one.id === circuit);
 /** Looked at: the circuit that is chosen; all of them in their inks where none is. */
 const ink = (cable: LaidCable): string | undefined =>
@@ -192,10 +195,24 @@ const print = () => window.print();
             :ink-of="ink"
             :picked="picked"
             :is-all="only === 'all'"
+            :layers="layers"
             @pick="pick"
             @lead="lead"
         /></template>
       </PlanSheet>
+      <v-menu :close-on-content-click="false">
+        <template #activator="{ props: opener }"><v-btn v-bind="opener" class="show">Show ▾</v-btn></template>
+        <v-card class="pa-3" role="group" aria-label="What is shown of the cables">
+          <v-checkbox
+            v-for="(word, look) in LAYERS"
+            :key="look"
+            v-model="layers[look]"
+            density="compact"
+            hide-details
+            :label="word"
+          />
+        </v-card>
+      </v-menu>
       <p class="key-line" aria-label="How cables are drawn">
         <svg width="26" height="8" aria-hidden="true"><path d="M0 4H26" /></svg> in the wall
         <svg width="26" height="8" aria-hidden="true"><path d="M0 4H26" stroke-dasharray="7 4" /></svg> over the ceiling
@@ -275,10 +292,16 @@ const print = () => window.print();
 .under {
   padding: 8px 12px;
 }
-.key-line {
+.show {
   position: absolute;
   left: 10px;
   bottom: 8px;
+  z-index: 2;
+}
+.key-line {
+  position: absolute;
+  left: 96px;
+  bottom: 12px;
   font-size: 12px;
   color: var(--muted);
   background: color-mix(in srgb, var(--card) 88%, transparent);
