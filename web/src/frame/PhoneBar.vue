@@ -14,7 +14,9 @@ const router = useRouter();
 
 const stages = STOPS.map((value) => ({ value, word: TITLES[value] }));
 const parts = computed(() =>
-  (['sheet', 'strip', 'panel'] as const).filter((part) => part !== 'strip' || props.stop === 'boxes' || props.stop === 'routes'),
+  (['sheet', 'strip', 'panel'] as const).filter(
+    (part) => part !== 'strip' || props.stop === 'boxes' || props.stop === 'routes',
+  ),
 );
 /** What the side region would show: the one box in hand by its tag. */
 const picked = computed(() => {
