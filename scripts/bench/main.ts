@@ -32,7 +32,13 @@ const after = readMemory();
 console.log(
   `this machine just now: 32 MB of memory read in ${before.toFixed(1)} ms before the checks, ${after.toFixed(1)} after`,
 );
-const figures: Figure[] = [...checks, ...measureRoutes(), ...measureGrowth(), ...(await measureServer()), ...(await measurePages())];
+const figures: Figure[] = [
+  ...checks,
+  ...measureRoutes(),
+  ...measureGrowth(),
+  ...(await measureServer()),
+  ...(await measurePages()),
+];
 let isShort = false;
 for (const { name, value, unit, wanted } of figures) {
   const short = value > wanted;

@@ -49,6 +49,8 @@ class Router {
     readonly costs: EdgeCosts,
     readonly tasks: readonly Task[],
     readonly via: number | undefined,
+    /** No inch of cable costs less. */
+    readonly leastPerInch: number,
   ) {
     this.#search = new Search(graph);
     this.#used = new Int16Array(graph.edges.length);
@@ -82,10 +84,10 @@ class Router {
 
   /** The cheapest way, by way of a node where one is given. */
   #find(starts: readonly Terminal[], ends: readonly Terminal[]): Found | undefined {
-    if (this.via === undefined) return this.#search.find(starts, ends, this.#costOf);
+    if (this.via === undefined) return this.#search.find(starts, ends, this.#costOf, this.leastPerInch);
     const there = { node: this.via, cost: 0 };
-    const before = this.#search.find(starts, [there], this.#costOf);
-    const after = before && this.#search.find([there], ends, this.#costOf);
+    const before = this.#search.find(starts, [there], this.#costOf, this.leastPerInch);
+    const after = before && this.#search.find([there], ends, this.#costOf, this.leastPerInch);
     return (
       after && {
         nodes: [...before.nodes, ...after.nodes.slice(1)],
@@ -109,7 +111,7 @@ class Router {
   bound(i: number, inch: number): number {
     const { from, to, cables } = this.tasks[i]!;
     const least = (e: number) => this.costs.cable[e]! + this.costs.holes[e]! / CABLES_PER_HOLE;
-    const found = this.#search.find(this.#terminals(from, inch), this.#terminals(to, inch), least);
+    const found = this.#search.find(this.#terminals(from, inch), this.#terminals(to, inch), least, this.leastPerInch);
     return (found?.cost ?? 0) * cables;
   }
 }
@@ -182,7 +184,13 @@ interface RouteOptions {
 export function findRoutes(house: House, way: RouteWay, options: RouteOptions = {}): RoutePlan | undefined {
   const graph = framingGraph(house, house.standards.routing?.lineIn ?? LINE_IN);
   const tasks = tasksOf(house, graph, options.only);
-  const router = new Router(graph, costsOf(graph, way, options.place), tasks, options.via?.node);
+  const router = new Router(
+    graph,
+    costsOf(graph, way, options.place),
+    tasks,
+    options.via?.node,
+    inchOf(way) * TOGETHER,
+  );
   const inch = inchOf(way);
   const steps = tasks.length * (ROUNDS + 2);
   let step = 0;

@@ -35,21 +35,29 @@ export class Search {
   }
 
   /**
-   * The cheapest way from one of the starts to one of the ends, by Dijkstra's search with a binary heap. `costOf` gives the cost of an edge,
-   * never negative, Infinity where it may not be taken. Undefined where no way leads there.
+   * The cheapest way from one of the starts to one of the ends: Dijkstra's search with a binary heap, drawn towards the ends by what an
+   * inch costs at least (A*), which changes nothing of the answer. `costOf` gives the cost of an edge, never less than that, Infinity where
+   * it may not be taken. Undefined where no way leads there.
    */
-  find(starts: readonly Terminal[], ends: readonly Terminal[], costOf: (edge: number) => number): Found | undefined {
+  find(
+    starts: readonly Terminal[],
+    ends: readonly Terminal[],
+    costOf: (edge: number) => number,
+    leastPerInch = 0,
+  ): Found | undefined {
     const { graph } = this;
     const turn = ++this.#turn;
     this.#heap = [];
     this.#keys = [];
-    for (const { node, cost } of starts) this.#offer(node, cost, -1, turn);
+    const ahead = (node: number): number => (leastPerInch === 0 ? 0 : this.#ahead(node, ends, leastPerInch));
+    for (const { node, cost } of starts) this.#offer(node, cost, -1, turn, ahead(node));
     let best: { node: number; cost: number; to: Terminal } | undefined;
     while (this.#heap.length > 0) {
-      const [node, cost] = this.#pop();
+      const [node, key] = this.#pop();
       if (this.#done[node] === turn) continue;
       this.#done[node] = turn;
-      if (best && cost >= best.cost) break;
+      if (best && key >= best.cost) break;
+      const cost = this.#cost[node]!;
       for (const to of ends)
         if (to.node === node && (!best || cost + to.cost < best.cost)) best = { node, cost: cost + to.cost, to };
       for (let i = graph.starts[node]!; i < graph.starts[node + 1]!; i++) {
@@ -58,16 +66,27 @@ export class Search {
         const next = edge.a === node ? edge.b : edge.a;
         if (this.#done[next] === turn) continue;
         const step = costOf(e);
-        if (step < Infinity) this.#offer(next, cost + step, e, turn);
+        if (step < Infinity) this.#offer(next, cost + step, e, turn, ahead(next));
       }
     }
     return best && this.#trace(best, starts);
   }
 
+  /** What the way to the nearest end costs at least: straight along the axes, at the least cost of an inch. */
+  #ahead(node: number, ends: readonly Terminal[], leastPerInch: number): number {
+    const here = this.graph.nodes[node]!;
+    let least = Infinity;
+    for (const { node: end, cost } of ends) {
+      const there = this.graph.nodes[end]!;
+      const far = Math.abs(here.x - there.x) + Math.abs(here.y - there.y) + Math.abs(here.z - there.z);
+      least = Math.min(least, far * leastPerInch + cost);
+    }
+    return least;
+  }
+
   /** What the cheapest way from the starts to every node costs; Infinity where none leads. */
   all(starts: readonly Terminal[], costOf: (edge: number) => number): Float64Array {
-    const nowhere = { node: -1, cost: 0 };
-    this.find(starts, [nowhere], costOf);
+    this.find(starts, [], costOf);
     return this.#cost.map((cost, n) => (this.#done[n] === this.#turn ? cost : Infinity));
   }
 
@@ -88,30 +107,31 @@ export class Search {
     return { nodes, edges, cost: best.cost, from, to: best.to };
   }
 
-  #offer(node: number, cost: number, by: number, turn: number): void {
+  #offer(node: number, cost: number, by: number, turn: number, ahead: number): void {
     if (this.#seen[node] === turn && this.#cost[node]! <= cost) return;
     this.#seen[node] = turn;
     this.#cost[node] = cost;
     this.#by[node] = by;
     const [heap, keys] = [this.#heap, this.#keys];
+    const key = cost + ahead;
     let i = heap.length;
     heap.push(node);
-    keys.push(cost);
+    keys.push(key);
     while (i > 0) {
       const parent = (i - 1) >> 1;
-      if (keys[parent]! <= cost) break;
+      if (keys[parent]! <= key) break;
       heap[i] = heap[parent]!;
       keys[i] = keys[parent]!;
       i = parent;
     }
     heap[i] = node;
-    keys[i] = cost;
+    keys[i] = key;
   }
 
-  #pop(): readonly [node: number, cost: number] {
+  #pop(): readonly [node: number, key: number] {
     const [heap, keys] = [this.#heap, this.#keys];
     const top = [heap[0]!, keys[0]!] as const;
-    const [node, cost] = [heap.pop()!, keys.pop()!];
+    const [node, key] = [heap.pop()!, keys.pop()!];
     const n = heap.length;
     if (n === 0) return top;
     let i = 0;
@@ -119,13 +139,13 @@ export class Search {
       let child = 2 * i + 1;
       if (child >= n) break;
       if (child + 1 < n && keys[child + 1]! < keys[child]!) child++;
-      if (keys[child]! >= cost) break;
+      if (keys[child]! >= key) break;
       heap[i] = heap[child]!;
       keys[i] = keys[child]!;
       i = child;
     }
     heap[i] = node;
-    keys[i] = cost;
+    keys[i] = key;
     return top;
   }
 }

@@ -41,14 +41,15 @@ interface Tried {
   readonly inches: number;
 }
 
-/** What the cables of one box take when they are led again. */
+/** What all cables take when those of one box are led again: a member that others are bored through anyway is not saved. */
 function takenBy(house: House, box: string, way: RouteWay): Tried | undefined {
   const only = new Set<string>();
   for (const { runs } of wireHouse(house).units)
     for (const run of runs) if (run.from?.id === box || run.to.id === box) only.add(keyOf(run));
   const plan = findRoutes(house, way, { only });
   if (!plan || plan.unrouted.length > 0) return undefined;
-  const laid = laidCables(house, plan.routes);
+  const others = [...keptRoutes(house).sound.values()].filter((one) => one.from !== box && one.to !== box);
+  const laid = laidCables(house, [...others, ...plan.routes]);
   return {
     holes: holesOf(house, laid).reduce((sum, one) => sum + one.members, 0),
     inches: plan.routes.reduce((sum, one) => sum + one.lengthIn, 0),
