@@ -16,7 +16,7 @@ import { keepRoutes, markRoutes } from './keep-routes';
 import { leadRoute } from './lead-route';
 import { cutFeet, pullSheet } from './pull-sheet';
 import { keptCables } from './kept-laid';
-import { smallParts } from './small-parts';
+import { smallParts, staplesOf } from './small-parts';
 import { totalsOfRoutes } from './totals';
 import { keyOfRoute } from '../circuits/kept-routes';
 import { viewRoom } from '../plan/room-view';
@@ -123,15 +123,28 @@ describe('the sheets', () => {
     for (const { holes, wall } of walls) for (const one of holes) expect(one.wall).toBe(wall);
   });
 
-  it('small parts: two staples a cable and one every 4 1/2 ft of rise and space, a connector for each cable at the panel', () => {
+  it('small parts: at least two staples a cable, a connector for each cable at the panel', () => {
     const count = (what: string) => smallParts(house, routesOf()).find((one) => one.what === what)!.count;
     expect(count('cable connectors at panels')).toBe(routesOf().filter((one) => one.from === null).length);
     expect(count('staples')).toBeGreaterThanOrEqual(2 * routesOf().length);
-    const [one] = routesOf().filter(({ legs }) => legs.length === 1 && legs[0]!.kind === 'space');
-    const feet = one!.lengthIn / 54;
-    const staples = smallParts(house, [one!]).find(({ what }) => what === 'staples')!.count;
-    expect(staples).toBeGreaterThanOrEqual(2 + Math.ceil(feet));
-    expect(staples).toBeLessThanOrEqual(2 + Math.ceil(feet) + 6);
+  });
+
+  it.each([
+    // 12 in at each end and 54 in between: NEC 334.30(A).
+    ['two boxes side by side', [16, 16], 0, 2],
+    ['24 in of attic', [], 24, 2],
+    ['78 in: both ends, and nothing between', [], 78, 2],
+    ['79 in: one more', [], 79, 3],
+    ['132 in', [], 132, 3],
+    ['up 84 in, 132 in of attic, down 84 in', [84, 84], 132, 9],
+  ])('staples, %s', (_, rises, spaceIn, staples) => {
+    const rise = (toIn: number) => ({ kind: 'rise' as const, room: 'x', atIn: 0, fromIn: 0, toIn });
+    const points = [
+      { x: 0, y: 0 },
+      { x: spaceIn, y: 0 },
+    ];
+    const space = { kind: 'space' as const, over: 'L1', under: null, points, z: 100 };
+    expect(staplesOf({ legs: [...rises.map(rise), ...(spaceIn ? [space] : [])] })).toBe(staples);
   });
 });
 

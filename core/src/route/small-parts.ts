@@ -16,18 +16,27 @@ const SUPPORT_IN = 54;
 /** Cables beside each other on one face beyond which they are stacked, not stapled over each other: *common practice*. */
 const STAPLED_TOGETHER = 2;
 
-/** Staples along one route: one near each box and every 4 1/2 ft where nothing else holds it; holes through studs hold it as well. */
-function staplesOf({ legs }: Route): number {
-  let count = 2;
+/** A staple is due so near to each box, inches: NEC 334.30; 8 at a single-gang box without clamps, 314.17(C). */
+const NEAR_BOX_IN = 12;
+
+/** Staples for a stretch that nothing else holds, with one near each of its ends: NEC 334.30(A). Inches. */
+const staplesFor = (lengthIn: number): number =>
+  lengthIn <= 2 * NEAR_BOX_IN ? 1 : Math.ceil((lengthIn - 2 * NEAR_BOX_IN) / SUPPORT_IN) + 1;
+
+/** Staples along one route. Holes hold a run that is not vertical; up and down in a bay and across a space nothing does. */
+export function staplesOf({ legs }: Pick<Route, 'legs'>): number {
+  let count = 0;
   for (const leg of legs) {
-    if (leg.kind === 'rise') count += Math.floor(Math.abs(leg.toIn - leg.fromIn) / SUPPORT_IN);
+    if (leg.kind === 'rise') count += staplesFor(Math.abs(leg.toIn - leg.fromIn));
     if (leg.kind === 'space')
-      leg.points.slice(1).forEach((to, i) => {
-        const from = leg.points[i]!;
-        count += Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y)) / SUPPORT_IN);
-      });
+      count += staplesFor(
+        leg.points
+          .slice(1)
+          .reduce((sum, to, i) => sum + Math.abs(to.x - leg.points[i]!.x) + Math.abs(to.y - leg.points[i]!.y), 0),
+      );
   }
-  return count;
+  // One near each of its boxes in any case, a drilled run too.
+  return Math.max(2, count);
 }
 
 /** What routes take beside cable: to load in the van. */

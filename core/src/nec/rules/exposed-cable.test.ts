@@ -11,7 +11,7 @@ testRule(exposedCable, {
     [
       'in the attic',
       over({ below: 'slab', above: 'attic' }),
-      '12 ft of cable lie in the attic. Across joists within 6 ft of its access they need guard strips as high as the cable, over the whole floor where a stair or ladder is built in; along the sides of joists they need none.',
+      '12 ft of cable lie in the attic. Across joists within 6 ft of its access they need guard strips as high as the cable, over the whole floor where a stair or ladder is built in; along the sides of joists they need none. Keep them apart there: of two No. 12 against each other for more than 24 in each carries 18 A at 130 °F (310.15).',
     ],
     [
       'in the crawl space',
