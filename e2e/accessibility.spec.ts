@@ -52,6 +52,17 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('tab', { name: tab }).click();
       await accessible(tab);
     }
+    await goTo(page, 'Routes');
+    await page.getByRole('button', { name: 'Find routes' }).click();
+    await page.getByRole('button', { name: 'Keep these routes' }).waitFor();
+    await accessible('routes compared');
+    await page.getByRole('button', { name: 'Keep these routes' }).click();
+    await page.getByRole('list', { name: 'Cables' }).getByRole('listitem').first().click();
+    await accessible('a cable');
+    for (const sheet of ['Bore', 'Pull', 'Spools']) {
+      await page.getByRole('button', { name: sheet, exact: true }).click();
+      await accessible(sheet);
+    }
     await goTo(page, 'Switching');
     await page
       .getByRole('button', { name: /Kitchen light/ })

@@ -5,10 +5,10 @@ test('cables are led three ways, kept, followed on plan and strip, and led other
 }) => {
   await openDemo(page, 'Routes');
   await page.getByRole('button', { name: 'Find routes' }).click();
-  const ways = page.getByRole('radiogroup', { name: 'Ways compared' });
-  await expect(ways.getByRole('radio')).toHaveCount(3);
+  const ways = page.getByRole('group', { name: 'Ways compared' });
+  await expect(ways.getByRole('button')).toHaveCount(3);
   const feet = async (name: string) =>
-    Number(/([\d,]+) ft/.exec((await ways.getByRole('radio', { name }).textContent())!)![1]!.replace(',', ''));
+    Number(/([\d,]+) ft/.exec((await ways.getByRole('button', { name }).textContent())!)![1]!.replace(',', ''));
   expect(await feet('Least wire')).toBeLessThan(await feet('Fewest holes'));
   const least = await feet('Least wire');
   await page.getByRole('button', { name: 'Let it follow the framing' }).click();
@@ -16,7 +16,7 @@ test('cables are led three ways, kept, followed on plan and strip, and led other
   expect(await feet('Least wire')).toBeLessThan(least);
   await page.getByRole('button', { name: 'Discard' }).click();
   await page.getByRole('button', { name: 'Find routes' }).click();
-  await ways.getByRole('radio', { name: 'Quickest to pull' }).click();
+  await ways.getByRole('button', { name: 'Quickest to pull' }).click();
   await page.getByRole('button', { name: 'Keep these routes' }).click();
   await saved(page);
   await expect(page.getByText('of 142 cables led')).toBeVisible();

@@ -76,14 +76,12 @@ const release = (one: LaidCable) =>
       {{ count(plans[0]!.plan.routes.length, 'cable') }} led through the framing three ways. What is led by hand or
       begun on site stays as it is.
     </p>
-    <div class="ways" role="radiogroup" aria-label="Ways compared">
+    <div class="ways" role="group" aria-label="Ways compared">
       <v-btn
         v-for="one in plans"
         :key="one.plan.way"
         class="way"
         height="auto"
-        role="radio"
-        :aria-checked="way === one.plan.way"
         :aria-pressed="way === one.plan.way"
         @click="emit('way', one.plan.way)"
       >
@@ -176,6 +174,14 @@ const release = (one: LaidCable) =>
   gap: 8px;
   align-content: start;
   overflow-y: auto;
+}
+/* The region scrolls as one: a list that scrolled in it would take the keyboard's focus from it. */
+.stack > .v-list {
+  overflow: visible;
+}
+.stack :deep(.v-list-item-subtitle) {
+  opacity: 1;
+  color: var(--ink);
 }
 .numbers {
   display: flex;
