@@ -108,8 +108,9 @@ function pick(run: string): void {
   picked.value = picked.value === run ? '' : run;
   const cable = laid.value.find((one) => one.run.id === picked.value);
   if (!cable) return;
-  const rooms = cable.route.legs.flatMap((leg) => ('room' in leg ? [leg.room] : []));
-  const here = rooms.find((room) => store.current.rooms[room]!.level === view.level) ?? rooms[0] ?? cable.run.to.room;
+  // The strip of the room that one of its boxes stands in: what lies in a wall that the next room has drawn is seen there as well.
+  const rooms = [cable.run.to.room, ...(cable.run.from ? [cable.run.from.room] : [])];
+  const here = rooms.find((room) => store.current.rooms[room]!.level === view.level) ?? rooms[0]!;
   view.level = store.current.rooms[here]!.level;
   view.stripRoom = here;
   view.side = 'stage';
