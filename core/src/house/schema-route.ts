@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { height, id, inches, note } from './schema-parts';
+import { height, id, inches } from './schema-parts';
 
 const point = z.strictObject({ x: inches, y: inches });
 const alongLoop = z.number().min(-24_000).max(24_000);
@@ -55,8 +55,5 @@ export const routeSchema = z.strictObject({
   /** A person has led it by hand: it stays as it is when others are found again. */
   byHand: z.literal(true).optional(),
   done: z.array(z.enum(ROUTE_STEPS)).max(4).optional(),
-  /** What was cut, feet, as read on site. */
-  pulledFt: z.number().gt(0).max(2000).optional(),
-  note: note.optional(),
 });
 export type Route = z.infer<typeof routeSchema>;

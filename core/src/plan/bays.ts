@@ -3,8 +3,9 @@ import type { Point } from '../geometry/geometry';
 import { barredByFraming, pocketStretches } from './blocked-by-framing';
 import { STUD_WIDTH_IN } from './framing-sizes';
 import { perShell, type RoomView } from './room-view';
-import { isFramedAt, layStuds } from './studs';
-import { fromLoop, pointOnWall, stretchBefore, toLoop, wallLoop } from './wall-loop';
+import { openBelow, unframedStretches } from './drillable';
+import { layStuds } from './studs';
+import { fromLoop, pointOnWall, toLoop, wallLoop } from './wall-loop';
 
 type Stud = ReturnType<typeof layStuds>[number];
 
@@ -17,7 +18,7 @@ export interface Bay extends Interval {
   readonly topIn: number;
   /** Whether the top plate over it can be bored: nothing of an opening or its header is in the way. */
   readonly opensUp: boolean;
-  /** Stretches of its height that framing keeps clear of holes: braces. */
+  /** Its middle on the plan, in the middle of the wall. */
   readonly point: Point;
 }
 
@@ -46,8 +47,6 @@ export interface RoomBays {
 const NARROWEST_BAY_IN = 3;
 /** How far below a sill a hole stays, inches: the sill plate and the edge of the cripple, *common practice*. */
 export const BELOW_SILL_IN = 4;
-/** A window whose sill is lower leaves no room for a run of cable, inches: *common practice*. */
-const LEAST_SILL_IN = 12;
 /** Blocking between the studs of a corner counts as one member more: *common practice*. */
 const CORNER_BLOCKING = 1;
 
@@ -59,19 +58,14 @@ interface Hindrance extends Interval {
 /** What takes a stretch of the loop, over its whole height or from a sill up. */
 function hindrancesOf(view: RoomView): readonly Hindrance[] {
   const loop = wallLoop(view.room);
-  const list: Hindrance[] = view.openings.map(({ opening, wall, alongIn, widthIn }) => {
-    const fromIn = toLoop(loop, wall, alongIn);
-    const sillIn = opening.kind === 'window' ? opening.sillIn : 0;
-    return { fromIn, toIn: fromIn + widthIn, openToIn: sillIn < LEAST_SILL_IN ? 0 : sillIn };
+  const list: Hindrance[] = view.openings.map((seen) => {
+    const fromIn = toLoop(loop, seen.wall, seen.alongIn);
+    return { fromIn, toIn: fromIn + seen.widthIn, openToIn: openBelow(seen) };
   });
-  for (const wall of loop.walls) {
-    if (!isFramedAt(view, wall.id))
-      list.push({ fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn, openToIn: 0 });
+  for (const one of unframedStretches(view)) list.push({ ...one, openToIn: 0 });
+  for (const wall of loop.walls)
     for (const one of pocketStretches(view, wall))
       list.push({ fromIn: wall.startIn + one.fromIn, toIn: wall.startIn + one.toIn, openToIn: 0 });
-  }
-  for (const { kind, at } of view.features)
-    if (kind === 'fireplace' && at.kind === 'wall') list.push({ ...stretchBefore(loop, at), openToIn: 0 });
   return list;
 }
 

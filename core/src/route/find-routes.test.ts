@@ -38,6 +38,16 @@ describe('cables in one room, worked by hand with the tape: studs 16 in on cente
     expect(bored(house, 'R1-2')).toEqual([32, 48, 64, 80, 96, 112].map((at) => [at, 24, 1]));
   });
 
+  it('goes straight across where both boxes hang in one bay', () => {
+    const house = walled([
+      ['c0', 35],
+      ['c0', 44],
+    ]).build();
+    const { legs, lengthIn } = routeTo(routed(house), 'R1-2');
+    expect([legs.map((one) => one.kind), lengthIn]).toEqual([['studs'], 9]);
+    expect(bored(house, 'R1-2')).toEqual([]);
+  });
+
   it('goes under a window at 20 in by 4 in below its sill, and through king and jack on both sides', () => {
     const house = walled([
       ['c0', 30],

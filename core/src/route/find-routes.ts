@@ -27,7 +27,6 @@ export interface RoutePlan {
 
 interface Task {
   readonly run: CableRunOf;
-  readonly panel: Panel | undefined;
   readonly from: RouteEnd;
   readonly to: RouteEnd;
   readonly cables: number;
@@ -151,7 +150,7 @@ function tasksOf(house: House, graph: FramingGraph, only?: ReadonlySet<string>):
         from = panelEnds.get(panel!) ?? endOfPanel(house, graph, panel!);
         panelEnds.set(panel!, from);
       }
-      tasks.push({ run, panel, from, to: ofBox(run.to.id), cables: Math.max(1, run.cables.length) });
+      tasks.push({ run, from, to: ofBox(run.to.id), cables: Math.max(1, run.cables.length) });
     }
   // Home runs first, the longest of them before the others: they make the trunks that the rest joins.
   const far = ({ from, to }: Task) => Math.abs(from.spot.x - to.spot.x) + Math.abs(from.spot.y - to.spot.y);
@@ -233,20 +232,8 @@ function routeOf(house: House, graph: FramingGraph, { run, from, to }: Task, fou
     circuit: run.unit.id,
     from: run.from?.id ?? null,
     to: run.to.id,
-    legs: legs.length > 0 ? legs : [straightRise(from, to)],
+    legs,
     lengthIn: Math.round(lengthOfLegs(legs) * 8) / 8,
     ends: endsOf(from.spot, to.spot),
   };
 }
-
-/** Two boxes in one bay at one height: the cable goes straight from one to the other. */
-const straightRise = (from: RouteEnd, to: RouteEnd): Route['legs'][number] => ({
-  kind: 'end',
-  note: 'surface',
-  points: [
-    { x: from.spot.x, y: from.spot.y },
-    { x: to.spot.x, y: to.spot.y },
-  ],
-  fromZ: from.spot.z,
-  toZ: to.spot.z,
-});

@@ -96,7 +96,8 @@ function shareOut(cables: readonly LaidCable[]): LaidCable[][] {
   return holes;
 }
 
-const bitFor = (cables: readonly LaidCable[]): number => {
+/** The bit that some cables of one hole take, inches. */
+export const bitFor = (cables: readonly LaidCable[]): number => {
   const each = cables.map((one) => Math.max(...one.kinds.map((kind) => BIT_FOR[kind] ?? LARGEST_BIT_IN)));
   return Math.max(...each) + (cables.length > 2 ? 0.125 : 0);
 };

@@ -117,7 +117,16 @@ export class LegWriter {
       if (end.kind === 'bay') this.#rise(end, end.z, end);
       this.#outside(endNote, end, this.to.spot);
     }
+    if (this.#legs.length === 0 && start.kind === 'bay') this.#straight(start);
     return this.#legs;
+  }
+
+  /** Two boxes in one bay at one height: straight from one to the other, through nothing. */
+  #straight({ room, bay }: BayNode): void {
+    const place = (point: Point) => round(this.#placeIn(room, bay, point));
+    const heightIn = round(this.#z - viewRoom(this.house, room).level.elevationIn);
+    const [fromIn, toIn] = [place(this.from.spot), place(this.to.spot)];
+    this.#legs.push({ kind: 'studs', room, fromIn, toIn, heightIn });
   }
 
   #noteOf({ entries }: RouteEnd, node: number) {

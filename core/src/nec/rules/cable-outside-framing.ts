@@ -26,7 +26,7 @@ export const cableOutsideFraming = defineRule({
     const tags = new Map<keyof typeof SECTIONS, Set<string>>();
     for (const { route, toLabel, fromLabel } of keptCables(house))
       route.legs.forEach((leg, i) => {
-        if (leg.kind !== 'end' || route.legs.length === 1) return;
+        if (leg.kind !== 'end') return;
         const list = tags.get(leg.note) ?? new Set();
         tags.set(leg.note, list.add(i === 0 ? fromLabel : toLabel));
       });

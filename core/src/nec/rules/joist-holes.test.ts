@@ -4,7 +4,7 @@ import { testRule } from '../../test/rule-tester';
 import { walled } from '../../test/route-cases';
 import { joistHoles } from './joist-holes';
 
-const over = (joists?: Partial<Joists>) =>
+const over = (joists?: Partial<Joists>, circuit = {}) =>
   led(
     walled(
       [
@@ -16,6 +16,7 @@ const over = (joists?: Partial<Joists>) =>
         above: 'attic',
         ...(joists ? { joists: { run: 'north-south', spacingIn: 16, offsetIn: 0, ...joists } } : {}),
       },
+      circuit,
     ).opening('bed', 'c0', 'door', 60, 32),
   );
 const UNKNOWN =
@@ -33,9 +34,14 @@ testRule(joistHoles, {
   ],
   fails: [
     [
+      'No. 2 through joists of 5 in: 2 in of wood stay above and below a hole of 1 in',
+      over({ kind: 'sawn', depthIn: 5 }, { awg: '2' }),
+      `Joists over Main level are 5" deep and take a hole of 1" at most; a cable there needs 1 1/2". Lead the cables along them, or below on running boards.`,
+    ],
+    [
       '2x4 ceiling joists',
       over({ kind: 'sawn', depthIn: 3.5 }),
-      `Joists over Main level are 3 1/2" deep: a hole of 7/8" leaves less than 2 in above or below it. Lead the cables along them, or below on running boards.`,
+      `Joists over Main level are 3 1/2" deep and take no hole; a cable there needs 3/4". Lead the cables along them, or below on running boards.`,
     ],
   ],
   cannotTell: [
