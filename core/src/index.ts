@@ -274,13 +274,14 @@ export {
   switchingOf,
 } from './proposals/layout/switch-standards';
 export { coveAlong, doorsOf, sconcesAt, underCabinets, type WallLight } from './proposals/layout/wall-lights';
-export { keptRoutes, keyOfRoute } from './circuits/kept-routes';
+export { keptRoutes, keyOf, keyOfRoute } from './circuits/kept-routes';
 export { boreSheet } from './route/bore-sheet';
 export { findRoutes, type RoutePlan } from './route/find-routes';
 export { type Hole, holesOf } from './route/holes';
 export { improveFeeds } from './route/improve-feeds';
 export { dropRoutes, isFixed, keepRoutes, markRoutes } from './route/keep-routes';
 export { keptCables } from './route/kept-laid';
+export { plateHolesOf } from './route/plates';
 export { type LaidCable, laidCables } from './route/laid';
 export { leadRoute } from './route/lead-route';
 export { holesSeenFrom, legsSeenFrom, pointsOfLeg } from './route/on-room';

@@ -117,7 +117,7 @@ class Builder {
     for (const [from, to] of space.links) {
       const [p, q] = [space.nodes[from]!, space.nodes[to]!];
       const joists = joistsBetween(space.joists, p, q);
-      // In an attic without a floor and in a crawl space joists are bored or run along; where their way is not known, nobody can count holes.
+      // In an attic without a floor and in a crawl space joists are bored or run along; where their way is not known, holes cannot be counted.
       this.edges.push({
         kind: 'space',
         a: first + from,

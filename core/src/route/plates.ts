@@ -3,7 +3,8 @@ import { Memory } from '../cache/memory';
 import type { House, Route } from '../house/schema';
 import { fromLoop, pointOnWall, wallLoop, wrapIn } from '../plan/wall-loop';
 import type { LaidCable } from './laid';
-import { spacesOf, type Space, type SpaceKind } from './spaces';
+import { CABLES_PER_HOLE } from './ways';
+import { spaceOf, spacesOf, type Space, type SpaceKind } from './spaces';
 
 /** Cables through the plate of one bay. */
 export interface BoredPlate {
@@ -16,6 +17,10 @@ export interface BoredPlate {
   readonly point: Point;
   readonly cables: readonly LaidCable[];
 }
+
+/** Holes through the plate of a bay, each for as many cables as a hole takes. */
+export const plateHolesOf = ({ cables }: Pick<BoredPlate, 'cables'>): number =>
+  Math.ceil(cables.length / CABLES_PER_HOLE);
 
 /** Two cables as near as this come through one plate side by side, inches: they lie within one bay. */
 const SAME_BAY_IN = 14;
@@ -77,9 +82,7 @@ function findKinds(spaces: readonly Space[], { legs }: Route): ReadonlyMap<Space
   const inches = new Map<SpaceKind, number>();
   for (const leg of legs) {
     if (leg.kind !== 'space') continue;
-    const space = spaces.find(
-      ({ over, under }) => (over?.id ?? null) === leg.over && (under?.id ?? null) === leg.under,
-    );
+    const space = spaceOf(spaces, leg);
     leg.points.slice(1).forEach((to, i) => {
       const from = leg.points[i]!;
       const length = Math.abs(to.x - from.x) + Math.abs(to.y - from.y);

@@ -2,7 +2,7 @@ import { backingFor } from '../place/box-catalogue';
 import type { Box, House, Route } from '../house/schema';
 import { holesOf } from './holes';
 import { laidCables } from './laid';
-import { platesOf } from './plates';
+import { plateHolesOf, platesOf } from './plates';
 
 /** What is counted beside cable, and by which rule or practice it is. */
 interface SmallPart {
@@ -68,7 +68,7 @@ export function smallParts(house: House, routes: Iterable<Route>): readonly Smal
     },
     {
       what: 'bored plates to seal',
-      count: sum(plates.map((one) => Math.ceil(one.cables.length / 2))),
+      count: sum(plates.map(plateHolesOf)),
       why: 'fireblocking (IRC R302.11)',
     },
   ];

@@ -161,3 +161,10 @@ export function joistsBetween(joists: Joists | undefined, a: Point, b: Point): n
   const nth = (at: number) => Math.floor((at - joists.offsetIn) / joists.spacingIn);
   return Math.abs(nth(b[axis]) - nth(a[axis]));
 }
+
+/** The space that a leg lies in, among those of its house. */
+export const spaceOf = (
+  spaces: readonly Space[],
+  leg: { readonly over: string | null; readonly under: string | null },
+): Space | undefined =>
+  spaces.find(({ over, under }) => (over?.id ?? null) === leg.over && (under?.id ?? null) === leg.under);

@@ -1,10 +1,9 @@
-import { framingSlowness } from './ways';
 import type { House, Route } from '../house/schema';
-import { joistsBetween, spacesOf } from './spaces';
+import { joistsBetween, spaceOf, spacesOf } from './spaces';
 import { holesOf } from './holes';
 import { laidCables, type LaidCable } from './laid';
-import { platesOf, spaceInches } from './plates';
-import { MINUTES } from './ways';
+import { plateHolesOf, platesOf, spaceInches } from './plates';
+import { framingSlowness, MINUTES, PLATE_SHARE } from './ways';
 import { cutFeet } from './pull-sheet';
 
 /** What a set of routes takes. */
@@ -28,9 +27,7 @@ function joistsCrossed(house: House, laid: readonly LaidCable[]): number | undef
   for (const { route } of laid)
     for (const leg of route.legs) {
       if (leg.kind !== 'space') continue;
-      const joists = spacesOf(house).find(
-        (one) => (one.over?.id ?? null) === leg.over && (one.under?.id ?? null) === leg.under,
-      )?.joists;
+      const joists = spaceOf(spacesOf(house), leg)?.joists;
       for (let i = 1; i < leg.points.length; i++) {
         const crossed = joistsBetween(joists, leg.points[i - 1]!, leg.points[i]!);
         if (crossed === undefined) return undefined;
@@ -46,7 +43,7 @@ export function totalsOfRoutes(house: House, routes: Iterable<Route>): RouteTota
   const holes = holesOf(house, laid);
   const plates = platesOf(house, laid);
   const studHoles = holes.reduce((sum, one) => sum + one.members, 0);
-  const plateHoles = plates.reduce((sum, one) => sum + Math.ceil(one.cables.length / 2), 0);
+  const plateHoles = plates.reduce((sum, one) => sum + plateHolesOf(one), 0);
   const feet = laid.reduce((sum, one) => sum + cutFeet(house, one) * Math.max(1, one.kinds.length), 0);
   let slow = 0;
   for (const [kind, inches] of spaceInches(house, laid)) slow += inches * (framingSlowness(kind) - 1);
@@ -57,6 +54,6 @@ export function totalsOfRoutes(house: House, routes: Iterable<Route>): RouteTota
     plateHoles,
     joistHoles: joistsCrossed(house, laid),
     nailPlates: holes.filter((one) => one.needsPlate).reduce((sum, one) => sum + one.members, 0),
-    minutes: (feet * 12 + slow) * MINUTES.inch + (studHoles + plateHoles * 1.5) * MINUTES.hole,
+    minutes: (feet * 12 + slow) * MINUTES.inch + (studHoles + plateHoles * PLATE_SHARE) * MINUTES.hole,
   };
 }

@@ -24,7 +24,7 @@ export const MINUTES = COSTS.quickest;
 
 const SLOWER: Readonly<Record<string, number>> = { attic: 1.5, crawl: 2, unknown: 1.5 };
 /** Boring up or down through a plate takes a ladder or one's knees: *common practice*, low. */
-const PLATE_SHARE = 1.5;
+export const PLATE_SHARE = 1.5;
 
 /** How much slower cable is laid in a kind of space than in a wall. */
 export const framingSlowness = (kind: SpaceKind): number => SLOWER[kind] ?? 1;
@@ -45,7 +45,7 @@ export interface EdgeCosts {
 /** Where a person wants a cable: over the ceiling, in the walls, below the floor. */
 export const ROUTE_PLACES = ['over', 'walls', 'under'] as const;
 export type RoutePlace = (typeof ROUTE_PLACES)[number];
-/** How much dearer every other place is then: it is taken where nothing else leads there. */
+/** How many times as much every other place costs then: it is taken where nothing else leads there. */
 const UNWANTED = 8;
 const WANTED: Readonly<Record<RoutePlace, ReadonlySet<string>>> = {
   over: new Set(['top', 'attic', 'closed', 'unknown']),

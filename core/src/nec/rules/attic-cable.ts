@@ -1,4 +1,4 @@
-import { sizeCircuit } from '../../circuits/sizing';
+import { sizeCircuit, USUAL_ATTIC_F } from '../../circuits/sizing';
 import { keptCables } from '../../route/kept-laid';
 import { spaceKindsOf } from '../../route/plates';
 import { conductorRemedy, type Remedy } from '../remedies';
@@ -74,7 +74,7 @@ export const atticCable = defineRule({
       where,
       {
         remedies: fitting && fitting !== circuit.awg ? [conductorRemedy(circuit.id, fitting), mark] : [mark],
-        measured: () => `${feet} ft at ${house.standards.atticF ?? 130} °F`,
+        measured: () => `${feet} ft at ${house.standards.atticF ?? USUAL_ATTIC_F} °F`,
         required: () => `${circuit.ratingA} A on No. ${circuit.awg}`,
       },
     );

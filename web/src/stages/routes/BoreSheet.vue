@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { backingsOf, boreSheet, count, formatLength, keptRoutes, wordFor } from '@winculum/core';
+import { backingsOf, boreSheet, count, formatLength, keptRoutes, plateHolesOf, wordFor } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** What is bored, wall by wall as one walks, with the bits and plates to bring; what no drill gets at comes first. */
@@ -51,21 +51,18 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
       >
     </p>
     <p class="muted small">
-      Heights from the subfloor at rough-in, places from the wall's left end as one faces it, to the middle of the first
+      Heights above the finished floor, places from the wall's left end as one faces it, to the middle of the first
       member. Which inside walls carry is the framer's word. Bored plates are sealed (fireblocking, IRC R302.11). Wear
       eye protection; look behind before you bore.
     </p>
   </section>
-  <section v-if="backings.length || tight.length" class="sheet">
+  <section v-if="walls.length" class="sheet">
     <h3>For the framer, before framing closes</h3>
     <ul>
       <li v-for="{ box, what } in backings" :key="box.id">
         <b class="num">{{ box.tag }}</b> in {{ store.current.rooms[box.room]!.name }}: {{ what }}
       </li>
-      <li v-if="tight.length">
-        No blocking between the studs at the heights below in
-        {{ tight.map((one) => `${one.roomName} ${one.wallName}`).join(', ') }}: its bays are narrow enough.
-      </li>
+      <li>No blocking between studs where a hole is listed below: the cable runs there.</li>
       <li>Headers, posts, flanges and chords stay whole; what has to be cut there is the framer's to say.</li>
     </ul>
   </section>
@@ -97,7 +94,7 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
           <td class="num">{{ show(plate.alongIn) }}</td>
           <td>{{ plate.end === 'top' ? 'top plate' : 'bottom plate' }}</td>
           <td />
-          <td>{{ count(Math.ceil(plate.cables.length / 2), 'hole') }}, sealed after</td>
+          <td>{{ count(plateHolesOf(plate), 'hole') }}, sealed after</td>
           <td>{{ labels(plate.cables) }}</td>
         </tr>
       </tbody>

@@ -62,7 +62,9 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
           <td class="num">{{ line.kind }}</td>
           <td class="num">{{ line.from }}</td>
           <td>
-            <a href="#" @click.prevent="emit('show', line.cable.run.id)">{{ line.via }}</a>
+            <v-btn variant="text" size="small" class="via" @click="emit('show', line.cable.run.id)">{{
+              line.via
+            }}</v-btn>
           </td>
           <td class="num">{{ line.to }}</td>
           <td class="num right">
@@ -103,6 +105,9 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
 </template>
 
 <style scoped>
+.via {
+  padding: 0;
+}
 .mark {
   min-height: 44px;
   min-width: 92px;

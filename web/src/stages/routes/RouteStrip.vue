@@ -4,10 +4,10 @@ import { useElementSize } from '@vueuse/core';
 import {
   count,
   formatLength,
-  holesOf,
   holesSeenFrom,
   legsSeenFrom,
   viaOf,
+  type Hole,
   type House,
   type LaidCable,
   type PlacementLimits,
@@ -20,6 +20,8 @@ const props = defineProps<{
   house: House;
   roomId: string;
   laid: readonly LaidCable[];
+  /** The holes that these cables need. */
+  holes: readonly Hole[];
   inkOf: (cable: LaidCable) => string | undefined;
   picked: string;
 }>();
@@ -42,7 +44,7 @@ const y = (heightIn: number) => TOP + HEIGHT * (1 - Math.max(-0.08, Math.min(1.0
 const show = (lengthIn: number) => formatLength(lengthIn, props.house.standards.lengths);
 
 const legs = computed(() => legsSeenFrom(props.house, props.roomId, props.laid));
-const holes = computed(() => holesSeenFrom(props.house, props.roomId, holesOf(props.house, props.laid)));
+const seenHoles = computed(() => holesSeenFrom(props.house, props.roomId, props.holes));
 /** A leg over the cut of the strip is drawn in two pieces. */
 const lines = computed(() =>
   legs.value.flatMap((leg, i) => {
@@ -63,8 +65,8 @@ const order = computed(() => new Map([...new Set(legs.value.map((one) => one.cab
 const aside = (cable: LaidCable) => (((order.value.get(cable.run.id) ?? 0) % 3) - 1) * 2.6;
 const rank = (cable: LaidCable) => (cable.run.id === props.picked ? 2 : props.inkOf(cable) ? 1 : 0);
 const sorted = computed(() => [...lines.value].sort((a, b) => rank(a.leg.cable) - rank(b.leg.cable)));
-const members = computed(() => holes.value.reduce((sum, { hole }) => sum + hole.members, 0));
-const nailPlates = computed(() => holes.value.filter(({ hole }) => hole.needsPlate).length);
+const members = computed(() => seenHoles.value.reduce((sum, { hole }) => sum + hole.members, 0));
+const nailPlates = computed(() => seenHoles.value.filter(({ hole }) => hole.needsPlate).length);
 const spoken = (cable: LaidCable) =>
   `${cable.kinds.join(' and ')}, ${cable.circuit.name}, ${cable.fromLabel} to ${cable.toLabel}, ${viaOf(props.house, cable.route)}`;
 </script>
@@ -102,7 +104,7 @@ const spoken = (cable: LaidCable) =>
           <title>{{ spoken(line.leg.cable) }}</title>
         </path>
         <g
-          v-for="{ hole, atIn } in holes"
+          v-for="{ hole, atIn } in seenHoles"
           :key="`${hole.key} ${atIn}`"
           class="hole"
           :class="{ plated: hole.needsPlate }"

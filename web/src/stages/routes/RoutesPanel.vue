@@ -5,9 +5,9 @@ import {
   count,
   cutFeet,
   dropRoutes,
-  holesOf,
   isFixed,
   viaOf,
+  type Hole,
   type LaidCable,
   type RoutePlace,
   type RouteWay,
@@ -22,6 +22,7 @@ const props = defineProps<{
   plans: readonly ComparedPlan[];
   way: RouteWay;
   laid: readonly LaidCable[];
+  holes: readonly Hole[];
   picked: string;
   open: number;
   of: number;
@@ -58,7 +59,7 @@ const unrouted = computed(() => props.plans[0]?.plan.unrouted ?? []);
 const feet = computed(() =>
   props.laid.reduce((sum, one) => sum + cutFeet(store.current, one) * Math.max(1, one.kinds.length), 0),
 );
-const members = computed(() => holesOf(store.current, props.laid).reduce((sum, one) => sum + one.members, 0));
+const members = computed(() => props.holes.reduce((sum, one) => sum + one.members, 0));
 const cable = computed(() => props.laid.find((one) => one.run.id === props.picked));
 const PLACES = [
   { value: 'over', word: 'over the ceiling', group: 'As far as a way leads there' },

@@ -2,11 +2,14 @@
 import { computed, ref, watch } from 'vue';
 import {
   boundsOf,
+  holesOf,
   joinEdits,
   keepFeeds,
   keepRoutes,
   keptCables,
   keptRoutes,
+  keyOf,
+  keyOfRoute,
   laidCables,
   leadRoute,
   succeed,
@@ -88,6 +91,9 @@ const ink = (cable: LaidCable): string | undefined =>
   only.value === 'all' || isOf(cable, only.value) ? inkOf(cable.circuit, circuits.value) : undefined;
 const shown = computed(() => (only.value === 'all' ? laid.value : laid.value.filter((one) => isOf(one, only.value))));
 
+/** The holes of what is looked at, found once for the strip and the numbers. */
+const holes = computed(() => holesOf(store.current, shown.value));
+
 /** Strip of the room that is pointed at; of the first with cables in its walls otherwise. */
 const strip = computed(() => {
   const inHand = store.current.rooms[view.stripRoom];
@@ -116,13 +122,14 @@ function pick(run: string): void {
   view.side = 'stage';
 }
 
-const keyOf = (cable: LaidCable) => `${cable.run.unit.id} ${cable.run.from?.id ?? ''} ${cable.run.to.id}`;
 /** A cable dragged aside is led through the wall or the space where it is let go. */
 function lead(run: string, at: { x: number; y: number }): void {
   const cable = laid.value.find((one) => one.run.id === run);
   if (!cable || !store.canEdit) return;
   const route = (['wall', 'space'] as const)
-    .map((through) => leadRoute(store.current, keyOf(cable), { at, level: view.level, through }, shownWay.value))
+    .map((through) =>
+      leadRoute(store.current, keyOfRoute(cable.route), { at, level: view.level, through }, shownWay.value),
+    )
     .find(Boolean);
   if (!route) {
     store.problem = `No bay and no space above is near enough to lead the cable to ${cable.toLabel} through. Let go nearer to a wall.`;
@@ -147,11 +154,12 @@ function keep(): void {
 /** Cables whose route does not hold, or that have none. */
 const loose = computed(() => {
   const sound = kept.value.sound;
-  return runs.value.map((run) => `${run.unit.id} ${run.from?.id ?? ''} ${run.to.id}`).filter((key) => !sound.has(key));
+  return runs.value.map(keyOf).filter((key) => !sound.has(key));
 });
 function place(cable: LaidCable, where: RoutePlace): void {
-  const route = leadRoute(store.current, keyOf(cable), { place: where }, shownWay.value);
+  const route = leadRoute(store.current, keyOfRoute(cable.route), { place: where }, shownWay.value);
   if (route) store.apply(keepRoutes(store.current, [route], newId, 'Lead cable by hand'));
+  else store.problem = `No way leads to ${cable.toLabel} there. Say what lies above and below its level.`;
 }
 const print = () => window.print();
 </script>
@@ -231,13 +239,22 @@ const print = () => window.print();
       </p>
     </div>
     <div v-if="strip && runs.length" class="under only-as-strip">
-      <RouteStrip :house="store.current" :room-id="strip" :laid="shown" :ink-of="ink" :picked="picked" @pick="pick" />
+      <RouteStrip
+        :house="store.current"
+        :room-id="strip"
+        :laid="shown"
+        :holes="holes"
+        :ink-of="ink"
+        :picked="picked"
+        @pick="pick"
+      />
     </div>
     <StagePart :title="plans.length ? 'Proposal' : 'Routes'" :tall="plans.length > 0">
       <RoutesPanel
         :plans="plans"
         :way="shownWay"
         :laid="shown"
+        :holes="holes"
         :picked="picked"
         :open="loose.length"
         :of="runs.length"
