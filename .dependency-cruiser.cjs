@@ -24,7 +24,9 @@ const layers = [
   'proposals',
   'load-profile',
   'walk',
+  'brief',
   'close-out',
+  'phases',
   'formats',
 ];
 

@@ -28,7 +28,15 @@ export {
 } from './house/edit';
 export { editsOverlap } from './house/overlap';
 export { nameRoom } from './house/room-names';
-export { type Box, BOX_SETTINGS, BOX_STATES, type BoxPlace, type BoxType } from './house/schema-boxes';
+export {
+  type Box,
+  BOX_PROGRESS,
+  BOX_SETTINGS,
+  BOX_STATES,
+  type BoxPlace,
+  type BoxType,
+  TRIM_WAITS,
+} from './house/schema-boxes';
 export {
   type Device,
   type DeviceKind,
@@ -54,6 +62,17 @@ export {
   type Circuit,
   CIRCUIT_PURPOSES,
   type Corner,
+  type Inspection,
+  type LivingUse,
+  type Phase,
+  PHASES,
+  type Photo,
+  photoSchema,
+  type Task,
+  TRADES,
+  type Trade,
+  USE_KINDS,
+  type UseKind,
   type Decision,
   COVERINGS,
   type Edition,
@@ -117,6 +136,7 @@ export { createHouse } from './edits/create-house';
 export { addDevice, removeDevice, setGangs } from './edits/device-verbs';
 export { addFeature } from './edits/place-panel';
 export { addRoom } from './edits/place-room';
+export { removeEntities } from './edits/remove';
 export { keepOwnStandards, standardsApart, takeStandards } from './edits/shop-standards';
 export { joinSwitch, leaveGroup, orderGangs } from './edits/switch-verbs';
 export {
@@ -132,7 +152,6 @@ export {
   placeBoxes,
   placeBreakers,
   rectangleCorners,
-  removeEntities,
   turnClockwise,
 } from './edits/verbs';
 export { bodiesBehind, isTakenFromBehind, metBehind } from './place/back-to-back';
@@ -299,14 +318,33 @@ export { acceptCircuitPlan, type CircuitPlan, planCircuits } from './proposals/c
 export { comparePanelPlaces, hangPanelAt, type PanelPlace } from './proposals/circuits/panel-places';
 export { splitCircuit } from './proposals/circuits/split-circuit';
 export type { CurveName } from './load-profile/breaker-curve';
+export { futuresOf, originsOf } from './brief/futures';
+export { guestHouse } from './brief/guest-house';
+export { addUse, linesOfUse, placeUse, USES } from './brief/living';
+export { answerQuestion, mustKnow, type MustKnow, provisionalBoxes } from './brief/must-know';
+export { type ProposedTask, proposedTasks, settleTask, writeTasks } from './brief/other-trades';
+export { addWant, signedFor, wantsOf } from './brief/wants';
+export { evidenceOf, evidenceOfHouse, type RoomEvidence } from './close-out/evidence';
 export { inspectionPacket, type PacketLine } from './close-out/inspection-packet';
+export { type Correction, recordInspection, visitsOf } from './close-out/inspections';
+export {
+  mistakesOn,
+  readingsOf,
+  readingsWith,
+  type Suspected,
+  suspectsOf,
+  testedUnits,
+  unitOf,
+} from './close-out/simulated-tester';
 export { saidBy, stateOf, testScript, type StepState, type TestStep } from './close-out/test-script';
+export { boardOf, type BoardRow, type PhaseCell, phaseOf } from './phases/board';
+export { plateOf, trimSheets } from './close-out/trim-sheets';
 export { fitDay, type FittedDay } from './load-profile/fit-day';
 export { supplyLimits } from './load-profile/supply-limits';
 export { type CircuitDay, clock, type DayResult, simulateDay, type SupplyDay } from './load-profile/simulate';
 export { type DayItem, itemOf, typicalDay } from './load-profile/typical';
 export { changesSince } from './walk/changes';
-export { type FloorMark, type RoomSheet, walkSheets, type WallSheet } from './walk/walk-sheets';
+export { describeBox, type FloorMark, type RoomSheet, walkSheets, type WallSheet } from './walk/walk-sheets';
 export { readHouse, readHouseFile, writeHouseFile } from './formats/house-file';
 export { isNestedDeeper } from './formats/json-depth';
 export { writeScheduleCsv } from './formats/schedule-csv';

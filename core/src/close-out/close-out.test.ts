@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assignToCircuit, changeEntity, removeEntities } from '../edits/verbs';
+import { removeEntities } from '../edits/remove';
+import { assignToCircuit, changeEntity } from '../edits/verbs';
 import { indexOutlets } from '../circuits/outlets';
 import { EDITIONS, type House } from '../house/schema';
 import { deathsOn } from '../nec/outages';

@@ -1,12 +1,17 @@
-import { outletsOn } from '../circuits/outlets';
+import { futuresOf, type Future } from '../brief/futures';
+import { mustKnow } from '../brief/must-know';
+import { keptRoutes, keyOf } from '../circuits/kept-routes';
+import { indexOutlets, outletsOn } from '../circuits/outlets';
 import type { Box, Circuit, House, Room } from '../house/schema';
 import { boxFill, nameOfBox } from '../makeup/box-fill';
 import { wireHouse } from '../makeup/make-up';
 import { checkHouse, type Finding } from '../nec/check-house';
 import { protectionOf } from '../nec/protection/circuit-protection';
 import { spacesOf } from '../panel/schedule';
+import { staplesOf } from '../route/small-parts';
 import { groupBy } from '../units/group-by';
 import { rules } from '../nec/rules';
+import { evidenceOfHouse } from './evidence';
 import { walkingOrder } from '../walk/walk-sheets';
 
 /** What was measured against what is required, for one place. */
@@ -28,6 +33,23 @@ interface FillRow {
   readonly usedIn3: number;
   readonly allowedIn3: number | undefined;
   readonly fits: boolean | undefined;
+  /** Bare wires that are spliced in it, 250.148, and whether somebody has ticked it as made up. */
+  readonly grounds: number;
+  readonly isMadeUp: boolean;
+}
+interface CableRow {
+  readonly circuit: string;
+  readonly cable: string;
+  readonly runs: number;
+  readonly feet: number;
+  /** Runs whose route is found: the others are estimates. */
+  readonly routed: number;
+}
+interface AlarmRow {
+  readonly tag: string;
+  readonly room: string;
+  readonly senses: string;
+  readonly circuit: string;
 }
 interface ProtectionRow {
   readonly spaces: string;
@@ -49,6 +71,15 @@ interface InspectionPacket {
   readonly protection: readonly ProtectionRow[];
   /** Boxes that wait for a decision. */
   readonly provisional: readonly string[];
+  readonly cables: readonly CableRow[];
+  /** Staples along the routes that are found, 334.30. */
+  readonly staples: number;
+  readonly alarms: readonly AlarmRow[];
+  /** Rooms whose open walls nobody has photographed yet, with how many walls. */
+  readonly unseen: readonly { readonly room: string; readonly walls: number }[];
+  readonly ends: readonly Future[];
+  /** What only the inspector can answer. */
+  readonly asks: readonly string[];
 }
 
 const BREAKERS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI and GFCI' } as const;
@@ -108,6 +139,8 @@ export function inspectionPacket(house: House): InspectionPacket {
       usedIn3: fill.usedIn3,
       allowedIn3: fill.allowedIn3,
       fits: fill.fits,
+      grounds: makeUp.cables.length,
+      isMadeUp: makeUp.box.progress === 'made-up' || makeUp.box.progress === 'trimmed',
     };
   });
   const circuits = Object.values(house.circuits).filter((circuit) => outletsOn(house, circuit).length > 0);
@@ -136,5 +169,41 @@ export function inspectionPacket(house: House): InspectionPacket {
     provisional: Object.values(house.boxes)
       .filter((box) => box.state && WAITING.has(box.state))
       .map((box) => `${box.tag}: ${box.note ?? ''}`.replace(/: $/, '')),
+    ...cablesOf(house),
+    alarms: indexOutlets(house).all.flatMap(({ device, box, room }): AlarmRow[] => {
+      if (device.kind !== 'alarm') return [];
+      const circuit = device.circuit === null ? 'no circuit yet' : (house.circuits[device.circuit]?.name ?? '');
+      return [{ tag: box.tag, room: room.name, senses: SENSES[device.senses], circuit }];
+    }),
+    unseen: evidenceOfHouse(house).flatMap(({ room, missing }) =>
+      missing.length > 0 ? [{ room: room.name, walls: missing.length }] : [],
+    ),
+    ends: futuresOf(house),
+    asks: mustKnow(house).flatMap(({ question, room, state }) =>
+      question.who === 'inspector' && state === 'open' ? [`${room ? `${room.name}: ` : ''}${question.asks}`] : [],
+    ),
+  };
+}
+
+const SENSES = { smoke: 'smoke', co: 'carbon monoxide', 'smoke-co': 'smoke and carbon monoxide' } as const;
+
+/** Cables by circuit and kind with their feet, and what holds those whose route is found. */
+function cablesOf(house: House): Pick<InspectionPacket, 'cables' | 'staples'> {
+  const { sound } = keptRoutes(house);
+  const rows = new Map<string, { -readonly [K in keyof CableRow]: CableRow[K] }>();
+  for (const { unit, runs } of wireHouse(house).units)
+    for (const run of runs)
+      for (const { kind } of run.cables) {
+        const cable = `${run.awg}${kind}${run.metal === 'aluminum' ? ' aluminum' : ''}`;
+        const circuit = unit.circuits.map((one) => one.name).join(' + ');
+        const row = rows.get(`${unit.id} ${cable}`) ?? { circuit, cable, runs: 0, feet: 0, routed: 0 };
+        row.runs++;
+        row.feet += run.lengthIn / 12;
+        if (sound.has(keyOf({ unit, from: run.from, to: run.to }))) row.routed++;
+        rows.set(`${unit.id} ${cable}`, row);
+      }
+  return {
+    cables: [...rows.values()],
+    staples: [...sound.values()].reduce((sum, route) => sum + staplesOf(route), 0),
   };
 }

@@ -1,4 +1,5 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
+import type { SwitchStyle } from '../house/schema-equipment';
 import type { Circuit, House, Room, SwitchGroup, TestResult } from '../house/schema';
 import { deathsOn, type Death } from '../nec/outages';
 import { protectionOf } from '../nec/protection/circuit-protection';
@@ -6,7 +7,7 @@ import { spacesOf } from '../panel/schedule';
 import { count } from '../units/count';
 import { walkingOrder } from '../walk/walk-sheets';
 
-export type StepKind = 'panel' | 'receptacle' | 'gfci' | 'switch' | 'breaker' | 'alarm';
+export type StepKind = 'panel' | 'receptacle' | 'gfci' | 'switch' | 'setting' | 'breaker' | 'alarm';
 
 /** One thing to do and to see, as a person walks the house. */
 export interface TestStep {
@@ -66,10 +67,43 @@ function panelSteps(house: House): TestStep[] {
   });
 }
 
+/** Controls that do nothing right until somebody has set them. */
+const SETTINGS: Readonly<Partial<Record<SwitchStyle, readonly [act: string, expect: string]>>> = {
+  dimmer: ['Set its low end with the lamps that stay.', 'At its lowest the lamps burn, and start again from there.'],
+  timer: ['Set its minutes.', 'It goes off by itself.'],
+  occupancy: [
+    'Set its time and what it sees; wait once.',
+    'On when one comes in, off after its time, not by the air of a register.',
+  ],
+  astronomic: ['Set clock, date and place.', 'On at dusk and off when it is to be.'],
+  dusk: ['Cover its eye.', 'On in the dark, off in the light, and its own lamp does not switch it.'],
+};
+
+function settingStep(outlet: Outlet): TestStep[] {
+  const { device, room, box } = outlet;
+  const setting = device.kind === 'switch' ? SETTINGS[device.style] : undefined;
+  if (!setting || device.kind !== 'switch') return [];
+  return [
+    {
+      id: stepId('set', device.id),
+      kind: 'setting',
+      room,
+      what: `${device.style} in ${box.tag}, ${room.name}`,
+      act: setting[0],
+      expect: setting[1],
+      section: '110.3(B)',
+    },
+  ];
+}
+
 function receptacleStep(outlet: Outlet): TestStep[] {
-  const { device, room } = outlet;
+  const { device, room, box } = outlet;
   if (device.kind !== 'receptacle') return [];
   const isSplit = device.switched === 'half';
+  const isOld = box.state === 'existing' || box.state === 'moved';
+  const old = isOld
+    ? ' In old wiring also hot to a ground of its own, a water pipe or a long lead: reversed polarity with a ground taken from the neutral reads right.'
+    : '';
   return [
     {
       id: stepId('rec', device.id),
@@ -79,7 +113,7 @@ function receptacleStep(outlet: Outlet): TestStep[] {
       act:
         device.volts === 240
           ? 'Meter between the hot slots, and each to ground.'
-          : `Tester in both halves${isSplit ? ', with its switch on and off' : device.switched === 'whole' ? ', with its switch on' : ''}.`,
+          : `Tester in both halves${isSplit ? ', with its switch on and off' : device.switched === 'whole' ? ', with its switch on' : ''}.${old}`,
       expect:
         device.volts === 240
           ? '240 V between the hots, 120 V from each to ground.'
@@ -195,8 +229,8 @@ function alarmStep(alarms: readonly Outlet[]): TestStep[] {
 }
 
 /**
- * What has to be tried before a house is handed over, in the order in which a person walks: the panel, then room by room its receptacles,
- * GFCIs and switches, then alarms, then breaker by breaker. From what is drawn: circuits, protection and switching.
+ * What has to be tried before a house is handed over, in the order in which a person walks: the panel, then room by room its switches,
+ * receptacles, GFCIs and what has to be set, then alarms, then breaker by breaker. From what is drawn: circuits, protection and switching.
  */
 export function testScript(house: House): readonly TestStep[] {
   const { all, byRoom, byDevice } = indexOutlets(house);
@@ -208,9 +242,11 @@ export function testScript(house: House): readonly TestStep[] {
   );
   const switches = Object.values(house.switchGroups).flatMap((group) => switchStep(group, byDevice));
   const rooms = walkingOrder(house).flatMap((room) => [
+    // Lights first: a mistake in their switching is found after the second lamp, not after the eighth.
+    ...switches.filter((one) => one.room === room),
     ...(byRoom.get(room.id) ?? []).flatMap(receptacleStep),
     ...gfcis.filter((one) => one.room === room),
-    ...switches.filter((one) => one.room === room),
+    ...(byRoom.get(room.id) ?? []).flatMap(settingStep),
   ]);
   return [
     ...panelSteps(house),

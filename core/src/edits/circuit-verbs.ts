@@ -1,7 +1,8 @@
 import { succeed, type Result } from '../units/result';
 import { edit, joinEdits, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
-import { assignToCircuit, removeEntities } from './verbs';
+import { removeEntities } from './remove';
+import { assignToCircuit } from './verbs';
 
 /** Carries out one verb after another on what the first has made, as one edit; the first refusal ends it. */
 export function inTurn(

@@ -46,6 +46,10 @@ export function createHouse(name: string, edition: Edition = '2023', standards?:
     units: {},
     decisions: {},
     results: {},
+    uses: {},
+    tasks: {},
+    photos: {},
+    inspections: {},
     log: {},
   };
 }

@@ -2,7 +2,8 @@ import { edit, type Edited } from '../house/edit';
 import type { Box, House } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import type { Result } from '../units/result';
-import { missing, removeDeviceTraces } from './verbs';
+import { removeDeviceTraces } from './remove';
+import { missing } from './verbs';
 
 /** Devices side by side take a gang each; what hangs from a ceiling box shares its one opening. */
 const gangsNeeded = ({ at }: Pick<Box, 'at'>, devices: number): number =>

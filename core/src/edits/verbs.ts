@@ -3,7 +3,7 @@ import { isClockwise, type Point } from '../geometry/geometry';
 import { edit, type Edited } from '../house/edit';
 import type { Collection } from '../house/collections';
 import type { Problem, Result } from '../units/result';
-import type { Box, BoxPlace, Circuit, Corner, House, Room, Route } from '../house/schema';
+import type { Box, BoxPlace, BoxState, Circuit, Corner, House, Room } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import { carryBoxes } from './carry-boxes';
 
@@ -11,7 +11,8 @@ type Entity<C extends Collection> = House[C][string];
 /** Gives a new id with a readable prefix; comes in as an argument so that the core stays without chance. */
 export type NewId = (prefix: string) => string;
 
-const words: Record<Collection, string> = {
+/** What one entity of each collection is called. */
+export const ENTITY_WORDS: Readonly<Record<Collection, string>> = {
   levels: 'level',
   rooms: 'room',
   openings: 'opening',
@@ -29,18 +30,22 @@ const words: Record<Collection, string> = {
   units: 'dwelling unit',
   decisions: 'decision',
   results: 'test result',
+  uses: 'use of a room',
+  tasks: 'task',
+  photos: 'photo',
+  inspections: 'inspection',
   log: 'note',
 };
 
 export const missing = (collection: Collection, id: string): Problem => ({
   code: 'missing',
   path: `${collection}.${id}`,
-  message: `This ${words[collection]} is no longer there.`,
+  message: `This ${ENTITY_WORDS[collection]} is no longer there.`,
 });
 
 /** Adds one entity; it must be whole and valid. */
 export function addEntity<C extends Collection>(house: House, collection: C, entity: Entity<C>): Result<Edited> {
-  return edit(house, `Add ${words[collection]}`, (draft) => {
+  return edit(house, `Add ${ENTITY_WORDS[collection]}`, (draft) => {
     const records = draft[collection] as Record<string, unknown>;
     if (Object.hasOwn(records, entity.id))
       return { code: 'id-twice', path: `${collection}.${entity.id}`, message: `The id "${entity.id}" is taken.` };
@@ -56,7 +61,7 @@ export function changeEntity<C extends Collection>(
   id: string,
   changes: Partial<Entity<C>>,
 ): Result<Edited> {
-  return edit(house, `Change ${words[collection]}`, (draft) => {
+  return edit(house, `Change ${ENTITY_WORDS[collection]}`, (draft) => {
     const entity = (draft[collection] as Record<string, Record<string, unknown>>)[id];
     if (!entity) return missing(collection, id);
     for (const [field, value] of Object.entries(changes)) {
@@ -65,83 +70,6 @@ export function changeEntity<C extends Collection>(
     }
     if (collection === 'features' && 'at' in changes) carryBoxes(draft, house, new Set([id]));
     return undefined;
-  });
-}
-
-interface EntityRef {
-  readonly collection: Collection;
-  readonly id: string;
-}
-
-export function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<string>): void {
-  for (const [id, load] of Object.entries(draft.loads)) if (deviceIds.has(load.device)) delete draft.loads[id];
-  for (const circuit of Object.values(draft.circuits))
-    if (circuit.gfciFirst && deviceIds.has(circuit.gfciFirst)) circuit.gfciFirst = null;
-  for (const group of Object.values(draft.switchGroups)) {
-    if (group.switches.some((id) => deviceIds.has(id)))
-      group.switches = group.switches.filter((id) => !deviceIds.has(id));
-    if (group.controls.some((id) => deviceIds.has(id)))
-      group.controls = group.controls.filter((id) => !deviceIds.has(id));
-    if (group.switches.length === 0 && group.controls.length === 0) delete draft.switchGroups[group.id];
-  }
-}
-
-const passesRoom = ({ legs }: Route, room: string): boolean => legs.some((leg) => 'room' in leg && leg.room === room);
-const passesLevel = ({ legs }: Route, level: string): boolean =>
-  legs.some((leg) => leg.kind === 'space' && (leg.over === level || leg.under === level));
-
-function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
-  if (!Object.hasOwn(draft[collection], id)) return;
-  const remove = (other: Collection, otherId: string) => removeOne(draft, { collection: other, id: otherId });
-  if (collection === 'levels')
-    for (const room of Object.values(draft.rooms)) if (room.level === id) remove('rooms', room.id);
-  if (collection === 'rooms')
-    for (const part of ['openings', 'features', 'boxes', 'panels'] as const)
-      for (const entity of Object.values(draft[part])) if (entity.room === id) remove(part, entity.id);
-  const isGone = (one: Route): boolean =>
-    (collection === 'levels' && passesLevel(one, id)) ||
-    (collection === 'rooms' && passesRoom(one, id)) ||
-    (collection === 'boxes' && (one.from === id || one.to === id)) ||
-    (collection === 'circuits' && one.circuit === id);
-  for (const one of Object.values(draft.routes)) if (isGone(one)) delete draft.routes[one.id];
-  if (collection === 'features') {
-    for (const panel of Object.values(draft.panels)) if (panel.feature === id) panel.feature = null;
-    for (const box of Object.values(draft.boxes))
-      if (box.at.kind === 'feature' && box.at.feature === id) remove('boxes', box.id);
-  }
-  if (collection === 'boxes') {
-    for (const cable of Object.values(draft.cables))
-      if (cable.from === id || cable.to === id) delete draft.cables[cable.id];
-    removeDeviceTraces(draft, new Set(Object.keys(draft.boxes[id]!.devices)));
-  }
-  if (collection === 'circuits') {
-    for (const box of Object.values(draft.boxes))
-      for (const device of Object.values(box.devices)) if (device.circuit === id) device.circuit = null;
-    for (const cable of Object.values(draft.cables)) if (cable.circuit === id) delete draft.cables[cable.id];
-    for (const other of Object.values(draft.circuits))
-      if (other.sharesNeutralWith === id) delete other.sharesNeutralWith;
-    for (const source of Object.values(draft.sources))
-      if (source.circuits?.includes(id)) source.circuits = source.circuits.filter((one) => one !== id);
-  }
-  if (collection === 'panels') {
-    for (const circuit of Object.values(draft.circuits))
-      if (circuit.panel === id) [circuit.panel, circuit.space] = [null, null];
-    for (const feeder of Object.values(draft.feeders))
-      if (feeder.from === id || feeder.to === id) remove('feeders', feeder.id);
-    for (const source of Object.values(draft.sources)) if (source.panel === id) remove('sources', source.id);
-  }
-  if (collection === 'buildings' || collection === 'units') {
-    const field = collection === 'buildings' ? 'building' : 'unit';
-    for (const room of Object.values(draft.rooms)) if (room[field] === id) delete room[field];
-  }
-  delete (draft[collection] as Record<string, unknown>)[id];
-}
-
-/** Removes entities with everything that cannot stand without them. */
-export function removeEntities(house: House, refs: readonly EntityRef[]): Result<Edited> {
-  const label = refs.length === 1 ? `Delete ${words[refs[0]!.collection]}` : `Delete ${refs.length} things`;
-  return edit(house, label, (draft) => {
-    for (const ref of refs) removeOne(draft, ref);
   });
 }
 
@@ -249,6 +177,8 @@ export interface NewBox {
   readonly inCabinet?: boolean;
   /** It hangs on a bracket, since no stud stands where it must be. */
   readonly bracket?: boolean;
+  readonly state?: BoxState;
+  readonly note?: string;
 }
 
 /** A new box as the document holds it. */

@@ -17,6 +17,10 @@ export const collections = [
   'units',
   'decisions',
   'results',
+  'uses',
+  'tasks',
+  'photos',
+  'inspections',
   'log',
 ] as const;
 export type Collection = (typeof collections)[number];

@@ -14,8 +14,8 @@ import {
   placeBoxes,
   placeBreakers,
   rectangleCorners,
-  removeEntities,
 } from '../edits/verbs';
+import { removeEntities } from '../edits/remove';
 import { viewRoom } from '../plan/room-view';
 import { layStuds } from '../plan/studs';
 import { wallLoop } from '../plan/wall-loop';

@@ -135,6 +135,30 @@ export const findDangling: readonly Find[] = [
   ),
   rememberBy(
     (house, report) => {
+      for (const one of Object.values(house.uses))
+        need(report, one.room, isIn(house.rooms), () => `uses.${one.id}.room`);
+      for (const { id, at } of Object.values(house.photos))
+        if (at.kind !== 'house') need(report, at.room, isIn(house.rooms), () => `photos.${id}.at.room`);
+      for (const one of Object.values(house.inspections))
+        for (const room of one.rooms ?? []) need(report, room, isIn(house.rooms), () => `inspections.${one.id}.rooms`);
+      for (const { id, change } of Object.values(house.decisions))
+        if (change.kind === 'answer')
+          need(report, change.room ?? null, isIn(house.rooms), () => `decisions.${id}.change.room`);
+    },
+    (house) => [house.uses, house.photos, house.inspections, house.decisions, house.rooms],
+  ),
+  rememberBy(
+    (house, report) => {
+      for (const one of Object.values(house.tasks)) {
+        need(report, one.room ?? null, isIn(house.rooms), () => `tasks.${one.id}.room`);
+        need(report, one.box ?? null, isIn(house.boxes), () => `tasks.${one.id}.box`);
+        need(report, one.inspection ?? null, isIn(house.inspections), () => `tasks.${one.id}.inspection`);
+      }
+    },
+    (house) => [house.tasks, house.inspections, house.rooms, held(house)],
+  ),
+  rememberBy(
+    (house, report) => {
       for (const one of Object.values(house.routes)) {
         need(report, one.circuit, isIn(house.circuits), () => `routes.${one.id}.circuit`);
         need(report, one.from, isIn(house.boxes), () => `routes.${one.id}.from`);

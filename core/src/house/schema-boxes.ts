@@ -22,6 +22,9 @@ export type BoxPlace = z.infer<typeof boxPlaceSchema>;
 /** A box that is not simply new and final: drawn as provisional and listed until somebody settles it. */
 export const BOX_STATES = ['undecided', 'not-delivered', 'future', 'held', 'existing', 'moved'] as const;
 export type BoxState = (typeof BOX_STATES)[number];
+/** How far a box has come; each includes those before it. */
+export const BOX_PROGRESS = ['marked', 'nailed', 'made-up', 'trimmed'] as const;
+export const TRIM_WAITS = ['tile', 'mirror', 'paint', 'cabinets', 'fixture-late', 'other'] as const;
 export const BOX_SETTINGS = ['cabinet-back', 'toe-kick', 'niche', 'slab-conduit'] as const;
 
 /**
@@ -65,7 +68,9 @@ export const boxSchema = z.strictObject({
   bracket: z.boolean().optional(),
   /** Where it sits when it is in no wall, floor or ceiling. */
   setting: z.enum(BOX_SETTINGS).optional(),
-  progress: z.enum(['marked', 'nailed']).optional(),
+  progress: z.enum(BOX_PROGRESS).optional(),
+  /** What its trim waits for, after the wall is closed. */
+  trimWaits: z.enum(TRIM_WAITS).optional(),
   /** A divider keeps power and low voltage apart in it. */
   divider: z.boolean().optional(),
   /** Inside a cabinet or cabinet: never counts for spacing. */

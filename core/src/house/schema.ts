@@ -2,12 +2,22 @@ import { z } from 'zod';
 import { boxSchema, boxTypeSchema } from './schema-boxes';
 import { loadSchema } from './schema-equipment';
 import { featureSchema, openingSchema } from './schema-fixed';
-import { awgSchema, height, id, inches, label, name, note, text } from './schema-parts';
+import {
+  decisionSchema,
+  inspectionSchema,
+  logEntrySchema,
+  photoSchema,
+  taskSchema,
+  testResultSchema,
+  useSchema,
+} from './schema-job';
+import { awgSchema, height, id, inches, label, name, text } from './schema-parts';
 import { routeSchema } from './schema-route';
 import { buildingSchema, dwellingUnitSchema, feederSchema, sourceSchema, supplySchema } from './schema-supply';
 
 export * from './schema-boxes';
 export * from './schema-fixed';
+export * from './schema-job';
 export * from './schema-route';
 export * from './schema-supply';
 export { AWG_SIZES, type Awg } from './schema-parts';
@@ -237,51 +247,6 @@ export const cableSchema = z.strictObject({
 });
 export type SwitchGroup = z.infer<typeof switchGroupSchema>;
 export type Cable = z.infer<typeof cableSchema>;
-/** What somebody decided about a rule in this house: a local amendment, a ruling, or a finding that is accepted as it stands. */
-export const decisionSchema = z.strictObject({
-  id,
-  rule: label(80).min(1),
-  /** Switch the rule off, give one of its limits another value, or accept one of its findings. */
-  change: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('off') }),
-    z.strictObject({ kind: z.literal('limit'), limit: label(60).min(1), value: z.number().finite() }),
-    /** The finding by its key, and what it said when it was accepted: once it says something else it is open again. */
-    z.strictObject({ kind: z.literal('accept'), finding: label(400).min(1), said: text(2000).min(1) }),
-  ]),
-  /** Who decided. */
-  by: name,
-  /** ISO date of the ruling. */
-  date: z.iso.date(),
-  note: note.default(''),
-});
-export type Decision = z.infer<typeof decisionSchema>;
-/** What a tester showed, or what was seen, at one step of the test script. */
-export const READINGS = [
-  'right',
-  'open-ground',
-  'open-neutral',
-  'open-hot',
-  'hot-neutral-reversed',
-  'hot-ground-reversed',
-  'no-trip',
-  'trips-others',
-  'wrong-lights',
-  'dead',
-  'other',
-] as const;
-export const testResultSchema = z.strictObject({
-  /** The step it belongs to. */
-  id,
-  reading: z.enum(READINGS),
-  /** What the step said when it was done: once it says something else the step is to be done again. */
-  said: text(2000).min(1),
-  by: name,
-  date: z.iso.date(),
-  note: note.default(''),
-});
-export type TestResult = z.infer<typeof testResultSchema>;
-export const logEntrySchema = z.strictObject({ id, date: z.iso.date(), who: name, text: note.min(1) });
-
 /** Shop standards of thought by which circuits are planned: the code leaves them open. */
 export const planningSchema = z.strictObject({
   /** No. 12 everywhere, or No. 14 on 15 A circuits. */
@@ -414,6 +379,10 @@ export const houseSchema = z.strictObject({
   units: z.record(id, dwellingUnitSchema).prefault({}),
   decisions: z.record(id, decisionSchema),
   results: z.record(id, testResultSchema).prefault({}),
+  uses: z.record(id, useSchema).prefault({}),
+  tasks: z.record(id, taskSchema).prefault({}),
+  photos: z.record(id, photoSchema).prefault({}),
+  inspections: z.record(id, inspectionSchema).prefault({}),
   log: z.record(id, logEntrySchema),
 });
 export type House = z.infer<typeof houseSchema>;

@@ -20,6 +20,10 @@ const MOST: Readonly<Record<Collection, number>> = {
   units: 4,
   decisions: 2000,
   results: 10_000,
+  uses: 500,
+  tasks: 3_000,
+  photos: 2_000,
+  inspections: 100,
   log: 5_000,
 };
 /** What one box may hold, and one room's outline. */
@@ -44,6 +48,10 @@ const NAMES: Readonly<Record<Collection, string>> = {
   units: 'dwelling units',
   decisions: 'decisions',
   results: 'test results',
+  uses: 'uses of rooms',
+  tasks: 'tasks',
+  photos: 'photos',
+  inspections: 'inspections',
   log: 'log entries',
 };
 

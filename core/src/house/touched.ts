@@ -20,6 +20,10 @@ import {
   supplySchema,
   roomSchema,
   testResultSchema,
+  useSchema,
+  taskSchema,
+  photoSchema,
+  inspectionSchema,
   standardsSchema,
   switchGroupSchema,
   type House,
@@ -47,6 +51,10 @@ const entitySchemas = {
   units: dwellingUnitSchema,
   decisions: decisionSchema,
   results: testResultSchema,
+  uses: useSchema,
+  tasks: taskSchema,
+  photos: photoSchema,
+  inspections: inspectionSchema,
   log: logEntrySchema,
 } satisfies Record<Collection, z.ZodType>;
 

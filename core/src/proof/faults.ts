@@ -19,7 +19,8 @@ const moved = (net: Netlist, changes: ReadonlyMap<Pin, number>): Netlist => ({
   node: new Map([...net.node, ...changes]),
 });
 const fresh = (net: Netlist) => Math.max(...net.node.values()) + 1;
-const swap = (net: Netlist, a: Pin, b: Pin): Netlist =>
+/** Two points interchanged. */
+export const swap = (net: Netlist, a: Pin, b: Pin): Netlist =>
   moved(
     net,
     new Map([
@@ -191,6 +192,28 @@ function reversedFeed(net: Netlist, switches: readonly SwitchPart[]): Fault[] {
   ];
 }
 
+/** Black and white of a cable interchanged in the box where it ends. */
+export function crossedCables(net: Netlist): readonly Fault[] {
+  const cables = new Map<string, { black?: Netlist['wires'][number]; white?: Netlist['wires'][number] }>();
+  for (const wire of net.wires) {
+    const key = wire.id.slice(0, wire.id.lastIndexOf('.'));
+    const color = wire.label.startsWith('black,') ? 'black' : wire.label.startsWith('white,') ? 'white' : undefined;
+    if (color) cables.set(key, { ...cables.get(key), [color]: wire });
+  }
+  return [...cables.values()].flatMap(({ black, white }): Fault[] => {
+    if (!black || !white) return [];
+    return [
+      {
+        id: `crossed ${black.b}`,
+        words: `${black.label.slice('black, '.length)}: black and white of this cable are interchanged where it ends`,
+        remedy: 'Open the box at its far end: black with black, white with white, unless the white is remarked.',
+        found: 'sometimes',
+        net: swap(net, black.b, white.b),
+      },
+    ];
+  });
+}
+
 /** Every single fault of a group on its circuit. */
 export function singleFaults(net: Netlist, group: string): readonly Fault[] {
   const ids = new Set(net.groups.find((one) => one.id === group)?.switches);
@@ -200,5 +223,6 @@ export function singleFaults(net: Netlist, group: string): readonly Fault[] {
     ...reversedFeed(net, switches),
     ...faultsOfLamps(net, group),
     ...openEnds(net),
+    ...crossedCables(net),
   ];
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { keptRoutes } from '../circuits/kept-routes';
 import { runOf } from '../makeup/wired-run';
-import { changeEntity, moveBox, removeEntities } from '../edits/verbs';
+import { removeEntities } from '../edits/remove';
+import { changeEntity, moveBox } from '../edits/verbs';
 import { must } from '../test/must';
 import { byTheTool } from '../test/by-the-tool';
 import { ranchHouse } from '../test/ranch-house';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { changeEntity, moveBox, removeEntities } from '../edits/verbs';
+import { removeEntities } from '../edits/remove';
+import { changeEntity, moveBox } from '../edits/verbs';
 import type { House } from '../house/schema';
 import { changesSince } from './changes';
 import { markedHeight, walkingOrder, walkSheets } from './walk-sheets';

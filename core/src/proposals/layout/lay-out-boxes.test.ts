@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { removeEntities } from '../../edits/verbs';
+import { removeEntities } from '../../edits/remove';
 import { edit } from '../../house/edit';
 import { EDITIONS, type Edition, type House } from '../../house/schema';
 import { checkHouse } from '../../nec/check-house';

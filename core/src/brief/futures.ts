@@ -1,0 +1,64 @@
+import { indexOutlets } from '../circuits/outlets';
+import type { House } from '../house/schema';
+import { describeBox } from '../walk/walk-sheets';
+import { spacesOf } from '../panel/schedule';
+
+/** Something that is prepared and not in use: where its end lies, so that it is found again. */
+export interface Future {
+  readonly what: string;
+  readonly where: string;
+  readonly note: string;
+  readonly box: string | undefined;
+}
+
+/** Every end that waits: boxes for later, sleeves, circuits in the panel that feed nothing yet, islands ready for a receptacle. */
+export function futuresOf(house: House): readonly Future[] {
+  const roomName = (id: string) => house.rooms[id]?.name ?? '';
+  const boxes = Object.values(house.boxes).flatMap((box): Future[] => {
+    const sleeve = Object.values(box.devices).some((one) => one.kind === 'low-voltage' && one.system === 'sleeve');
+    const spare = box.at.kind === 'wall' && box.gangs > Math.max(1, Object.keys(box.devices).length);
+    if (box.state !== 'future' && !sleeve && !spare) return [];
+    const what = sleeve ? 'sleeve' : spare && box.state !== 'future' ? 'spare gang' : describeBox(box);
+    return [{ what, where: `${box.tag}, ${roomName(box.room)}`, note: box.note ?? '', box: box.id }];
+  });
+  const { byCircuit } = indexOutlets(house);
+  const circuits = Object.values(house.circuits)
+    .filter((one) => one.space !== null && (byCircuit.get(one.id) ?? []).length === 0)
+    .map((one): Future => {
+      const panel = one.panel === null ? '' : (house.panels[one.panel]?.name ?? '');
+      return {
+        what: 'circuit kept free',
+        where: `${panel} ${spacesOf(one).join('-')}`,
+        note: one.name,
+        box: undefined,
+      };
+    });
+  const islands = Object.values(house.features)
+    .filter((one) => one.provision)
+    .map((one): Future => ({
+      what: 'provision for a receptacle',
+      where: roomName(one.room),
+      note: one.name,
+      box: undefined,
+    }));
+  return [...boxes, ...circuits, ...islands];
+}
+
+/** How many boxes the code asks for, and how many somebody has requested, by whom. */
+interface Origins {
+  readonly code: number;
+  readonly requested: number;
+  readonly byWhom: readonly { readonly by: string; readonly n: number }[];
+}
+
+export function originsOf(house: House): Origins {
+  const counts = new Map<string, number>();
+  let code = 0;
+  for (const { origin, requested, state } of Object.values(house.boxes)) {
+    if (state === 'existing') continue;
+    if (origin === 'code') code++;
+    else counts.set(requested?.by ?? 'not said', (counts.get(requested?.by ?? 'not said') ?? 0) + 1);
+  }
+  const byWhom = [...counts].map(([by, n]) => ({ by, n })).toSorted((a, b) => b.n - a.n);
+  return { code, requested: byWhom.reduce((sum, one) => sum + one.n, 0), byWhom };
+}

@@ -1,0 +1,83 @@
+import { edit, type Edited } from '../house/edit';
+import type { House, Inspection, Task } from '../house/schema';
+import type { NewId } from '../edits/verbs';
+import { refuse, type Result } from '../units/result';
+
+/** Something that an inspector wants put right. */
+export interface Correction {
+  readonly what: string;
+  readonly room: string | undefined;
+  readonly for: string;
+  /** ISO date, or nothing. */
+  readonly until: string;
+}
+
+/** Writes a visit down: its result, and every correction as a line of the punch list. */
+export function recordInspection(
+  house: House,
+  visit: Omit<Inspection, 'id' | 'result'> & { readonly result?: Inspection['result'] },
+  corrections: readonly Correction[],
+  by: string,
+  newId: NewId,
+): Result<Edited> {
+  const empty = corrections.findIndex((one) => one.what.trim() === '');
+  if (empty >= 0)
+    return refuse(
+      'empty',
+      `corrections.${empty}.what`,
+      `Correction ${empty + 1} says nothing. Write what is to be put right, or take it out.`,
+    );
+  const result = visit.result ?? (corrections.length > 0 ? 'corrections' : 'passed');
+  if (result === 'passed' && corrections.length > 0)
+    return refuse(
+      'contradiction',
+      'inspection.result',
+      'It cannot have passed with corrections. Take them out, or choose "corrections".',
+    );
+  return edit(house, `${visit.kind === 'rough' ? 'Rough' : 'Final'} inspection of ${visit.date}`, (draft) => {
+    const id = newId('inspection');
+    draft.inspections[id] = { ...visit, id, result, ...(visit.rooms ? { rooms: [...visit.rooms] } : {}) };
+    for (const one of corrections) {
+      const task = newId('task');
+      draft.tasks[task] = {
+        id: task,
+        kind: 'correction',
+        what: one.what.trim(),
+        trade: 'electrician',
+        due: visit.kind,
+        state: 'open',
+        by,
+        date: visit.date,
+        inspection: id,
+        note: '',
+        ...(one.room ? { room: one.room } : {}),
+        ...(one.for.trim() ? { for: one.for.trim() } : {}),
+        ...(one.until ? { until: one.until } : {}),
+      };
+    }
+  });
+}
+
+/** A visit with what it asked for and what of that is left. */
+interface VisitState {
+  readonly visit: Inspection;
+  readonly corrections: readonly Task[];
+  readonly open: number;
+  /** Corrections that are done, and no later visit has passed: call the inspector again. */
+  readonly isForAgain: boolean;
+}
+
+/** Every visit, the last one first. */
+export function visitsOf(house: House): readonly VisitState[] {
+  const tasks = Object.values(house.tasks);
+  // Of two on one day the one written down later came later.
+  const all = Object.values(house.inspections)
+    .toReversed()
+    .toSorted((a, b) => b.date.localeCompare(a.date));
+  return all.map((visit, i) => {
+    const corrections = tasks.filter((one) => one.inspection === visit.id);
+    const open = corrections.filter((one) => one.state === 'open').length;
+    const later = all.slice(0, i).some((one) => one.kind === visit.kind && one.result === 'passed');
+    return { visit, corrections, open, isForAgain: visit.result === 'corrections' && open === 0 && !later };
+  });
+}

@@ -1,0 +1,193 @@
+import { z } from 'zod';
+import { id, inches, label, name, note, text } from './schema-parts';
+
+/** The phases of a room, in the order in which the job runs. */
+export const PHASES = [
+  'box',
+  'walk',
+  'signed',
+  'bored',
+  'pulled',
+  'made-up',
+  'rough',
+  'insulation',
+  'trim',
+  'test',
+  'final',
+] as const;
+export type Phase = (typeof PHASES)[number];
+
+/** Who does what is not done by the electrical crew, and who answers what it cannot know. */
+export const TRADES = [
+  'electrician',
+  'owner',
+  'designer',
+  'builder',
+  'plumber',
+  'hvac',
+  'gas',
+  'carpenter',
+  'cabinets',
+  'counters',
+  'tile',
+  'drywall',
+  'insulation',
+  'low-voltage',
+  'inspector',
+] as const;
+export type Trade = (typeof TRADES)[number];
+
+/**
+ * What somebody decided in this house: about a rule (a local amendment, a ruling, a finding that is accepted as it stands), or
+ * the answer to a question of the brief.
+ */
+export const decisionSchema = z.strictObject({
+  id,
+  /** The rule; `brief` for an answer. */
+  rule: label(80).min(1),
+  /** Switch the rule off, give one of its limits another value, accept one of its findings, or answer a question. */
+  change: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('off') }),
+    z.strictObject({ kind: z.literal('limit'), limit: label(60).min(1), value: z.number().finite() }),
+    /** The finding by its key, and what it said when it was accepted: once it says something else it is open again. */
+    z.strictObject({ kind: z.literal('accept'), finding: label(400).min(1), said: text(2000).min(1) }),
+    /** A question by its id, in the room it was asked of or of the house as a whole. */
+    z.strictObject({
+      kind: z.literal('answer'),
+      question: label(60).min(1),
+      room: id.optional(),
+      answer: text(400).min(1),
+    }),
+  ]),
+  /** Who decided. */
+  by: name,
+  /** ISO date of the ruling. */
+  date: z.iso.date(),
+  note: note.default(''),
+});
+export type Decision = z.infer<typeof decisionSchema>;
+
+/** What a tester showed, or what was seen, at one step of the test script. */
+export const READINGS = [
+  'right',
+  'open-ground',
+  'open-neutral',
+  'open-hot',
+  'hot-neutral-reversed',
+  'hot-ground-reversed',
+  'no-trip',
+  'trips-others',
+  'wrong-lights',
+  'dead',
+  'other',
+] as const;
+export const testResultSchema = z.strictObject({
+  /** The step it belongs to. */
+  id,
+  reading: z.enum(READINGS),
+  /** What the step said when it was done: once it says something else the step is to be done again. */
+  said: text(2000).min(1),
+  by: name,
+  date: z.iso.date(),
+  note: note.default(''),
+});
+export type TestResult = z.infer<typeof testResultSchema>;
+
+/** What people do in a room, and what that asks of the electrical work. */
+export const USE_KINDS = [
+  'bed',
+  'guest-bed',
+  'desk',
+  'television',
+  'gaming',
+  'sewing',
+  'exercise',
+  'music',
+  'aquarium',
+  'reading',
+  'baking',
+  'coffee',
+  'charging',
+  'vacuum',
+  'ironing',
+  'woodwork',
+  'car-work',
+  'freezer',
+  'party',
+  'gardening',
+] as const;
+export type UseKind = (typeof USE_KINDS)[number];
+export const useSchema = z.strictObject({
+  id,
+  room: id,
+  kind: z.enum(USE_KINDS),
+  /** Who it is for; the side of the bed as one lies in it. */
+  who: label(80).default(''),
+  side: z.enum(['left', 'right', 'both']).optional(),
+  note: note.default(''),
+});
+export type LivingUse = z.infer<typeof useSchema>;
+
+/** A thing that somebody has to do: work of another trade that ours waits for, a line of the punch list, a correction. */
+const TASK_KINDS = ['other-trade', 'punch', 'correction'] as const;
+export const taskSchema = z.strictObject({
+  id,
+  kind: z.enum(TASK_KINDS),
+  what: label(400).min(1, 'needs a word on what is to be done'),
+  trade: z.enum(TRADES).default('electrician'),
+  /** The phase that it holds while it is open. */
+  due: z.enum(PHASES),
+  room: id.optional(),
+  box: id.optional(),
+  /** Who is to do it, and until when. */
+  for: label(80).optional(),
+  until: z.iso.date().optional(),
+  state: z.enum(['open', 'done', 'not-needed']).default('open'),
+  /** Who wrote it down, and who settled it, with their days. */
+  by: name,
+  date: z.iso.date(),
+  settledBy: name.optional(),
+  settledOn: z.iso.date().optional(),
+  /** The inspection that asked for it. */
+  inspection: id.optional(),
+  note: note.default(''),
+});
+export type Task = z.infer<typeof taskSchema>;
+
+/** A photo, pinned to a wall of a room or a point of the plan; its picture is kept beside the document under the same id. */
+export const photoSchema = z.strictObject({
+  id,
+  at: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('house') }),
+    z.strictObject({
+      kind: z.literal('wall'),
+      room: id,
+      wall: id,
+      /** From the wall's starting corner to the middle of the picture. */
+      alongIn: z.number().min(0).max(12_000),
+    }),
+    z.strictObject({ kind: z.literal('point'), room: id, x: inches, y: inches }),
+  ]),
+  phase: z.enum(PHASES),
+  note: text(400).default(''),
+  by: name,
+  date: z.iso.date(),
+  widthPx: z.number().int().min(1).max(20_000),
+  heightPx: z.number().int().min(1).max(20_000),
+});
+export type Photo = z.infer<typeof photoSchema>;
+
+/** What an inspector said of one visit. */
+export const inspectionSchema = z.strictObject({
+  id,
+  kind: z.enum(['rough', 'final']),
+  date: z.iso.date(),
+  inspector: name,
+  /** The rooms of a partial inspection; the whole house where nothing is said. */
+  rooms: z.array(id).min(1).max(500).optional(),
+  result: z.enum(['passed', 'corrections', 'not-done']),
+  note: note.default(''),
+});
+export type Inspection = z.infer<typeof inspectionSchema>;
+
+export const logEntrySchema = z.strictObject({ id, date: z.iso.date(), who: name, text: note.min(1) });
