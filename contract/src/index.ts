@@ -1,4 +1,4 @@
-import { boardSchema, boardWiresSchema, editionSchema, standardsSchema, type Standards } from '@winculum/core';
+import { boardSchema, boardWiresSchema, editionSchema, standardsSchema, TRADES, type Standards } from '@winculum/core';
 import { z } from 'zod';
 
 export const ROLES = ['owner', 'crew', 'viewer'] as const;
@@ -70,6 +70,8 @@ export const BODY_LIMITS = {
   edits: 1_000_000,
   /** What a person has built on the bench, or drawn as a signature; the shop standards of a firm. */
   drawing: 500_000,
+  /** A photo that the device has made small. */
+  photo: 3_000_000,
   /** A house file, and nothing else. */
   houseFile: 12_000_000,
 } as const;
@@ -184,6 +186,69 @@ export interface Revision {
 export interface RevisionState extends Revision {
   /** The house as it was signed. */
   readonly house: unknown;
+}
+
+/** Who may be sent a link without an account: what each sees and does is decided by the server. `panel` is the panel's door. */
+export const GUEST_ROLES = ['owner', 'designer', 'inspector', 'trade', 'panel'] as const;
+export type GuestRole = (typeof GUEST_ROLES)[number];
+
+export const newGuestSchema = z
+  .strictObject({
+    role: z.enum(GUEST_ROLES),
+    name,
+    /** Which trade, where it is one. */
+    trade: z.enum(TRADES).optional(),
+    /** Days that the link holds. */
+    days: z.number().int().min(1).max(3650),
+  })
+  .refine((one) => (one.role === 'trade') === (one.trade !== undefined), {
+    path: ['trade'],
+    message: 'is named for a trade, and for nobody else',
+  });
+
+export interface GuestLink {
+  readonly id: string;
+  readonly role: GuestRole;
+  readonly name: string;
+  readonly trade: string | null;
+  readonly madeAt: string;
+  readonly expiresAt: string;
+  readonly revokedAt: string | null;
+  /** When it was last opened. */
+  readonly seenAt: string | null;
+  /** The link itself, told once: the server keeps only its hash. */
+  readonly link?: string;
+}
+
+const shortId = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, 'is no id');
+export const guestCommentSchema = z.strictObject({
+  text: z.string().trim().min(1, 'says nothing').max(400),
+  room: shortId.optional(),
+  box: shortId.optional(),
+});
+export const guestAnswerSchema = z.strictObject({
+  question: shortId,
+  room: shortId.optional(),
+  answer: z.string().trim().max(400),
+});
+export const guestTickSchema = z.strictObject({ task: shortId, state: z.enum(['open', 'done', 'not-needed']) });
+export const guestSignatureSchema = z.strictObject({
+  /** The revision that was shown: a newer one is not signed by mistake. */
+  number: z.number().int().min(1).max(1e6),
+  strokes: strokesSchema,
+});
+
+/** What a guest sees. */
+export interface GuestView {
+  readonly role: GuestRole;
+  readonly name: string;
+  readonly trade: string | null;
+  readonly firm: string;
+  readonly expiresAt: string;
+  /** The house as this guest may see it. */
+  readonly house: unknown;
+  /** The newest revision, to be signed by an owner or designer. */
+  readonly revision: Pick<Revision, 'number' | 'note' | 'at' | 'signatures'> | null;
 }
 
 export interface HouseSummary {

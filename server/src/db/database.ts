@@ -86,6 +86,29 @@ export interface Tables {
     author_id: string | null;
     at: Generated<Date>;
     edits: unknown;
+    guest: Generated<string | null>;
+  };
+  photos: {
+    house_id: string;
+    id: string;
+    author_id: string | null;
+    at: Generated<Date>;
+    hash: string;
+    bytes: Buffer;
+  };
+  guest_links: {
+    id: Generated<string>;
+    hash: string;
+    house_id: string;
+    firm_id: string;
+    role: string;
+    trade: string | null;
+    name: string;
+    author_id: string | null;
+    made_at: Generated<Date>;
+    expires_at: Date;
+    revoked_at: Date | null;
+    seen_at: Date | null;
   };
   revisions: {
     house_id: string;

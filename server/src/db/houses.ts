@@ -142,7 +142,7 @@ export async function listBatches(db: Db, houseId: string, after: number, most =
   const rows = await db
     .selectFrom('edits')
     .leftJoin('users', 'users.id', 'edits.author_id')
-    .select(['edits.version', 'edits.batch_id', 'edits.at', 'edits.edits', 'users.name'])
+    .select(['edits.version', 'edits.batch_id', 'edits.at', 'edits.edits', 'edits.guest', 'users.name'])
     .where('edits.house_id', '=', houseId)
     .where('edits.version', '>', after)
     .orderBy('edits.version')
@@ -151,7 +151,7 @@ export async function listBatches(db: Db, houseId: string, after: number, most =
   return rows.map((row) => ({
     version: row.version,
     batchId: row.batch_id,
-    author: row.name ?? GONE,
+    author: row.name ?? row.guest ?? GONE,
     at: row.at.toISOString(),
     edits: row.edits as AppliedBatch['edits'],
   }));
@@ -203,6 +203,32 @@ export async function appendBatch(db: Db, append: Append): Promise<number | 'mov
     if ((error as { code?: string; constraint?: string }).code === '23505') return 'known';
     throw error;
   }
+}
+
+interface GuestAppend extends Omit<Append, 'authorId' | 'sessionId'> {
+  readonly linkId: string;
+  /** Whose name the batch carries. */
+  readonly guest: string;
+}
+
+/** The same for a guest: the link, and not a session, is to be found alive. */
+export async function appendAsGuest(db: Db, append: GuestAppend): Promise<number | undefined> {
+  const { houseId, firmId, linkId, guest, onVersion, name, batch, epoch } = append;
+  const edits = JSON.stringify(batch.edits);
+  const { rows } = await sql<{ version: number }>`
+    with raised as (
+      update houses set version = version + 1, updated_at = now(), name = ${name}, bytes = bytes + octet_length(${edits}::text)
+      where id = ${houseId} and firm_id = ${firmId} and version = ${onVersion} and deleted_at is null
+        and exists (select from guest_links where id = ${linkId} and house_id = ${houseId} and revoked_at is null and expires_at > now())
+        and exists (select from installation where epoch = ${epoch})
+      returning id, version
+    ), added as (
+      insert into edits (house_id, version, batch_id, guest, edits)
+      select id, version, ${batch.id}, ${guest}, ${edits}::text::json from raised
+      returning house_id, version
+    )
+    select version, pg_notify(${CHANNEL}, house_id::text || ' ' || version) from added`.execute(db);
+  return rows[0]?.version;
 }
 
 /** The version that a batch became, if it was applied. */

@@ -221,6 +221,40 @@ const firmStandards: Migration = {
   },
 };
 
+/** Photos beside the document, and links by which people without an account see their part of a house. */
+const photosAndGuests: Migration = {
+  async up(db) {
+    const run = (text: string) => sql.raw(text).execute(db);
+    await run(`create table photos (
+      house_id uuid not null references houses on delete cascade,
+      id text not null,
+      author_id uuid,
+      at timestamptz not null default now(),
+      hash text not null,
+      bytes bytea not null,
+      primary key (house_id, id)
+    )`);
+    // A photo is compressed already.
+    await run(`alter table photos alter column bytes set storage external`);
+    await run(`create table guest_links (
+      id uuid primary key default gen_random_uuid(),
+      hash text not null unique,
+      house_id uuid not null references houses on delete cascade,
+      firm_id uuid not null references firms on delete cascade,
+      role text not null check (role in ('owner', 'designer', 'inspector', 'trade', 'panel')),
+      trade text,
+      name text not null,
+      author_id uuid,
+      made_at timestamptz not null default now(),
+      expires_at timestamptz not null,
+      revoked_at timestamptz,
+      seen_at timestamptz
+    )`);
+    await run(`create index guest_links_by_house on guest_links (house_id)`);
+    await run(`alter table edits add column guest text`);
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
 export const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
@@ -229,6 +263,7 @@ export const migrations: Record<string, Migration> = {
   '004-bench': bench,
   '005-holding': holding,
   '006-firm-standards': firmStandards,
+  '007-photos-and-guests': photosAndGuests,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

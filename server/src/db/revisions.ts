@@ -120,7 +120,7 @@ export async function insertRevision(
 /** Keeps a signature, bound to the revision as it is at that moment. */
 export async function insertSignature(
   db: Db,
-  at: { readonly houseId: string; readonly number: number; readonly authorId: string },
+  at: { readonly houseId: string; readonly number: number; readonly authorId: string | null },
   signature: { readonly role: Signer; readonly name: string; readonly strokes: unknown },
 ): Promise<void> {
   await sql`

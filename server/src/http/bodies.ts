@@ -16,17 +16,22 @@ function verify(_request: unknown, _response: unknown, body: Buffer): void {
     throw new Refusal(400, 'bad-request', 'The request holds a character (NUL) that no text has. Take it out.');
 }
 
+/** A path under which a photo lies. */
+const PHOTO = /^\/houses\/[^/]+\/photos\/[^/]+$/;
+
 type Kind = keyof typeof BODY_LIMITS;
 const OF_ITS_OWN: readonly [RegExp, Kind][] = [
   [/^\/houses\/[^/]+\/edits$/, 'edits'],
   [/^\/houses\/file$/, 'houseFile'],
   [/^\/houses\/[^/]+\/revisions\/[^/]+\/signatures$/, 'drawing'],
+  [PHOTO, 'photo'],
   [/^\/bench$/, 'drawing'],
   [/^\/firm\/standards$/, 'drawing'],
 ];
 
-/** How much a request may carry: little, unless somebody is signed in and the address is one that takes more. */
+/** How much a request may carry: little, unless somebody is signed in and the address is one that takes more; a guest may sign. */
 function kindOf(request: Request): Kind {
+  if (request.path === '/guest/signatures') return 'drawing';
   const isSignedIn = request.known !== undefined || request.session?.userId !== undefined;
   return isSignedIn ? (OF_ITS_OWN.find(([path]) => path.test(request.path))?.[1] ?? 'small') : 'small';
 }
@@ -35,8 +40,8 @@ function kindOf(request: Request): Kind {
 const readers = Object.fromEntries(
   Object.entries(BODY_LIMITS).map(([kind, limit]) => [
     kind,
-    kind === 'houseFile'
-      ? express.raw({ limit, type: 'application/json', inflate: false })
+    kind === 'houseFile' || kind === 'photo'
+      ? express.raw({ limit, type: kind === 'photo' ? 'image/jpeg' : 'application/json', inflate: false })
       : express.json({ limit, type: 'application/json', inflate: false, verify }),
   ]),
 ) as unknown as Record<Kind, RequestHandler>;

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { Request, RequestHandler } from 'express';
+import type { Request, RequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import type { SignedIn } from '@winculum/contract';
 import type { z } from 'zod';
@@ -103,7 +103,7 @@ export const callerOf = (request: Request): Caller => ({
   device: describeDevice(request.get('user-agent') ?? ''),
 });
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 
 /** A path parameter that is the id of something. @throws Refusal 404 for anything that is no id. */
 export function idFrom(request: Request, form = UUID): string {
@@ -111,6 +111,19 @@ export function idFrom(request: Request, form = UUID): string {
   if (!form.test(id)) throw new Refusal(404, 'not-found', 'There is nothing with this id.');
   return id;
 }
+
+/** A named path parameter that has to read so. @throws Refusal 404 where it does not. */
+export function paramFrom(request: Request, name: string, form: RegExp): string {
+  const value = String(request.params[name]);
+  if (!form.test(value)) throw new Refusal(404, 'not-found', 'There is nothing with this id.');
+  return value;
+}
+export const photoFrom = (request: Request): string => paramFrom(request, 'photo', /^[A-Za-z0-9_-]{1,64}$/);
+
+/** A photo never changes under its id: whoever has it need not ask again. */
+export const sendPhoto = (response: Response, bytes: Buffer): void => {
+  response.set('cache-control', 'private, max-age=31536000, immutable').type('image/jpeg').send(bytes);
+};
 
 const CHANGES = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 

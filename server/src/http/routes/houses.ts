@@ -1,6 +1,7 @@
 import { Router, type Request } from 'express';
 import {
   batchSchema,
+  newGuestSchema,
   newHouseSchema,
   newRevisionSchema,
   newSignatureSchema,
@@ -21,10 +22,24 @@ import {
   loadHouse,
   removeHouse,
 } from '../../use-cases/houses';
+import { guests, inviteGuest, withdrawGuest } from '../../use-cases/guests';
+import { addPhoto, photo } from '../../use-cases/photos';
 import { makeRevision, reopenRevision, revisions, sign } from '../../use-cases/revisions';
 import { appendAtOnce, submitBatch } from '../../use-cases/submit-batch';
 import { readText } from '../bodies';
-import { callerOf, idFrom, mustBeConfirmed, readBody, whoAsks, writingOf, type Context } from '../context';
+import {
+  callerOf,
+  idFrom,
+  mustBeConfirmed,
+  paramFrom,
+  photoFrom,
+  readBody,
+  sendPhoto,
+  UUID,
+  whoAsks,
+  writingOf,
+  type Context,
+} from '../context';
 
 const LARGEST_VERSION = 2 ** 31 - 1;
 
@@ -95,6 +110,27 @@ export function houseRoutes(context: Context): Router {
     })
     .get('/houses/:id/edits', async (request, response) => {
       response.json(await history(db, await whoAsks(context, request), idFrom(request), afterFrom(request)));
+    })
+    .put('/houses/:id/photos/:photo', async (request, response) => {
+      const member = await whoAsks(context, request);
+      response.status(201).json(await addPhoto(db, member, idFrom(request), photoFrom(request), request.body));
+    })
+    .get('/houses/:id/photos/:photo', async (request, response) => {
+      sendPhoto(response, await photo(db, await whoAsks(context, request), idFrom(request), photoFrom(request)));
+    })
+    .get('/houses/:id/guests', async (request, response) => {
+      response.json(await guests(db, await whoAsks(context, request), idFrom(request)));
+    })
+    .post('/houses/:id/guests', async (request, response) => {
+      const member = await whoAsks(context, request);
+      const input = readBody(newGuestSchema, request);
+      const where = { publicUrl: context.accounts.mail.publicUrl, caller: callerOf(request) };
+      response.status(201).json(await inviteGuest(db, member, idFrom(request), input, where));
+    })
+    .delete('/houses/:id/guests/:guest', async (request, response) => {
+      const member = await whoAsks(context, request);
+      await withdrawGuest(db, member, idFrom(request), paramFrom(request, 'guest', UUID), callerOf(request));
+      response.status(204).end();
     })
     .get('/houses/:id/revisions', async (request, response) => {
       response.json(await revisions(db, await whoAsks(context, request), idFrom(request)));

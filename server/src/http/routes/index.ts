@@ -4,6 +4,7 @@ import { Refusal } from '../../use-cases/errors';
 import type { Context } from '../context';
 import { accountRoutes } from './accounts';
 import { firmRoutes } from './firm';
+import { guestRoutes } from './guests';
 import { houseRoutes, streamRoutes } from './houses';
 
 /** Every route under /api. */
@@ -20,6 +21,7 @@ export function apiRoutes(context: Context, version: string): Router {
     .use(firmRoutes(context))
     .use(streamRoutes(context))
     .use(houseRoutes(context))
+    .use(guestRoutes(context))
     .use(() => {
       throw new Refusal(404, 'not-found', 'There is no such address.');
     });
