@@ -14,3 +14,7 @@ import { router } from './router';
 import { createTheme } from './style/vuetify';
 
 createApp(App).use(createPinia()).use(router).use(createTheme()).mount('#app');
+
+// What is served while it is developed changes too often to be kept.
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => undefined));
