@@ -26,7 +26,8 @@ test('steps of the test script are marked right and wrong; a wrong one leads to 
   await step.getByRole('button', { name: /^Wrong:/ }).click();
   await page.getByRole('menuitem', { name: 'open ground' }).click();
   await expect(step).toContainText('open ground, Demo owner');
-  await expect(step.getByRole('link', { name: 'Find the fault under Make-up' })).toBeVisible();
+  await step.getByRole('button', { name: /^Find the mistake/ }).click();
+  await expect(step.getByRole('list', { name: 'Suspects' })).toContainText('the ground of the device is loose');
   await expect(page.getByRole('status').filter({ hasText: '1 wrong' })).toBeVisible();
   await step.getByRole('button', { name: /^Right:/ }).click();
   await expect(page.getByRole('status').filter({ hasText: '1 of' })).toBeVisible();
@@ -40,7 +41,7 @@ test('steps of the test script are marked right and wrong; a wrong one leads to 
   const light = page.getByRole('article', { name: /Back hall light/ });
   await light.getByRole('button', { name: /^Wrong:/ }).click();
   await page.getByRole('menuitem', { name: 'the wrong lights, or not every flip' }).click();
-  await light.getByRole('link', { name: 'Find the fault under Make-up' }).click();
+  await light.getByRole('link', { name: 'Look at the lamps under Make-up' }).click();
   await expect(page.getByRole('combobox', { name: 'Group that misbehaves' })).toHaveValue(/Back hall light/);
 
   // A receptacle that becomes another kind is tried again.

@@ -182,6 +182,7 @@ export async function confirmPassword(page: Page, password = PASSWORD): Promise<
 
 /** The stages in their order. */
 export const STOPS = [
+  'Brief',
   'House',
   'Boxes',
   'Switching',
@@ -192,8 +193,11 @@ export const STOPS = [
   'Load profile',
   'Routes',
   'Make-up',
+  'Phases',
+  'Photos',
   'Inspection',
   'Trim & test',
+  'Documents',
 ] as const;
 type Stop = (typeof STOPS)[number];
 

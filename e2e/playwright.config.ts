@@ -11,6 +11,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
+    // Tests that answer for the server would be passed by; the one about the worker itself lets it work.
+    serviceWorkers: 'block',
     actionTimeout: 40_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

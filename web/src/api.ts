@@ -7,6 +7,8 @@ import type {
   DeletedHouse,
   FirmStandards,
   FirmState,
+  GuestLink,
+  GuestRole,
   HouseState,
   HouseSummary,
   Invitation,
@@ -21,7 +23,7 @@ import type {
   Signer,
 } from '@winculum/contract';
 
-import type { Standards } from '@winculum/core';
+import type { Standards, Trade } from '@winculum/core';
 
 /** An answer that was no success, or no answer at all (status 0). */
 export class ApiError extends Error {
@@ -35,6 +37,7 @@ export class ApiError extends Error {
 
 let csrf: string | null = null;
 const ANSWER_WITHIN_MS = 20_000;
+const PHOTO_WITHIN_MS = 60_000;
 
 /** A body that is text already, and goes as it is. */
 class AsItIs {
@@ -61,6 +64,23 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   const answer: unknown = isJson ? await response.json().catch(() => undefined) : undefined;
   if (!response.ok) throw new ApiError(response.status, answer as ProblemBody | undefined);
   return answer as T;
+}
+
+/** A photo goes as it is, and comes as it is. */
+async function sendPhoto(path: string, photo: Blob): Promise<void> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method: 'PUT',
+      headers: { accept: 'application/json', 'content-type': 'image/jpeg', ...(csrf ? { 'x-csrf-token': csrf } : {}) },
+      body: photo,
+      signal: AbortSignal.timeout(PHOTO_WITHIN_MS),
+    });
+  } catch {
+    throw new ApiError(0, undefined);
+  }
+  if (!response.ok)
+    throw new ApiError(response.status, (await response.json().catch(() => undefined)) as ProblemBody | undefined);
 }
 
 async function keepToken(session: Promise<SessionState>): Promise<SessionState> {
@@ -116,6 +136,11 @@ export const api = {
   openRevision: (id: string, number: number) => call<RevisionState>('GET', `/houses/${id}/revisions/${number}`),
   sign: (id: string, number: number, signature: { role: Signer; name: string; strokes: [number, number][][] }) =>
     call<Revision>('POST', `/houses/${id}/revisions/${number}/signatures`, signature),
+  putPhoto: (id: string, photoId: string, photo: Blob) => sendPhoto(`/houses/${id}/photos/${photoId}`, photo),
+  guests: (id: string) => call<GuestLink[]>('GET', `/houses/${id}/guests`),
+  inviteGuest: (id: string, guest: { role: GuestRole; name: string; days: number; trade?: Trade }) =>
+    call<GuestLink>('POST', `/houses/${id}/guests`, guest),
+  withdrawGuest: (id: string, guestId: string) => call<void>('DELETE', `/houses/${id}/guests/${guestId}`),
   bench: () => call<Bench>('GET', '/bench'),
   keepBench: (bench: Bench) => call<Bench>('PUT', '/bench', bench),
   members: () => call<Member[]>('GET', '/members'),

@@ -19,6 +19,7 @@ export const router = createRouter({
       props: true,
       meta: { open: true },
     },
+    { path: '/guest', component: () => import('./pages/guest/GuestPage.vue'), meta: { open: true } },
     { path: '/account', name: 'account', component: () => import('./pages/account/AccountPage.vue') },
     { path: '/houses', name: 'houses', component: () => import('./pages/Houses.vue') },
     { path: '/bench', name: 'bench', component: () => import('./pages/bench/BenchPage.vue') },

@@ -1,5 +1,6 @@
 /** The stops in the order of work that work so far; the address names one of them. */
 export const STOPS = [
+  'brief',
   'house',
   'boxes',
   'switching',
@@ -10,13 +11,17 @@ export const STOPS = [
   'load-profile',
   'routes',
   'make-up',
+  'phases',
+  'photos',
   'inspection',
   'trim-test',
+  'documents',
 ] as const;
 export type Stop = (typeof STOPS)[number];
 
 /** What each is called. */
 export const TITLES: Readonly<Record<Stop, string>> = {
+  brief: 'Brief',
   house: 'House',
   boxes: 'Boxes',
   switching: 'Switching',
@@ -27,6 +32,9 @@ export const TITLES: Readonly<Record<Stop, string>> = {
   'load-profile': 'Load profile',
   routes: 'Routes',
   'make-up': 'Make-up',
+  phases: 'Phases',
+  photos: 'Photos',
   inspection: 'Inspection',
   'trim-test': 'Trim & test',
+  documents: 'Documents',
 };

@@ -10,6 +10,8 @@ const props = defineProps<{
   mark?: string;
   selected?: boolean;
   ghost?: boolean;
+  /** It rests on a question of the brief that nobody has answered. */
+  waits?: boolean | undefined;
   color?: string;
   /** Strokes and gaps of a ring around it, in parts of its size: a second carrier beside the color. */
   ring?: string;
@@ -17,10 +19,13 @@ const props = defineProps<{
 
 const first = computed(() => Object.values(props.box.devices)[0]);
 const switches = computed(() => Object.values(props.box.devices).filter((device) => device.kind === 'switch').length);
-const provisional = computed(() => ['undecided', 'not-delivered', 'future', 'held'].includes(props.box.state ?? ''));
+const provisional = computed(
+  () => props.waits || ['undecided', 'not-delivered', 'future', 'held'].includes(props.box.state ?? ''),
+);
 const LOW = { data: 'D', coax: 'X', speaker: 'SP', doorbell: 'B', thermostat: 'T', alarm: 'AL', sleeve: 'SL' } as const;
 const label = computed(
-  () => `${props.box.tag}, ${first.value?.kind ?? 'box'}${props.box.state ? `, ${props.box.state}` : ''}`,
+  () =>
+    `${props.box.tag}, ${first.value?.kind ?? 'box'}${props.box.state ? `, ${props.box.state}` : ''}${props.waits ? ', waits for an answer' : ''}`,
 );
 </script>
 

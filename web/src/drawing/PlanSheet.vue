@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import { useElementSize } from '@vueuse/core';
-import { boundsOf, viewRoom, type Bounds, type Box, type House, type Point } from '@winculum/core';
+import { boundsOf, provisionalBoxes, viewRoom, type Bounds, type Box, type House, type Point } from '@winculum/core';
 import PlanGround from './PlanGround.vue';
 import PlanLabels from './PlanLabels.vue';
 import RoomBoxes from './RoomBoxes.vue';
@@ -62,6 +62,11 @@ const inSight = computed(() => {
     const { minX, minY, maxX, maxY } = boundsOf(room.corners);
     return maxX > left && minX < right && maxY > top && minY < bottom;
   });
+});
+/** Boxes that rest on an open question of the brief; the same set until others do, so that no room is drawn again for nothing. */
+const waiting = computed<ReadonlySet<string>>((before) => {
+  const now = provisionalBoxes(props.house);
+  return before?.size === now.size && [...now.keys()].every((id) => before.has(id)) ? before : new Set(now.keys());
 });
 const views = computed(() => (props.showBoxes ? inSight.value.map((room) => viewRoom(props.house, room.id)) : []));
 
@@ -141,6 +146,7 @@ defineExpose({ fit });
         :mark-of="markOf"
         :color-of="colorOf"
         :ring-of="ringOf"
+        :waiting="waiting"
       />
       <slot name="over" :scale="scale" />
     </g>

@@ -12,6 +12,8 @@ const props = defineProps<{
   markOf?: ((box: Box) => string) | undefined;
   colorOf?: ((box: Box) => string | undefined) | undefined;
   ringOf?: ((box: Box) => string | undefined) | undefined;
+  /** Boxes that rest on an open question. */
+  waiting?: ReadonlySet<string> | undefined;
 }>();
 /** Symbols keep a readable size on the screen, and never swell over the room. */
 const size = computed(() => Math.max(3, Math.min(8, 7 / props.scale)));
@@ -47,6 +49,7 @@ const placed = computed(() => props.view.boxes.map((box) => ({ box, ...place(box
         :mark="markOf?.(box) || (showTags && scale > 1.25 ? box.tag : '')"
         :color="colorOf?.(box)"
         :ring="ringOf?.(box)"
+        :waits="waiting?.has(box.id)"
       />
     </g>
   </g>

@@ -12,8 +12,8 @@ import {
   type LaidCable,
   type PlacementLimits,
 } from '@winculum/core';
-import StripGround from '../../drawing/StripGround.vue';
-import { cutAt, layOutStrip } from '../../drawing/strip-layout';
+import StripGround from './StripGround.vue';
+import { cutAt, layOutStrip } from './strip-layout';
 
 /** The walls of a room unrolled, with the cables in their bays, the holes that they need and the plates they go through. */
 const props = defineProps<{

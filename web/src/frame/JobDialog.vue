@@ -20,13 +20,14 @@ import type { JobPart } from '../stores/view';
 import FirmStandards from './FirmStandards.vue';
 import BoxTypeEditor from './BoxTypeEditor.vue';
 import StandardsForm from './StandardsForm.vue';
-import { decisionWords } from './decision-words';
+import { decisionWords, rulingsOf } from './decision-words';
 import PresetEditor from './PresetEditor.vue';
 
 const props = defineProps<{ first: JobPart }>();
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
 const house = computed(() => store.current);
+const rulings = computed(() => rulingsOf(house.value));
 
 const heights = [
   ['receptacleHeightIn', 'Receptacles'],
@@ -174,13 +175,13 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
           <PresetEditor />
         </div>
         <div v-else class="stack">
-          <p v-if="!Object.keys(house.decisions).length" class="muted">
+          <p v-if="!rulings.length" class="muted">
             None. Where the authority has switched a rule off or changed its number, write it down here with who and
             when; it is printed with the house. A finding is accepted on its own card, where it is shown.
           </p>
           <v-list v-else density="compact" lines="two" aria-label="Decisions">
             <v-list-item
-              v-for="one in house.decisions"
+              v-for="one in rulings"
               :key="one.id"
               :title="`${summaryOf(one.rule)}: ${decisionWords(one)}`"
               :subtitle="`${one.by}, ${one.date} ${one.note}`"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { count } from '@winculum/core';
+import { count, mustKnow } from '@winculum/core';
 import { computed } from 'vue';
 import { useHouse } from '../stores/house';
 import type { Stop } from '../stops';
@@ -11,7 +11,13 @@ const groups: readonly {
   readonly title: string;
   readonly stops: readonly { readonly id: Stop; readonly name: string; readonly short: string }[];
 }[] = [
-  { title: 'Survey', stops: [{ id: 'house', name: 'House', short: 'HO' }] },
+  {
+    title: 'Survey',
+    stops: [
+      { id: 'brief', name: 'Brief', short: 'BR' },
+      { id: 'house', name: 'House', short: 'HO' },
+    ],
+  },
   {
     title: 'Lay out',
     stops: [
@@ -39,11 +45,19 @@ const groups: readonly {
   {
     title: 'Close out',
     stops: [
+      { id: 'phases', name: 'Phases', short: 'PH' },
+      { id: 'photos', name: 'Photos', short: 'FO' },
       { id: 'inspection', name: 'Inspection', short: 'IN' },
       { id: 'trim-test', name: 'Trim & test', short: 'TT' },
+      { id: 'documents', name: 'Documents', short: 'DO' },
     ],
   },
 ];
+
+/** Questions of the brief that nobody has answered. */
+const unanswered = computed(() =>
+  store.house ? mustKnow(store.house).filter((one) => one.state === 'open').length : 0,
+);
 
 /** What is open at each stop: violations first, then questions and notes. */
 const open = computed(() => {
@@ -55,21 +69,41 @@ const open = computed(() => {
   }
   const boxes = Object.values(store.house?.boxes ?? {});
   const wrong = Object.values(store.house?.results ?? {}).filter((one) => one.reading !== 'right').length;
+  counts['brief'] = { violations: 0, others: unanswered.value };
+  const tasks = Object.values(store.house?.tasks ?? {}).filter((one) => one.state === 'open');
+  counts['phases'] = { violations: tasks.filter((one) => one.kind === 'correction').length, others: tasks.length };
   counts['trim-test'] = { violations: wrong, others: 0 };
-  counts['walk'] = { violations: 0, others: boxes.filter((box) => box.progress !== 'nailed').length };
+  counts['walk'] = {
+    violations: 0,
+    others: boxes.filter((box) => box.progress === undefined || box.progress === 'marked').length,
+  };
   return counts;
 });
 
+/** Papers and days: there is nothing in them to be right or wrong. */
+const NEVER_DONE: ReadonlySet<Stop> = new Set(['load-profile', 'inspection', 'phases', 'photos', 'documents']);
+const PAPERS: Readonly<Partial<Record<Stop, string>>> = {
+  'load-profile': 'a day in the house: which breaker trips',
+  inspection: 'what the inspector reads',
+  photos: 'what is behind the drywall',
+  documents: 'what the next owner gets',
+};
+
 /** Whether there is anything yet that could be right or wrong. */
 function isBegun(id: Stop): boolean {
-  if (id === 'load-profile' || id === 'inspection') return false;
+  if (NEVER_DONE.has(id)) return false;
+  if (id === 'brief') return Object.keys(store.house?.rooms ?? {}).length > 0;
   if (id === 'trim-test') return Object.keys(store.house?.results ?? {}).length > 0;
-  return id === 'walk' ? Object.keys(store.house?.boxes ?? {}).length > 0 : (store.check?.looked.has(id) ?? false);
+  return id === 'walk'
+    ? Object.keys(store.house?.boxes ?? {}).length > 0
+    : ((store.check?.looked as ReadonlySet<string> | undefined)?.has(id) ?? false);
 }
 
 function describe(id: Stop): string {
-  if (id === 'load-profile') return 'a day in the house: which breaker trips';
-  if (id === 'inspection') return 'what the inspector reads';
+  const paper = PAPERS[id];
+  if (paper) return paper;
+  if (id === 'brief') return count(unanswered.value, 'open question');
+  if (id === 'phases') return count(open.value['phases']?.others ?? 0, 'open task');
   if (!isBegun(id)) return 'nothing here yet';
   if (id === 'walk') return `${open.value['walk']?.others ?? 0} boxes not nailed yet`;
   const { violations = 0, others = 0 } = open.value[id] ?? {};
@@ -115,13 +149,13 @@ function describe(id: Stop): string {
   user-select: none;
 }
 .title {
-  padding: 12px 18px 4px;
+  padding: 8px 18px 2px;
 }
 .stop {
   display: flex;
   align-items: center;
   gap: 8px;
-  min-height: 40px;
+  min-height: 36px;
   padding: 0 12px 0 22px;
   color: var(--ink);
   text-decoration: none;

@@ -24,6 +24,7 @@ const showHelp = ref(false);
 const layout = useLayout();
 
 const stages: Record<Stop, Component> = {
+  brief: defineAsyncComponent(() => import('../stages/brief/BriefStage.vue')),
   house: defineAsyncComponent(() => import('../stages/house/HouseStage.vue')),
   boxes: defineAsyncComponent(() => import('../stages/boxes/BoxesStage.vue')),
   switching: defineAsyncComponent(() => import('../stages/switching/SwitchingStage.vue')),
@@ -34,8 +35,11 @@ const stages: Record<Stop, Component> = {
   'load-profile': defineAsyncComponent(() => import('../stages/load-profile/LoadProfileStage.vue')),
   routes: defineAsyncComponent(() => import('../stages/routes/RoutesStage.vue')),
   'make-up': defineAsyncComponent(() => import('../stages/make-up/MakeUpStage.vue')),
+  phases: defineAsyncComponent(() => import('../stages/phases/PhasesStage.vue')),
+  photos: defineAsyncComponent(() => import('../stages/photos/PhotosStage.vue')),
   inspection: defineAsyncComponent(() => import('../stages/inspection/InspectionStage.vue')),
   'trim-test': defineAsyncComponent(() => import('../stages/trim-test/TrimTestStage.vue')),
+  documents: defineAsyncComponent(() => import('../stages/documents/DocumentsStage.vue')),
 };
 
 async function open(): Promise<void> {
@@ -164,7 +168,11 @@ watch(
   grid-template: 48px minmax(0, 1fr) auto / 60px minmax(0, 1fr);
   grid-template-areas: 'top top' 'rail stage' 'side side';
 }
-/* On the walk and at the box the sheet is what one needs in hand. */
+/* On the walk, at the box and over papers the sheet is what one needs in hand. */
+.frame.tablet.brief > .side,
+.frame.tablet.phases > .side,
+.frame.tablet.photos > .side,
+.frame.tablet.documents > .side,
 .frame.tablet.walk > .side,
 .frame.tablet.make-up > .side,
 .frame.tablet.inspection > .side,

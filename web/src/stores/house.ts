@@ -1,6 +1,7 @@
 import {
   checkHouse,
   leaveHousesUnfrozen,
+  signedFor,
   undoOf,
   validateHouse,
   type Edit,
@@ -17,6 +18,8 @@ import { api, ApiError } from '../api';
 import { openCopies, type Copy } from '../sync/device-store';
 import { HouseSync, type SendFailure, type SyncDependencies, type SyncState } from '../sync/house-sync';
 import { useSession } from './session';
+import { today } from '../today';
+import { useView } from './view';
 
 // markRaw does nothing on frozen objects, and a House that Vue walks through is many times slower. Said here and not where the
 // interface begins, since the core is not needed before a house is opened.
@@ -48,6 +51,7 @@ export const useHouse = defineStore('house', () => {
   const undoStack = shallowRef<readonly Edit[]>([]);
   const redoStack = shallowRef<readonly Edit[]>([]);
   const session = useSession();
+  const view = useView();
   /** Counts openings and closings: who had to wait sees by it that another house, or none, is wanted by now. */
   let turn = 0;
   let sync: HouseSync | undefined;
@@ -138,6 +142,8 @@ export const useHouse = defineStore('house', () => {
         const read = validateHouse(state.house);
         if (!read.ok) throw new Error(read.problems[0]?.message);
         start = { version: state.version, house: read.value, pending: [], sending: null, epoch: state.epoch };
+        // What was opened once opens again without a network.
+        void copies?.write(start).catch(() => undefined);
       } catch (error) {
         if (!copies?.last || !(error instanceof ApiError) || error.status !== 0) throw error;
         start = copies.last;
@@ -216,17 +222,26 @@ export const useHouse = defineStore('house', () => {
     return said;
   }
 
+  /** While somebody places for an owner or designer, the boxes that come carry that name from the first tap. */
+  function named(edited: Edited): Edited {
+    const by = view.placingFor?.trim();
+    if (!by || !house.value) return edited;
+    const signed = signedFor(house.value, { ok: true, value: edited }, { by, date: today() });
+    return signed.ok ? signed.value : edited;
+  }
+
   /** Does what a verb of the core made, or shows why it was refused. */
   function apply(result: Result<Edited>): boolean {
     if (!canEdit.value) problem.value = 'Your role here is viewer: you can look, not change.';
     else if (!result.ok) problem.value = result.problems[0]!.message;
     else {
       problem.value = '';
-      if (result.value.edit.patches.length > 0) {
-        undoStack.value = [...undoStack.value, result.value.edit];
+      const edited = named(result.value);
+      if (edited.edit.patches.length > 0) {
+        undoStack.value = [...undoStack.value, edited.edit];
         redoStack.value = [];
       }
-      commit(result.value);
+      commit(edited);
       return true;
     }
     return false;

@@ -32,8 +32,11 @@ export const useView = defineStore('view', () => {
   /** The room whose walls the strip shows, and the cursor along its loop, inches. */
   const stripRoom = ref('');
   const cursorIn = ref(0);
+  /** Who asks for what is placed and answered from now on; empty where it is the person signed in. */
+  const placingFor = ref('');
 
   return {
+    placingFor,
     level,
     selection,
     finding,

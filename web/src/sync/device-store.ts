@@ -7,9 +7,16 @@ let opening: Promise<IDBPDatabase> | undefined;
 /** The database once it is open: what is written then is asked for at once, and not after what the page has to do first. */
 let opened: IDBPDatabase | undefined;
 const open = async () =>
-  (opened = await (opening ??= openDB('winculum', 1, {
-    upgrade(db) {
-      db.createObjectStore('houses');
+  (opened = await (opening ??= openDB('winculum', 2, {
+    upgrade(db, from) {
+      if (from < 1) db.createObjectStore('houses');
+      // Photos that wait to be sent, by person, house and photo.
+      db.createObjectStore('photos');
+    },
+    // A newer program in another window needs the database in its own form: this one lets go, and opens it again when it writes.
+    blocking: (_current, _blocked, event) => {
+      (event.target as IDBDatabase).close();
+      [opening, opened] = [undefined, undefined];
     },
   })));
 
@@ -132,6 +139,43 @@ const forget = async (key: string): Promise<void> => (await open()).delete('hous
 /** Forgets every copy of a house that is no more. */
 export async function forgetCopies(userId: string, houseId: string): Promise<void> {
   await (await open()).delete('houses', copiesOf(userId, houseId));
+  await (await open()).delete('photos', copiesOf(userId, houseId));
+}
+
+/** What waits to be sent of one photo. */
+interface WaitingPhoto {
+  readonly id: string;
+  readonly blob: Blob;
+}
+const photoKey = (userId: string, houseId: string, id: string) => `${userId}/${houseId}/${id}`;
+
+export const keepPhoto = async (userId: string, houseId: string, { id, blob }: WaitingPhoto): Promise<unknown> =>
+  (await open()).put('photos', blob, photoKey(userId, houseId, id));
+
+export const forgetPhoto = async (userId: string, houseId: string, id: string): Promise<void> =>
+  (await open()).delete('photos', photoKey(userId, houseId, id));
+
+/** The photos of a house that this device has not sent yet. */
+export async function waitingPhotos(userId: string, houseId: string): Promise<readonly WaitingPhoto[]> {
+  const { store } = (await open()).transaction('photos');
+  const [keys, blobs] = await Promise.all([
+    store.getAllKeys(copiesOf(userId, houseId)) as Promise<string[]>,
+    store.getAll(copiesOf(userId, houseId)) as Promise<Blob[]>,
+  ]);
+  return keys.map((key, i) => ({ id: key.slice(`${userId}/${houseId}/`.length), blob: blobs[i]! }));
+}
+
+/** Houses of a person that this device can open without the server, by the name they had last. */
+export async function housesOnDevice(
+  userId: string,
+): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const { store } = (await open()).transaction('houses');
+  const [keys, all] = await Promise.all([
+    store.getAllKeys(copiesOfAll(userId)) as Promise<string[]>,
+    store.getAll(copiesOfAll(userId)) as Promise<Stored[]>,
+  ]);
+  const names = new Map(keys.map((key, i) => [key.split('/')[1]!, all[i]!.house.name]));
+  return [...names].map(([id, name]) => ({ id, name }));
 }
 
 const copiesOfAll = (userId: string) => IDBKeyRange.bound(`${userId}/`, `${userId}/\uffff`);
@@ -139,10 +183,12 @@ const copiesOfAll = (userId: string) => IDBKeyRange.bound(`${userId}/`, `${userI
 /** How many edits of a person wait on this device, in however many houses. */
 export async function countWaiting(userId: string): Promise<number> {
   const all = (await (await open()).getAll('houses', copiesOfAll(userId))) as Stored[];
-  return all.reduce((sum, one) => sum + one.pending.length, 0);
+  const photos = await (await open()).count('photos', copiesOfAll(userId));
+  return all.reduce((sum, one) => sum + one.pending.length, photos);
 }
 
 /** Forgets every house of a person on this device, and what waits in it. */
 export async function forgetAllCopies(userId: string): Promise<void> {
   await (await open()).delete('houses', copiesOfAll(userId));
+  await (await open()).delete('photos', copiesOfAll(userId));
 }

@@ -2,7 +2,9 @@
 import { computed, ref } from 'vue';
 import { count, inspectionPacket, type PacketLine } from '@winculum/core';
 import PaperPage from '../../frame/PaperPage.vue';
-import { decisionWords } from '../../frame/decision-words';
+import { decisionWords, rulingsOf } from '../../frame/decision-words';
+import InspectionVisits from './InspectionVisits.vue';
+import PacketMore from './PacketMore.vue';
 import { useHouse } from '../../stores/house';
 
 /** The packet for the inspector: whether the house is ready, and room by room what was measured against what is required. */
@@ -12,8 +14,11 @@ const PARTS = {
   rooms: 'By room',
   fills: 'Box fill',
   protection: 'Protection',
+  more: 'Cables and alarms',
   rulings: 'Rulings and open ends',
+  visits: 'Visits',
 } as const;
+const rulings = computed(() => rulingsOf(store.current));
 const part = ref<keyof typeof PARTS>('rooms');
 const onlyOpen = ref(false);
 const VERDICTS = {
@@ -47,7 +52,7 @@ const print = () => window.print();
       <span class="grow" />
       <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
     </template>
-    <header class="head">
+    <header v-if="part !== 'visits'" class="head">
       <h1>{{ store.current.name }}: rough inspection</h1>
       <p class="verdict num" :class="packet.verdict" role="status">{{ VERDICTS[packet.verdict] }}</p>
       <p>
@@ -100,6 +105,8 @@ const print = () => window.print();
             <th>Kind</th>
             <th class="right">Used, in³</th>
             <th class="right">Holds, in³</th>
+            <th class="right">Grounds</th>
+            <th>Made up</th>
           </tr>
         </thead>
         <tbody>
@@ -111,6 +118,8 @@ const print = () => window.print();
             <td class="num right">
               {{ row.allowedIn3?.toFixed(1) ?? 'not known' }}{{ row.fits === false ? ' ▨' : '' }}
             </td>
+            <td class="num right">{{ row.grounds }}</td>
+            <td>{{ row.isMadeUp ? '✓' : '' }}</td>
           </tr>
         </tbody>
       </v-table>
@@ -142,11 +151,13 @@ const print = () => window.print();
         </tbody>
       </v-table>
     </section>
+    <PacketMore v-else-if="part === 'more'" :packet="packet" />
+    <InspectionVisits v-else-if="part === 'visits'" />
     <section v-else class="room">
       <h2>Rulings, amendments and findings that were accepted</h2>
-      <p v-if="!Object.keys(store.current.decisions).length" class="muted">None is written down.</p>
+      <p v-if="!rulings.length" class="muted">None is written down.</p>
       <ul>
-        <li v-for="one in store.current.decisions" :key="one.id">
+        <li v-for="one in rulings" :key="one.id">
           <b>{{ one.rule }}</b> {{ decisionWords(one) }}: {{ one.by }}, {{ one.date }} {{ one.note }}
         </li>
       </ul>
@@ -154,6 +165,18 @@ const print = () => window.print();
       <p v-if="!packet.provisional.length" class="muted">None.</p>
       <ul>
         <li v-for="text in packet.provisional" :key="text">{{ text }}</li>
+      </ul>
+      <h2>Ends that wait in the walls</h2>
+      <p v-if="!packet.ends.length" class="muted">None.</p>
+      <ul>
+        <li v-for="(one, i) in packet.ends" :key="i">
+          {{ one.what }}, <b class="num">{{ one.where }}</b> {{ one.note }}
+        </li>
+      </ul>
+      <h2>What only the inspector can answer</h2>
+      <p v-if="!packet.asks.length" class="muted">Nothing.</p>
+      <ul>
+        <li v-for="text in packet.asks" :key="text">{{ text }}</li>
       </ul>
     </section>
   </PaperPage>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fillNote, fillOf, makeUpOf, nameOfBox, type BoxMakeUp, type Proof } from '@winculum/core';
+import { changeEntity, fillNote, fillOf, makeUpOf, nameOfBox, type BoxMakeUp, type Proof } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { layoutCard } from './card-layout';
 import CardDrawing from './CardDrawing.vue';
@@ -11,6 +11,12 @@ import FillSum from './FillSum.vue';
 const props = defineProps<{ makeUp: BoxMakeUp; n: number; of: number; proofs: ReadonlyMap<string, Proof> }>();
 const store = useHouse();
 const house = computed(() => store.current);
+const isMadeUp = computed(() => ['made-up', 'trimmed'].includes(props.makeUp.box.progress ?? ''));
+/** Grounds spliced, pigtails on, folded back: what the rough inspection looks into. */
+const tick = () =>
+  store.apply(
+    changeEntity(house.value, 'boxes', props.makeUp.box.id, { progress: isMadeUp.value ? 'nailed' : 'made-up' }),
+  );
 const units = computed(() => props.makeUp.units);
 const layout = computed(() => layoutCard(props.makeUp));
 const fill = computed(() => fillOf(house.value, props.makeUp.box)!);
@@ -52,6 +58,15 @@ const proved = computed(() =>
     <header>
       <h2 class="num">{{ makeUp.box.tag }}</h2>
       <p>{{ nameOfBox(fill) }}, {{ room.name }}</p>
+      <v-btn
+        v-if="store.canEdit"
+        class="made"
+        :aria-label="`Made up: ${makeUp.box.tag}`"
+        :aria-pressed="isMadeUp"
+        :disabled="makeUp.box.progress === 'trimmed'"
+        @click="tick"
+        >{{ isMadeUp ? '✓ made up' : 'Made up' }}</v-btn
+      >
       <p class="off">Circuit {{ circuits.join(' and ') }} · turn off and test before opening</p>
     </header>
     <div class="body" :class="{ wide: layout.width > 620 }">
@@ -94,6 +109,15 @@ header {
 }
 h2 {
   font: 700 28px var(--numbers);
+}
+.made {
+  align-self: center;
+  min-height: 44px;
+}
+@media print {
+  .made {
+    display: none;
+  }
 }
 .off {
   margin-left: auto;

@@ -17,7 +17,7 @@ const pairs = computed(() =>
   ),
 );
 const amendments = computed(() =>
-  Object.values(store.current.decisions).filter(({ change }) => change.kind !== 'accept'),
+  Object.values(store.current.decisions).filter(({ change }) => change.kind === 'off' || change.kind === 'limit'),
 );
 const violations = computed(
   () => (store.check?.findings ?? []).filter((one) => one.kind === 'fail' && one.severity === 'violation').length,

@@ -33,7 +33,7 @@ import PullSheet from './PullSheet.vue';
 import RouteMarks from './RouteMarks.vue';
 import { routeLines } from './route-lines';
 import RoutesPanel from './RoutesPanel.vue';
-import RouteStrip from './RouteStrip.vue';
+import RouteStrip from '../../drawing/RouteStrip.vue';
 import SpoolSheet from './SpoolSheet.vue';
 import { useRouting } from './use-routing';
 

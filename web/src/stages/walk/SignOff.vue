@@ -4,7 +4,7 @@ import { SIGNERS, type Revision, type Signer } from '@winculum/contract';
 import { changesSince, validateHouse, wordFor, type House } from '@winculum/core';
 import { api, ApiError } from '../../api';
 import { useHouse } from '../../stores/house';
-import SignaturePad from './SignaturePad.vue';
+import SignaturePad from '../../frame/SignaturePad.vue';
 
 /** Revisions of the boxes, who signed them, and what has changed since. */
 const emit = defineEmits<{ reopen: [revision: Revision, house: House] }>();

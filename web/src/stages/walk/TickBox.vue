@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { Box } from '@winculum/core';
 
 /** One tap marked, the next nailed, and round again: as large as a gloved thumb. */
-defineProps<{ box: Box; disabled: boolean }>();
+const props = defineProps<{ box: Box; disabled: boolean }>();
+/** What is made up or trimmed was nailed long ago. */
+const isBeyond = computed(() => props.box.progress === 'made-up' || props.box.progress === 'trimmed');
 const emit = defineEmits<{ tick: [] }>();
 </script>
 
@@ -11,11 +14,11 @@ const emit = defineEmits<{ tick: [] }>();
     class="tick"
     variant="outlined"
     :class="box.progress"
-    :disabled="disabled"
+    :disabled="disabled || isBeyond"
     :aria-label="`${box.tag}: ${box.progress ?? 'to do'}`"
     @click="emit('tick')"
   >
-    {{ box.progress === 'nailed' ? '✓✓' : box.progress === 'marked' ? '✓' : '' }}
+    {{ box.progress === 'nailed' || isBeyond ? '✓✓' : box.progress === 'marked' ? '✓' : '' }}
   </v-btn>
 </template>
 
@@ -34,7 +37,9 @@ const emit = defineEmits<{ tick: [] }>();
   border-color: var(--chalk);
   background: var(--chalk-soft);
 }
-.tick.nailed {
+.tick.nailed,
+.tick.made-up,
+.tick.trimmed {
   border-color: var(--reached-ink);
   background: var(--reached);
 }

@@ -19,7 +19,9 @@ const sheets = computed(() => walkSheets(house.value));
 const rooms = computed(() => sheets.value.rooms.filter((one) => only.value === '' || one.room.id === only.value));
 const boxes = computed(() => Object.values(house.value.boxes));
 const marked = computed(() => boxes.value.filter((one) => one.progress).length);
-const nailed = computed(() => boxes.value.filter((one) => one.progress === 'nailed').length);
+const nailed = computed(
+  () => boxes.value.filter((one) => one.progress !== undefined && one.progress !== 'marked').length,
+);
 const open = computed(() => sheets.value.rooms.flatMap((one) => one.open));
 watch(sheets, (now) => {
   if (only.value && !now.rooms.some((one) => one.room.id === only.value)) only.value = '';

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { VBtn } from 'vuetify/components/VBtn';
+import { count, deathsOn, scheduleOf, type House } from '@winculum/core';
+
+/** The directory of every panel, for whoever stands before it: which breaker is it, and what goes dead with it. */
+const props = defineProps<{ house: House; printed?: boolean }>();
+const panels = computed(() => Object.values(props.house.panels).map((one) => scheduleOf(props.house, one.id)));
+const sought = ref<string | null>('');
+const open = ref('');
+const KINDS = { plain: '', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI GFCI' } as const;
+
+const deadOf = (id: string) => {
+  const circuit = props.house.circuits[id];
+  const [whole] = circuit ? deathsOn(props.house, circuit) : [];
+  return (whole?.outlets ?? []).map((one) => `${one.load?.name ?? one.device.kind}, ${one.room.name} (${one.box.tag})`);
+};
+const shown = computed(() =>
+  panels.value.map((schedule) => ({
+    schedule,
+    rows: schedule.rows
+      .filter((row) => !row.continued && (row.circuit || row.feeder))
+      .map((row) => ({
+        ...row,
+        id: row.circuit?.id ?? row.feeder!.id,
+        ratingA: (row.circuit ?? row.feeder)!.ratingA,
+        dead: row.circuit ? deadOf(row.circuit.id) : [],
+      }))
+      .filter((row) => {
+        const words = (sought.value ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+        const text = `${row.directory} ${row.dead.join(' ')}`.toLowerCase();
+        return words.every((one) => text.includes(one));
+      }),
+  })),
+);
+</script>
+
+<template>
+  <v-text-field
+    v-if="!printed"
+    v-model="sought"
+    label="Which breaker is it?"
+    placeholder="a room, a thing, a box tag"
+    persistent-placeholder
+    clearable
+  />
+  <section
+    v-for="{ schedule, rows } in shown"
+    :key="schedule.panel.id"
+    class="directory"
+    :aria-label="schedule.panel.name"
+  >
+    <h2>
+      {{ schedule.panel.name }}
+      <span class="muted">{{ house.rooms[schedule.panel.room]?.name }}, {{ schedule.panel.mainA }} A</span>
+    </h2>
+    <p v-if="!rows.length" class="muted">Nothing here by that name.</p>
+    <p v-if="schedule.unplaced.length" class="is-caution">
+      Not in a space yet: {{ schedule.unplaced.map((one) => one.name).join(', ') }}
+    </p>
+    <ul>
+      <li v-for="row in rows" :key="row.space">
+        <component
+          :is="printed ? 'div' : VBtn"
+          class="line"
+          v-bind="printed ? {} : { variant: 'text', block: true, 'aria-expanded': open === row.id }"
+          @click="open = open === row.id ? '' : row.id"
+        >
+          <b class="num space">{{ row.space }}</b>
+          <span class="grow words">{{ row.directory }}</span>
+          <span class="num muted">{{ row.ratingA }} A {{ row.breaker ? KINDS[row.breaker] : '' }}</span>
+        </component>
+        <p v-if="printed || open === row.id" class="dead muted">
+          {{ row.dead.length ? `Goes dead: ${row.dead.slice(0, 40).join('; ')}` : 'Feeds another panel.' }}
+          <template v-if="row.dead.length > 40">and {{ count(row.dead.length - 40, 'more outlet') }}</template>
+        </p>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.directory {
+  background: var(--card);
+  border: 1px solid var(--rule);
+  border-radius: 6px;
+  padding: 10px 14px;
+}
+h2 {
+  font-size: 17px;
+}
+h2 .muted {
+  font-size: 13px;
+  font-weight: 400;
+}
+li {
+  border-top: 1px solid var(--rule);
+  break-inside: avoid;
+}
+.line {
+  display: flex;
+  min-height: 44px;
+  height: auto !important;
+  padding: 4px 0 !important;
+  align-items: center;
+  gap: 10px;
+}
+.line :deep(.v-btn__content) {
+  display: flex;
+  gap: 10px;
+  width: 100%;
+  white-space: normal;
+  text-align: left;
+}
+.space {
+  font-size: 20px;
+  min-width: 30px;
+}
+.dead {
+  padding: 0 0 6px 40px;
+  font-size: 12.5px;
+}
+@media print {
+  .directory {
+    border: 0;
+    padding: 4px 0;
+  }
+  .line {
+    min-height: 0;
+  }
+}
+</style>
