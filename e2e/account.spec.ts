@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { Secret, TOTP } from 'otpauth';
-import { confirmPassword, expect, openDemo, saved, signIn, tape, test } from './harness';
+import { confirmPassword, expect, menu, openDemo, saved, signIn, tape, test } from './harness';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const NEW_PASSWORD = 'seven boxes on one stud';
@@ -65,7 +65,7 @@ test('an owner invites, by a link that is handed over; a house is deleted with t
   await expect(ben.getByRole('link', { name: 'Studio house on the narrow lot' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Houses' }).click();
-  await page.getByRole('button', { name: 'Delete Studio house on the narrow lot' }).click();
+  await menu(page, 'More: Studio house on the narrow lot', 'Delete');
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
   await confirmPassword(page);
   await expect(page.getByText('No house yet.')).toBeVisible();

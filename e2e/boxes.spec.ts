@@ -20,7 +20,7 @@ test('an open item flies to the gap, says why, and mends it; undo brings it back
 test('a whole room is boxed with the keyboard alone', async ({ owner: page }) => {
   await newHouse(page, 'By keyboard');
   await tape(page, "bedroom 12' x 10'");
-  await page.keyboard.press('Alt+2');
+  await page.keyboard.press('Alt+3');
   await expect(page.getByRole('region', { name: 'Wall strip' })).toContainText('Bedroom');
   // One typed on the tape line, one by letters at the cursor, one after walking from stud to stud.
   await tape(page, "R 6'");

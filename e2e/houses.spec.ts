@@ -1,4 +1,4 @@
-import { expect, goTo, menu, openDemo, test } from './harness';
+import { expect, goTo, menu, openDemo, pick, test } from './harness';
 
 test('a sample house is opened, laid out, planned by the tool alone, and found without a violation', async ({
   owner: page,
@@ -20,17 +20,18 @@ test('a sample house is opened, laid out, planned by the tool alone, and found w
 test('a house is duplicated, and found among many by a part of its name', async ({ owner: page }) => {
   for (let n = 0; n < 6; n++) {
     await page
-      .getByRole('button', { name: /^Duplicate Studio/ })
+      .getByRole('button', { name: /^More: Studio/ })
       .last()
       .click();
+    await page.getByRole('menuitem', { name: 'Duplicate' }).click();
     await expect(page).toHaveURL(/\/house$/);
     await page.getByRole('link', { name: 'All houses' }).click();
-    await expect(page.getByRole('button', { name: /^Duplicate/ })).toHaveCount(n + 2);
+    await expect(page.getByRole('button', { name: /^More: / })).toHaveCount(n + 2);
   }
   await page.getByLabel('Find a house').fill('narrow copy) (copy');
-  await expect(page.getByRole('button', { name: /^Duplicate/ })).not.toHaveCount(7);
+  await expect(page.getByRole('button', { name: /^More: / })).not.toHaveCount(7);
   await page.getByLabel('Find a house').fill('barn');
-  await expect(page.getByRole('button', { name: /^Duplicate/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^More: / })).toHaveCount(0);
 });
 
 test('standards become the firm’s, new houses begin with them, and other houses are offered them', async ({
@@ -57,4 +58,41 @@ test('standards become the firm’s, new houses begin with them, and other house
   await dialog.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /differs? from the firm's/ })).toBeVisible();
+});
+
+test('a job begins with its details, is found by its client, archived, had back, and kept on the device', async ({
+  owner: page,
+}) => {
+  await page.getByRole('button', { name: 'With details …' }).click();
+  const dialog = page.getByRole('dialog', { name: 'New job' });
+  await dialog.getByLabel('Name of the job').fill('Cellar at the mill');
+  await pick(page, 'What it is', 'Finished basement');
+  await dialog.getByLabel('Authority having jurisdiction').fill('Building department of the demo county');
+  await page.keyboard.press('Tab');
+  // The demo house has its permit there, under this edition.
+  await expect(dialog.getByText('as on the last permit there')).toBeVisible();
+  await dialog.getByLabel('Client').fill('Miller family');
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(page).toHaveURL(/\/house$/);
+  await expect(page.getByRole('button', { name: /^Level/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Level/ }).click();
+  await expect(page.getByRole('menuitem', { name: 'Basement', exact: true })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'All houses' }).click();
+
+  await expect(page.getByText('Miller family')).toBeVisible();
+  await page.getByLabel('Find a house').fill('miller');
+  await expect(page.getByRole('button', { name: /^More: / })).toHaveCount(1);
+  await menu(page, 'More: Cellar at the mill', 'Archive');
+  await expect(page.getByText('No house here.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Cellar at the mill' })).toBeVisible();
+  await menu(page, 'More: Cellar at the mill', 'Archive');
+  await pick(page, 'Which', 'archived');
+  await expect(page.getByRole('link', { name: 'Cellar at the mill' })).toBeVisible();
+  await pick(page, 'Which', 'active');
+  await page.getByLabel('Find a house').fill('');
+
+  await menu(page, 'More: Studio house on the narrow lot', 'Keep on this device');
+  await expect(page.getByText('on this device').first()).toBeVisible();
 });

@@ -296,8 +296,13 @@ test.describe('with the worker that keeps the interface on the device', () => {
     await app.start();
     await cold.reload();
     await expect(cold.getByRole('button', { name: 'DR-1: marked' })).toBeVisible();
+    // The list of houses knows what lies on this device.
+    await cold.goto(app.url);
+    await expect(cold.getByText('These houses lie on this device')).toBeVisible();
+    await cold.getByRole('link', { name: 'Studio house on the narrow lot' }).click();
+    await expect(cold.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
     await context.setOffline(false);
-    await cold.reload();
+    await cold.goto(url);
     await saved(cold);
     const other = await (await browser.newContext({ storageState: served.cookies })).newPage();
     await other.goto(url);

@@ -1,4 +1,12 @@
-import { boardSchema, boardWiresSchema, editionSchema, standardsSchema, TRADES, type Standards } from '@winculum/core';
+import {
+  boardSchema,
+  boardWiresSchema,
+  editionSchema,
+  jobSchema,
+  standardsSchema,
+  TRADES,
+  type Standards,
+} from '@winculum/core';
 import { z } from 'zod';
 
 export const ROLES = ['owner', 'crew', 'viewer'] as const;
@@ -60,7 +68,13 @@ export interface FirmStandards {
 export const firmDeletionSchema = z.strictObject({ name });
 
 /** A new, empty house. A house file is sent as it is, to an address of its own. */
-export const newHouseSchema = z.strictObject({ name, edition: editionSchema });
+export const newHouseSchema = z.strictObject({
+  name,
+  edition: editionSchema,
+  /** What is known of the job when it begins. */
+  job: jobSchema.omit({ edition: true }).partial().optional(),
+});
+export const archiveSchema = z.strictObject({ archived: z.boolean() });
 
 /** What one request may carry, bytes. */
 export const BODY_LIMITS = {
@@ -256,9 +270,12 @@ export interface HouseSummary {
   readonly name: string;
   readonly version: number;
   readonly updatedAt: string;
+  /** Who changed it last; nobody has yet where it is null. */
+  readonly changedBy: string | null;
+  readonly archivedAt: string | null;
 }
 
-export interface HouseState extends HouseSummary {
+export interface HouseState extends Omit<HouseSummary, 'changedBy' | 'archivedAt'> {
   /** The life of the database: a restore begins another. */
   readonly epoch: string;
   readonly house: unknown;

@@ -63,6 +63,10 @@ export {
   CIRCUIT_PURPOSES,
   type Corner,
   type Inspection,
+  type Job,
+  JOB_KINDS,
+  type JobKind,
+  jobSchema,
   type LivingUse,
   type Phase,
   PHASES,
@@ -337,6 +341,7 @@ export {
   unitOf,
 } from './close-out/simulated-tester';
 export { saidBy, stateOf, testScript, type StepState, type TestStep } from './close-out/test-script';
+export { jobSummary, type JobSummary } from './phases/job-summary';
 export { boardOf, type BoardRow, type PhaseCell, phaseOf } from './phases/board';
 export { plateOf, trimSheets } from './close-out/trim-sheets';
 export { fitDay, type FittedDay } from './load-profile/fit-day';

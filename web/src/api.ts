@@ -23,7 +23,7 @@ import type {
   Signer,
 } from '@winculum/contract';
 
-import type { Standards, Trade } from '@winculum/core';
+import type { Job, Standards, Trade } from '@winculum/core';
 
 /** An answer that was no success, or no answer at all (status 0). */
 export class ApiError extends Error {
@@ -123,10 +123,12 @@ export const api = {
     csrf = null;
   },
   houses: () => call<HouseSummary[]>('GET', '/houses'),
-  addHouse: (house: { name: string; edition: string }) => call<HouseSummary>('POST', '/houses', house),
+  addHouse: (house: { name: string; edition: string; job?: Partial<Omit<Job, 'edition'>> }) =>
+    call<HouseSummary>('POST', '/houses', house),
   importHouse: (text: string) => call<HouseSummary>('POST', '/houses/file', new AsItIs(text)),
   deletedHouses: () => call<DeletedHouse[]>('GET', '/houses/deleted'),
   bringBack: (id: string) => call<void>('POST', `/houses/deleted/${id}`),
+  archiveHouse: (id: string, archived: boolean) => call<void>('PUT', `/houses/${id}/archive`, { archived }),
   loadHouse: (id: string) => call<HouseState>('GET', `/houses/${id}`),
   deleteHouse: (id: string) => call<void>('DELETE', `/houses/${id}`),
   sendBatch: (id: string, batch: Batch) => call<BatchAnswer>('POST', `/houses/${id}/edits`, batch),

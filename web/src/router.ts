@@ -21,7 +21,7 @@ export const router = createRouter({
     },
     { path: '/guest', component: () => import('./pages/guest/GuestPage.vue'), meta: { open: true } },
     { path: '/account', name: 'account', component: () => import('./pages/account/AccountPage.vue') },
-    { path: '/houses', name: 'houses', component: () => import('./pages/Houses.vue') },
+    { path: '/houses', name: 'houses', component: () => import('./pages/jobs/JobsPage.vue') },
     { path: '/bench', name: 'bench', component: () => import('./pages/bench/BenchPage.vue') },
     { path: '/houses/:id', redirect: (to) => `/houses/${String(to.params['id'])}/boxes` },
     {

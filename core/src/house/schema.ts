@@ -348,11 +348,25 @@ export const standardsSchema = z.strictObject({
 });
 export type Standards = z.infer<typeof standardsSchema>;
 
+/** What a job is: it says how a new house begins, and how jobs are found again. */
+export const JOB_KINDS = [
+  'new-house',
+  'addition',
+  'basement-finish',
+  'kitchen',
+  'dwelling-over-garage',
+  'small-house',
+] as const;
+export type JobKind = (typeof JOB_KINDS)[number];
 export const jobSchema = z.strictObject({
   edition: editionSchema,
   authority: label(120).default(''),
   permitDate: z.iso.date().nullable().default(null),
+  kind: z.enum(JOB_KINDS).optional(),
+  client: label(120).optional(),
+  address: label(200).optional(),
 });
+export type Job = z.infer<typeof jobSchema>;
 
 /** The one document: everything that is known of a house; all else is derived from it. */
 export const houseSchema = z.strictObject({

@@ -63,7 +63,7 @@ const OF_BOXES: ReadonlySet<string> = new Set(['boxes', 'switching', 'house']);
 /** What the rooms of a house share while their board is made. */
 interface Sight {
   readonly house: House;
-  readonly signed: Signed | undefined;
+  readonly signed: Signed | 'not asked' | undefined;
   readonly violations: ReadonlyMap<string | undefined, readonly Finding[]>;
   readonly routes: ReadonlyMap<string, readonly Route[]>;
   readonly steps: ReadonlyMap<string | undefined, readonly TestStep[]>;
@@ -71,7 +71,7 @@ interface Sight {
   readonly asked: ReadonlyMap<string | undefined, number>;
 }
 
-function lookAt(house: House, signed: Signed | undefined): Sight {
+function lookAt(house: House, signed: Signed | 'not asked' | undefined): Sight {
   const violations = checkHouse(house).findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
   const routes = new Map<string, Route[]>();
   for (const route of keptRoutes(house).sound.values())
@@ -80,7 +80,7 @@ function lookAt(house: House, signed: Signed | undefined): Sight {
       if (room && !routes.get(room)?.includes(route)) routes.set(room, [...(routes.get(room) ?? []), route]);
     }
   const unsigned = new Map<string, number>();
-  if (signed)
+  if (signed && signed !== 'not asked')
     for (const { room } of changesSince(signed.house, house)) unsigned.set(room, (unsigned.get(room) ?? 0) + 1);
   const waits = provisionalBoxes(house).size > 0;
   const asked = new Map<string | undefined, number>();
@@ -126,6 +126,7 @@ const tickWork =
 
 function signedWork(sight: Sight, room: Room): Work {
   const of = boxesOf(sight, room).length;
+  if (sight.signed === 'not asked') return NOTHING;
   if (!sight.signed) return { done: 0, of, blocked: of > 0 ? ['no revision is signed'] : [] };
   const changed = sight.unsigned.get(room.name) ?? 0;
   const words = `${count(changed, 'change')} since revision ${sight.signed.number} was signed`;
@@ -210,8 +211,8 @@ function rowOf(sight: Sight, room: Room, tasks: readonly Task[]): BoardRow {
   return { room, cells };
 }
 
-/** The board of a house: every room in walking order with how far it is in each phase. Nothing of it is typed. */
-export function boardOf(house: House, signed?: Signed): readonly BoardRow[] {
+/** The board of a house, with the revision that was signed, or without asking for one: every room in walking order with how far it is in each phase. Nothing of it is typed. */
+export function boardOf(house: House, signed?: Signed | 'not asked'): readonly BoardRow[] {
   const sight = lookAt(house, signed);
   const tasks = Object.values(house.tasks).filter((one) => one.state === 'open');
   return walkingOrder(house)

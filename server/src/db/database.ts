@@ -68,6 +68,7 @@ export interface Tables {
     bytes: Generated<string>;
     deleted_at: Date | null;
     deleted_by: string | null;
+    archived_at: Date | null;
   };
   snapshots: { house_id: string; version: number; house: unknown; at: Generated<Date> };
   set_aside: {

@@ -10,18 +10,33 @@ export const CHANNEL = 'house_edits';
 const SNAPSHOTS_KEPT = 5;
 const GONE = 'a member who has left';
 
-const summary = (row: { id: string; name: string; version: number; updated_at: Date }): HouseSummary => ({
+interface SummaryRow {
+  readonly id: string;
+  readonly name: string;
+  readonly version: number;
+  readonly updated_at: Date;
+  readonly archived_at?: Date | null;
+  readonly changed_by?: string | null;
+}
+const summary = (row: SummaryRow): HouseSummary => ({
   id: row.id,
   name: row.name,
   version: row.version,
   updatedAt: row.updated_at.toISOString(),
+  changedBy: row.changed_by ?? null,
+  archivedAt: row.archived_at?.toISOString() ?? null,
 });
+
+/** Who wrote the newest batch of a house: a member, or a guest by link. */
+const changedBy = sql<string | null>`(
+  select coalesce(users.name, edits.guest) from edits left join users on users.id = edits.author_id
+  where edits.house_id = houses.id and edits.version = houses.version)`;
 
 export const listHouses = async (db: Db, firmId: string): Promise<HouseSummary[]> =>
   (
     await db
       .selectFrom('houses')
-      .select(['id', 'name', 'version', 'updated_at'])
+      .select(['id', 'name', 'version', 'updated_at', 'archived_at', changedBy.as('changed_by')])
       .where('firm_id', '=', firmId)
       .where('deleted_at', 'is', null)
       .orderBy('updated_at', 'desc')
@@ -69,6 +84,18 @@ export const deleteHouse = async (db: Db, firmId: string, id: string, userId: st
       .returning('name')
       .executeTakeFirst()
   )?.name;
+
+/** Puts a house aside, or takes it out again; false when the firm has none with this id. */
+export const archiveHouse = async (db: Db, firmId: string, id: string, archived: boolean): Promise<boolean> =>
+  (
+    await db
+      .updateTable('houses')
+      .set({ archived_at: archived ? sql`now()` : null })
+      .where('firm_id', '=', firmId)
+      .where('id', '=', id)
+      .where('deleted_at', 'is', null)
+      .executeTakeFirst()
+  ).numUpdatedRows > 0n;
 
 export const undeleteHouse = async (db: Db, firmId: string, id: string): Promise<string | undefined> =>
   (

@@ -255,6 +255,13 @@ const photosAndGuests: Migration = {
   },
 };
 
+/** Houses that are put aside, and out of the way until somebody looks for them. */
+const archive: Migration = {
+  up: async (db) => {
+    await sql`alter table houses add column archived_at timestamptz`.execute(db);
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
 export const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
@@ -264,6 +271,7 @@ export const migrations: Record<string, Migration> = {
   '005-holding': holding,
   '006-firm-standards': firmStandards,
   '007-photos-and-guests': photosAndGuests,
+  '008-archive': archive,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

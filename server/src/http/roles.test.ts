@@ -72,6 +72,7 @@ const MATRIX: Record<string, { may: Who3; body?: unknown; own?: true }> = {
   'get /houses/deleted': { may: 'owners', own: true },
   'post /houses/deleted/:id': { may: 'owners' },
   'get /houses/:id': { may: 'members' },
+  'put /houses/:id/archive': { may: 'crew', body: { archived: false } },
   'delete /houses/:id': { may: 'owners' },
   'post /houses/:id/edits': { may: 'crew', body: batch },
   'get /houses/:id/edits': { may: 'members' },

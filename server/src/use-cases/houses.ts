@@ -5,6 +5,7 @@ import type { HouseChecker } from '../checking/house-checker';
 import { insertAudit } from '../db/audit';
 import type { Db } from '../db/database';
 import {
+  archiveHouse,
   deleteHouse,
   findHead,
   insertHouse,
@@ -30,7 +31,7 @@ export async function addHouse(db: Db, member: SignedIn, input: z.infer<typeof n
   const { standards } = await firmStandards(db, member);
   return insertHouse(db, member.firm.id, {
     name: input.name,
-    text: JSON.stringify(createHouse(input.name, input.edition, standards ?? undefined)),
+    text: JSON.stringify(createHouse(input.name, input.edition, standards ?? undefined, input.job)),
   });
 }
 
@@ -81,6 +82,12 @@ export async function removeHouse(db: Db, member: SignedIn, id: string, caller: 
   const name = await deleteHouse(db, member.firm.id, id, member.user.id);
   if (name === undefined) throw notFound('house');
   await audit(db, member, 'house deleted', name, caller);
+}
+
+/** Puts a house aside, or takes it out again: it is the same house all the while. */
+export async function setArchived(db: Db, member: SignedIn, id: string, archived: boolean): Promise<void> {
+  if (member.role === 'viewer') throw forbidden('Your role here is viewer: you can look, not put houses aside.');
+  if (!(await archiveHouse(db, member.firm.id, id, archived))) throw notFound('house');
 }
 
 export function deletedHouses(db: Db, member: SignedIn): Promise<DeletedHouse[]> {

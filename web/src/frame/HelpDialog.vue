@@ -1,7 +1,7 @@
 <script setup lang="ts">
 const emit = defineEmits<{ close: [] }>();
 const keys = [
-  ['Alt 1 … 9', 'go to House, Boxes, Switching, Walk, Circuits, Panel, Service, Load profile, Make-up'],
+  ['Alt 1 … 9', 'go to the first nine stages of the rail, from Brief to Load profile'],
   ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ['Wheel, drag, pinch', 'zoom and pan the sheet'],
   ['Shift drag', 'lasso'],

@@ -13,6 +13,7 @@ import {
   type House,
 } from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
+import LineField from '../fields/LineField.vue';
 import LengthField from '../fields/LengthField.vue';
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
@@ -131,6 +132,18 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             type="date"
             :disabled="!store.canEdit"
             @change="setJob({ permitDate: ($event.target as HTMLInputElement).value || null })"
+          />
+          <LineField
+            label="Client"
+            :most="120"
+            :model-value="house.job.client ?? ''"
+            @update:model-value="setJob({ client: $event.trim() || undefined })"
+          />
+          <LineField
+            label="Address"
+            :most="200"
+            :model-value="house.job.address ?? ''"
+            @update:model-value="setJob({ address: $event.trim() || undefined })"
           />
           <ChoiceField
             label="Lengths"

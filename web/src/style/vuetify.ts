@@ -58,6 +58,7 @@ export function createTheme() {
       VTextarea: FIELD,
       VSelect: FIELD,
       VAutocomplete: { ...FIELD, autoSelectFirst: true },
+      VCombobox: { ...FIELD },
       VNumberInput: { ...FIELD, controlVariant: 'hidden' },
       VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
       VCard: { rounded: 'md', elevation: 0, border: true },

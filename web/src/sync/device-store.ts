@@ -1,17 +1,19 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import { newId } from '../new-id';
-import { HOUSE_VERSION, readHouse } from '@winculum/core';
+import { HOUSE_VERSION, readHouse, type JobSummary } from '@winculum/core';
 import type { Stored } from './house-sync';
 
 let opening: Promise<IDBPDatabase> | undefined;
 /** The database once it is open: what is written then is asked for at once, and not after what the page has to do first. */
 let opened: IDBPDatabase | undefined;
 const open = async () =>
-  (opened = await (opening ??= openDB('winculum', 2, {
+  (opened = await (opening ??= openDB('winculum', 3, {
     upgrade(db, from) {
       if (from < 1) db.createObjectStore('houses');
       // Photos that wait to be sent, by person, house and photo.
-      db.createObjectStore('photos');
+      if (from < 2) db.createObjectStore('photos');
+      // What the cards of jobs say, by person and house.
+      if (from < 3) db.createObjectStore('summaries');
     },
     // A newer program in another window needs the database in its own form: this one lets go, and opens it again when it writes.
     blocking: (_current, _blocked, event) => {
@@ -165,17 +167,31 @@ export async function waitingPhotos(userId: string, houseId: string): Promise<re
   return keys.map((key, i) => ({ id: key.slice(`${userId}/${houseId}/`.length), blob: blobs[i]! }));
 }
 
-/** Houses of a person that this device can open without the server, by the name they had last. */
+/** What a card said of a house, and of which version it was read. */
+export interface KeptSummary {
+  readonly version: number;
+  readonly summary: JobSummary;
+}
+export const keptSummary = async (userId: string, houseId: string): Promise<KeptSummary | undefined> =>
+  (await (await open()).get('summaries', `${userId}/${houseId}`)) as KeptSummary | undefined;
+export const keepSummary = async (userId: string, houseId: string, kept: KeptSummary): Promise<unknown> =>
+  (await open()).put('summaries', kept, `${userId}/${houseId}`);
+
+/** Houses of a person that this device can open without the server, as they were last. */
 export async function housesOnDevice(
   userId: string,
-): Promise<readonly { readonly id: string; readonly name: string }[]> {
+): Promise<readonly { readonly id: string; readonly name: string; readonly version: number }[]> {
   const { store } = (await open()).transaction('houses');
   const [keys, all] = await Promise.all([
     store.getAllKeys(copiesOfAll(userId)) as Promise<string[]>,
     store.getAll(copiesOfAll(userId)) as Promise<Stored[]>,
   ]);
-  const names = new Map(keys.map((key, i) => [key.split('/')[1]!, all[i]!.house.name]));
-  return [...names].map(([id, name]) => ({ id, name }));
+  const found = new Map<string, { id: string; name: string; version: number }>();
+  for (const [i, { house, version }] of all.entries()) {
+    const id = keys[i]!.split('/')[1]!;
+    if (version >= (found.get(id)?.version ?? 0)) found.set(id, { id, name: house.name, version });
+  }
+  return [...found.values()];
 }
 
 const copiesOfAll = (userId: string) => IDBKeyRange.bound(`${userId}/`, `${userId}/\uffff`);
@@ -191,4 +207,5 @@ export async function countWaiting(userId: string): Promise<number> {
 export async function forgetAllCopies(userId: string): Promise<void> {
   await (await open()).delete('houses', copiesOfAll(userId));
   await (await open()).delete('photos', copiesOfAll(userId));
+  await (await open()).delete('summaries', copiesOfAll(userId));
 }

@@ -1,5 +1,6 @@
 import { Router, type Request } from 'express';
 import {
+  archiveSchema,
   batchSchema,
   newGuestSchema,
   newHouseSchema,
@@ -21,6 +22,7 @@ import {
   importHouse,
   loadHouse,
   removeHouse,
+  setArchived,
 } from '../../use-cases/houses';
 import { guests, inviteGuest, withdrawGuest } from '../../use-cases/guests';
 import { addPhoto, photo } from '../../use-cases/photos';
@@ -90,6 +92,11 @@ export function houseRoutes(context: Context): Router {
       };
       // The house is text already, which is not parsed and written again for each who asks.
       response.type('json').send(`${JSON.stringify(about).slice(0, -1)},"house":${open.textOf(state)}}`);
+    })
+    .put('/houses/:id/archive', async (request, response) => {
+      const member = await whoAsks(context, request);
+      await setArchived(db, member, idFrom(request), readBody(archiveSchema, request).archived);
+      response.status(204).end();
     })
     .delete('/houses/:id', async (request, response) => {
       const [member, id] = [await whoAsks(context, request), idFrom(request)];
