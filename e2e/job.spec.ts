@@ -139,6 +139,8 @@ test('a sample house from brief to handover: crew, owner, designer, another trad
   await page.getByRole('button', { name: 'Punch list' }).click();
   await expect(page.getByText('Sconces four inches lower')).toBeVisible();
   await page.getByRole('button', { name: 'Done: Sconces four inches lower' }).click();
+  await page.getByRole('button', { name: 'Activity' }).click();
+  await expect(page.getByText('Dora, designer').first()).toBeVisible();
   await page.getByRole('button', { name: 'Board' }).click();
   await page
     .getByRole('button', { name: /, Signed: / })

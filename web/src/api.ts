@@ -1,5 +1,6 @@
 import type {
   AccountState,
+  AppliedBatch,
   AuditEntry,
   Batch,
   BatchAnswer,
@@ -132,6 +133,7 @@ export const api = {
   loadHouse: (id: string) => call<HouseState>('GET', `/houses/${id}`),
   deleteHouse: (id: string) => call<void>('DELETE', `/houses/${id}`),
   sendBatch: (id: string, batch: Batch) => call<BatchAnswer>('POST', `/houses/${id}/edits`, batch),
+  history: (id: string, after: number) => call<AppliedBatch[]>('GET', `/houses/${id}/edits?after=${after}`),
   revisions: (id: string) => call<Revision[]>('GET', `/houses/${id}/revisions`),
   makeRevision: (id: string, revision: { version: number; note: string }) =>
     call<Revision>('POST', `/houses/${id}/revisions`, revision),

@@ -1,7 +1,6 @@
 import { formatLength } from '../units/length';
 import type { Box, House, Room } from '../house/schema';
 import { inRoom } from '../plan/room-view';
-import { count } from '../units/count';
 import { describeBox, walkingOrder } from '../walk/walk-sheets';
 
 /** One box at trim: what goes in, and what it is to stand in line with. */
@@ -41,7 +40,7 @@ export function plateOf({ at, gangs, devices }: Pick<Box, 'at' | 'gangs' | 'devi
   const covers = Object.values(devices).flatMap((one) => (one.kind === 'receptacle' ? (one.cover ?? []) : []));
   if (covers.includes('in-use')) return 'in-use cover';
   if (covers.includes('flap')) return 'weatherproof cover';
-  return at.kind === 'floor' ? 'floor cover' : `${count(gangs, 'gang')} plate`;
+  return at.kind === 'floor' ? 'floor cover' : `${gangs}-gang plate`;
 }
 
 /** What is trimmed out, room by room in walking order; existing boxes and those for later are left alone. */

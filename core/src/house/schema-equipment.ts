@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, name } from './schema-parts';
+import { id, label, name } from './schema-parts';
 
 const onCircuit = { id, circuit: id.nullable().default(null) };
 
@@ -231,6 +231,11 @@ export const loadSchema = z.strictObject({
   cordIn: z.number().gt(0).max(600).optional(),
   /** Its instructions ask for an individual circuit (NEC 110.3(B)). */
   individual: z.boolean().default(false),
+  /**
+   * What an energy management system (NEC 750.30, 625.42) limits it to at the service or feeder, amperes; loads that name the same
+   * group share one limit.
+   */
+  managed: z.strictObject({ limitA: z.number().gt(0).max(400), group: label(40).default('') }).optional(),
   /** `typical` until somebody has read the nameplate. */
   source: z.enum(['typical', 'nameplate']).default('typical'),
   /** Where it connects: a device in a box. */

@@ -3,6 +3,7 @@ import type { Load, LoadKind } from '../house/schema-equipment';
 import { LOAD_LIBRARY } from '../loads/library';
 import { isTypical } from '../circuits/circuit-load';
 import { indexOutlets } from '../circuits/outlets';
+import { groupBy } from '../units/group-by';
 
 /** How Article 220 takes a piece of equipment. */
 export type LoadGroup =
@@ -28,6 +29,8 @@ export interface Connected {
   readonly motor: boolean;
   /** Its nameplate has not been read. */
   readonly isTypical: boolean;
+  /** An energy management system lets it take no more than this; counted so where the edition allows it. */
+  readonly managed?: true;
   /** What it is controlled with: heaters of one room hang on one thermostat. */
   readonly control: string;
 }
@@ -99,26 +102,50 @@ const SUPPLY_VOLTS = { '120/240': 240, '120/208': 208, '120': 120 } as const;
 type Within = (circuit: Circuit) => boolean;
 
 /**
+ * What an energy management system lets loads take, volt-amperes: one limit for each group of those that are looked at, shared by their
+ * size. Chargers in every edition (625.41 in 2014, 625.42 later); anything else from 2023 on, 220.70. *From memory*, medium.
+ */
+function managedShares(loads: readonly Load[], edition: Edition): ReadonlyMap<Load, number> {
+  const counts = loads.filter((one) => one.managed && (edition === '2023' || groupOf(one, true) === 'vehicle'));
+  const groups = groupBy(counts, (one) => one.managed!.group || one.id);
+  const shares = new Map<Load, number>();
+  for (const some of groups.values()) {
+    const wholeVa = some.reduce((sum, one) => sum + one.va, 0);
+    // Where members of a group name different limits the largest is the one that is sure to hold.
+    const limitVa = Math.max(...some.map((one) => one.managed!.limitA * one.volts));
+    for (const one of some) shares.set(one, Math.min(one.va, (one.va * limitVa) / wholeVa));
+  }
+  return shares;
+}
+
+/**
  * A house as Article 220 reads it, or the part of it that some circuits feed. What is plugged in anywhere is in the 3 VA/ft² and does not
  * appear. A whole dwelling has two small-appliance circuits and one for its laundry at least; a part has those that are its own.
  */
 export function dwellingLoads(house: House, areaFt2: number, within?: Within): DwellingLoads {
   const { byDevice } = indexOutlets(house);
   const circuits = Object.values(house.circuits).filter((one) => !within || within(one));
+  const isWithin = ({ device }: Load): boolean => {
+    const circuit = house.circuits[byDevice.get(device)?.device.circuit ?? ''];
+    return !within || (circuit !== undefined && within(circuit));
+  };
+  const limits = managedShares(Object.values(house.loads).filter(isWithin), house.job.edition);
   const connected = Object.values(house.loads).flatMap((load): Connected[] => {
+    if (!isWithin(load)) return [];
     const outlet = byDevice.get(load.device);
     const circuit = outlet?.device.circuit ? house.circuits[outlet.device.circuit] : undefined;
-    if (within && !(circuit && within(circuit))) return [];
     const group = groupOf(load, circuit?.purpose === 'individual');
     if (group === undefined) return [];
     return [
       {
         name: load.name,
         group,
-        va: load.va,
+        va: limits.get(load) ?? load.va,
         volts: load.volts,
         motor: load.motor,
-        isTypical: isTypical(load),
+        // The setting counts, whatever the plate says.
+        isTypical: !limits.has(load) && isTypical(load),
+        ...(limits.has(load) ? { managed: true as const } : {}),
         control: load.kind === 'electric-furnace' ? 'the furnace' : (outlet?.room.id ?? load.id),
       },
     ];

@@ -1,9 +1,10 @@
-import type { ConductorSize } from '../house/schema';
+import type { ConductorSize, Edition, House } from '../house/schema';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EDITIONS } from '../house/schema';
 import { cookingDemandVa } from './cooking-demand';
-import type { Connected, DwellingLoads, LoadGroup } from './connected-loads';
+import { aHouse } from '../test/house-builder';
+import { dwellingLoads, type Connected, type DwellingLoads, type LoadGroup } from './connected-loads';
 import { existingLoad, neutralLoad, optionalLoad, standardLoad } from './load-calculation';
 import { electrodeConductor, nextServiceRating, serviceConductors } from './service-conductors';
 
@@ -214,5 +215,56 @@ describe('what must hold of any dwelling', () => {
     const three = dwelling([4_500, 1_200, 900].map((va) => one('fixed', va)));
     const four = dwelling([4_500, 1_200, 900, 600].map((va) => one('fixed', va)));
     expect(standardLoad(four).va).toBeLessThan(standardLoad(three).va);
+  });
+});
+
+describe('an energy management system', () => {
+  const charger = (edition: Edition, extra: object) =>
+    aHouse(edition)
+      .room('garage', 'garage', [0, 0, 240, 240])
+      .circuit('A', 60, { poles: 2, awg: '4', purpose: 'individual' })
+      .load('ev-charger-48', 'garage', 'c0', 60, 'A', extra as Record<string, unknown>)
+      .build();
+  const vehicle = (house: House) => dwellingLoads(house, 1_000).connected.filter((one) => one.group === 'vehicle');
+  // 11,520 VA off the plate; limited to 16 A it is 3,840, and 2023 asks for no 7,200 then (625.42(A)).
+  it.each([
+    ['2014', {}, 11_520],
+    ['2023', {}, 11_520],
+    ['2014', { managed: { limitA: 16, group: '' } }, 3_840],
+    ['2020', { managed: { limitA: 16, group: '' } }, 3_840],
+    ['2023', { managed: { limitA: 16, group: '' } }, 3_840],
+    ['2023', { managed: { limitA: 100, group: '' } }, 11_520],
+  ] as const)('counts a charger at its setting, %s %j', (edition, extra, va) => {
+    const house = charger(edition, extra);
+    expect(vehicle(house).map((one) => one.va)).toEqual([va]);
+    const line = standardLoad(dwellingLoads(house, 1_000)).lines.find((one) => one.what === vehicle(house)[0]!.name);
+    expect(line!.va).toBe(va);
+  });
+
+  it('lets two chargers share one limit, and each part of a house have all of it', () => {
+    const managed = { managed: { limitA: 40, group: 'chargers' } };
+    const house = aHouse('2023')
+      .room('garage', 'garage', [0, 0, 240, 240])
+      .circuit('A', 60, { poles: 2, awg: '4', purpose: 'individual' })
+      .circuit('B', 60, { poles: 2, awg: '4', purpose: 'individual' })
+      .load('ev-charger-48', 'garage', 'c0', 60, 'A', managed)
+      .load('ev-charger-48', 'garage', 'c0', 160, 'B', managed)
+      .build();
+    expect(vehicle(house).reduce((sum, one) => sum + one.va, 0)).toBeCloseTo(40 * 240, 6);
+    const part = dwellingLoads(house, 0, (circuit) => circuit.id === 'A').connected;
+    expect(part.map((one) => one.va)).toEqual([40 * 240]);
+  });
+
+  it('of anything but a charger counts from 2023 on alone: before, nothing in Article 220 allows it', () => {
+    const heater = (edition: Edition) =>
+      dwellingLoads(
+        aHouse(edition)
+          .room('utility', 'utility', [0, 0, 120, 120])
+          .circuit('A', 30, { poles: 2, awg: '10', purpose: 'individual' })
+          .load('water-heater', 'utility', 'c0', 60, 'A', { managed: { limitA: 5, group: '' } })
+          .build(),
+        1_000,
+      ).connected.map((one) => one.va);
+    expect([heater('2020'), heater('2023')]).toEqual([[4_500], [1_200]]);
   });
 });

@@ -73,8 +73,16 @@ const lightingDemandVa = (va: number): number =>
 
 /** Table 220.54 takes each dryer at 5,000 VA at least. */
 const dryerVa = (one: Connected): number => Math.max(5_000, one.va);
-/** 2023 takes each charger at 7,200 VA at least: 220.57. */
-const vehicleVa = (one: Connected, edition: Edition): number => (edition === '2023' ? Math.max(7_200, one.va) : one.va);
+/** 2023 takes each charger at 7,200 VA at least: 220.57; one that is managed at its setting: 625.42(A). */
+const vehicleVa = (one: Connected, edition: Edition): number =>
+  edition === '2023' && !one.managed ? Math.max(7_200, one.va) : one.va;
+const vehicleWords = (one: Connected, edition: Edition): Pick<CalculationLine, 'sum' | 'section'> => {
+  if (one.managed)
+    return { sum: 'as its energy management limits it', section: edition === '2014' ? '625.41' : '625.42(A)' };
+  return edition === '2023'
+    ? { sum: 'at least 7,200 VA', section: '220.57' }
+    : { sum: 'by its plate', section: '625.42' };
+};
 
 /** Of fixed appliances those that count towards the four of 220.53; from 2020 only those of 500 W and more. *From memory*, medium. */
 const countsTowardsFour = (one: Connected, edition: Edition): boolean =>
@@ -145,9 +153,8 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
   for (const one of of(loads, 'vehicle'))
     lines.push({
       what: one.name,
-      sum: loads.edition === '2023' ? 'at least 7,200 VA' : 'by its plate',
       va: vehicleVa(one, loads.edition),
-      section: loads.edition === '2023' ? '220.57' : '625.42',
+      ...vehicleWords(one, loads.edition),
     });
   const { heating, cooling, heatVa, coolVa } = seasons(loads);
   const isCold = heatVa >= coolVa;
@@ -225,6 +232,12 @@ function largestClimate(loads: DwellingLoads): { line: Climate | undefined; assu
   return { line, assumed };
 }
 
+function poolWords(one: Connected, edition: Edition): Pick<CalculationLine, 'sum' | 'section'> {
+  if (one.group === 'vehicle' && (one.managed || edition === '2023')) return vehicleWords(one, edition);
+  if (one.managed) return { sum: 'as its energy management limits it', section: '220.70' };
+  return { sum: one.isTypical ? 'typical' : 'by its plate', section: '220.82(B)(3)' };
+}
+
 /** What the general pool of the optional methods holds: everything but heat and cooling, at nameplate. */
 function poolLines(loads: DwellingLoads): CalculationLine[] {
   const inPool = loads.connected.filter((one) => !['heat', 'heat-pump', 'cooling'].includes(one.group));
@@ -232,14 +245,8 @@ function poolLines(loads: DwellingLoads): CalculationLine[] {
     ...generalLines(loads),
     ...inPool.map((one) => ({
       what: one.name,
-      sum:
-        one.group === 'vehicle' && loads.edition === '2023'
-          ? 'at least 7,200 VA'
-          : one.isTypical
-            ? 'typical'
-            : 'by its plate',
       va: one.group === 'vehicle' ? vehicleVa(one, loads.edition) : one.va,
-      section: one.group === 'vehicle' && loads.edition === '2023' ? '220.57' : '220.82(B)(3)',
+      ...poolWords(one, loads.edition),
     })),
   ];
 }

@@ -146,6 +146,28 @@ function remove(): void {
             @clear="draft.mocpA = undefined"
           />
         </div>
+        <div v-if="draft.volts === 240 || draft.managed" class="pair">
+          <NumberField
+            :model-value="draft.managed?.limitA"
+            label="Energy management limits it to"
+            unit="A"
+            optional
+            :min="1"
+            :max="400"
+            hint="no limit"
+            @update:model-value="draft.managed = { limitA: $event, group: draft.managed?.group ?? '' }"
+            @clear="draft.managed = undefined"
+          />
+          <v-text-field
+            v-if="draft.managed"
+            v-model="draft.managed.group"
+            label="Shares that limit under the name"
+            maxlength="40"
+          />
+        </div>
+        <p v-if="draft.managed" class="muted">
+          Counted at the service and feeders (625.42; from 2023 on any load, 220.70), never at its own circuit.
+        </p>
         <NumberField
           v-if="draft.motor || draft.powerFactor"
           v-model="draft.powerFactor"

@@ -13,11 +13,12 @@ import {
 import { api, ApiError } from '../../api';
 import PaperPage from '../../frame/PaperPage.vue';
 import TaskList from '../../frame/TaskList.vue';
+import ActivityList from './ActivityList.vue';
 import { useHouse } from '../../stores/house';
 
 /** How far every room is, phase by phase, what is in its way, and the punch list. Nothing of the board is typed. */
 const store = useHouse();
-const PARTS = { board: 'Board', punch: 'Punch list', people: 'By person' } as const;
+const PARTS = { board: 'Board', punch: 'Punch list', people: 'By person', activity: 'Activity' } as const;
 const part = ref<keyof typeof PARTS>('board');
 
 const signed = shallowRef<{ house: House; number: number }>();
@@ -148,7 +149,7 @@ const print = () => window.print();
         </div>
         <ul class="sheet next">
           <li v-for="{ row, cell } in next" :key="row.room.id">
-            <b>{{ row.room.name }}</b>
+            <b>{{ row.room.name }}:</b>{{ ' ' }}
             <template v-if="cell">
               {{ TITLES[cell.phase] }} <span class="num">{{ cell.of > 1 ? `${cell.done}/${cell.of}` : '' }}</span>
               <span v-if="cell.blocked[0]" class="muted"> {{ cell.blocked[0] }}</span>
@@ -171,6 +172,7 @@ const print = () => window.print();
       </template>
     </template>
     <TaskList v-else-if="part === 'punch'" kind="punch" />
+    <ActivityList v-else-if="part === 'activity'" />
     <template v-else>
       <p v-if="!people.length" class="none muted">Nobody has open work.</p>
       <section v-for="[name, list] in people" :key="name" class="sheet">
