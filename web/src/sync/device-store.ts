@@ -168,7 +168,7 @@ export async function waitingPhotos(userId: string, houseId: string): Promise<re
 }
 
 /** What a card said of a house, and of which version it was read. */
-export interface KeptSummary {
+interface KeptSummary {
   readonly version: number;
   readonly summary: JobSummary;
 }
