@@ -264,6 +264,12 @@ test('a planted mistake is looked for with the tester, and shown', async ({ owne
   await expect(exercise.getByRole('list', { name: 'Suspects' }).getByRole('listitem').first()).toBeVisible();
   await exercise.getByRole('button', { name: 'Show the mistake' }).click();
   await expect(exercise.getByRole('status').filter({ hasText: ':' })).toBeVisible();
+  await exercise.getByRole('button', { name: 'I did not' }).click();
+  const record = page.getByRole('region', { name: 'Found and missed so far' });
+  await expect(record).toContainText('0 found, 1 missed');
+  await page.reload();
+  await page.getByRole('button', { name: 'Practice' }).click();
+  await expect(record).toContainText('0 found, 1 missed');
 });
 
 test.describe('with the worker that keeps the interface on the device', () => {
@@ -312,4 +318,11 @@ test.describe('with the worker that keeps the interface on the device', () => {
     await other.context().close();
     await context.close();
   });
+});
+
+test('a clock that is a day off is told before a day is written down wrong', async ({ owner: page }) => {
+  await page.clock.install({ time: Date.now() + 26 * 3_600_000 });
+  await page.reload();
+  await openDemo(page, 'Brief');
+  await expect(page.getByText(/clock is 26 h ahead/)).toBeVisible();
 });

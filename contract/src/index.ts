@@ -146,6 +146,11 @@ export const benchSchema = z.strictObject({
     .record(z.string().max(40), boardWiresSchema)
     .refine((all) => Object.keys(all).length <= 60, 'holds more exercises than there are'),
   board: boardSchema.optional(),
+  /** Planted mistakes by their kind: how often they were found, and how often not. */
+  practice: z
+    .record(z.string().max(60), z.strictObject({ right: z.number().int().min(0), wrong: z.number().int().min(0) }))
+    .refine((all) => Object.keys(all).length <= 60, 'holds more kinds than there are')
+    .optional(),
 });
 export type Bench = z.infer<typeof benchSchema>;
 

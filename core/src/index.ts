@@ -327,11 +327,12 @@ export { guestHouse } from './brief/guest-house';
 export { addUse, linesOfUse, placeUse, USES } from './brief/living';
 export { answerQuestion, mustKnow, type MustKnow, provisionalBoxes } from './brief/must-know';
 export { type ProposedTask, proposedTasks, settleTask, writeTasks } from './brief/other-trades';
-export { addWant, signedFor, wantsOf } from './brief/wants';
+export { addWant, signedFor, wantsOf } from './brief/add-want';
 export { evidenceOf, evidenceOfHouse, type RoomEvidence } from './close-out/evidence';
 export { inspectionPacket, type PacketLine } from './close-out/inspection-packet';
 export { type Correction, recordInspection, visitsOf } from './close-out/inspections';
 export {
+  kindOfMistake,
   mistakesOn,
   readingsOf,
   readingsWith,

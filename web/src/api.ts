@@ -37,6 +37,13 @@ export class ApiError extends Error {
 }
 
 let csrf: string | null = null;
+/** How far the clock of this device is from the server's, milliseconds; what is written down carries the day of this one. */
+let clockOffMs = 0;
+function readClock(response: Response): void {
+  const there = Date.parse(response.headers.get('date') ?? '');
+  if (!Number.isNaN(there)) clockOffMs = Date.now() - there;
+}
+export const hoursOff = (): number => clockOffMs / 3_600_000;
 const ANSWER_WITHIN_MS = 20_000;
 const PHOTO_WITHIN_MS = 60_000;
 
@@ -60,6 +67,7 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   } catch {
     throw new ApiError(0, undefined);
   }
+  readClock(response);
   if (response.status === 204) return undefined as T;
   const isJson = /json/.test(response.headers.get('content-type') ?? '');
   const answer: unknown = isJson ? await response.json().catch(() => undefined) : undefined;

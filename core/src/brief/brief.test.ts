@@ -16,7 +16,8 @@ import { addUse, linesOfUse, placeUse, USES } from './living';
 import { answerQuestion, mustKnow, provisionalBoxes } from './must-know';
 import { proposedTasks, settleTask, writeTasks } from './other-trades';
 import { QUESTIONS } from './questions';
-import { addWant, WANTS, wantsOf } from './wants';
+import { addWant, wantsOf } from './add-want';
+import { WANTS } from './wants';
 
 const counter = (): NewId => {
   let n = 0;

@@ -6,7 +6,7 @@ import { inRoom } from '../plan/room-view';
 import { wallLoop, toLoop } from '../plan/wall-loop';
 import { applyPreset } from '../proposals/layout/presets';
 import { refuse, type Result } from '../units/result';
-import { signedFor } from './wants';
+import { signedFor } from './add-want';
 
 /** One box of what a use asks for, as a preset writes it, with the reason for device, place and height. */
 interface UseLine {

@@ -78,6 +78,13 @@ export const mistakesOn = (unit: TestedUnit): readonly Fault[] => {
   return [...new Map(faults.map((fault) => [fault.id, fault])).values()];
 };
 
+/** What kind of mistake one is, whatever device or cable it is made at. */
+export function kindOfMistake({ id }: Pick<Fault, 'id'>): string {
+  if (id.startsWith('open ')) return 'open splice';
+  if (id.startsWith('crossed ')) return 'black and white interchanged';
+  return id.slice(id.indexOf(' ') + 1);
+}
+
 /** What the tester, or the eye, shows at each step of a unit while a mistake is made there. */
 export function readingsWith(
   unit: TestedUnit,

@@ -48,7 +48,7 @@ function levelsOf(kind: JobKind | undefined): House['levels'] {
     case 'small-house':
       return { L1: { ...MAIN, elevationIn: 24, ceilingIn: 90, studSpacingIn: 16, above: 'roof' } };
     default:
-      return { L1: MAIN };
+      return { L1: { ...MAIN } };
   }
 }
 

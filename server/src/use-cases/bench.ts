@@ -13,7 +13,13 @@ export async function benchOf(db: Db, member: SignedIn): Promise<Bench> {
 /** Keeps it; anybody may learn, viewers too. What is done stays done, whichever device it was done on. */
 export async function keepBench(db: Db, member: SignedIn, progress: Bench): Promise<Bench> {
   const before = await benchOf(db, member);
-  const next = { ...progress, done: [...new Set([...before.done, ...progress.done])].slice(0, 60) };
+  // A window that knows nothing of practice takes none of it away.
+  const practice = progress.practice ?? before.practice;
+  const next: Bench = {
+    ...progress,
+    ...(practice ? { practice } : {}),
+    done: [...new Set([...before.done, ...progress.done])].slice(0, 60),
+  };
   await storeBench(db, member.user.id, next);
   return next;
 }

@@ -7,6 +7,7 @@ import { newId } from '../new-id';
 import { storeTheme } from '../style/vuetify';
 import MenuButton from '../fields/MenuButton.vue';
 import { useHouse } from '../stores/house';
+import { useSession } from '../stores/session';
 import { useView } from '../stores/view';
 import { download } from './download';
 import BreakerSearch from './BreakerSearch.vue';
@@ -18,6 +19,7 @@ defineProps<{ layout: Layout }>();
 const emit = defineEmits<{ help: [] }>();
 const store = useHouse();
 const view = useView();
+const session = useSession();
 const theme = useTheme();
 const router = useRouter();
 const levels = computed(() => Object.values(store.current.levels).sort((a, b) => b.elevationIn - a.elevationIn));
@@ -179,6 +181,10 @@ function chooseMore(value: string): void {
       <v-btn :to="`/houses/${store.id}/plan`" title="The plan to scale, for paper">Plan sheet</v-btn>
     </template>
     <span class="grow" />
+    <span v-if="session.clockOff" class="is-caution" role="status"
+      >This device’s clock is {{ Math.abs(session.clockOff) }} h {{ session.clockOff > 0 ? 'ahead' : 'behind' }}: days
+      are written down wrong.</span
+    >
     <span class="saved" role="status" :class="store.syncState.kind">{{ saved }}</span>
     <v-btn class="icon" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!store.undoStack.length" @click="store.undo">
       ↶

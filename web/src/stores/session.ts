@@ -1,8 +1,10 @@
 import type { SessionState, SignedIn } from '@winculum/contract';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { api, ApiError } from '../api';
+import { api, ApiError, hoursOff } from '../api';
 
+/** From so many hours on a day that is written down may be a wrong one. */
+const CLOCK_OFF_HOURS = 3;
 const REMEMBERED = 'winculum-last-session';
 
 /**
@@ -17,7 +19,11 @@ export const useSession = defineStore('session', () => {
   /** Links are sent by e-mail; otherwise whoever runs the server hands them over. */
   const sendsMail = ref(false);
 
+  /** The clock of this device is so many hours off; 0 where it is near enough for dates to be right. */
+  const clockOff = ref(0);
+
   function remember(state: SessionState): SignedIn | null {
+    clockOff.value = Math.abs(hoursOff()) >= CLOCK_OFF_HOURS ? Math.round(hoursOff()) : 0;
     sendsMail.value = state.sendsMail;
     signedIn.value = state.signedIn;
     isKnown.value = true;
@@ -46,6 +52,7 @@ export const useSession = defineStore('session', () => {
   }
 
   return {
+    clockOff,
     signedIn,
     isKnown,
     hasEnded,

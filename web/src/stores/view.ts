@@ -70,6 +70,7 @@ export const useView = defineStore('view', () => {
     only: (kind: SelectedKind) =>
       selection.value.length === 1 && selection.value[0]!.kind === kind ? selection.value[0]!.id : null,
     reset: () => {
+      placingFor.value = '';
       [level.value, selection.value, finding.value, proposal.value, tool.value, stripRoom.value, cursorIn.value] = [
         '',
         [],

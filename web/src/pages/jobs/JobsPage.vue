@@ -4,27 +4,21 @@ import { PHASES, validateHouse } from '@winculum/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiError } from '../../api';
-import MenuButton from '../../fields/MenuButton.vue';
 import SignOutDialog from '../../frame/SignOutDialog.vue';
 import { useConfirm } from '../../stores/confirm';
 import { useSession } from '../../stores/session';
 import { forgetCopies, housesOnDevice, openCopies } from '../../sync/device-store';
 import JobCard from './JobCard.vue';
-import NewJobDialog from './NewJobDialog.vue';
-import { readSample, SAMPLES } from './samples';
+import NewHouseBar from './NewHouseBar.vue';
 import { useJobSummaries } from './use-job-summaries';
 
 /** Every job of the firm as a card: found, sorted, put aside, taken along; and where new ones begin. */
-const LARGEST_FILE = 10_000_000;
 const session = useSession();
 const router = useRouter();
 const houses = shallowRef<readonly HouseSummary[]>([]);
 const problems = shallowRef<readonly string[]>([]);
-const name = ref('');
-const edition = ref('2023');
 const isLoading = ref(true);
 const isSigningOut = ref(false);
-const isNew = ref(false);
 const confirm = useConfirm();
 const removing = shallowRef<HouseSummary>();
 /** What has just been put aside or deleted, to be had back by one press. */
@@ -79,21 +73,6 @@ async function add(work: () => Promise<{ readonly id: string }>, stop: 'house' |
     const added = await work();
     await router.push(`/houses/${added.id}/${stop}`);
   });
-}
-
-async function openFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
-  if (file.size > LARGEST_FILE)
-    problems.value = [
-      `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a house file has at most 10 MB. Choose the house file itself.`,
-    ];
-  else {
-    const text = await file.text();
-    await add(() => api.importHouse(text), 'boxes');
-  }
 }
 
 const remove = (house: HouseSummary) =>
@@ -170,8 +149,6 @@ async function measure(): Promise<void> {
   storage.value = usage > 1e6 ? `${(usage / 1e6).toFixed(0)} MB on this device, of ${(quota / 1e9).toFixed(1)} GB` : '';
 }
 
-const picker = ref<HTMLInputElement>();
-const EDITION_ITEMS = (['2014', '2017', '2020', '2023'] as const).map((value) => ({ value, title: `NEC ${value}` }));
 const mayAdd = computed(() => session.signedIn?.role !== 'viewer');
 
 const sought = ref<string | null>('');
@@ -306,38 +283,7 @@ watch(houses, (now) => void read(now), { flush: 'post' });
     <div v-if="problems.length" role="alert" class="problems">
       <p v-for="problem in problems" :key="problem" class="is-violation">{{ problem }}</p>
     </div>
-    <v-form
-      v-if="mayAdd && !isOffline"
-      class="row new"
-      @submit.prevent="add(() => api.addHouse({ name, edition }), 'house')"
-    >
-      <v-text-field v-model="name" class="grow" label="Name of the new house" required maxlength="80" />
-      <v-select v-model="edition" class="edition" label="Edition" :items="EDITION_ITEMS" />
-      <v-btn color="primary" variant="flat" type="submit">New house</v-btn>
-      <v-btn @click="isNew = true">With details …</v-btn>
-      <v-btn @click="picker?.click()">Open a house file</v-btn>
-      <MenuButton
-        label="Open a sample house"
-        :entries="SAMPLES.map(({ word }, value) => ({ value, word }))"
-        @choose="(n) => add(async () => api.importHouse(await readSample(n)), 'house')"
-      />
-      <input
-        ref="picker"
-        class="visually-hidden"
-        type="file"
-        tabindex="-1"
-        aria-label="House file"
-        accept=".json,application/json"
-        @change="openFile"
-      />
-    </v-form>
-    <NewJobDialog
-      v-if="isNew"
-      :name="name"
-      :summaries="summaries"
-      @close="isNew = false"
-      @create="add(() => api.addHouse($event), 'house')"
-    />
+    <NewHouseBar v-if="mayAdd && !isOffline" :summaries="summaries" @add="add" @problem="problems = [$event]" />
     <SignOutDialog v-if="isSigningOut" @close="isSigningOut = false" />
     <v-menu
       v-if="menu"
@@ -402,9 +348,6 @@ watch(houses, (now) => void read(now), { flush: 'post' });
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(430px, 100%), 1fr));
   gap: 10px;
-}
-.new .edition {
-  flex: 0 0 132px;
 }
 .empty {
   font-size: 16px;

@@ -1,6 +1,17 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
-import { count, mistakesOn, readingsWith, testedUnits, unitOf, type TestResult, type TestStep } from '@winculum/core';
+import type { Bench } from '@winculum/contract';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import {
+  count,
+  kindOfMistake,
+  mistakesOn,
+  readingsWith,
+  testedUnits,
+  unitOf,
+  type TestResult,
+  type TestStep,
+} from '@winculum/core';
+import { api, ApiError } from '../../api';
 import SearchField from '../../fields/SearchField.vue';
 import { useHouse } from '../../stores/house';
 import { wordOf } from './readings';
@@ -28,7 +39,41 @@ const chosen = ref('');
 const unit = computed(() => units.value.find((one) => one.id === chosen.value) ?? units.value[0]);
 const steps = computed(() => (unit.value ? stepsOf(unit.value.id) : []));
 
+/** Mistakes of a kind that was missed come up more often: so many times more for each miss that no find has made good. */
+const MISSED_WEIGHS = 3;
+/** What this person has found and missed so far, by kind; kept with the account. */
+const record = shallowRef<NonNullable<Bench['practice']>>({});
+let bench: Bench = { done: [], wires: {} };
+onMounted(async () => {
+  try {
+    bench = await api.bench();
+    record.value = bench.practice ?? {};
+  } catch (error) {
+    if (!(error instanceof ApiError)) throw error;
+  }
+});
+const kinds = computed(() =>
+  Object.entries(record.value).toSorted(([, a], [, b]) => b.wrong - b.right - a.wrong + a.right),
+);
+const weightOf = (kind: string) => {
+  const { right = 0, wrong = 0 } = record.value[kind] ?? {};
+  return 1 + MISSED_WEIGHS * Math.max(0, wrong - right);
+};
+async function note(isRight: boolean): Promise<void> {
+  const kind = exercise.value!.kind;
+  const { right = 0, wrong = 0 } = record.value[kind] ?? {};
+  record.value = { ...record.value, [kind]: isRight ? { right: right + 1, wrong } : { right, wrong: wrong + 1 } };
+  isNoted.value = true;
+  try {
+    bench = await api.keepBench({ ...bench, practice: record.value });
+  } catch (error) {
+    if (!(error instanceof ApiError)) throw error;
+    store.problem = 'What you found could not be kept: the server cannot be reached.';
+  }
+}
+
 interface Exercise {
+  readonly kind: string;
   readonly readings: ReadonlyMap<string, TestResult['reading']>;
   readonly words: string;
   readonly remedy: string;
@@ -36,16 +81,22 @@ interface Exercise {
 const exercise = shallowRef<Exercise>();
 const tried = ref<ReadonlySet<string>>(new Set());
 const isShown = ref(false);
+const isNoted = ref(false);
 function plant(): void {
   if (!unit.value) return;
   const seen = mistakesOn(unit.value).flatMap((fault): Exercise[] => {
     const readings = readingsWith(unit.value!, fault, steps.value);
     const shows = [...readings.values()].some((one) => one !== 'right');
-    return shows ? [{ readings, words: fault.words, remedy: fault.remedy }] : [];
+    return shows ? [{ kind: kindOfMistake(fault), readings, words: fault.words, remedy: fault.remedy }] : [];
   });
-  exercise.value = seen[Math.floor(Math.random() * seen.length)];
+  exercise.value = pickByWeight(seen);
+  isNoted.value = false;
   tried.value = new Set();
   isShown.value = false;
+}
+function pickByWeight(all: readonly Exercise[]): Exercise | undefined {
+  let left = Math.random() * all.reduce((sum, one) => sum + weightOf(one.kind), 0);
+  return all.find((one) => (left -= weightOf(one.kind)) <= 0) ?? all.at(-1);
 }
 const read = computed(() => new Map([...(exercise.value?.readings ?? [])].filter(([id]) => tried.value.has(id))));
 const firstWrong = computed(() => steps.value.find((one) => (read.value.get(one.id) ?? 'right') !== 'right'));
@@ -80,10 +131,21 @@ const firstWrong = computed(() => steps.value.find((one) => (read.value.get(one.
     <SuspectList v-if="firstWrong" :key="read.size" :step="firstWrong" :readings="read" />
     <div class="row">
       <v-btn @click="isShown = true">Show the mistake</v-btn>
+      <template v-if="isShown && !isNoted">
+        <v-btn @click="note(true)">I had it</v-btn>
+        <v-btn @click="note(false)">I did not</v-btn>
+      </template>
       <p v-if="isShown" role="status">
         <b>{{ exercise.words }}</b> <span class="muted">{{ exercise.remedy }}</span>
       </p>
     </div>
+  </section>
+  <section v-if="kinds.length" class="room" aria-label="Found and missed so far">
+    <h2>Found and missed so far</h2>
+    <p v-for="[kind, { right, wrong }] in kinds" :key="kind">
+      {{ kind }}: {{ right }} found, <span :class="{ 'is-caution': wrong > right }">{{ wrong }} missed</span>
+    </p>
+    <p class="muted small">What you miss comes up more often, until you have found it as many times.</p>
   </section>
 </template>
 
