@@ -1,7 +1,9 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { GuestLink, GuestView } from '@winculum/contract';
 import { mustKnow, proposedTasks, validateHouse, writeTasks, type House } from '@winculum/core';
 import { demo } from '../../../core/src/test/demo-house';
+import { appendAsGuest } from '../db/houses';
 import { JPEG, WITH_PLACE } from '../test/jpeg';
 import { Person, startApp, type Running } from '../test/harness';
 
@@ -146,6 +148,30 @@ describe('a link for somebody without an account', () => {
     const answers = [];
     for (let i = 0; i < 40; i++) answers.push((await stranger('get', '/guest')).status);
     expect(answers.at(-1)).toBe(429);
+  });
+
+  it('writes nothing where it was taken back while the edit was on its way', async () => {
+    const { made } = await invite('owner');
+    const { version } = (await owner.call('get', `/houses/${id}`)).body as { version: number };
+    const { rows } = await app.database.pool.query<{ firm_id: string; epoch: string }>(
+      'select firm_id, epoch from houses, installation where houses.id = $1',
+      [id],
+    );
+    const write = () =>
+      appendAsGuest(app.database.db, {
+        houseId: id,
+        firmId: rows[0]!.firm_id,
+        linkId: made.id,
+        guest: 'Ada, owner',
+        onVersion: version,
+        name: house.name,
+        batch: { id: randomUUID(), base: version, edits: [{ label: 'x', patches: [] }] },
+        epoch: rows[0]!.epoch,
+      });
+    await owner.call('delete', `/houses/${id}/guests/${made.id}`);
+    expect(await write()).toBeUndefined();
+    await app.database.pool.query('update guest_links set revoked_at = null where id = $1', [made.id]);
+    expect(await write()).toBe(version + 1);
   });
 
   it('names a trade for a trade, and for nobody else', async () => {
