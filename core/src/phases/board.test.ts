@@ -112,6 +112,25 @@ describe('the board of phases', () => {
   });
 });
 
+it('takes a room as insulated once whoever insulates has said so, whatever the photos', () => {
+  const house = byTheTool(smallHouse('2023'));
+  const [room] = boardOf(house).map((one) => one.room);
+  expect(cell(house, room!.id, 'insulation')).toMatchObject({ done: 0 });
+  const written = must(
+    writeTasks(
+      house,
+      [{ what: 'Batts', trade: 'insulation', due: 'insulation', room: undefined }],
+      { by: 'A', date: '2026-11-30' },
+      counter(),
+    ),
+  ).house;
+  const done = must(
+    settleTask(written, Object.keys(written.tasks)[0]!, 'done', { name: 'B', date: '2026-12-01' }),
+  ).house;
+  expect(cell(written, room!.id, 'insulation')).toMatchObject({ done: 0 });
+  expect(cell(done, room!.id, 'insulation')).toMatchObject({ done: 1, state: 'done' });
+});
+
 describe('an inspection', () => {
   const house = byTheTool(smallHouse('2023'));
   const [room] = boardOf(house).map((one) => one.room);

@@ -157,7 +157,11 @@ function inspected({ house }: Sight, room: Room, kind: 'rough' | 'final'): Work 
 
 function insulationWork(sight: Sight, room: Room): Work {
   const { missing } = evidenceOf(sight.house, room);
-  const closed = boxesOf(sight, room).some((box) => isAtLeast(box, 'trimmed'));
+  // Whoever insulates has said so, for the room or for the house; or trim goes in, which it does after.
+  const isSaid = Object.values(sight.house.tasks).some(
+    (one) => one.trade === 'insulation' && one.state === 'done' && (one.room ?? room.id) === room.id,
+  );
+  const closed = isSaid || boxesOf(sight, room).some((box) => isAtLeast(box, 'trimmed'));
   const words = `${count(missing.length, 'wall')} with boxes not photographed`;
   return { done: closed ? 1 : 0, of: 1, blocked: !closed && missing.length > 0 ? [words] : [] };
 }

@@ -2,57 +2,15 @@
 import { count, mustKnow } from '@winculum/core';
 import { computed } from 'vue';
 import { useHouse } from '../stores/house';
-import type { Stop } from '../stops';
+import { STAGES, type Stop } from '../stops';
 
 defineProps<{ stop: Stop }>();
 const store = useHouse();
 
-const groups: readonly {
-  readonly title: string;
-  readonly stops: readonly { readonly id: Stop; readonly name: string; readonly short: string }[];
-}[] = [
-  {
-    title: 'Survey',
-    stops: [
-      { id: 'brief', name: 'Brief', short: 'BR' },
-      { id: 'house', name: 'House', short: 'HO' },
-    ],
-  },
-  {
-    title: 'Lay out',
-    stops: [
-      { id: 'boxes', name: 'Boxes', short: 'BX' },
-      { id: 'switching', name: 'Switching', short: 'SW' },
-      { id: 'walk', name: 'Walk', short: 'WA' },
-    ],
-  },
-  {
-    title: 'Power',
-    stops: [
-      { id: 'circuits', name: 'Circuits', short: 'CI' },
-      { id: 'panel', name: 'Panel', short: 'PA' },
-      { id: 'service', name: 'Service', short: 'SV' },
-      { id: 'load-profile', name: 'Load profile', short: 'LP' },
-    ],
-  },
-  {
-    title: 'Rough in',
-    stops: [
-      { id: 'routes', name: 'Routes', short: 'RO' },
-      { id: 'make-up', name: 'Make-up', short: 'MU' },
-    ],
-  },
-  {
-    title: 'Close out',
-    stops: [
-      { id: 'phases', name: 'Phases', short: 'PH' },
-      { id: 'photos', name: 'Photos', short: 'FO' },
-      { id: 'inspection', name: 'Inspection', short: 'IN' },
-      { id: 'trim-test', name: 'Trim & test', short: 'TT' },
-      { id: 'documents', name: 'Documents', short: 'DO' },
-    ],
-  },
-];
+const groups = [...new Set(STAGES.map((one) => one.group))].map((title) => ({
+  title,
+  stages: STAGES.filter((one) => one.group === title),
+}));
 
 /** Questions of the brief that nobody has answered. */
 const unanswered = computed(() =>
@@ -118,14 +76,14 @@ function describe(id: Stop): string {
     <template v-for="group in groups" :key="group.title">
       <p class="small-caps title">{{ group.title }}</p>
       <router-link
-        v-for="one in group.stops"
+        v-for="one in group.stages"
         :key="one.id"
         :to="`/houses/${store.id}/${one.id}`"
         class="stop"
         :class="{ here: one.id === stop }"
         :title="describe(one.id)"
       >
-        <span class="name">{{ one.name }}</span><span class="short num">{{ one.short }}</span>
+        <span class="name">{{ one.title }}</span><span class="short num">{{ one.short }}</span>
         <span v-if="open[one.id]?.violations" class="badge violations num">{{ open[one.id]!.violations }}</span>
         <span v-else-if="open[one.id]?.others" class="badge num">{{ open[one.id]!.others }}</span>
         <span v-else-if="isBegun(one.id)" class="done" aria-hidden="true">✓</span>

@@ -12,7 +12,7 @@ import SignedOutBar from '../frame/SignedOutBar.vue';
 import SidePanel from '../frame/SidePanel.vue';
 import TopBar from '../frame/TopBar.vue';
 import { useLayout } from '../frame/use-layout';
-import type { Stop } from '../stops';
+import { STAGES, STOPS, type Stop } from '../stops';
 
 const props = defineProps<{ id: string; stop: Stop }>();
 const store = useHouse();
@@ -23,6 +23,7 @@ const failure = ref('');
 const showHelp = ref(false);
 const layout = useLayout();
 
+const PAPERS: ReadonlySet<Stop> = new Set(STAGES.flatMap((one) => (one.papers ? [one.id] : [])));
 const stages: Record<Stop, Component> = {
   brief: defineAsyncComponent(() => import('../stages/brief/BriefStage.vue')),
   house: defineAsyncComponent(() => import('../stages/house/HouseStage.vue')),
@@ -72,7 +73,7 @@ function onKey(event: KeyboardEvent): void {
     store.redo();
   } else if (event.key === '?' && !isTyping(event.target)) showHelp.value = true;
   else if (event.altKey && /^[1-9]$/.test(event.key))
-    void router.push(`/houses/${props.id}/${Object.keys(stages)[Number(event.key) - 1]}`);
+    void router.push(`/houses/${props.id}/${STOPS[Number(event.key) - 1]}`);
 }
 
 onMounted(() => {
@@ -96,7 +97,7 @@ watch(
 </script>
 
 <template>
-  <div v-if="store.house" class="frame" :class="[stop, layout, `shows-${view.shows}`]">
+  <div v-if="store.house" class="frame" :class="[stop, layout, `shows-${view.shows}`, { papers: PAPERS.has(stop) }]">
     <TopBar class="top" :layout="layout" @help="showHelp = true" />
     <OrderRail v-if="layout !== 'phone'" class="rail" :stop="stop" />
     <main class="stage">
@@ -169,14 +170,7 @@ watch(
   grid-template-areas: 'top top' 'rail stage' 'side side';
 }
 /* On the walk, at the box and over papers the sheet is what one needs in hand. */
-.frame.tablet.brief > .side,
-.frame.tablet.phases > .side,
-.frame.tablet.photos > .side,
-.frame.tablet.documents > .side,
-.frame.tablet.walk > .side,
-.frame.tablet.make-up > .side,
-.frame.tablet.inspection > .side,
-.frame.tablet.trim-test > .side {
+.frame.tablet.papers > .side {
   display: none;
 }
 /* On a phone the stage and the side region lie in one place, and one of them is seen. */
