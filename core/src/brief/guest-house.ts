@@ -1,85 +1,78 @@
-import type { House } from '../house/schema';
+import { noEntities } from '../edits/create-house';
+import type { Box, House } from '../house/schema';
 
-const NOTHING_ELSE = {
-  openings: {},
-  features: {},
-  boxes: {},
-  loads: {},
-  circuits: {},
-  switchGroups: {},
-  cables: {},
-  routes: {},
-  panels: {},
-  feeders: {},
-  sources: {},
-  buildings: {},
-  units: {},
-  decisions: {},
-  results: {},
-  uses: {},
-  tasks: {},
-  photos: {},
-  inspections: {},
-  log: {},
-} as const;
+/** The records of a map, each as somebody may see it; those that answer undefined are left out. */
+const seenAs = <T>(all: Readonly<Record<string, T>>, as: (one: T) => T | undefined): Record<string, T> =>
+  Object.fromEntries(
+    Object.entries(all).flatMap(([id, one]) => {
+      const seen = as(one);
+      return seen === undefined ? [] : [[id, seen]];
+    }),
+  );
 
-/** A map of records with some fields left out of each. */
-const picked = <T extends object>(all: Readonly<Record<string, T>>, keep: (one: T) => boolean, as: (one: T) => T) =>
-  Object.fromEntries(Object.entries(all).flatMap(([id, one]) => (keep(one) ? [[id, as(one)]] : [])));
+/** What of a house says nothing of anybody. What the document comes to hold besides is not in it until somebody adds it here. */
+const shellOf = ({ format, version, name, job, standards, supply, levels, rooms }: House): House => ({
+  ...noEntities(),
+  format,
+  version,
+  name,
+  job: { edition: job.edition, authority: '', permitDate: null },
+  standards,
+  supply,
+  levels,
+  rooms,
+});
+
+const withoutCircuits = ({ requested: _who, ...box }: Box): Box => ({
+  ...box,
+  devices: seenAs(box.devices, (device) => ({ ...device, circuit: null })),
+});
+const withoutWords = ({ requested: _who, note: _note, ...box }: Box): Box => box;
 
 /**
- * The house as somebody without an account may see it. Owner, designer and inspector see all of it; another trade the rooms, what
- * stands in them, the boxes without their circuits, and its own work; the panel's door what hangs on its breakers, and nobody's names.
+ * The house as somebody without an account may see it. Owner, designer and inspector see all of it; another trade where it is, the
+ * rooms, what stands in them, the boxes without their circuits, and its own work; the panel's door what hangs on its breakers, and
+ * nobody's names, notes or address.
  */
 export function guestHouse(
   house: House,
   role: 'owner' | 'designer' | 'inspector' | 'trade' | 'panel',
   trade: string | null,
 ): House {
-  if (role === 'owner' || role === 'designer' || role === 'inspector') return house;
-  if (role === 'trade')
-    return {
-      ...house,
-      ...NOTHING_ELSE,
-      supply: house.supply,
-      openings: house.openings,
-      features: house.features,
-      boxes: picked(
-        house.boxes,
-        () => true,
-        ({ requested: _who, ...box }) => ({
-          ...box,
-          devices: picked(
-            box.devices,
-            () => true,
-            (device) => ({ ...device, circuit: null }),
-          ),
-        }),
-      ),
-      tasks: picked(
-        house.tasks,
-        (one) => one.trade === trade,
-        (one) => one,
-      ),
-      photos: house.photos,
-    };
-  return {
-    ...house,
-    ...NOTHING_ELSE,
-    openings: house.openings,
-    features: house.features,
-    boxes: picked(
-      house.boxes,
-      () => true,
-      ({ requested: _who, ...box }) => box,
-    ),
-    loads: house.loads,
-    circuits: house.circuits,
-    switchGroups: house.switchGroups,
-    cables: house.cables,
-    panels: house.panels,
-    feeders: house.feeders,
-    buildings: house.buildings,
-    units: house.units,
-  };
+  const { openings, features, boxes, job } = house;
+  switch (role) {
+    case 'owner':
+    case 'designer':
+    case 'inspector':
+      return house;
+    case 'trade': {
+      const shell = shellOf(house);
+      return {
+        ...shell,
+        job: { ...shell.job, ...(job.address === undefined ? {} : { address: job.address }) },
+        openings,
+        features,
+        boxes: seenAs(boxes, withoutCircuits),
+        tasks: seenAs(house.tasks, (one) => (one.trade === trade ? one : undefined)),
+        photos: house.photos,
+      };
+    }
+    case 'panel': {
+      const { loads, circuits, switchGroups, cables, panels, feeders, buildings, units } = house;
+      return {
+        ...shellOf(house),
+        openings,
+        features,
+        boxes: seenAs(boxes, withoutWords),
+        loads,
+        circuits,
+        switchGroups,
+        cables,
+        panels,
+        feeders,
+        buildings,
+        units,
+      };
+    }
+  }
 }

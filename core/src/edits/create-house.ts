@@ -1,3 +1,4 @@
+import { collections, type Collection } from '../house/collections';
 import {
   HOUSE_VERSION,
   jobSchema,
@@ -52,6 +53,10 @@ function levelsOf(kind: JobKind | undefined): House['levels'] {
   }
 }
 
+/** Every collection of a house, empty. */
+export const noEntities = (): Pick<House, Collection> =>
+  Object.fromEntries(collections.map((one) => [one, {}])) as Pick<House, Collection>;
+
 /** A new house with its levels and nothing on them, by the standards of its firm where it has any. */
 export function createHouse(
   name: string,
@@ -65,28 +70,8 @@ export function createHouse(
     name,
     job: jobSchema.parse({ ...job, edition }),
     standards: standards ?? standardsSchema.parse({}),
+    ...noEntities(),
     levels: levelsOf(job.kind),
-    rooms: {},
-    openings: {},
-    features: {},
-    boxes: {},
-    loads: {},
-    circuits: {},
-    switchGroups: {},
-    cables: {},
-    routes: {},
-    panels: {},
     supply: supplySchema.parse({}),
-    feeders: {},
-    sources: {},
-    buildings: {},
-    units: {},
-    decisions: {},
-    results: {},
-    uses: {},
-    tasks: {},
-    photos: {},
-    inspections: {},
-    log: {},
   };
 }

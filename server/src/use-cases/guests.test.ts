@@ -10,7 +10,15 @@ import { Person, startApp, type Running } from '../test/harness';
 let n = 0;
 const written = writeTasks(demo, proposedTasks(demo), { by: 'A', date: '2026-11-30' }, (prefix) => `${prefix}-t${++n}`);
 if (!written.ok) throw new Error(written.problems[0]!.message);
-const house = written.value.house;
+/** With a client, an address and notes, which are not everybody's. */
+const house: House = {
+  ...written.value.house,
+  job: { ...written.value.house.job, client: 'Miller family', address: '1 Mill Lane' },
+  boxes: Object.fromEntries(
+    Object.entries(written.value.house.boxes).map(([key, box]) => [key, { ...box, note: 'key under the mat' }]),
+  ),
+  log: { l: { id: 'l', date: '2026-11-30', who: 'Ada', text: 'warranty' } },
+};
 const strokes = [
   [
     [1, 1],
@@ -58,9 +66,11 @@ describe('a link for somebody without an account', () => {
     if (role === 'trade') {
       expect([circuits, decisions, results]).toEqual([{}, {}, {}]);
       expect(new Set(Object.values(tasks).map((one) => one.trade))).toEqual(new Set(['hvac']));
-      expect(JSON.stringify(view.house)).not.toContain('plumber');
+      expect(JSON.stringify(view.house)).not.toMatch(/plumber|Miller family|warranty/);
+      expect(JSON.stringify(view.house)).toContain('1 Mill Lane');
     } else if (role === 'panel') {
       expect([tasks, decisions, results]).toEqual([{}, {}, {}]);
+      expect(JSON.stringify(view.house)).not.toMatch(/Miller family|Mill Lane|under the mat|warranty|requested/);
       expect(Object.keys(circuits)).toEqual(Object.keys(house.circuits));
     } else expect(view.house).toEqual(await now());
   });
