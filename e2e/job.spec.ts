@@ -316,6 +316,14 @@ test.describe('with the worker that keeps the interface on the device', () => {
     await other.goto(url);
     await expect(other.getByRole('button', { name: 'DR-1: marked' })).toBeVisible();
     await other.context().close();
+
+    // Who signs out and removes the houses leaves no photo behind either.
+    await cold.goto(app.url);
+    await cold.evaluate(async () => (await caches.open('photos')).put('/api/houses/x/photos/y', new Response('seen')));
+    await cold.getByRole('button', { name: 'Sign out' }).click();
+    await cold.getByRole('button', { name: 'Sign out and remove the houses' }).click();
+    await expect(cold).toHaveURL(/sign-in/);
+    expect(await cold.evaluate(async () => (await (await caches.open('photos')).keys()).length)).toBe(0);
     await context.close();
   });
 });

@@ -9,6 +9,7 @@ declare const BUILD: string;
 declare const FILES: readonly string[];
 
 const SHELL = `shell-${BUILD}`;
+/** The page takes away from it what is forgotten: web/src/sync/device-store.ts. */
 const PHOTOS = 'photos';
 const PAGE = '/';
 /** Photos that are kept at most; the oldest go first. */

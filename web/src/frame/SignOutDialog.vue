@@ -29,8 +29,8 @@ async function signOut(removes: boolean): Promise<void> {
       <div class="stack">
         <p>Houses that were opened here are kept on this device, so that work goes on without a connection.</p>
         <p v-if="waiting" class="is-caution">
-          {{ waiting === 1 ? 'One edit waits' : `${waiting} edits wait` }} on this device that the server does not have.
-          Removing the houses would lose {{ waiting === 1 ? 'it' : 'them' }}.
+          {{ waiting === 1 ? 'One edit or photo waits' : `${waiting} edits and photos wait` }} on this device that the
+          server does not have. Removing the houses would lose {{ waiting === 1 ? 'it' : 'them' }}.
         </p>
         <v-btn color="primary" variant="flat" @click="signOut(false)">Sign out, keep the houses on this device</v-btn>
         <v-btn :color="waiting ? 'error' : undefined" @click="signOut(true)">

@@ -142,6 +142,18 @@ const forget = async (key: string): Promise<void> => (await open()).delete('hous
 export async function forgetCopies(userId: string, houseId: string): Promise<void> {
   await (await open()).delete('houses', copiesOf(userId, houseId));
   await (await open()).delete('photos', copiesOf(userId, houseId));
+  await (await open()).delete('summaries', `${userId}/${houseId}`);
+  await forgetSeenPhotos(`/api/houses/${houseId}/`);
+}
+
+/** What the service worker keeps photos in (web/service-worker); it knows no person, so what is forgotten is taken from there as well. */
+const SEEN_PHOTOS = 'photos';
+async function forgetSeenPhotos(ofHouse: string): Promise<void> {
+  // A page that is not served safely has no such place.
+  if (!('caches' in window) || !(await caches.has(SEEN_PHOTOS))) return;
+  const seen = await caches.open(SEEN_PHOTOS);
+  for (const request of await seen.keys())
+    if (new URL(request.url).pathname.startsWith(ofHouse)) await seen.delete(request);
 }
 
 /** What waits to be sent of one photo. */
@@ -208,4 +220,5 @@ export async function forgetAllCopies(userId: string): Promise<void> {
   await (await open()).delete('houses', copiesOfAll(userId));
   await (await open()).delete('photos', copiesOfAll(userId));
   await (await open()).delete('summaries', copiesOfAll(userId));
+  await forgetSeenPhotos('/');
 }
