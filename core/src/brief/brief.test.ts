@@ -87,15 +87,18 @@ describe.each(houses)('the brief of %s', (_, house) => {
 
   it('sets every forgotten want down in one tap without breaking a rule, or says what is in the way', () => {
     let [placed, refused] = [0, 0];
+    const [possible, impossible] = [new Set<string>(), new Set<string>()];
     for (const room of Object.values(house.rooms))
       for (const want of wantsOf(house, room)) {
         const done = addWant(house, want.id, room.id, placing, counter());
         if (!done.ok) {
           expect(done.problems[0]!.message, want.id).toMatch(/by hand|first/);
           refused++;
+          impossible.add(want.id);
           continue;
         }
         placed++;
+        possible.add(want.id);
         const after = done.value.house;
         expect(want.isThere(after, after.rooms[room.id]!), want.id).toBe(true);
         for (const box of Object.values(after.boxes))
@@ -104,7 +107,8 @@ describe.each(houses)('the brief of %s', (_, house) => {
         expect(ofItsOwnMaking(checkHouse(after).findings).filter((one) => !before.has(one.key))).toEqual([]);
       }
     expect(placed).toBeGreaterThan(10);
-    expect(refused).toBeLessThanOrEqual(placed / 4);
+    expect(refused).toBeLessThanOrEqual(placed / 10);
+    for (const id of impossible) expect(possible, 'no want is refused in every room').toContain(id);
   });
 
   it('lists what falls between the trades, takes it on once, and knows who settled it', () => {
@@ -149,6 +153,17 @@ describe('how people live in a room', () => {
       ok: false,
       problems: [{ message: expect.stringContaining('has room for all of it') as string }],
     });
+  });
+});
+
+it('takes no offense at a stretch without receptacles that one more cuts in two, and does at a box in the wrong place', () => {
+  const house = aHouse().room('room', 'living', [0, 0, 240, 200]).build();
+  expect(addWant(house, 'aquarium', 'room', placing, counter())).toMatchObject({ ok: true });
+  // A receptacle for a towel bar would stand in the zone of the tub, wherever: 406.9(C).
+  const bath = aHouse().room('bath', 'bathroom', [0, 0, 60, 60]).feature('bath', 'tub', ['c0', 0, 60, 60]).build();
+  expect(addWant(bath, 'towel-warmer', 'bath', placing, counter())).toMatchObject({
+    ok: false,
+    problems: [{ code: 'objection', message: expect.stringContaining('406.9(C)') as string }],
   });
 });
 

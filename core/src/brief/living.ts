@@ -1,4 +1,3 @@
-import { inTurn } from '../edits/circuit-verbs';
 import { addEntity, type NewId } from '../edits/verbs';
 import type { Edited } from '../house/edit';
 import type { FeatureKind, House, LivingUse, Room, UseKind } from '../house/schema';
@@ -6,7 +5,7 @@ import { inRoom } from '../plan/room-view';
 import { wallLoop, toLoop } from '../plan/wall-loop';
 import { applyPreset } from '../proposals/layout/presets';
 import { refuse, type Result } from '../units/result';
-import { signedFor } from './add-want';
+import { signedFor, unlessObjected } from './add-want';
 
 /** One box of what a use asks for, as a preset writes it, with the reason for device, place and height. */
 interface UseLine {
@@ -205,7 +204,7 @@ function placesFor(house: House, room: Room, kinds: readonly FeatureKind[]): rea
 /** Writes down that somebody uses a room so. */
 export const addUse = (house: House, use: LivingUse): Result<Edited> => addEntity(house, 'uses', use);
 
-/** Sets down what a use asks for, at the first place where all of it fits. */
+/** Sets down what a use asks for, at the first place where all of it fits and the code has nothing against it. */
 export function placeUse(
   house: House,
   useId: string,
@@ -221,13 +220,20 @@ export function placeUse(
       .map((one) => one.text)
       .join(', '),
   };
+  let objection: Result<Edited> | undefined;
   for (const at of placesFor(house, room, USES[use.kind].at)) {
-    const done = applyPreset(house, room.id, at, preset, newId);
-    if (done.ok) return signedFor(house, inTurn(`Place: ${preset.name}`, house, [() => done]), placing);
+    const set = applyPreset(house, room.id, at, preset, newId);
+    if (!set.ok) continue;
+    const done = unlessObjected(house, room.id, signedFor(house, set, placing));
+    if (done.ok) return done;
+    objection ??= done;
   }
-  return refuse(
-    'no-wall',
-    `rooms.${room.id}`,
-    `No wall of ${room.name} has room for all of it. Place it by hand with the preset under Boxes.`,
+  return (
+    objection ??
+    refuse(
+      'no-wall',
+      `rooms.${room.id}`,
+      `No wall of ${room.name} has room for all of it. Place it by hand with the preset under Boxes.`,
+    )
   );
 }

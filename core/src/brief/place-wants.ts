@@ -6,17 +6,14 @@ import { newDevice, type Device, type LoadKind } from '../house/schema-equipment
 import type { Box, Feature, House, Room } from '../house/schema';
 import { distance, isInside, type Point } from '../geometry/geometry';
 import { LOAD_LIBRARY } from '../loads/library';
+import { limitInForce } from '../nec/check-house';
 import { suitedTo } from '../place/outdoors';
-import { featureOutline } from '../plan/points';
+import { distanceToFeature, featureMiddle } from '../plan/points';
 import { inRoom, viewRoom } from '../plan/room-view';
-import { bestSpot, ceilingPoints, type Spot } from '../proposals/layout/spots';
+import { hingeJamb } from '../proposals/layout/hinge-jamb';
+import { bestSpot, ceilingPoints, LAST_RESORT, type Spot } from '../proposals/layout/spots';
 import { refuse, succeed, type Result } from '../units/result';
 
-const middleOf = (room: Room, feature: Feature): Point => {
-  const outline = featureOutline(room, feature);
-  const mean = (of: (one: Point) => number) => outline.reduce((sum, one) => sum + of(one), 0) / outline.length;
-  return { x: mean((one) => one.x), y: mean((one) => one.y) };
-};
 export const boxesOf = (house: House, room: Room): readonly Box[] => inRoom(house.boxes, room.id);
 const featureOf = (house: House, room: Room, kinds: readonly string[]): Feature | undefined =>
   inRoom(house.features, room.id).find((one) => kinds.includes(one.kind));
@@ -42,7 +39,14 @@ export function onWall(
   newId: NewId,
 ): Result<Edited & { readonly boxId: string }> {
   const { near } = wish;
-  const cost = (spot: Spot): number => (near ? distance(spot.point, near) : 1) + (spot.bracket ? 12 : 0);
+  const wet = wish.devices.some((one) => one.kind === 'receptacle')
+    ? inRoom(house.features, room.id).filter((one) => one.kind === 'tub' || one.kind === 'shower')
+    : [];
+  const side = limitInForce(house, 'tub-zone-receptacles', 'sideIn');
+  // The zone of a tub is avoided wherever that can be done; where it cannot, the check has the last word.
+  const isInZone = ({ point }: Spot) => wet.some((one) => distanceToFeature(room, one, point) < side);
+  const cost = (spot: Spot): number =>
+    (near ? distance(spot.point, near) : 1) + (spot.bracket ? 12 : 0) + (isInZone(spot) ? LAST_RESORT : 0);
   const spot = bestSpot(house, room.id, {
     heightIn: wish.heightIn,
     gangs: Math.max(1, wish.devices.length),
@@ -99,13 +103,10 @@ export function withLoad(
 /** A light in the middle of a closet with a switch in the jamb of its door. */
 export function closetLight(house: House, room: Room, newId: NewId): Result<Edited> {
   const view = viewRoom(house, room.id);
-  const door = view.openings.find(({ opening }) => opening.kind === 'door' && opening.leaves === 1);
-  if (door?.opening.kind !== 'door')
+  const jamb = hingeJamb(view);
+  if (!jamb)
     return refuse('no-door', `rooms.${room.id}`, `${room.name} has no single door to feel. Place a switch by hand.`);
-  const atStart = (door.opening.hinge === 'left') === door.own;
-  const alongIn = Math.max(0, atStart ? door.alongIn - 1 : door.alongIn + door.widthIn + 1);
-  const doorwayMiddle = { wall: door.wall, alongIn };
-  const shelves = view.features.filter((one) => one.kind === 'closet-shelf').map((one) => middleOf(room, one));
+  const shelves = view.features.filter((one) => one.kind === 'closet-shelf').map((one) => featureMiddle(room, one));
   const points = ceilingPoints(view, 6, 8, (point) => isInside(point, room.corners));
   const away = (one: Point) => shelves.reduce((least, shelf) => Math.min(least, distance(one, shelf)), 96);
   const at = points.toSorted((a, b) => away(b) - away(a))[0];
@@ -124,7 +125,7 @@ export function closetLight(house: House, room: Room, newId: NewId): Result<Edit
         {
           id: newId('box'),
           room: room.id,
-          at: { kind: 'wall', ...doorwayMiddle, heightIn: 66 },
+          at: jamb,
           origin: 'request',
           bracket: true,
           devices: [newDevice('switch', control, { style: 'door-jamb' })],
@@ -163,17 +164,13 @@ export const sleeve =
       room,
       {
         heightIn,
-        near: panelPoint(house, room),
+        near: nearOf(house, room, 'panel'),
         devices: [newDevice('low-voltage', newId('device'), { system: 'sleeve' })],
         box: { state: 'future', note: `sleeve ${to}, with a pull string` },
       },
       newId,
     );
-const panelPoint = (house: House, room: Room): Point | undefined => {
-  const feature = featureOf(house, room, ['panel']);
-  return feature && middleOf(room, feature);
-};
 export const nearOf = (house: House, room: Room, ...kinds: string[]): Point | undefined => {
   const feature = featureOf(house, room, kinds);
-  return feature && middleOf(room, feature);
+  return feature && featureMiddle(room, feature);
 };

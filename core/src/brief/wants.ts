@@ -164,7 +164,11 @@ export const WANTS: readonly Want[] = [
       onWall(
         house,
         room,
-        { heightIn: 96, devices: [receptacle(newId)], box: { note: 'holiday lights at the eave' } },
+        {
+          heightIn: Math.min(96, house.levels[room.level]!.ceilingIn - 6),
+          devices: [receptacle(newId)],
+          box: { note: 'holiday lights at the eave' },
+        },
         newId,
       ),
   },

@@ -29,6 +29,13 @@ export function featureOutline(room: Room, feature: Feature): Point[] {
   ];
 }
 
+/** The mean of a feature's corners. */
+export function featureMiddle(room: Room, feature: Feature): Point {
+  const outline = featureOutline(room, feature);
+  const mean = (of: (one: Point) => number) => outline.reduce((sum, one) => sum + of(one), 0) / outline.length;
+  return { x: mean((one) => one.x), y: mean((one) => one.y) };
+}
+
 /** Where a box of a room stands on the plan, from the room's view alone. */
 export function placeOf(view: RoomView, box: Box): Point {
   if (box.at.kind !== 'wall') return { x: box.at.x, y: box.at.y };

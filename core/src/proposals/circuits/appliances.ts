@@ -1,5 +1,5 @@
 import { count } from '../../units/count';
-import { featureOutline } from '../../plan/points';
+import { featureMiddle } from '../../plan/points';
 import { inTheWayOf } from '../../plan/blocked-by-framing';
 import { viewRoom, wallOf } from '../../plan/room-view';
 import { isFramedAt, studFaces } from '../../plan/studs';
@@ -85,9 +85,7 @@ function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
     const alongIn = at.acrossCorner ? at.widthIn / 2 : at.alongIn + at.widthIn / 2;
     return { kind: 'wall', wall: at.wall, alongIn: Math.min(wall.lengthIn, alongIn), heightIn };
   }
-  const outline = featureOutline(room, feature);
-  const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
-  return { kind: 'floor', x: mean(outline.map((one) => one.x)), y: mean(outline.map((one) => one.y)) };
+  return { kind: 'floor', ...featureMiddle(room, feature) };
 }
 
 /** How far from the middle of its place a box may move for the sake of a stud, inches. */
