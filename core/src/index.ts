@@ -332,10 +332,9 @@ export { evidenceOf, evidenceOfHouse, type RoomEvidence } from './close-out/evid
 export { inspectionPacket, type PacketLine } from './close-out/inspection-packet';
 export { type Correction, recordInspection, visitsOf } from './close-out/inspections';
 export {
-  kindOfMistake,
-  mistakesOn,
+  plantMistake,
+  type PlantedMistake,
   readingsOf,
-  readingsWith,
   type Suspected,
   suspectsOf,
   testedUnits,

@@ -3,7 +3,7 @@ import type { House } from '../house/schema';
 import { byTheTool } from '../test/by-the-tool';
 import { demo } from '../test/demo-house';
 import { ranchHouse } from '../test/ranch-house';
-import { mistakesOn, readingsWith, suspectsOf, testedUnits, unitOf } from './simulated-tester';
+import { mistakesOn, plantMistake, readingsWith, suspectsOf, testedUnits, unitOf } from './simulated-tester';
 import { testScript } from './test-script';
 
 const houses: readonly (readonly [string, House])[] = [
@@ -29,6 +29,21 @@ describe.each(houses)('a tester carried through %s', (_, house) => {
       expect(suspectsOf(unit, script, readings)).toEqual([]);
     }
   });
+});
+
+it('plants what some step shows, and what was missed more often than what was not', () => {
+  const [, house] = houses[1]!;
+  const script = testScript(house);
+  const unit = testedUnits(house).find((one) => one.receptacles.size > 4)!;
+  let seed = 1;
+  const chance = () => (seed = (seed * 16_807) % 2_147_483_647) / 2_147_483_647;
+  const drawn = Array.from({ length: 60 }, () =>
+    plantMistake(unit, script, (kind) => (kind === 'reversed' ? 8 : 1), chance)!,
+  );
+  for (const { readings } of drawn) expect([...readings.values()].some((one) => one !== 'right')).toBe(true);
+  const plain = Array.from({ length: 60 }, () => plantMistake(unit, script, () => 1, chance)!);
+  const reversed = (all: typeof drawn) => all.filter((one) => one.kind === 'reversed').length;
+  expect(reversed(drawn)).toBeGreaterThan(2 * reversed(plain));
 });
 
 it('with any mistake planted: script, wrong reading and finder list it always, nine of ten times at a glance', () => {

@@ -79,7 +79,7 @@ export const mistakesOn = (unit: TestedUnit): readonly Fault[] => {
 };
 
 /** What kind of mistake one is, whatever device or cable it is made at. */
-export function kindOfMistake({ id }: Pick<Fault, 'id'>): string {
+function kindOfMistake({ id }: Pick<Fault, 'id'>): string {
   if (id.startsWith('open ')) return 'open splice';
   if (id.startsWith('crossed ')) return 'black and white interchanged';
   return id.slice(id.indexOf(' ') + 1);
@@ -93,6 +93,35 @@ export function readingsWith(
 ): ReadonlyMap<string, Reading> {
   const [sound, now] = [new Observed(unit, unit.net), new Observed(unit, fault.net)];
   return new Map(script.filter((one) => isOn(unit, one)).map((step) => [step.id, now.at(step, sound)]));
+}
+
+/** A mistake to be looked for, with what every step reads while it is there. */
+export interface PlantedMistake extends Pick<Fault, 'words' | 'remedy'> {
+  readonly kind: string;
+  readonly readings: ReadonlyMap<string, Reading>;
+}
+
+/**
+ * Plants one mistake on a unit that some step shows; undefined where none can be seen. Kinds with more weight come up more often.
+ * @param chance Numbers from 0 up to 1, as they come.
+ */
+export function plantMistake(
+  unit: TestedUnit,
+  script: readonly TestStep[],
+  weightOf: (kind: string) => number,
+  chance: () => number,
+): PlantedMistake | undefined {
+  const left = mistakesOn(unit).map((fault) => ({ fault, weight: weightOf(kindOfMistake(fault)) }));
+  // What a mistake shows is found out when it is its turn: on a large circuit each takes a while.
+  while (left.length > 0) {
+    let at = chance() * left.reduce((sum, one) => sum + one.weight, 0);
+    const drawn = left.findIndex((one) => (at -= one.weight) < 0);
+    const [{ fault }] = left.splice(drawn < 0 ? left.length - 1 : drawn, 1) as [(typeof left)[number]];
+    const readings = readingsWith(unit, fault, script);
+    if ([...readings.values()].some((one) => one !== 'right'))
+      return { kind: kindOfMistake(fault), words: fault.words, remedy: fault.remedy, readings };
+  }
+  return undefined;
 }
 
 /** What a person would suspect, in words and what to do: one mistake, or a conductor that is open at either of its ends. */

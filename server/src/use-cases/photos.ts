@@ -49,6 +49,6 @@ export async function addPhoto(
 export async function photo(db: Db, member: SignedIn, houseId: string, id: string): Promise<Buffer> {
   await mustSee(db, member, houseId);
   const bytes = await findPhoto(db, houseId, id);
-  if (!bytes) throw notFound('photo here yet: the device that took it has not sent it');
+  if (!bytes) throw new Refusal(404, 'not-found', 'The device that took this photo has not sent it yet.');
   return bytes;
 }

@@ -19,6 +19,7 @@ import NumberField from '../fields/NumberField.vue';
 import TickField from '../fields/TickField.vue';
 import { useHouse } from '../stores/house';
 import { useSession } from '../stores/session';
+import { today } from '../today';
 
 /** The box itself: its kind, its state, why it is there, and what it waits for. */
 const props = defineProps<{ box: Box }>();
@@ -58,15 +59,14 @@ const settings = computed(() => [
 ]);
 
 function setOrigin(origin: Box['origin']): void {
-  const today = new Date().toISOString().slice(0, 10);
   change({
     origin,
-    requested: origin === 'request' ? { by: session.signedIn?.user.name ?? 'the crew', on: today } : undefined,
+    requested: origin === 'request' ? { by: session.signedIn?.user.name ?? 'the crew', on: today() } : undefined,
   });
 }
 function setRequester(by: string): void {
   const name = by.trim();
-  if (name) change({ requested: { by: name, on: props.box.requested?.on ?? new Date().toISOString().slice(0, 10) } });
+  if (name) change({ requested: { by: name, on: props.box.requested?.on ?? today() } });
 }
 </script>
 

@@ -5,6 +5,7 @@ import { newId } from '../new-id';
 import { useSession } from '../stores/session';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
+import { today } from '../today';
 
 const props = defineProps<{ finding: Finding; isMain?: boolean }>();
 const store = useHouse();
@@ -35,7 +36,7 @@ function accept(): void {
   if (by === '') message.value = 'Decided by: name who takes it on.';
   else if (note === '') message.value = 'Reason: say why it may stay, for those who ask later.';
   else {
-    const date = new Date().toISOString().slice(0, 10);
+    const date = today();
     const done = acceptFinding(store.current, props.finding, { id: newId('decision'), by, date, note });
     if (store.apply(done)) {
       isAccepting.value = false;

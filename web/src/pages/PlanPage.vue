@@ -7,6 +7,7 @@ import { useHouse } from '../stores/house';
 import { useSession } from '../stores/session';
 import PlanTile from './PlanTile.vue';
 import { layPaper, PAPERS, SCALES, tilesFor, type Lens, type PaperId, type ScaleId } from './plan-paper';
+import { today } from '../today';
 
 /** The plan of a level on paper: to scale, with a title block, over as many sheets as it takes. */
 const props = defineProps<{ id: string }>();
@@ -75,7 +76,7 @@ const LENSES = [
 const PAPER_CHOICES = Object.entries(PAPERS).map(([value, { word }]) => ({ value: value as PaperId, word }));
 const SCALE_CHOICES = Object.entries(SCALES).map(([value, { word }]) => ({ value: value as ScaleId, word }));
 const lensWord = computed(() => LENSES.find((one) => one.value === lens.value)!.word);
-const today = new Date().toISOString().slice(0, 10);
+const day = today();
 
 const sheets = ref<HTMLElement>();
 /** What style sheets say of a drawing, as attributes: a file has no style sheets, and a page may not write styles into itself. */
@@ -150,7 +151,7 @@ const print = () => window.print();
         :lens-word="lensWord"
         :mark-of="markOf"
         :firm="session.signedIn?.firm.name ?? ''"
-        :date="today"
+        :date="day"
       />
     </div>
   </main>

@@ -1,20 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import {
-  describeBox,
-  evidenceOf,
-  holesOf,
-  keptRoutes,
-  laidCables,
-  viewRoom,
-  wallLoop,
-  type Photo,
-} from '@winculum/core';
+import { computed, ref } from 'vue';
+import { describeBox, evidenceOf, holesOf, keptRoutes, laidCables, viewRoom, type Photo } from '@winculum/core';
 import RouteStrip from '../../drawing/RouteStrip.vue';
 import { inkOf } from '../../drawing/circuit-colors';
 import SearchField from '../../fields/SearchField.vue';
 import { useHouse } from '../../stores/house';
-import { ref } from 'vue';
 import PhotoTile from './PhotoTile.vue';
 
 /** What is behind this drywall: the cables in its bays as they were routed, its boxes, and the photos that show it open. */
@@ -25,18 +15,12 @@ const picked = ref('');
 
 const rooms = computed(() => Object.values(store.current.rooms).map(({ id, name }) => ({ value: id, title: name })));
 const room = computed(() => store.current.rooms[where.value.room] ?? Object.values(store.current.rooms)[0]);
-const walls = computed(() =>
-  room.value
-    ? wallLoop(room.value)
-        .walls.filter((one) => one.boundary === 'solid')
-        .map(({ id, name }) => ({ value: id, title: name }))
-    : [],
-);
+const evidence = computed(() => (room.value ? evidenceOf(store.current, room.value) : undefined));
+const walls = computed(() => (evidence.value?.walls ?? []).map(({ wall, name }) => ({ value: wall, title: name })));
 const wall = computed(() => walls.value.find((one) => one.value === where.value.wall) ?? walls.value[0]);
 const laid = computed(() => laidCables(store.current, keptRoutes(store.current).sound.values()));
 const holes = computed(() => holesOf(store.current, laid.value));
 const circuits = computed(() => Object.values(store.current.circuits));
-const evidence = computed(() => (room.value ? evidenceOf(store.current, room.value) : undefined));
 const photos = computed(() => evidence.value?.walls.find((one) => one.wall === wall.value?.value)?.photos ?? []);
 const boxes = computed(() =>
   room.value

@@ -1,16 +1,7 @@
 <script setup lang="ts">
 import type { Bench } from '@winculum/contract';
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import {
-  count,
-  kindOfMistake,
-  mistakesOn,
-  readingsWith,
-  testedUnits,
-  unitOf,
-  type TestResult,
-  type TestStep,
-} from '@winculum/core';
+import { count, plantMistake, testedUnits, unitOf, type PlantedMistake, type TestStep } from '@winculum/core';
 import { api, ApiError } from '../../api';
 import SearchField from '../../fields/SearchField.vue';
 import { useHouse } from '../../stores/house';
@@ -21,33 +12,29 @@ import SuspectList from './SuspectList.vue';
 const props = defineProps<{ script: readonly TestStep[] }>();
 const store = useHouse();
 
-const units = computed(() => testedUnits(store.current).filter((one) => stepsOf(one.id).length > 1));
-const stepsOf = (unitId: string) => {
-  const unit = testedUnits(store.current).find((one) => one.id === unitId);
-  return unit ? props.script.filter((step) => unitOf([unit], step)) : [];
-};
+/** Circuits on which more than one step can be tried, each with its steps. */
+const circuits = computed(() =>
+  testedUnits(store.current)
+    .map((unit) => ({ unit, steps: props.script.filter((step) => unitOf([unit], step)) }))
+    .filter((one) => one.steps.length > 1),
+);
 const items = computed(() =>
-  units.value.map((one) => ({
-    value: one.id,
-    title: `${one.id
-      .split('+')
-      .map((id) => store.current.circuits[id]?.name ?? id)
-      .join(' and ')}, ${count(stepsOf(one.id).length, 'step')}`,
-  })),
+  circuits.value.map(({ unit: { id }, steps }) => {
+    const names = id.split('+').map((one) => store.current.circuits[one]?.name ?? one);
+    return { value: id, title: `${names.join(' and ')}, ${count(steps.length, 'step')}` };
+  }),
 );
 const chosen = ref('');
-const unit = computed(() => units.value.find((one) => one.id === chosen.value) ?? units.value[0]);
-const steps = computed(() => (unit.value ? stepsOf(unit.value.id) : []));
+const circuit = computed(() => circuits.value.find((one) => one.unit.id === chosen.value) ?? circuits.value[0]);
+const steps = computed(() => circuit.value?.steps ?? []);
 
 /** Mistakes of a kind that was missed come up more often: so many times more for each miss that no find has made good. */
 const MISSED_WEIGHS = 3;
 /** What this person has found and missed so far, by kind; kept with the account. */
 const record = shallowRef<NonNullable<Bench['practice']>>({});
-let bench: Bench = { done: [], wires: {} };
 onMounted(async () => {
   try {
-    bench = await api.bench();
-    record.value = bench.practice ?? {};
+    record.value = (await api.bench()).practice ?? {};
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
   }
@@ -65,38 +52,24 @@ async function note(isRight: boolean): Promise<void> {
   record.value = { ...record.value, [kind]: isRight ? { right: right + 1, wrong } : { right, wrong: wrong + 1 } };
   isNoted.value = true;
   try {
-    bench = await api.keepBench({ ...bench, practice: record.value });
+    // What the bench holds besides is read at this moment: it may have been at work on another device.
+    await api.keepBench({ ...(await api.bench()), practice: record.value });
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
     store.problem = 'What you found could not be kept: the server cannot be reached.';
   }
 }
 
-interface Exercise {
-  readonly kind: string;
-  readonly readings: ReadonlyMap<string, TestResult['reading']>;
-  readonly words: string;
-  readonly remedy: string;
-}
-const exercise = shallowRef<Exercise>();
+const exercise = shallowRef<PlantedMistake>();
 const tried = ref<ReadonlySet<string>>(new Set());
 const isShown = ref(false);
 const isNoted = ref(false);
 function plant(): void {
-  if (!unit.value) return;
-  const seen = mistakesOn(unit.value).flatMap((fault): Exercise[] => {
-    const readings = readingsWith(unit.value!, fault, steps.value);
-    const shows = [...readings.values()].some((one) => one !== 'right');
-    return shows ? [{ kind: kindOfMistake(fault), readings, words: fault.words, remedy: fault.remedy }] : [];
-  });
-  exercise.value = pickByWeight(seen);
+  const { unit } = circuit.value!;
+  exercise.value = plantMistake(unit, steps.value, weightOf, Math.random);
   isNoted.value = false;
   tried.value = new Set();
   isShown.value = false;
-}
-function pickByWeight(all: readonly Exercise[]): Exercise | undefined {
-  let left = Math.random() * all.reduce((sum, one) => sum + weightOf(one.kind), 0);
-  return all.find((one) => (left -= weightOf(one.kind)) <= 0) ?? all.at(-1);
 }
 const read = computed(() => new Map([...(exercise.value?.readings ?? [])].filter(([id]) => tried.value.has(id))));
 const firstWrong = computed(() => steps.value.find((one) => (read.value.get(one.id) ?? 'right') !== 'right'));
@@ -109,9 +82,14 @@ const firstWrong = computed(() => steps.value.find((one) => (read.value.get(one.
       The wiring of this house with one mistake in it. Try a step and read the tester; then say what it is before you
       look. Nothing of this is kept with the house.
     </p>
-    <p v-if="!units.length" class="none">No circuit has two steps yet: place boxes and put them on circuits.</p>
+    <p v-if="!circuits.length" class="none">No circuit has two steps yet: place boxes and put them on circuits.</p>
     <div v-else class="row">
-      <SearchField :model-value="unit?.id ?? ''" label="Circuit" :items="items" @update:model-value="chosen = $event" />
+      <SearchField
+        :model-value="circuit?.unit.id ?? ''"
+        label="Circuit"
+        :items="items"
+        @update:model-value="chosen = $event"
+      />
       <v-btn color="primary" variant="flat" @click="plant">Plant a mistake</v-btn>
     </div>
   </section>

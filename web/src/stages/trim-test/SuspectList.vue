@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { toRaw } from 'vue';
-import { shallowRef } from 'vue';
+import { shallowRef, toRaw } from 'vue';
 import { count, type TestResult, type TestStep } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import ProgressBar from '../../work/ProgressBar.vue';
