@@ -7,6 +7,7 @@ import '@fontsource/barlow-condensed/latin-700.css';
 import 'vuetify/styles';
 import './style/theme.css';
 import './style/stage.css';
+import './style/papers.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';

@@ -1,22 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boundsOf, viewRoom, type House } from '@winculum/core';
-import PlanGround from './PlanGround.vue';
-import PlanLabels from './PlanLabels.vue';
-import RoomBoxes from './RoomBoxes.vue';
+import { boundsOf, type House } from '@winculum/core';
+import PlanDrawing from './PlanDrawing.vue';
 
 /** The plan of a level to be looked at and printed: as wide as its place; nothing in it can be moved. */
 const props = defineProps<{ house: House; level: string }>();
-const NOTHING: ReadonlySet<string> = new Set();
 /** What symbols and letters are sized for, pixels. */
 const WIDTH_PX = 900;
-const views = computed(() =>
-  Object.values(props.house.rooms)
-    .filter((room) => room.level === props.level)
-    .map((room) => viewRoom(props.house, room.id)),
-);
+const rooms = computed(() => Object.values(props.house.rooms).filter((room) => room.level === props.level));
 const bounds = computed(() => {
-  const all = boundsOf(views.value.flatMap((one) => one.room.corners));
+  const all = boundsOf(rooms.value.flatMap((room) => room.corners));
   const wall = props.house.levels[props.level]!.wallThicknessIn + 6;
   const [width, depth] = [all.maxX - all.minX + 2 * wall, all.maxY - all.minY + 2 * wall];
   return { x: all.minX - wall, y: all.minY - wall, width, depth };
@@ -26,29 +19,13 @@ const scale = computed(() => WIDTH_PX / Math.max(1, bounds.value.width));
 
 <template>
   <svg
-    v-if="views.length"
+    v-if="rooms.length"
     class="plan-view"
     :viewBox="`${bounds.x} ${bounds.y} ${bounds.width} ${bounds.depth}`"
     role="img"
     :aria-label="`Plan of ${house.levels[level]!.name}`"
   >
-    <PlanGround :house="house" :level="level" :scale="scale" :text-size="12 / scale" :selected="NOTHING" />
-    <PlanLabels
-      :house="house"
-      :level="level"
-      :scale="scale"
-      :text-size="12 / scale"
-      :show-boxes="true"
-      :selected="NOTHING"
-    />
-    <RoomBoxes
-      v-for="view in views"
-      :key="view.room.id"
-      :view="view"
-      :scale="scale"
-      :selected="NOTHING"
-      :show-tags="true"
-    />
+    <PlanDrawing :house="house" :level="level" :scale="scale" :text-size="12 / scale" />
   </svg>
 </template>
 

@@ -13,6 +13,7 @@ import {
   type PlacementLimits,
 } from '@winculum/core';
 import StripGround from './StripGround.vue';
+import StripTape from './StripTape.vue';
 import { cutAt, layOutStrip } from './strip-layout';
 
 /** The walls of a room unrolled, with the cables in their bays, the holes that they need and the plates they go through. */
@@ -120,13 +121,7 @@ const spoken = (cable: LaidCable) =>
           <rect :x="x(at) - 5" :y="y(heightIn) - 8" width="10" height="16" rx="2" />
           <text :x="x(at)" :y="y(heightIn) - 12">{{ box.tag }}</text>
         </g>
-        <g class="tape" pointer-events="none">
-          <rect :x="2" :y="TAPE" :width="drawnWidth - 4" height="20" />
-          <path v-for="n in Math.floor(strip.lengthIn / 12)" :key="n" :d="`M${x(n * 12)},${TAPE}v${n % 2 ? 6 : 10}`" />
-          <text v-for="n in Math.floor(strip.lengthIn / 48)" :key="`f${n}`" :x="x(n * 48)" :y="TAPE + 15">
-            {{ n * 4 }}'
-          </text>
-        </g>
+        <StripTape :length-in="strip.lengthIn" :x="x" :top="TAPE" :width="drawnWidth - 4" :every="48" />
       </svg>
     </div>
   </section>
@@ -191,19 +186,5 @@ svg {
   paint-order: stroke;
   stroke: var(--room);
   stroke-width: 3px;
-}
-.tape rect {
-  fill: var(--tape);
-  stroke: #9a7a1d;
-  stroke-width: 0.7;
-}
-.tape path {
-  stroke: #4b3a09;
-  stroke-width: 0.9;
-}
-.tape text {
-  font: 600 12px var(--numbers);
-  fill: #2e2406;
-  text-anchor: middle;
 }
 </style>

@@ -15,6 +15,7 @@ import {
   type Result,
 } from '@winculum/core';
 import StripGround from './StripGround.vue';
+import StripTape from './StripTape.vue';
 import { cutAt, layOutStrip } from './strip-layout';
 import { snapToStud } from './tools/drag-edit';
 
@@ -51,10 +52,8 @@ const y = (heightIn: number) => WALL_TOP + WALL_HEIGHT * (1 - heightIn / strip.v
 const show = (lengthIn: number) => formatLength(lengthIn, props.house.standards.lengths);
 const cursorX = computed(() => x(cutAt(strip.value, props.cursorIn)));
 
-const feet = computed(() => {
-  const every = perInch.value * 24 > 26 ? 24 : perInch.value * 48 > 30 ? 48 : 120;
-  return Array.from({ length: Math.floor(strip.value.lengthIn / every) }, (_, i) => (i + 1) * every);
-});
+/** Inches between two numbers of the tape, so that they do not touch. */
+const feetApart = computed(() => (perInch.value * 24 > 26 ? 24 : perInch.value * 48 > 30 ? 48 : 120));
 const ghosts = computed(() => (props.proposal?.boxes ?? []).filter((box) => box.room === props.roomId));
 
 function loopAt(event: PointerEvent | MouseEvent): number {
@@ -148,11 +147,7 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
             {{ show(stretch.toIn - stretch.fromIn) }} out of reach
           </text>
         </g>
-        <g class="tape" pointer-events="none">
-          <rect :x="2" :y="TAPE" :width="drawnWidth - 4" height="22" />
-          <path v-for="n in Math.floor(strip.lengthIn / 12)" :key="n" :d="`M${x(n * 12)},${TAPE}v${n % 2 ? 6 : 10}`" />
-          <text v-for="at in feet" :key="`f${at}`" :x="x(at)" :y="TAPE + 16">{{ at / 12 }}'</text>
-        </g>
+        <StripTape :length-in="strip.lengthIn" :x="x" :top="TAPE" :width="drawnWidth - 4" :every="feetApart" />
         <g v-for="ghost in ghosts" :key="`g${ghost.atLoopIn}`" pointer-events="none">
           <rect
             :x="x(cutAt(strip, ghost.atLoopIn)) - 5"
@@ -249,20 +244,6 @@ svg {
   paint-order: stroke;
   stroke: var(--room);
   stroke-width: 4px;
-}
-.tape rect {
-  fill: var(--tape);
-  stroke: #9a7a1d;
-  stroke-width: 0.7;
-}
-.tape path {
-  stroke: #4b3a09;
-  stroke-width: 0.9;
-}
-.tape text {
-  font: 600 12px var(--numbers);
-  fill: #2e2406;
-  text-anchor: middle;
 }
 .box {
   cursor: grab;

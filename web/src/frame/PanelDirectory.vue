@@ -44,12 +44,7 @@ const shown = computed(() =>
     persistent-placeholder
     clearable
   />
-  <section
-    v-for="{ schedule, rows } in shown"
-    :key="schedule.panel.id"
-    class="directory"
-    :aria-label="schedule.panel.name"
-  >
+  <section v-for="{ schedule, rows } in shown" :key="schedule.panel.id" class="leaf" :aria-label="schedule.panel.name">
     <h2>
       {{ schedule.panel.name }}
       <span class="muted">{{ house.rooms[schedule.panel.room]?.name }}, {{ schedule.panel.mainA }} A</span>
@@ -80,15 +75,6 @@ const shown = computed(() =>
 </template>
 
 <style scoped>
-.directory {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-h2 {
-  font-size: 17px;
-}
 h2 .muted {
   font-size: 13px;
   font-weight: 400;
@@ -121,10 +107,6 @@ li {
   font-size: 12.5px;
 }
 @media print {
-  .directory {
-    border: 0;
-    padding: 4px 0;
-  }
   .line {
     min-height: 0;
   }

@@ -79,7 +79,7 @@ const STATES = { open: '☐', done: '✓', 'not-needed': '–' } as const;
 </script>
 
 <template>
-  <v-form v-if="store.canEdit" class="sheet add" :aria-label="'Add to the list'" @submit.prevent="add">
+  <v-form v-if="store.canEdit" class="leaf leaf-fields" :aria-label="'Add to the list'" @submit.prevent="add">
     <v-text-field v-model="what" class="what" label="What is to be done" maxlength="400" />
     <SearchField v-if="!props.room" v-model="where" label="Where" :items="roomItems" />
     <SearchField v-model="trade" label="Trade" :items="tradeItems" />
@@ -87,12 +87,12 @@ const STATES = { open: '☐', done: '✓', 'not-needed': '–' } as const;
     <v-text-field v-model="who" label="Who" maxlength="80" />
     <v-btn type="submit" color="primary" variant="flat" :disabled="!what.trim()">Add</v-btn>
   </v-form>
-  <section v-if="proposals.length" class="sheet" aria-label="Not given to anybody yet">
+  <section v-if="proposals.length" class="leaf" aria-label="Not given to anybody yet">
     <header class="row">
       <h2 class="grow">{{ proposals.length }} between the trades, given to nobody yet</h2>
       <v-btn v-if="store.canEdit" @click="take(proposals)">Write all down</v-btn>
     </header>
-    <article v-for="one in proposals" :key="`${one.what} ${one.room}`" class="task">
+    <article v-for="one in proposals" :key="`${one.what} ${one.room}`" class="leaf-line task">
       <span class="grow"
         >{{ one.what }} <span class="muted">{{ roomName(one.room) }}</span></span
       >
@@ -103,8 +103,8 @@ const STATES = { open: '☐', done: '✓', 'not-needed': '–' } as const;
       >
     </article>
   </section>
-  <section v-if="tasks.length" class="sheet" aria-label="List">
-    <article v-for="task in tasks" :key="task.id" class="task" :class="task.state">
+  <section v-if="tasks.length" class="leaf" aria-label="List">
+    <article v-for="task in tasks" :key="task.id" class="leaf-line task" :class="task.state">
       <span class="mark num" aria-hidden="true">{{ STATES[task.state] }}</span>
       <span class="grow">
         <b>{{ task.what }}</b> <span class="muted">{{ roomName(task.room) }}</span>
@@ -139,33 +139,8 @@ const STATES = { open: '☐', done: '✓', 'not-needed': '–' } as const;
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-.add {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 8px;
-  align-items: start;
-}
 .what {
   grid-column: span 2;
-}
-h2 {
-  font-size: 17px;
-}
-.task {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  border-top: 1px solid var(--rule);
-  padding: 6px 0;
-}
-.mark {
-  font-size: 20px;
 }
 .done .mark {
   color: var(--reached-ink);
@@ -176,12 +151,6 @@ h2 {
 .due {
   width: 120px;
 }
-.small {
-  font-size: 12.5px;
-}
-.v-btn {
-  min-height: 44px;
-}
 @media (max-width: 700px) {
   .task {
     flex-wrap: wrap;
@@ -191,15 +160,6 @@ h2 {
   }
   .task .grow {
     flex-basis: 80%;
-  }
-}
-@media print {
-  .add,
-  .v-btn {
-    display: none;
-  }
-  .sheet {
-    border: 0;
   }
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue';
-import { boundsOf, groupLetters, spacesOf, viewRoom, type Box } from '@winculum/core';
+import { boundsOf, groupLetters, spacesOf, type Box } from '@winculum/core';
 import { download } from '../frame/download';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useHouse } from '../stores/house';
@@ -38,7 +38,6 @@ const levels = computed(() =>
     .map((one) => ({ value: one.id, word: one.name })),
 );
 const rooms = computed(() => Object.values(house.value.rooms).filter((room) => room.level === level.value));
-const views = computed(() => rooms.value.map((room) => viewRoom(house.value, room.id)));
 /** The plan with the walls around it. */
 const bounds = computed(() => {
   const all = boundsOf(rooms.value.flatMap((room) => room.corners));
@@ -144,7 +143,6 @@ const print = () => window.print();
         :count="tiles.length"
         :house="house"
         :level="level"
-        :views="views"
         :paper="laid"
         :scale="SCALES[scale]"
         :lens="lens"

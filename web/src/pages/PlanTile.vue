@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Box, House, RoomView } from '@winculum/core';
-import PlanGround from '../drawing/PlanGround.vue';
-import PlanLabels from '../drawing/PlanLabels.vue';
-import RoomBoxes from '../drawing/RoomBoxes.vue';
+import type { Box, House } from '@winculum/core';
+import PlanDrawing from '../drawing/PlanDrawing.vue';
 import { MARGIN_IN, TITLE_IN, type Lens, type Paper, type Scale, type Tile } from './plan-paper';
 
 /** One sheet of a plan: the drawing to scale, and below it scale, north, legend and title. Symbols have sizes in inches of paper. */
@@ -12,7 +10,6 @@ const props = defineProps<{
   count: number;
   house: House;
   level: string;
-  views: readonly RoomView[];
   paper: Paper;
   scale: Scale;
   lens: Lens;
@@ -21,7 +18,6 @@ const props = defineProps<{
   firm: string;
   date: string;
 }>();
-const NOTHING: ReadonlySet<string> = new Set();
 /** Pixels of the screen an inch of the house takes: 96 to an inch of paper. */
 const pixels = computed(() => props.scale.paperIn * 96);
 const textSize = computed(() => 0.1 / props.scale.paperIn);
@@ -57,22 +53,11 @@ const barIn = computed(() => 120 * props.scale.paperIn);
       role="img"
       :aria-label="`Plan of ${house.levels[level]!.name}, ${lensWord.toLowerCase()}`"
     >
-      <PlanGround :house="house" :level="level" :scale="pixels" :text-size="textSize" :selected="NOTHING" />
-      <PlanLabels
+      <PlanDrawing
         :house="house"
         :level="level"
         :scale="pixels"
         :text-size="textSize"
-        :show-boxes="true"
-        :selected="NOTHING"
-      />
-      <RoomBoxes
-        v-for="view in views"
-        :key="view.room.id"
-        :view="view"
-        :scale="pixels"
-        :selected="NOTHING"
-        :show-tags="lens === 'boxes'"
         :mark-of="lens === 'boxes' ? undefined : markOf"
       />
       <path

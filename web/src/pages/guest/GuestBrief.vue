@@ -23,7 +23,7 @@ async function send(one: (typeof questions.value)[number], text: string): Promis
 
 <template>
   <p v-if="!questions.length" class="muted">Nothing is open.</p>
-  <article v-for="one in questions" :key="keyOf(one)" class="question" :class="one.state">
+  <article v-for="one in questions" :key="keyOf(one)" class="leaf question" :class="one.state">
     <p>
       <span class="muted">{{ one.room?.name ?? 'The house' }}</span><br /><b>{{ one.question.asks }}</b>
     </p>
@@ -44,10 +44,6 @@ async function send(one: (typeof questions.value)[number], text: string): Promis
 
 <style scoped>
 .question {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
   display: grid;
   gap: 6px;
   justify-items: start;
@@ -57,11 +53,5 @@ async function send(one: (typeof questions.value)[number], text: string): Promis
 }
 .question .row {
   width: 100%;
-}
-.small {
-  font-size: 12.5px;
-}
-.v-btn {
-  min-height: 44px;
 }
 </style>

@@ -23,14 +23,14 @@ const rooms = computed(() =>
 </script>
 
 <template>
-  <section class="sheet">
+  <section class="leaf">
     <p class="verdict num">{{ VERDICTS[packet.verdict] }}</p>
     <p>
       {{ count(packet.violations.length, 'violation') }}, {{ count(packet.questions.length, 'question') }}, NEC
       {{ house.job.edition }}{{ house.job.authority ? `, ${house.job.authority}` : '' }}
     </p>
   </section>
-  <section v-for="one in rooms" :key="one.id" class="sheet">
+  <section v-for="one in rooms" :key="one.id" class="leaf">
     <h2>
       {{ one.name }} <span class="muted">{{ count(one.met, 'thing') }} met</span>
     </h2>
@@ -42,16 +42,7 @@ const rooms = computed(() =>
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
 .verdict {
   font-size: 34px;
-}
-h2 {
-  font-size: 17px;
 }
 </style>

@@ -26,7 +26,7 @@ async function send(): Promise<void> {
 
 <template>
   <p v-if="!view.revision" class="muted">The crew has not frozen anything to be signed yet.</p>
-  <section v-else class="sheet">
+  <section v-else class="leaf">
     <h2>
       Revision {{ view.revision.number }}, {{ view.revision.at.slice(0, 10) }}
       <span class="muted">{{ view.revision.note }}</span>
@@ -41,7 +41,7 @@ async function send(): Promise<void> {
       <v-btn color="primary" variant="flat" :disabled="!strokes.length" @click="send">Sign as {{ view.name }}</v-btn>
     </template>
   </section>
-  <section v-for="{ room, walls, ceiling, elsewhere } in sheets.rooms" :key="room.id" class="sheet">
+  <section v-for="{ room, walls, ceiling, elsewhere } in sheets.rooms" :key="room.id" class="leaf">
     <h2>{{ room.name }}</h2>
     <ul>
       <li v-for="line in [...walls.flatMap((one) => one.lines), ...ceiling, ...elsewhere]" :key="line.tag">
@@ -53,23 +53,13 @@ async function send(): Promise<void> {
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
+.leaf {
   display: grid;
   gap: 8px;
   justify-items: start;
 }
-h2 {
-  font-size: 17px;
-}
 .done {
   color: var(--reached-ink);
   font-weight: 600;
-}
-.v-btn {
-  min-height: 44px;
 }
 </style>

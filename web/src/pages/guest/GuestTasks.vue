@@ -26,17 +26,17 @@ async function send(): Promise<void> {
 </script>
 
 <template>
-  <v-form class="sheet" aria-label="Comment" @submit.prevent="send">
+  <v-form class="leaf" aria-label="Comment" @submit.prevent="send">
     <v-textarea v-model="text" label="Your comment" maxlength="400" rows="2" auto-grow />
     <div class="row">
       <SearchField v-model="room" class="grow" label="Where" :items="rooms" />
       <v-btn type="submit" color="primary" variant="flat" :disabled="!text.trim()">Send</v-btn>
     </div>
   </v-form>
-  <section class="sheet" aria-label="Waits for you">
+  <section class="leaf" aria-label="Waits for you">
     <h2>Waits for you</h2>
     <p v-if="!tasks.length" class="muted">Nothing.</p>
-    <article v-for="task in tasks" :key="task.id" class="row line">
+    <article v-for="task in tasks" :key="task.id" class="leaf-line">
       <span class="grow"
         ><b>{{ task.what }}</b>
         <span class="muted">{{ roomName(task) }}, before {{ task.due.replace('-', ' ') }}</span></span
@@ -48,7 +48,7 @@ async function send(): Promise<void> {
       >
     </article>
   </section>
-  <section v-if="said.length" class="sheet" aria-label="Said so far">
+  <section v-if="said.length" class="leaf" aria-label="Said so far">
     <h2>Said so far</h2>
     <p v-for="task in said" :key="task.id" class="line">
       {{ task.state === 'open' ? '☐' : '✓' }} {{ task.what }}
@@ -58,22 +58,12 @@ async function send(): Promise<void> {
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
+.leaf {
   display: grid;
   gap: 8px;
-}
-h2 {
-  font-size: 17px;
 }
 .line {
   border-top: 1px solid var(--rule);
   padding: 6px 0;
-}
-.v-btn {
-  min-height: 44px;
 }
 </style>

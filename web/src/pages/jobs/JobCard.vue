@@ -122,9 +122,6 @@ polygon {
   padding: 0 9px;
   font-weight: 600;
 }
-.small {
-  font-size: 12.5px;
-}
 .more {
   min-width: 44px !important;
   min-height: 44px;

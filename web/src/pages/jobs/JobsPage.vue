@@ -352,9 +352,6 @@ watch(houses, (now) => void read(now), { flush: 'post' });
 .empty {
   font-size: 16px;
 }
-.small {
-  font-size: 12.5px;
-}
 @media (max-width: 700px) {
   .page {
     padding: 16px 12px;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, useTemplateRef } from 'vue';
 import type { JobSummary } from '@winculum/core';
 import { api } from '../../api';
+import FilePicker from '../../fields/FilePicker.vue';
 import MenuButton from '../../fields/MenuButton.vue';
 import NewJobDialog from './NewJobDialog.vue';
 import { readSample, SAMPLES } from './samples';
@@ -17,13 +18,9 @@ const EDITION_ITEMS = (['2014', '2017', '2020', '2023'] as const).map((value) =>
 const name = ref('');
 const edition = ref('2023');
 const isNew = ref(false);
-const picker = ref<HTMLInputElement>();
+const picker = useTemplateRef<InstanceType<typeof FilePicker>>('picker');
 
-async function openFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function openFile(file: File): Promise<void> {
   if (file.size > LARGEST_FILE) {
     const size = (file.size / 1e6).toFixed(0);
     emit('problem', `${file.name} has ${size} MB; a house file has at most 10 MB. Choose the house file itself.`);
@@ -40,21 +37,13 @@ async function openFile(event: Event): Promise<void> {
     <v-select v-model="edition" class="edition" label="Edition" :items="EDITION_ITEMS" />
     <v-btn color="primary" variant="flat" type="submit">New house</v-btn>
     <v-btn @click="isNew = true">With details …</v-btn>
-    <v-btn @click="picker?.click()">Open a house file</v-btn>
+    <v-btn @click="picker?.open()">Open a house file</v-btn>
     <MenuButton
       label="Open a sample house"
       :entries="SAMPLES.map(({ word }, value) => ({ value, word }))"
       @choose="(n) => emit('add', async () => api.importHouse(await readSample(n)), 'house')"
     />
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
-      tabindex="-1"
-      aria-label="House file"
-      accept=".json,application/json"
-      @change="openFile"
-    />
+    <FilePicker ref="picker" label="House file" accept=".json,application/json" @choose="openFile($event[0]!)" />
   </v-form>
   <NewJobDialog
     v-if="isNew"

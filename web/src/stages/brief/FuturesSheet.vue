@@ -10,7 +10,7 @@ const futures = computed(() => futuresOf(store.current));
 </script>
 
 <template>
-  <section class="sheet">
+  <section class="leaf">
     <h2>Prepared for later</h2>
     <p v-if="!futures.length" class="muted">
       Nothing yet: a box with the state “future”, a sleeve, a spare gang or a free breaker is listed here with its
@@ -33,7 +33,7 @@ const futures = computed(() => futuresOf(store.current));
       </tbody>
     </v-table>
   </section>
-  <section class="sheet">
+  <section class="leaf">
     <h2>Who asked for the boxes</h2>
     <p>
       <b class="num">{{ origins.code }}</b> are asked for by the code, <b class="num">{{ origins.requested }}</b> by
@@ -48,15 +48,12 @@ const futures = computed(() => futuresOf(store.current));
 </template>
 
 <style scoped>
-.sheet {
+.leaf {
   background: var(--card);
   border: 1px solid var(--rule);
   border-radius: 6px;
   padding: 10px 14px;
   display: grid;
   gap: 6px;
-}
-h2 {
-  font-size: 17px;
 }
 </style>

@@ -69,7 +69,7 @@ const lineWords = (use: LivingUse) => linesOfUse(use).map((one) => ({ ...one, hi
 </script>
 
 <template>
-  <v-form v-if="store.canEdit && roomItems.length" class="sheet add" @submit.prevent="add">
+  <v-form v-if="store.canEdit && roomItems.length" class="leaf leaf-fields" @submit.prevent="add">
     <SearchField :model-value="chosen" label="Room" :items="roomItems" @update:model-value="room = $event" />
     <SearchField v-model="kind" label="What goes on there" :items="kinds" />
     <v-text-field
@@ -83,9 +83,9 @@ const lineWords = (use: LivingUse) => linesOfUse(use).map((one) => ({ ...one, hi
     <v-btn type="submit" color="primary" variant="flat">Add</v-btn>
   </v-form>
   <p v-if="!shown.length" class="none muted">Draw rooms under House: what people do in them is asked room by room.</p>
-  <section v-for="one in shown" :key="one.room.id" class="sheet" :aria-label="one.room.name">
+  <section v-for="one in shown" :key="one.room.id" class="leaf" :aria-label="one.room.name">
     <h2>{{ one.room.name }}</h2>
-    <article v-for="use in one.uses" :key="use.id" class="use">
+    <article v-for="use in one.uses" :key="use.id" class="leaf-line">
       <div class="grow">
         <b>{{ USES[use.kind].name }}</b><span v-if="use.who" class="muted"> · {{ use.who }}</span
         ><span v-if="use.side" class="muted"> · {{ use.side }} side</span>
@@ -108,7 +108,7 @@ const lineWords = (use: LivingUse) => linesOfUse(use).map((one) => ({ ...one, hi
     <template v-if="one.wants.length">
       <p class="small-caps">Often forgotten here</p>
       <ul>
-        <li v-for="each in one.wants" :key="each.id" class="want">
+        <li v-for="each in one.wants" :key="each.id" class="leaf-line">
           <div class="grow">
             <b>{{ each.says }}</b> <span class="muted small">{{ each.why }}</span>
           </div>
@@ -125,49 +125,10 @@ const lineWords = (use: LivingUse) => linesOfUse(use).map((one) => ({ ...one, hi
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-.add {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-  gap: 8px;
-  align-items: start;
-}
-h2 {
-  font-size: 17px;
-}
-.use,
-.want {
-  display: flex;
-  gap: 8px;
-  align-items: flex-start;
-  border-top: 1px solid var(--rule);
-  padding: 8px 0;
-  line-height: 1.4;
-}
 .lines {
   padding-left: 14px;
 }
 .small-caps {
   padding-top: 8px;
-}
-.small {
-  font-size: 12.5px;
-}
-.v-btn {
-  min-height: 44px;
-}
-@media print {
-  .add,
-  .v-btn {
-    display: none;
-  }
-  .sheet {
-    border: 0;
-  }
 }
 </style>

@@ -47,9 +47,9 @@ function save(one: MustKnow, answer: string): void {
       questions.length ? 'Nothing is open here.' : 'Draw a room under House: each kind of room brings its questions.'
     }}
   </p>
-  <section v-for="group in groups" :key="group.name" class="sheet" :aria-label="group.name">
+  <section v-for="group in groups" :key="group.name" class="leaf" :aria-label="group.name">
     <h2>{{ group.name }}</h2>
-    <article v-for="one in group.questions" :key="keyOf(one)" class="question" :class="one.state">
+    <article v-for="one in group.questions" :key="keyOf(one)" class="leaf-line question" :class="one.state">
       <span class="mark num" :title="SAYS[one.state]" aria-hidden="true">{{ MARKS[one.state] }}</span>
       <div class="grow">
         <b>{{ one.question.asks }}</b>
@@ -75,7 +75,6 @@ function save(one: MustKnow, answer: string): void {
       <span class="who small-caps">{{ one.question.who }}</span>
       <v-btn
         v-if="store.canEdit && editing !== keyOf(one)"
-        class="tap"
         :aria-label="`Answer: ${one.question.asks}${one.room ? ` ${one.room.name}` : ''}`"
         @click="begin(one)"
         >{{ one.state === 'answered' ? 'Change' : 'Answer' }}</v-btn
@@ -85,27 +84,8 @@ function save(one: MustKnow, answer: string): void {
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-h2 {
-  font-size: 17px;
-}
 .question {
-  display: flex;
-  gap: 12px;
   align-items: flex-start;
-  border-top: 1px solid var(--rule);
-  padding: 8px 0;
-  line-height: 1.4;
-}
-.mark {
-  width: 24px;
-  font-size: 20px;
-  line-height: 1.2;
 }
 .answered .mark,
 .drawn .mark {
@@ -126,9 +106,6 @@ h2 {
   padding-top: 4px;
   text-align: right;
 }
-.small {
-  font-size: 12.5px;
-}
 .answer {
   display: flex;
   gap: 6px;
@@ -138,10 +115,6 @@ h2 {
 }
 .answer > .v-text-field {
   flex: 1 1 260px;
-}
-.tap,
-.answer .v-btn {
-  min-height: 44px;
 }
 @media (max-width: 700px) {
   .question {
@@ -154,18 +127,6 @@ h2 {
     margin-left: 36px;
     flex: 1;
     text-align: left;
-  }
-}
-@media print {
-  .tap {
-    display: none;
-  }
-  .sheet {
-    border: 0;
-    padding: 4px 0;
-  }
-  .question {
-    break-inside: avoid;
   }
 }
 </style>

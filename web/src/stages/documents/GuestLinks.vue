@@ -70,14 +70,14 @@ const isOver = (one: GuestLink) => one.revokedAt !== null || Date.parse(one.expi
 <template>
   <p v-if="problem" class="is-violation" role="alert">{{ problem }}</p>
   <p v-if="!store.canEdit" class="none muted">Links are made by an owner of the firm or its crew.</p>
-  <v-form v-else class="sheet form" aria-label="Make a link" @submit.prevent="make">
+  <v-form v-else class="leaf leaf-fields" aria-label="Make a link" @submit.prevent="make">
     <ChoiceField v-model="role" label="For" :answers="roles" />
     <SearchField v-if="role === 'trade'" v-model="trade" label="Trade" :items="trades" />
     <v-text-field v-model="name" label="Name" maxlength="80" />
     <ChoiceField v-model="days" label="Holds for" :answers="DAYS" />
     <v-btn type="submit" color="primary" variant="flat" :disabled="busy || !name.trim()">Make a link</v-btn>
   </v-form>
-  <section v-if="made" class="sheet made" aria-label="The new link">
+  <section v-if="made" class="leaf made" aria-label="The new link">
     <QrCode :text="made.link ?? ''" label="The link as a code" />
     <div class="grow">
       <p>
@@ -87,8 +87,8 @@ const isOver = (one: GuestLink) => one.revokedAt !== null || Date.parse(one.expi
       <v-btn @click="copy">Copy</v-btn>
     </div>
   </section>
-  <section v-if="links.length" class="sheet" aria-label="Links of this house">
-    <article v-for="one in links" :key="one.id" class="line" :class="{ over: isOver(one) }">
+  <section v-if="links.length" class="leaf" aria-label="Links of this house">
+    <article v-for="one in links" :key="one.id" class="leaf-line" :class="{ over: isOver(one) }">
       <span class="grow"
         ><b>{{ one.name }}</b> {{ one.trade ?? one.role }}
         <span class="muted"
@@ -104,18 +104,6 @@ const isOver = (one: GuestLink) => one.revokedAt !== null || Date.parse(one.expi
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-.form {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-  gap: 8px;
-  align-items: start;
-}
 .made {
   display: flex;
   gap: 16px;
@@ -126,17 +114,7 @@ const isOver = (one: GuestLink) => one.revokedAt !== null || Date.parse(one.expi
   overflow-wrap: anywhere;
   padding: 6px 0;
 }
-.line {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  border-top: 1px solid var(--rule);
-  padding: 6px 0;
-}
-.line.over b {
+.over b {
   text-decoration: line-through;
-}
-.v-btn {
-  min-height: 44px;
 }
 </style>

@@ -61,7 +61,7 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
 </script>
 
 <template>
-  <section class="sheet cover">
+  <section class="leaf cover">
     <h1 class="num">{{ house.name }}</h1>
     <p>
       The electrical work as built, by {{ session.signedIn?.firm.name }}, {{ today() }} · NEC {{ house.job.edition
@@ -78,12 +78,12 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
       off, test and look before you cut, and call a licensed electrician.
     </p>
   </section>
-  <section v-for="level in levels" :key="level.id" class="sheet plan">
+  <section v-for="level in levels" :key="level.id" class="leaf plan">
     <h2>{{ level.name }}</h2>
     <PlanView :house="house" :level="level.id" />
   </section>
   <PanelDirectory :house="house" printed />
-  <section class="sheet">
+  <section class="leaf">
     <h2>Cables</h2>
     <p v-if="!packet.cables.length" class="muted">No circuit is wired.</p>
     <ul class="columns">
@@ -96,7 +96,7 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
       Where each lies is on the routes sheet of each circuit, and behind each wall under Photos.
     </p>
   </section>
-  <section class="sheet">
+  <section class="leaf">
     <h2>Prepared for later</h2>
     <p v-if="!futures.length" class="muted">Nothing.</p>
     <ul>
@@ -105,7 +105,7 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
       </li>
     </ul>
   </section>
-  <section class="sheet">
+  <section class="leaf">
     <h2>Who decided what</h2>
     <p v-if="!rulings.length && !answers.length" class="muted">Nothing is written down.</p>
     <ul>
@@ -118,7 +118,7 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
       </li>
     </ul>
   </section>
-  <section class="sheet">
+  <section class="leaf">
     <h2>Inspections and settings</h2>
     <ul>
       <li v-for="{ visit } in visits" :key="visit.id">
@@ -130,7 +130,7 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
     </ul>
     <p v-if="!visits.length && !settings.length" class="muted">None is written down.</p>
   </section>
-  <section class="sheet">
+  <section class="leaf">
     <h2>Warranties and notes</h2>
     <ul>
       <li v-for="one in notes" :key="one.id" class="row">
@@ -149,7 +149,7 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
       <v-btn type="submit" :disabled="!text.trim()">Add</v-btn>
     </v-form>
   </section>
-  <section v-if="Object.keys(house.photos).length" class="sheet">
+  <section v-if="Object.keys(house.photos).length" class="leaf">
     <h2>Photos by wall</h2>
     <template v-for="one in evidence" :key="one.room.id">
       <template v-for="wall in one.walls" :key="wall.wall">
@@ -167,17 +167,8 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
 h1 {
   font-size: 34px;
-}
-h2 {
-  font-size: 17px;
 }
 .cover {
   display: grid;
@@ -185,9 +176,6 @@ h2 {
 }
 .columns {
   columns: 2 280px;
-}
-.small {
-  font-size: 12.5px;
 }
 .add {
   padding-top: 8px;
@@ -209,15 +197,10 @@ figcaption {
   font-size: 12.5px;
 }
 @media print {
-  .sheet {
-    border: 0;
-    padding: 4px 0;
-  }
   .plan {
     break-inside: avoid;
   }
-  .add,
-  .sheet .v-btn {
+  .add {
     display: none;
   }
 }

@@ -29,7 +29,7 @@ const isPrivate = computed(() => /\/\/(127\.|localhost|\[::1\])/.test(link.value
 </script>
 
 <template>
-  <section class="sheet door">
+  <section class="leaf door">
     <div v-if="link" class="code">
       <QrCode :text="link" label="Code that opens the panel's page" />
       <p class="muted small link">{{ link }}</p>
@@ -50,15 +50,8 @@ const isPrivate = computed(() => /\/\/(127\.|localhost|\[::1\])/.test(link.value
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
 .door .v-btn {
   margin-top: 8px;
-  min-height: 44px;
 }
 .code {
   display: grid;
@@ -67,13 +60,5 @@ const isPrivate = computed(() => /\/\/(127\.|localhost|\[::1\])/.test(link.value
 }
 .link {
   overflow-wrap: anywhere;
-}
-.small {
-  font-size: 12.5px;
-}
-@media print {
-  .sheet {
-    border: 0;
-  }
 }
 </style>

@@ -65,7 +65,7 @@ const print = () => window.print();
       </p>
     </header>
     <template v-if="part === 'rooms'">
-      <section v-for="group in groups" :key="group.id" class="room">
+      <section v-for="group in groups" :key="group.id" class="leaf">
         <h2>{{ group.name }}</h2>
         <v-table density="compact" class="lines">
           <thead>
@@ -94,7 +94,7 @@ const print = () => window.print();
       </section>
       <p v-if="!groups.length" class="none">Nothing is open.</p>
     </template>
-    <section v-else-if="part === 'fills'" class="room">
+    <section v-else-if="part === 'fills'" class="leaf">
       <h2>Box fill, 314.16</h2>
       <p v-if="!packet.fills.length" class="none">No cable comes to a box yet.</p>
       <v-table v-else density="compact" class="lines">
@@ -127,7 +127,7 @@ const print = () => window.print();
         At rough the grounds of every box are spliced, 250.148, and 6 in of free conductor are left, 300.14.
       </p>
     </section>
-    <section v-else-if="part === 'protection'" class="room">
+    <section v-else-if="part === 'protection'" class="leaf">
       <h2>Circuits and their protection, 210.8 and 210.12</h2>
       <p v-if="!packet.protection.length" class="none">No circuit feeds anything yet.</p>
       <v-table v-else density="compact" class="lines">
@@ -153,7 +153,7 @@ const print = () => window.print();
     </section>
     <PacketMore v-else-if="part === 'more'" :packet="packet" />
     <InspectionVisits v-else-if="part === 'visits'" />
-    <section v-else class="room">
+    <section v-else class="leaf">
       <h2>Rulings, amendments and findings that were accepted</h2>
       <p v-if="!rulings.length" class="muted">None is written down.</p>
       <ul>
@@ -204,15 +204,6 @@ const print = () => window.print();
 .verdict.ready {
   color: var(--reached-ink);
 }
-.room {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-.room h2 {
-  font-size: 17px;
-}
 .lines {
   background: transparent;
   font-size: 13px;
@@ -236,12 +227,6 @@ const print = () => window.print();
 .caution .mark {
   color: var(--caution);
 }
-.right {
-  text-align: right !important;
-}
-.small {
-  font-size: 12.5px;
-}
 @page packet {
   size: letter portrait;
   margin: 0.5in;
@@ -249,10 +234,6 @@ const print = () => window.print();
 @media print {
   .packet {
     page: packet;
-  }
-  .room {
-    border: 0;
-    padding: 4px 0;
   }
   .lines :deep(tr) {
     break-inside: avoid;

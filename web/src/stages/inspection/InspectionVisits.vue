@@ -59,8 +59,8 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
 </script>
 
 <template>
-  <v-form v-if="store.canEdit" class="room form" aria-label="Enter a visit" @submit.prevent>
-    <div class="fields">
+  <v-form v-if="store.canEdit" class="leaf form" aria-label="Enter a visit" @submit.prevent>
+    <div class="leaf-fields">
       <ChoiceField v-model="kind" label="Inspection" :answers="KINDS" />
       <v-text-field v-model="date" type="date" label="Day" />
       <v-text-field v-model="inspector" label="Inspector" maxlength="80" />
@@ -76,7 +76,7 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
       />
       <v-text-field v-model="note" class="wide" label="Note" maxlength="2000" />
     </div>
-    <fieldset v-for="(one, i) in corrections" :key="i" class="fields correction">
+    <fieldset v-for="(one, i) in corrections" :key="i" class="leaf-fields correction">
       <legend class="visually-hidden">Correction {{ i + 1 }}</legend>
       <v-text-field v-model="one.what" class="wide" :label="`Correction ${i + 1}`" maxlength="400" />
       <SearchField v-model="one.room" label="Where" :items="roomItems" />
@@ -108,7 +108,7 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
   <section
     v-for="{ visit, corrections: tasks, open, isForAgain } in visits"
     :key="visit.id"
-    class="room"
+    class="leaf"
     :aria-label="`Visit of ${visit.date}`"
   >
     <h2>
@@ -118,7 +118,7 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
     <p v-if="visit.rooms" class="muted">Only {{ visit.rooms.map(roomName).join(', ') }}</p>
     <p v-if="visit.note">{{ visit.note }}</p>
     <p v-if="isForAgain" class="is-caution"><b>Everything is put right: call for the re-inspection.</b></p>
-    <article v-for="task in tasks" :key="task.id" class="line">
+    <article v-for="task in tasks" :key="task.id" class="leaf-line">
       <span class="mark num" aria-hidden="true">{{ task.state === 'open' ? '☐' : '✓' }}</span>
       <span class="grow"
         ><b>{{ task.what }}</b>
@@ -147,21 +147,9 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
 </template>
 
 <style scoped>
-.room {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
 .form {
   display: grid;
   gap: 10px;
-}
-.fields {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 8px;
-  align-items: start;
 }
 .correction {
   border: 0;
@@ -172,38 +160,9 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
 .wide {
   grid-column: span 2;
 }
-h2 {
-  font-size: 17px;
-}
-.line {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  border-top: 1px solid var(--rule);
-  padding: 6px 0;
-}
-.mark {
-  font-size: 20px;
-}
-.small {
-  font-size: 12.5px;
-}
-.room .v-btn {
-  min-height: 44px;
-}
 @media (max-width: 700px) {
   .wide {
     grid-column: auto;
-  }
-}
-@media print {
-  .form,
-  .room .v-btn {
-    display: none;
-  }
-  .room {
-    border: 0;
-    padding: 4px 0;
   }
 }
 </style>

@@ -8,7 +8,7 @@ const estimated = computed(() => props.packet.cables.reduce((sum, one) => sum + 
 </script>
 
 <template>
-  <section class="room">
+  <section class="leaf">
     <h2>Cables and supports, 334.30</h2>
     <p v-if="!packet.cables.length" class="muted">No circuit is wired yet.</p>
     <v-table v-else density="compact">
@@ -34,7 +34,7 @@ const estimated = computed(() => props.packet.cables.reduce((sum, one) => sum + 
       <template v-if="estimated">{{ count(estimated, 'run') }} without a route: feet are estimated.</template>
     </p>
   </section>
-  <section class="room">
+  <section class="leaf">
     <h2>Alarms, IRC R314 and R315</h2>
     <p v-if="!packet.alarms.length" class="is-caution">None is placed.</p>
     <ul>
@@ -43,7 +43,7 @@ const estimated = computed(() => props.packet.cables.reduce((sum, one) => sum + 
       </li>
     </ul>
   </section>
-  <section class="room">
+  <section class="leaf">
     <h2>Walls that no photo shows open</h2>
     <p v-if="!packet.unseen.length" class="muted">None: every wall with boxes is photographed.</p>
     <ul>
@@ -53,27 +53,3 @@ const estimated = computed(() => props.packet.cables.reduce((sum, one) => sum + 
     </ul>
   </section>
 </template>
-
-<style scoped>
-.room {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-h2 {
-  font-size: 17px;
-}
-.right {
-  text-align: right !important;
-}
-.small {
-  font-size: 12.5px;
-}
-@media print {
-  .room {
-    border: 0;
-    padding: 4px 0;
-  }
-}
-</style>

@@ -63,7 +63,7 @@ const days = computed(() => {
 <template>
   <p v-if="problem" class="is-caution" role="status">{{ problem }}</p>
   <p v-else-if="!isLoading && !days.length" class="none muted">Nothing has been changed yet.</p>
-  <section v-for="[day, list] in days" :key="day" class="sheet">
+  <section v-for="[day, list] in days" :key="day" class="leaf">
     <h2>{{ day }}</h2>
     <p v-for="(one, i) in list" :key="i" class="line">
       <span class="num time">{{ one.at }}</span> <b>{{ one.author }}</b> {{ one.what }}
@@ -72,15 +72,6 @@ const days = computed(() => {
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
-h2 {
-  font-size: 17px;
-}
 .line {
   border-top: 1px solid var(--rule);
   padding: 4px 0;

@@ -121,7 +121,7 @@ const print = () => window.print();
         No room has anything to do yet: draw rooms under House and place boxes.
       </p>
       <template v-else>
-        <div class="sheet board">
+        <div class="leaf board">
           <table aria-label="Rooms and phases">
             <thead>
               <tr>
@@ -135,7 +135,7 @@ const print = () => window.print();
                 <td v-for="cell in row.cells" :key="cell.phase" :class="cell.state">
                   <v-btn
                     v-if="cell.state !== 'none'"
-                    class="cell num"
+                    class="cell num printed"
                     variant="text"
                     :aria-label="describe(row, cell)"
                     :aria-pressed="picked?.room === row.room.id && picked.phase === cell.phase"
@@ -147,7 +147,7 @@ const print = () => window.print();
             </tbody>
           </table>
         </div>
-        <ul class="sheet next">
+        <ul class="leaf next">
           <li v-for="{ row, cell } in next" :key="row.room.id">
             <b>{{ row.room.name }}:</b>{{ ' ' }}
             <template v-if="cell">
@@ -157,7 +157,7 @@ const print = () => window.print();
             <template v-else> all done</template>
           </li>
         </ul>
-        <section v-if="chosen" class="sheet why" aria-live="polite">
+        <section v-if="chosen" class="leaf why" aria-live="polite">
           <h2>{{ chosen.row.room.name }}: {{ TITLES[chosen.cell.phase] }}, {{ WORDS[chosen.cell.state] }}</h2>
           <p v-if="chosen.cell.of > 1">
             <b class="num">{{ chosen.cell.done }}</b> of <b class="num">{{ chosen.cell.of }}</b>
@@ -175,7 +175,7 @@ const print = () => window.print();
     <ActivityList v-else-if="part === 'activity'" />
     <template v-else>
       <p v-if="!people.length" class="none muted">Nobody has open work.</p>
-      <section v-for="[name, list] in people" :key="name" class="sheet">
+      <section v-for="[name, list] in people" :key="name" class="leaf">
         <h2>{{ name }}</h2>
         <ul>
           <li v-for="(one, i) in list" :key="i">☐ {{ one }}</li>
@@ -186,12 +186,6 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
-}
 .board {
   overflow-x: auto;
 }
@@ -230,9 +224,6 @@ td {
 }
 .blocked .cell {
   color: var(--caution);
-}
-h2 {
-  font-size: 17px;
 }
 .next {
   display: none;

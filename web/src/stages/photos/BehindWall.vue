@@ -60,7 +60,7 @@ const boxes = computed(() =>
     <p v-if="!laid.length" class="is-caution">
       No routes are found: where the cables lie is not known. Do not cut or drill by this page.
     </p>
-    <section class="sheet">
+    <section class="leaf">
       <h2>{{ room.name }}, {{ wall.title }}</h2>
       <ul>
         <li v-for="box in boxes" :key="box.id">
@@ -84,7 +84,7 @@ const boxes = computed(() =>
   max-width: 260px;
   flex: 1;
 }
-.sheet {
+.leaf {
   background: var(--card);
   border: 1px solid var(--rule);
   border-radius: 6px;
@@ -92,15 +92,9 @@ const boxes = computed(() =>
   display: grid;
   gap: 6px;
 }
-h2 {
-  font-size: 17px;
-}
 .thumbs {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
-}
-.small {
-  font-size: 12.5px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import { count, evidenceOfHouse, PHASES, type Phase, type Photo, type RoomEvidence } from '@winculum/core';
+import FilePicker from '../../fields/FilePicker.vue';
 import SearchField from '../../fields/SearchField.vue';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
@@ -33,16 +34,13 @@ const roomItems = computed(() => [
 const phaseItems = PHASES.map((value) => ({ value, title: value.replace('-', ' ') }));
 
 /** One hidden file input for every wall: where its photos are pinned. */
-const picker = ref<HTMLInputElement>();
+const picker = useTemplateRef<InstanceType<typeof FilePicker>>('picker');
 let target: Photo['at'] = { kind: 'house' };
 function take(at: Photo['at']): void {
   target = at;
-  picker.value?.click();
+  picker.value?.open();
 }
-async function taken(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const files = [...(input.files ?? [])];
-  input.value = '';
+async function taken(files: readonly File[]): Promise<void> {
   await photos.add(files, target, phase.value, note.value.trim());
   note.value = '';
 }
@@ -78,22 +76,12 @@ const print = () => window.print();
       >
       <v-btn v-if="part === 'walls'" color="primary" variant="flat" @click="print">Print</v-btn>
     </template>
-    <input
-      ref="picker"
-      class="visually-hidden"
-      type="file"
-      accept="image/*"
-      capture="environment"
-      multiple
-      tabindex="-1"
-      aria-label="Photo files"
-      @change="taken"
-    />
+    <FilePicker ref="picker" label="Photo files" accept="image/*" multiple camera @choose="taken" />
     <template v-if="part === 'walls'">
       <p v-if="!evidence.length" class="none muted">
         No wall carries a box yet. Once cables are in, photograph each wall with its boxes before it is closed.
       </p>
-      <section v-for="one in shown" :key="one.room.id" class="sheet" :aria-label="one.room.name">
+      <section v-for="one in shown" :key="one.room.id" class="leaf" :aria-label="one.room.name">
         <header class="row">
           <h2 class="grow">{{ one.room.name }}</h2>
           <span v-if="one.missing.length" class="is-caution"
@@ -131,7 +119,7 @@ const print = () => window.print();
           </div>
         </div>
       </section>
-      <section class="sheet" aria-label="Of the house">
+      <section class="leaf" aria-label="Of the house">
         <header class="row">
           <h2 class="grow">Panel, outside, anything else</h2>
           <v-btn v-if="store.canEdit" @click="take({ kind: 'house' })">Add photos</v-btn>
@@ -147,15 +135,8 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.sheet {
-  background: var(--card);
-  border: 1px solid var(--rule);
-  border-radius: 6px;
-  padding: 10px 14px;
+.leaf {
   break-inside: avoid;
-}
-h2 {
-  font-size: 17px;
 }
 .all {
   color: var(--reached-ink);
@@ -184,13 +165,5 @@ h2 {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
-}
-.v-btn {
-  min-height: 44px;
-}
-@media print {
-  .v-btn {
-    display: none;
-  }
 }
 </style>

@@ -76,7 +76,7 @@ const firstWrong = computed(() => steps.value.find((one) => (read.value.get(one.
 </script>
 
 <template>
-  <section class="room">
+  <section class="leaf">
     <h2>Find a planted mistake</h2>
     <p class="muted">
       The wiring of this house with one mistake in it. Try a step and read the tester; then say what it is before you
@@ -93,8 +93,8 @@ const firstWrong = computed(() => steps.value.find((one) => (read.value.get(one.
       <v-btn color="primary" variant="flat" @click="plant">Plant a mistake</v-btn>
     </div>
   </section>
-  <section v-if="exercise" class="room" aria-label="Exercise">
-    <article v-for="step in steps" :key="step.id" class="step" :aria-label="step.what">
+  <section v-if="exercise" class="leaf" aria-label="Exercise">
+    <article v-for="step in steps" :key="step.id" class="leaf-line step" :aria-label="step.what">
       <div class="grow">
         <b>{{ step.what }}</b>
         <p>{{ step.act }}</p>
@@ -118,7 +118,7 @@ const firstWrong = computed(() => steps.value.find((one) => (read.value.get(one.
       </p>
     </div>
   </section>
-  <section v-if="kinds.length" class="room" aria-label="Found and missed so far">
+  <section v-if="kinds.length" class="leaf" aria-label="Found and missed so far">
     <h2>Found and missed so far</h2>
     <p v-for="[kind, { right, wrong }] in kinds" :key="kind">
       {{ kind }}: {{ right }} found, <span :class="{ 'is-caution': wrong > right }">{{ wrong }} missed</span>

@@ -65,7 +65,4 @@ ol {
   padding-left: 20px;
   margin: 0;
 }
-.small {
-  font-size: 12.5px;
-}
 </style>

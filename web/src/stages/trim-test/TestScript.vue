@@ -45,9 +45,15 @@ const MARKS = { open: '☐', right: '✓', wrong: '▨', again: '↻' } as const
 </script>
 
 <template>
-  <section v-for="(group, g) in groups" :key="`${group.id} ${g}`" class="room">
+  <section v-for="(group, g) in groups" :key="`${group.id} ${g}`" class="leaf">
     <h2>{{ group.name }}</h2>
-    <article v-for="step in group.steps" :key="step.id" class="step" :class="state(step)" :aria-label="step.what">
+    <article
+      v-for="step in group.steps"
+      :key="step.id"
+      class="leaf-line step"
+      :class="state(step)"
+      :aria-label="step.what"
+    >
       <span class="mark num" aria-hidden="true">{{ MARKS[state(step)] }}</span>
       <div class="grow">
         <b>{{ step.what }}</b> <span class="muted num">{{ step.section }}</span>

@@ -33,9 +33,14 @@ const words = (why: string) => why.replaceAll('-', ' ');
 
 <template>
   <p v-if="!sheets.length" class="none muted">Nothing is left to trim here.</p>
-  <section v-for="sheet in sheets" :key="sheet.room.id" class="room">
+  <section v-for="sheet in sheets" :key="sheet.room.id" class="leaf">
     <h2>{{ sheet.room.name }}</h2>
-    <article v-for="{ box, what, aligned } in sheet.boxes" :key="box.id" class="step" :class="{ right: isIn(box) }">
+    <article
+      v-for="{ box, what, aligned } in sheet.boxes"
+      :key="box.id"
+      class="leaf-line step"
+      :class="{ right: isIn(box) }"
+    >
       <span class="mark num" aria-hidden="true">{{ isIn(box) ? '✓' : box.trimWaits ? '▨' : '☐' }}</span>
       <div class="grow">
         <b class="num">{{ box.tag }}</b> {{ what }}

@@ -96,7 +96,7 @@ const print = () => window.print();
     </template>
     <TrimList v-else-if="part === 'trim'" :only="only" :only-open="onlyOpen" />
     <PracticeTest v-else-if="part === 'practice'" :script="script" />
-    <section v-else class="room">
+    <section v-else class="leaf">
       <h2>Devices</h2>
       <ul class="counts">
         <li v-for="one in bring" :key="one.what">
