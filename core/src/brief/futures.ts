@@ -44,7 +44,7 @@ export function futuresOf(house: House): readonly Future[] {
   return [...boxes, ...circuits, ...islands];
 }
 
-/** How many boxes the code asks for, and how many somebody has requested, by whom. */
+/** How many boxes the code requires, and how many somebody has requested, by whom. */
 interface Origins {
   readonly code: number;
   readonly requested: number;

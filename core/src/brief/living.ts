@@ -7,7 +7,7 @@ import { applyPreset } from '../proposals/layout/presets';
 import { refuse, type Result } from '../units/result';
 import { signedFor, unlessObjected } from './add-want';
 
-/** One box of what a use asks for, as a preset writes it, with the reason for device, place and height. */
+/** One box of what a use requires, as a preset writes it, with the reason for device, place and height. */
 interface UseLine {
   readonly text: string;
   readonly what: string;
@@ -20,7 +20,7 @@ interface UseOfRoom {
   readonly lines: readonly UseLine[];
 }
 
-/** What people do in rooms, and what each asks for. Heights and offsets are *common practice*. */
+/** What people do in rooms, and what each requires. Heights and offsets are *common practice*. */
 export const USES: Readonly<Record<UseKind, UseOfRoom>> = {
   bed: {
     name: 'Sleeping',
@@ -86,7 +86,7 @@ export const USES: Readonly<Record<UseKind, UseOfRoom>> = {
     name: 'Exercise',
     at: ['furniture'],
     lines: [
-      { text: 'R 0 16', what: 'Receptacle for the machine', why: 'A treadmill asks for 20 A of its own.' },
+      { text: 'R 0 16', what: 'Receptacle for the machine', why: 'A treadmill needs 20 A of its own.' },
       { text: 'R 14 62', what: 'Receptacle for a screen', why: 'At the height of the eyes when one runs.' },
     ],
   },
@@ -204,7 +204,7 @@ function placesFor(house: House, room: Room, kinds: readonly FeatureKind[]): rea
 /** Writes down that somebody uses a room so. */
 export const addUse = (house: House, use: LivingUse): Result<Edited> => addEntity(house, 'uses', use);
 
-/** Sets down what a use asks for, at the first place where all of it fits and the code has nothing against it. */
+/** Sets down what a use requires, at the first place where all of it fits and the code has nothing against it. */
 export function placeUse(
   house: House,
   useId: string,

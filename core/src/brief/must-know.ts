@@ -1,4 +1,5 @@
 import { edit, type Edited } from '../house/edit';
+import { remembering } from '../house/remember';
 import type { Decision, House, Room } from '../house/schema';
 import type { NewId } from '../edits/verbs';
 import { refuse, type Result } from '../units/result';
@@ -27,8 +28,10 @@ function answersOf(house: House): ReadonlyMap<string, Decision> {
   return answers;
 }
 
-/** Every question that this house raises: of the house first, then of its rooms in walking order. */
-export function mustKnow(house: House): readonly MustKnow[] {
+/** Every question that this house raises: of the house first, then of its rooms in walking order. Asked by rail, plan and brief alike. */
+export const mustKnow = remembering(ask, (house) => [house]);
+
+function ask(house: House): readonly MustKnow[] {
   const answers = answersOf(house);
   const state = (question: Question, room: Room | undefined): MustKnow[] => {
     const asked = { house, room };

@@ -34,9 +34,9 @@ const futures = computed(() => futuresOf(store.current));
     </v-table>
   </section>
   <section class="leaf">
-    <h2>Who asked for the boxes</h2>
+    <h2>Who requested the boxes</h2>
     <p>
-      <b class="num">{{ origins.code }}</b> are asked for by the code, <b class="num">{{ origins.requested }}</b> by
+      <b class="num">{{ origins.code }}</b> are required by the code, <b class="num">{{ origins.requested }}</b> by
       people. Compare bids by the first number.
     </p>
     <ul>

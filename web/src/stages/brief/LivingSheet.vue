@@ -18,7 +18,7 @@ import { usePerson } from '../../frame/person';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 
-/** What people do in each room, what that asks for, and what is mostly forgotten there. */
+/** What people do in each room, what that requires, and what is mostly forgotten there. */
 const props = defineProps<{ only: string }>();
 const store = useHouse();
 const person = usePerson();
