@@ -1,6 +1,6 @@
 import jsQR from 'jsqr';
 import type { Browser, Page } from '@playwright/test';
-import { expect, goTo, menu, openDemo, pick, saved, test } from './harness';
+import { expect, goTo, menu, openDemo, pick, saved, test, signIn } from './harness';
 
 /** A gray photo, drawn by the browser itself: the device makes it small, whatever it is. */
 const photoFile = async (page: Page, name: string) => ({
@@ -279,9 +279,10 @@ test.describe('with the worker that keeps the interface on the device', () => {
     browser,
     served,
   }) => {
-    const context = await browser.newContext({ storageState: served.cookies, serviceWorkers: 'allow' });
+    // A session of its own: it signs out in the end, and the others share theirs.
+    const context = await browser.newContext({ serviceWorkers: 'allow' });
     const page = await context.newPage();
-    await page.goto(app.url);
+    await signIn(page, app.url, 'owner@demo.example');
     await openDemo(page, 'Walk');
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await expect.poll(() => page.evaluate(async () => (await caches.keys()).length)).toBeGreaterThan(0);
