@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { VBtn } from 'vuetify/components/VBtn';
-import { count, deathsOn, scheduleOf, type House } from '@winculum/core';
+import { breakerMark, count, deathsOn, scheduleOf, type House } from '@winculum/core';
 
 /** The directory of every panel, for whoever stands before it: which breaker is it, and what goes dead with it. */
 const props = defineProps<{ house: House; printed?: boolean }>();
 const panels = computed(() => Object.values(props.house.panels).map((one) => scheduleOf(props.house, one.id)));
 const sought = ref<string | null>('');
 const open = ref('');
-const KINDS = { plain: '', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI GFCI' } as const;
 
 const deadOf = (id: string) => {
   const circuit = props.house.circuits[id];
@@ -63,7 +62,7 @@ const shown = computed(() =>
         >
           <b class="num space">{{ row.space }}</b>
           <span class="grow words">{{ row.directory }}</span>
-          <span class="num muted">{{ row.ratingA }} A {{ row.breaker ? KINDS[row.breaker] : '' }}</span>
+          <span class="num muted">{{ row.ratingA }} A {{ row.breaker ? breakerMark(row.breaker) : '' }}</span>
         </component>
         <p v-if="printed || open === row.id" class="dead muted">
           {{ row.dead.length ? `Goes dead: ${row.dead.slice(0, 40).join('; ')}` : 'Feeds another panel.' }}

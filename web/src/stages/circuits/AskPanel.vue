@@ -2,6 +2,7 @@
 import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, watch } from 'vue';
 import {
+  BREAKER_NAMES,
   askTap,
   LOAD_KINDS,
   LOAD_LIBRARY,
@@ -98,7 +99,6 @@ watch([power, what], () => {
   const read = power.value.trim() ? parsePower(power.value, 120) : undefined;
   problem.value = read && !read.ok ? read.problems[0]!.message : '';
 });
-const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 
 function take(answer: TapAnswer): void {
   if (store.apply(takeTap(store.current, question.value!, answer.circuit.id))) what.value = 'standing';
@@ -145,7 +145,7 @@ const whats = computed(() => [
           <p class="muted">
             from {{ one.from }}; {{ one.leftA.toFixed(1) }} A left ({{ Math.round(one.used * 100) }} % used)<template
               v-if="one.breakerBefore !== one.breakerAfter"
-              >; its breaker becomes {{ words[one.breakerAfter] }}</template
+              >; its breaker becomes {{ BREAKER_NAMES[one.breakerAfter] }}</template
             >
           </p>
           <p v-for="need in one.needs" :key="need.text" class="muted">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { compareEditions, EDITIONS, type ProtectionDecision, type Edition } from '@winculum/core';
+import { BREAKER_NAMES, compareEditions, EDITIONS, type ProtectionDecision, type Edition } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -11,7 +11,6 @@ const here = store.current.job.edition;
 const before = ref<Edition>(here === '2014' ? '2023' : EDITIONS[EDITIONS.indexOf(here) - 1]!);
 const after = ref<Edition>(here);
 const lens = computed(() => compareEditions(store.current, before.value, after.value));
-const KINDS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 const say = (decision: ProtectionDecision) =>
   ({ required: 'required', 'not-required': 'not required', 'cannot-tell': 'cannot tell' })[decision.kind];
 const editions = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
@@ -37,7 +36,7 @@ const editions = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(word, kind) in KINDS" :key="kind">
+        <tr v-for="(word, kind) in BREAKER_NAMES" :key="kind">
           <td>breakers, {{ word }}</td>
           <td v-for="(side, i) in lens.sides" :key="i" class="num">{{ side.breakers[kind] }}</td>
         </tr>

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { acceptCircuitPlan, count, planningOf, type CircuitPlan, type House, type LockConflict } from '@winculum/core';
+import {
+  BREAKER_NAMES,
+  acceptCircuitPlan,
+  count,
+  planningOf,
+  type CircuitPlan,
+  type House,
+  type LockConflict,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** A circuit plan beside today's: in numbers, circuit by circuit; taken whole or refused. */
@@ -8,7 +16,6 @@ const props = defineProps<{ plan: CircuitPlan; conflict: LockConflict | undefine
 const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
 
-const KINDS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' } as const;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 const whole = (n: number) => Math.round(n).toLocaleString('en-US');
 const rows = computed(() => {
@@ -20,7 +27,7 @@ const rows = computed(() => {
     row('circuits', `${before.circuits}`, `${after.circuits}`, after.circuits < before.circuits),
     row('unassigned outlets', `${before.unassigned}`, `${after.unassigned}`, after.unassigned < before.unassigned),
     row('cable, ft', whole(before.cableFt), whole(after.cableFt), after.cableFt < before.cableFt),
-    ...Object.entries(KINDS).map(([kind, word]) =>
+    ...Object.entries(BREAKER_NAMES).map(([kind, word]) =>
       row(`breakers, ${word}`, `${before.breakers[kind] ?? 0}`, `${after.breakers[kind] ?? 0}`),
     ),
     row('material, $ typical', whole(before.cost), whole(after.cost), after.cost < before.cost),

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { count, deathsOn, nuisancesOn, protectionWays, type Circuit, type ProtectionWay } from '@winculum/core';
+import {
+  BREAKER_NAMES,
+  count,
+  deathsOn,
+  nuisancesOn,
+  protectionWays,
+  type Circuit,
+  type ProtectionWay,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** How a circuit may be protected, what that costs, and what goes dead when it trips. */
@@ -10,12 +18,6 @@ const store = useHouse();
 const ways = computed(() => protectionWays(store.current, props.circuit.id));
 const nuisances = computed(() => nuisancesOn(store.current, props.circuit.id));
 const outages = computed(() => deathsOn(store.current, props.circuit));
-const KINDS = {
-  plain: 'plain breaker',
-  afci: 'AFCI breaker',
-  gfci: 'GFCI breaker',
-  dual: 'dual function breaker',
-} as const;
 const isChosen = (one: ProtectionWay) => (one.first?.device.id ?? null) === props.circuit.gfciFirst;
 </script>
 
@@ -24,7 +26,7 @@ const isChosen = (one: ProtectionWay) => (one.first?.device.id ?? null) === prop
     <v-expansion-panel title="Ways to protect it">
       <v-expansion-panel-text>
         <p v-for="(one, i) in ways" :key="i" class="way">
-          <b>{{ KINDS[one.breaker] }}{{ one.first ? ` and GFCI at ${one.first.box.tag}` : '' }}</b>
+          <b>{{ BREAKER_NAMES[one.breaker] }} breaker{{ one.first ? ` and GFCI at ${one.first.box.tag}` : '' }}</b>
           <b class="num price">${{ one.cost }}</b
           ><br />
           <span v-if="one.isCheapest && ways.length > 1" class="is-caution">cheapest. </span

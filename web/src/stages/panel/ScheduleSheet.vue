@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue';
-import { circuitVolts, count, type PanelSchedule, type ScheduleRow } from '@winculum/core';
+import { breakerMark, circuitVolts, count, type PanelSchedule, type ScheduleRow } from '@winculum/core';
 import { decisionWords } from '../../frame/decision-words';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -9,7 +9,6 @@ const props = defineProps<{ schedule: PanelSchedule }>();
 const emit = defineEmits<{ move: [circuitId: string, space: number | null] }>();
 const store = useHouse();
 const view = useView();
-const words = { plain: '', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI GFCI' } as const;
 /** Odd spaces stand left, even ones right, as in the panel itself. */
 const pairs = computed(() =>
   Array.from({ length: Math.ceil(props.schedule.rows.length / 2) }, (_, i) =>
@@ -92,7 +91,7 @@ function moveTo(space: number | null): void {
             <td class="num rating">
               {{ row.continued ? '│' : describe(row) }}
               <b v-if="!row.continued && row.breaker && row.breaker !== 'plain'" class="kind">{{
-                words[row.breaker]
+                breakerMark(row.breaker)
               }}</b>
             </td>
             <td class="num wire">
