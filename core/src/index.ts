@@ -237,6 +237,7 @@ export {
 export { addBox, addCable, addPart, NEW_BOARD, setLetter, takeAway, takeBoxAway } from './bench/build-board';
 export { EXERCISES } from './bench/exercises';
 export { arrangePanel } from './panel/arrange';
+export { BREAKER_NAMES, breakerMark } from './panel/breaker-names';
 export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';
 export { type Connected, type DwellingLoads, oneMore } from './service/connected-loads';
 export {
@@ -272,7 +273,7 @@ export { effectOfKind } from './nec/name-effect';
 export { type Death, deathsIn, deathsOn } from './nec/outages';
 export { scheduleOf } from './nec/schedule-of';
 export { decideAfci } from './nec/protection/afci';
-export { protectionOf, whyNotReadilyAccessible } from './nec/protection/circuit-protection';
+export { guardOf, protectionOf, whyNotReadilyAccessible } from './nec/protection/circuit-protection';
 export type { ProtectionDecision } from './nec/protection/decision';
 export { decideGfci } from './nec/protection/gfci';
 export { nuisancesOn, type ProtectionWay, protectionWays } from './nec/protection/ways';

@@ -1,3 +1,4 @@
+import { BREAKER_NAMES } from '../panel/breaker-names';
 import { futuresOf, type Future } from '../brief/futures';
 import { mustKnow } from '../brief/must-know';
 import { keptRoutes, keyOf } from '../circuits/kept-routes';
@@ -55,7 +56,7 @@ interface ProtectionRow {
   readonly spaces: string;
   readonly circuit: Circuit;
   readonly breaker: string;
-  readonly first: string;
+  readonly gfcis: string;
   readonly outlets: number;
 }
 
@@ -81,8 +82,6 @@ interface InspectionPacket {
   /** What only the inspector can answer. */
   readonly asks: readonly string[];
 }
-
-const BREAKERS = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI and GFCI' } as const;
 
 function lineOf(one: Finding): PacketLine {
   const failing = one.severity === 'violation' ? 'fails' : one.severity === 'caution' ? 'caution' : 'look';
@@ -157,12 +156,12 @@ export function inspectionPacket(house: House): InspectionPacket {
     protection: circuits
       .sort((a, b) => (a.space ?? 999) - (b.space ?? 999))
       .map((circuit) => {
-        const { fitted, first } = protectionOf(house, circuit.id);
+        const { fitted, gfcis } = protectionOf(house, circuit.id);
         return {
           spaces: spacesOf(circuit).join('-'),
           circuit,
-          breaker: BREAKERS[fitted],
-          first: first?.box.tag ?? '',
+          breaker: BREAKER_NAMES[fitted],
+          gfcis: gfcis.map((one) => one.box.tag).join(', '),
           outlets: outletsOn(house, circuit).length,
         };
       }),

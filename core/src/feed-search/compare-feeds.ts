@@ -1,9 +1,10 @@
-import type { House } from '../house/schema';
+import type { Box, House } from '../house/schema';
 import { edit, type Edited } from '../house/edit';
 import type { Result } from '../units/result';
 import { boxFill } from '../makeup/box-fill';
 import { conductorFeet, doubledRuns } from '../makeup/cables';
 import { feedTree, schemeTree, storedCables, SCHEMES, type FeedTree, type Scheme } from '../feed/feed-tree';
+import { gfciSides } from '../feed/gfci-sides';
 import { makeUpBox, wireUnit, type UnitWiring } from '../makeup/make-up';
 import type { WiringUnit } from '../feed/unit';
 
@@ -18,8 +19,21 @@ export interface FeedOption {
   /** Runs that take more than one cable, and boxes that no box of the catalogue holds. */
   readonly doubled: number;
   readonly overfull: readonly string[];
+  /** Tags of boxes that hang on a GFCI receptacle as the feed stands and would not so. */
+  readonly bared: readonly string[];
   /** Cables from the panel: a breaker takes one conductor, NEC 110.14(A). */
   readonly homeRuns: number;
+}
+
+/** Boxes that hang on one of several GFCI receptacles as the feed stands. Where one alone is first in line, any order begins with it. */
+export function guardedBoxes(house: House, unit: WiringUnit): readonly Box[] {
+  if (unit.gfcis.length === 0 || (unit.gfcis.length === 1 && unit.gfci)) return [];
+  return boxesOnGfci(unit, feedTree(house, unit));
+}
+
+function boxesOnGfci(unit: WiringUnit, tree: FeedTree): readonly Box[] {
+  const sides = gfciSides(unit, tree);
+  return [...new Set(unit.outlets.filter((one) => sides.of([one])).map((one) => one.box))];
 }
 
 function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree: FeedTree): FeedOption {
@@ -30,6 +44,8 @@ function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree:
   const overfull = tree.nodes
     .filter((node) => boxFill(house, makeUpBox(house, node.box, [wiring])).fits === false)
     .map((node) => node.box.tag);
+  const guarded = guardedBoxes(house, unit);
+  const still = guarded.length > 0 ? boxesOnGfci(unit, tree) : [];
   return {
     name,
     wiring,
@@ -38,6 +54,7 @@ function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree:
     conductorFt: conductorFeet(wiring.runs),
     doubled: doubledRuns(wiring.runs),
     overfull,
+    bared: guarded.filter((box) => !still.includes(box)).map((box) => box.tag),
     homeRuns: wiring.runs.filter((run) => run.from === undefined).length,
   };
 }
@@ -46,7 +63,8 @@ function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree:
 export function compareFeeds(house: House, unit: WiringUnit): readonly FeedOption[] {
   const options = SCHEMES.map((scheme) => measure(house, scheme, unit, schemeTree(house, unit, scheme)));
   if (storedCables(house, unit).length > 0) options.push(measure(house, 'as drawn', unit, feedTree(house, unit)));
-  const trouble = (one: FeedOption) => one.doubled + one.overfull.length + Math.max(0, one.homeRuns - 1);
+  const trouble = (one: FeedOption) =>
+    one.doubled + one.overfull.length + one.bared.length + Math.max(0, one.homeRuns - 1);
   return [...options].sort((a, b) => Math.sign(trouble(a)) - Math.sign(trouble(b)) || a.conductorFt - b.conductorFt);
 }
 

@@ -3,7 +3,7 @@ import type { Box, House } from '../house/schema';
 import type { OnProgress, Result } from '../units/result';
 import { boxFill } from '../makeup/box-fill';
 import { conductorFeet } from '../makeup/cables';
-import { writeFeed } from './compare-feeds';
+import { guardedBoxes, writeFeed } from './compare-feeds';
 import { WireCounter } from '../makeup/count-wire';
 import { parentsBy, SCHEMES, treeOf, type FeedTree } from '../feed/feed-tree';
 import { makeUpBox, wireByChoice, wireHouse, wireUnit, type UnitWiring } from '../makeup/make-up';
@@ -49,6 +49,8 @@ class Search {
   readonly #near: readonly (readonly number[])[];
   /** Whether each box holds what comes in, by {@link WireCounter.fillKey}. */
   readonly #fits: readonly Map<number, boolean>[];
+  /** Boxes that hang on one of several GFCI receptacles as the feed stands: on one of them they stay. */
+  readonly #guarded: readonly number[];
 
   /** Without the cables as they stand: what is found is new cable, whatever kind hangs there now. */
   readonly house: House;
@@ -61,6 +63,7 @@ class Search {
     this.house = { ...house, cables: {} };
     this.counter = new WireCounter(this.house, unit, lengths);
     this.#fits = this.counter.lengths.boxes.map(() => new Map());
+    this.#guarded = guardedBoxes(house, unit).map((box) => this.counter.lengths.numberOf(box));
     const all = this.counter.lengths.boxes.map((_, i) => i);
     this.#near = all.map((to) => {
       const others = all.filter((one) => one !== to);
@@ -94,7 +97,14 @@ class Search {
 
   judge(parents: Parents): Judged {
     const { doubled, feet } = this.counter.count(parents);
-    return { worth: { trouble: doubled + this.#overfull(parents), feet }, parents };
+    return { worth: { trouble: doubled + this.#bared() + this.#overfull(parents), feet }, parents };
+  }
+
+  /** Boxes that a GFCI receptacle would no longer protect in the tree that was counted last. */
+  #bared(): number {
+    let bared = 0;
+    for (const i of this.#guarded) if (this.counter.isUnguarded(i)) bared++;
+    return bared;
   }
 
   /** Whether the search has looked at as many boxes as it may: it then keeps the best that it has found. */
@@ -107,8 +117,9 @@ class Search {
   #beats(best: Worth, parents: Parents): Judged | undefined {
     this.#looked += parents.length;
     const { doubled, feet } = this.counter.count(parents);
-    if (!isBetter({ trouble: doubled, feet }, best)) return undefined;
-    const worth = { trouble: doubled + this.#overfull(parents), feet };
+    const trouble = doubled + this.#bared();
+    if (!isBetter({ trouble, feet }, best)) return undefined;
+    const worth = { trouble: trouble + this.#overfull(parents), feet };
     return isBetter(worth, best) ? { worth, parents: parents.slice() } : undefined;
   }
 

@@ -1,10 +1,10 @@
 import { cableBetween, spotOfBox } from '../circuits/cable-run';
-import type { Box, Cable, Circuit, House } from '../house/schema';
+import type { Box, Cable, House } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { routedLength } from '../circuits/kept-routes';
 import type { Outlet } from '../circuits/outlets';
 import { groupBy } from '../units/group-by';
-import { wiringUnits, type WiringUnit } from './unit';
+import type { WiringUnit } from './unit';
 import { boxesOf, PANEL, startOf, UnitLengths, type Parents } from './unit-lengths';
 
 /** A box on the way of the power, with the run of cable that brings it. */
@@ -319,20 +319,4 @@ export function schemeParents(unit: WiringUnit, lengths: UnitLengths): readonly 
     if (!isKnown) different.push({ scheme, parents });
   }
   return different;
-}
-
-const NONE: ReadonlySet<string> = new Set();
-
-/**
- * Boxes that the power reaches without passing the GFCI receptacle that is to protect the rest. None where the tool finds the
- * feed order, since it begins at that receptacle; what nobody feeds yet is not behind it either.
- */
-export function boxesBeforeGfci(house: House, circuit: Circuit): ReadonlySet<string> {
-  if (circuit.gfciFirst === null || !Object.values(house.cables).some((one) => one.circuit === circuit.id)) return NONE;
-  const unit = wiringUnits(house).find((one) => one.circuits.some(({ id }) => id === circuit.id));
-  if (!unit?.gfci) return NONE;
-  const behind = new Set<string>();
-  for (const node of feedTree(house, unit).nodes)
-    if (node.box === unit.gfci.box || (node.parent && behind.has(node.parent.box.id))) behind.add(node.box.id);
-  return new Set(boxesOf(unit).flatMap((box) => (behind.has(box.id) ? [] : [box.id])));
 }

@@ -23,8 +23,10 @@ export interface WiringUnit {
   readonly outlets: readonly Outlet[];
   readonly groups: readonly WiredGroup[];
   readonly panel: Panel | undefined;
-  /** The GFCI receptacle that protects what comes after it; never on a shared neutral. */
+  /** The GFCI receptacle that the feed order begins with; never on a shared neutral. */
   readonly gfci: Outlet | undefined;
+  /** Every GFCI receptacle whose LOAD terminals feed on, that one first; none on a shared neutral. */
+  readonly gfcis: readonly Outlet[];
   /** What cannot be wired as drawn, and the remedy. */
   readonly problems: readonly Problem[];
 }
@@ -248,19 +250,23 @@ function toUnit(
   // A switch without a circuit goes with what it controls.
   const along = groups.flatMap((one) => one.switches).filter((one) => !claimed.has(one.device.id));
   const problems: Problem[] = [];
-  if (partner && both.some((one) => one.gfciFirst !== null))
+  const feeding = own.filter(({ device }) => device.kind === 'receptacle' && device.gfci && device.feedsThrough);
+  if (partner && (feeding.length > 0 || both.some((one) => one.gfciFirst !== null)))
     problems.push({
       code: 'gfci-shared-neutral',
-      path: `circuits.${circuit.id}.gfciFirst`,
+      path: feeding[0] ? `boxes.${feeding[0].box.id}` : `circuits.${circuit.id}.gfciFirst`,
       message: `${both.map((one) => one.name).join(' and ')} share a neutral: a GFCI receptacle cannot protect what comes after it there. Use a two-pole GFCI breaker, or give each its own neutral.`,
     });
+  const isGfci = first?.device.kind === 'receptacle' && first.device.gfci;
+  const gfci = !partner && isGfci && first.device.circuit === circuit.id ? first : undefined;
   return {
     id: circuit.id,
     circuits: both,
     outlets: [...own, ...along],
     groups: [...groups].sort((a, b) => (a.group.id < b.group.id ? -1 : 1)),
     panel,
-    gfci: !partner && first?.device.circuit === circuit.id ? first : undefined,
+    gfci,
+    gfcis: partner ? [] : [...(gfci ? [gfci] : []), ...feeding.filter((one) => one.device.id !== gfci?.device.id)],
     problems,
   };
 }

@@ -31,6 +31,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     ratingA: z.union([z.literal(15), z.literal(20), z.literal(30), z.literal(40), z.literal(50)]).default(15),
     /** The device itself is a GFCI receptacle. */
     gfci: z.boolean().default(false),
+    /** A GFCI whose LOAD terminals feed on: what stands behind it in the feed order hangs on it. Otherwise it protects itself alone. */
+    feedsThrough: z.boolean().optional(),
     /** Listed tamper-resistant; weather-resistant (NEC 406.12, 406.9). */
     tr: z.boolean().default(true),
     wr: z.boolean().default(false),

@@ -1,12 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { boxesBeforeGfci, feedTree, schemeTree, SCHEMES } from '../feed/feed-tree';
+import { feedTree, schemeTree, SCHEMES } from '../feed/feed-tree';
 import { wiringUnits } from '../feed/unit';
 import { wireHouse } from './make-up';
-import { givesGfci, protectionOf } from '../nec/protection/circuit-protection';
+import { givesGfci, guardOf, protectionOf } from '../nec/protection/circuit-protection';
 import { netlistOf, type Netlist } from '../proof/netlist';
 import { prove } from '../proof/prove';
 import { solve } from '../proof/solve';
+import { outletsOn } from '../circuits/outlets';
+import { leastFeet } from '../feed-search/least-feet';
+import { deathsOn } from '../nec/outages';
 import { wired, wiringHouse } from '../test/wiring-house';
 
 const flawsOf = (net: Netlist) => {
@@ -152,9 +155,76 @@ test('a garage receptacle drawn before the GFCI is not protected by it, and the 
     });
   const behind = garage({ A: 'G', G: null });
   const before = garage({ A: null, G: 'A' });
-  expect(boxesBeforeGfci(before, before.circuits['Q']!)).toEqual(new Set(['A']));
+  const [a] = outletsOn(before, before.circuits['Q']!).filter((one) => one.box.id === 'A');
+  expect(guardOf(protectionOf(before, 'Q'), a!)).toBeUndefined();
   expect(givesGfci(protectionOf(behind, 'Q').needed)).toBe(false);
   expect(givesGfci(protectionOf(before, 'Q').needed)).toBe(true);
+});
+
+describe('several GFCI receptacles that feed on', () => {
+  const FEEDS = { kind: 'receptacle', gfci: true, feedsThrough: true };
+  /** From the panel over R0 to two chains: G1, R1 with G2 and R2 behind it, and R3 beside them. */
+  const made = wired({
+    boxes: {
+      R0: [null, 'receptacle'],
+      G1: ['R0', FEEDS],
+      R1: ['G1', 'receptacle'],
+      G2: ['R1', FEEDS],
+      R2: ['G2', 'receptacle'],
+      R3: ['R0', 'receptacle'],
+    },
+    change: (house) => {
+      for (const [i, id] of ['R0', 'G1', 'R1', 'G2', 'R2', 'R3'].entries())
+        house.boxes[id]!.at = { kind: 'wall', wall: 'c0', alongIn: 40 + 20 * i, heightIn: 44 };
+    },
+  });
+  const protection = protectionOf(made.house, 'Q');
+  const tagOf = (id: string) => made.house.boxes[id]!.tag;
+  test.each([
+    ['R0', []],
+    ['R1', ['G1']],
+    ['R2', ['G2', 'G1']],
+    ['R3', []],
+  ])('%s hangs on %j', (id, on) => {
+    const outlet = outletsOn(made.house, made.house.circuits['Q']!).find((one) => one.box.id === id)!;
+    expect(protection.hangsOn(outlet).map((one) => one.box.id)).toEqual(on);
+    expect(guardOf(protection, outlet)?.box.id).toBe(on[0]);
+  });
+  test('each opens what hangs on it and nothing else', () => {
+    const deaths = deathsOn(made.house, made.house.circuits['Q']!);
+    expect(deaths.map((one) => one.outlets.map(({ box }) => box.id).sort())).toEqual([
+      ['G1', 'G2', 'R0', 'R1', 'R2', 'R3'],
+      ['G1', 'G2', 'R1', 'R2'],
+      ['G2', 'R2'],
+    ]);
+  });
+  test('the wiring is sound, and hot and neutral cross on the side that they belong to', () => {
+    expect(flawsOf(made.net)).toEqual([]);
+    const crossing = (to: string) =>
+      made.wiring.runs.find((run) => run.to.id === to)!.cables[0]!.conductors.flatMap((one) => one.signal?.words ?? []);
+    expect(crossing('R1')).toContain(`hot, after the GFCI at ${tagOf('G1')}`);
+    expect(crossing('R2')).toContain(`neutral, after the GFCI at ${tagOf('G2')}`);
+    expect(crossing('R3')).toContain('hot');
+  });
+  test('a search for less wire leaves on a GFCI what hangs on one', () => {
+    const unit = wiringUnits(made.house)[0]!;
+    const { parents } = leastFeet(made.house, unit);
+    const feeds = new Map(parents);
+    const isBehind = (id: string): boolean => {
+      const from = feeds.get(id);
+      return from !== null && from !== undefined && (from.startsWith('G') || isBehind(from));
+    };
+    expect(['R1', 'R2'].filter((id) => !isBehind(id))).toEqual([]);
+  });
+  test('a lamp behind a GFCI whose switch stands before it is wired before it, and not protected by it', () => {
+    const split = wired({
+      boxes: { S: [null, 'switch'], G: ['S', FEEDS], L: ['G', 'luminaire'] },
+      groups: { g: { switches: ['S-0'], controls: ['L-0'] } },
+    });
+    const lamp = outletsOn(split.house, split.house.circuits['Q']!).find((one) => one.box.id === 'L')!;
+    expect(guardOf(protectionOf(split.house, 'Q'), lamp)).toBeUndefined();
+    expect(flawsOf(split.net)).toEqual([]);
+  });
 });
 
 describe('feed orders that nobody drew', () => {

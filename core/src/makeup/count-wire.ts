@@ -40,7 +40,10 @@ export class WireCounter {
   readonly #chained;
   /** Boxes of switches of which the first one reached has the neutral. */
   readonly #firstOf: readonly Int16Array[];
-  readonly #gfci: number;
+  /** Boxes of the GFCI receptacles that feed on. */
+  readonly #gfcis: readonly number[];
+  /** By box, which of them it hangs on, counted from 1; 0 for none. */
+  readonly #sides: Uint8Array;
   // Of the tree that is counted: parents first, and how far it is.
   readonly #order: Int16Array;
   readonly #hops: Int16Array;
@@ -63,7 +66,8 @@ export class WireCounter {
     this.#firstOf = this.#chained
       .filter(({ group }) => group.seesAll === true)
       .map(({ switches }) => Int16Array.from(switches, (one) => lengths.numberOf(one.box)));
-    this.#gfci = unit.gfci ? lengths.numberOf(unit.gfci.box) : PANEL;
+    this.#gfcis = unit.gfcis.map((one) => lengths.numberOf(one.box));
+    this.#sides = new Uint8Array(n);
     this.#order = new Int16Array(n);
     this.#hops = new Int16Array(n);
     this.#depthIn = new Float64Array(n);
@@ -113,6 +117,11 @@ export class WireCounter {
     let mostCables = 0;
     for (let i = 0; i < n; i++) mostCables = Math.max(mostCables, cables[i]!);
     return { feet: inches / 12, doubled, mostCables };
+  }
+
+  /** Whether a box hangs on no GFCI receptacle in the tree that was counted last. */
+  isUnguarded(box: number): boolean {
+    return this.#sides[box] === 0;
   }
 
   /**
@@ -188,12 +197,14 @@ export class WireCounter {
     let key = '';
     for (const { order } of chains) for (const { device } of order) key += `${device.id} `;
     for (const boxes of this.#firstOf) for (const i of boxes) key += `${this.#hops[i]} `;
-    if (this.#gfci !== PANEL) {
-      // Marks on the way down: a box is behind when it is the receptacle's or its parent is behind.
-      const behind = this.#counts.fill(0);
-      behind[this.#gfci] = 1;
-      for (const i of this.#order) if (parents[i] !== PANEL && behind[parents[i]!] === 1) behind[i] = 1;
-      key += ` behind ${behind.join('')}`;
+    if (this.#gfcis.length > 0) {
+      // On the way down: a box hangs on the receptacle in it, or else on the one that the box before it hangs on.
+      const sides = this.#sides;
+      for (const i of this.#order) {
+        const own = this.#gfcis.indexOf(i);
+        sides[i] = own >= 0 ? own + 1 : parents[i] === PANEL ? 0 : sides[parents[i]!]!;
+      }
+      key += ` behind ${sides.join(' ')}`;
     }
     let known = this.#known.get(key);
     if (!known) this.#known.set(key, (known = this.#find(parents, chains)));

@@ -2,6 +2,7 @@ import type { Outlet } from '../circuits/outlets';
 import type { Box, House } from '../house/schema';
 import { hardwareAt, type Chain, type SwitchHardware } from '../feed/chain';
 import type { FeedTree } from '../feed/feed-tree';
+import { gfciSides, type GfciSides } from '../feed/gfci-sides';
 import { neutralAt } from './neutral-at-switch';
 import { isCompanion, type WiringUnit } from '../feed/unit';
 
@@ -78,9 +79,8 @@ function wantsNeutral({ device, load }: Outlet): boolean {
   return device.kind === 'receptacle' && (device.ratingA === 30 || device.ratingA === 50);
 }
 
-type Side = 'line' | 'load';
-
-const NO_BOXES: ReadonlySet<Box> = new Set();
+/** The GFCI receptacle on whose LOAD terminals something hangs; undefined on the LINE side of all. */
+type Side = Outlet | undefined;
 
 /** A box and all that it feeds. */
 export function boxesBehind({ nodes }: Pick<FeedTree, 'nodes'>, box: Box): ReadonlySet<Box> {
@@ -93,8 +93,7 @@ export function boxesBehind({ nodes }: Pick<FeedTree, 'nodes'>, box: Box): Reado
 class Nets {
   readonly needs: TerminalNeed[] = [];
   readonly needsAt = new Map<string, TerminalNeed[]>();
-  /** Boxes behind the protecting receptacle, its own included: all on its load side. */
-  readonly #behind: ReadonlySet<Box>;
+  readonly sides: GfciSides;
   /** Every signal once, by its key: a circuit has few, and its terminals and boxes ask for them again and again. */
   readonly #signals = new Map<string, Signal>();
 
@@ -102,15 +101,18 @@ class Nets {
     readonly unit: WiringUnit,
     tree: FeedTree,
   ) {
-    this.#behind = unit.gfci ? boxesBehind(tree, unit.gfci.box) : NO_BOXES;
+    this.sides = gfciSides(unit, tree);
   }
 
-  sideOf(outlets: readonly Outlet[]): Side {
-    return this.#behind.size > 0 && outlets.every((one) => this.#behind.has(one.box)) ? 'load' : 'line';
+  /** The part of a net's key that says its side. The first in line needs no name: most circuits have no other. */
+  #keyOf(side: Side): string {
+    if (!side) return 'line';
+    return side === this.unit.gfci ? 'load' : `load:${side.device.id}`;
   }
 
   #after(side: Side): string {
-    return side === 'load' ? ', after the GFCI' : '';
+    if (!side) return '';
+    return this.unit.gfcis.length > 1 ? `, after the GFCI at ${side.box.tag}` : ', after the GFCI';
   }
 
   #once(key: string, kind: Signal['kind'], of: string, words: () => string): Signal {
@@ -120,7 +122,7 @@ class Nets {
   }
 
   hot(circuit: string, side: Side, second = false): Signal {
-    return this.#once(`hot/${circuit}/${side}${second ? '/2' : ''}`, 'hot', circuit, () => {
+    return this.#once(`hot/${circuit}/${this.#keyOf(side)}${second ? '/2' : ''}`, 'hot', circuit, () => {
       const many = this.unit.circuits.length > 1;
       const name = many ? ` of ${this.unit.circuits.find((one) => one.id === circuit)!.name}` : '';
       return `${second ? 'second hot' : 'hot'}${name}${this.#after(side)}`;
@@ -129,7 +131,7 @@ class Nets {
 
   neutral(side: Side): Signal {
     const { id } = this.unit;
-    return this.#once(`neutral/${id}/${side}`, 'neutral', id, () => `neutral${this.#after(side)}`);
+    return this.#once(`neutral/${id}/${this.#keyOf(side)}`, 'neutral', id, () => `neutral${this.#after(side)}`);
   }
 
   leg({ group }: Chain): Signal {
@@ -173,7 +175,7 @@ const membersOf = ({ group, order }: Chain): readonly Outlet[] => [...order, ...
 
 function needsOfChain(nets: Nets, chain: Chain): void {
   const { group, order } = chain;
-  const side = nets.sideOf(membersOf(chain));
+  const side = nets.sides.of(membersOf(chain));
   const hot = nets.hot(group.circuit, side);
   const last = order.length - 1;
   order.forEach((one, i) => {
@@ -216,15 +218,17 @@ function needsOfOutlet(nets: Nets, outlet: Outlet, joinsAlarms: boolean): void {
   const { device } = outlet;
   const { unit } = nets;
   const circuit = device.circuit!;
-  const side = nets.sideOf([outlet]);
   if (device.kind !== 'alarm') nets.add(outlet, 'ground', nets.ground());
-  if (unit.gfci?.device.id === device.id) {
-    nets.add(outlet, 'line-hot', nets.hot(circuit, 'line'));
-    nets.add(outlet, 'line-neutral', nets.neutral('line'));
-    nets.add(outlet, 'load-hot', nets.hot(circuit, 'load'));
-    nets.add(outlet, 'load-neutral', nets.neutral('load'));
+  const feeding = unit.gfcis.find((one) => one.device.id === device.id);
+  if (feeding) {
+    const before = nets.sides.before(feeding);
+    nets.add(outlet, 'line-hot', nets.hot(circuit, before));
+    nets.add(outlet, 'line-neutral', nets.neutral(before));
+    nets.add(outlet, 'load-hot', nets.hot(circuit, feeding));
+    nets.add(outlet, 'load-neutral', nets.neutral(feeding));
     return;
   }
+  const side = nets.sides.of([outlet]);
   const gfci = device.kind === 'receptacle' && device.gfci;
   nets.add(outlet, gfci ? 'line-hot' : 'hot', nets.hot(circuit, side));
   const at240 = (device.kind === 'receptacle' || device.kind === 'connection') && device.volts === 240;
@@ -262,7 +266,7 @@ export function findNeeds(house: House, unit: WiringUnit, tree: FeedTree, chains
   const depth = (box: string) => depthOf(tree, box);
   for (const chain of chains) {
     const { group, order } = chain;
-    const neutral = nets.neutral(nets.sideOf(membersOf(chain)));
+    const neutral = nets.neutral(nets.sides.of(membersOf(chain)));
     const oneOf: [string, Signal][] = [];
     let served = false;
     for (const one of order) {

@@ -1,7 +1,7 @@
 import { indexOutlets, outletsOn, type Outlet } from '../circuits/outlets';
 import type { Circuit, House, Room } from '../house/schema';
 import { lightOf } from '../control/room-light';
-import { isGfciGiven, protectionOf } from './protection/circuit-protection';
+import { givesGfci, protectionOf } from './protection/circuit-protection';
 
 /** What goes when one protective device opens. */
 export interface Death {
@@ -46,12 +46,16 @@ function deathOf(house: House, circuit: Circuit, by: Death['by'], outlets: reado
 export function deathsOn(house: House, circuit: Circuit): Death[] {
   const outlets = outletsOn(house, circuit).filter((one) => one.device.kind !== 'switch');
   if (outlets.length === 0) return [];
-  const { first } = protectionOf(house, circuit.id);
-  const receptacles = outlets.filter((one) => one.device.kind === 'receptacle' && one.device.gfci && one !== first);
+  const { gfcis, hangsOn } = protectionOf(house, circuit.id);
+  const feeding = new Set(gfcis.map((one) => one.device.id));
+  const alone = outlets.filter(({ device }) => device.kind === 'receptacle' && device.gfci && !feeding.has(device.id));
   return [
     deathOf(house, circuit, { kind: 'breaker' }, outlets),
-    ...(first ? [deathOf(house, circuit, { kind: 'gfci', outlet: first }, outlets)] : []),
-    ...receptacles.map((outlet) => deathOf(house, circuit, { kind: 'gfci', outlet }, [outlet])),
+    ...gfcis.map((outlet) => {
+      const behind = outlets.filter((one) => one.device.id === outlet.device.id || hangsOn(one).includes(outlet));
+      return deathOf(house, circuit, { kind: 'gfci', outlet }, behind);
+    }),
+    ...alone.map((outlet) => deathOf(house, circuit, { kind: 'gfci', outlet }, [outlet])),
   ];
 }
 
@@ -64,7 +68,8 @@ export const deathsIn = (house: House): Death[] =>
 export function sharesGfci(house: House, outlet: Outlet): boolean {
   if (outlet.device.circuit === null) return false;
   const protection = protectionOf(house, outlet.device.circuit);
-  const isOwn = outlet.device.kind === 'receptacle' && outlet.device.gfci && !protection.first;
-  if (isOwn || !isGfciGiven(protection, outlet)) return false;
-  return protection.outlets.some(({ outlet: other }) => other !== outlet && other.device.kind !== 'switch');
+  const others = protection.outlets.filter((one) => one.outlet !== outlet && one.outlet.device.kind !== 'switch');
+  if (givesGfci(protection.fitted)) return others.length > 0;
+  const mine = protection.hangsOn(outlet);
+  return others.some((one) => protection.hangsOn(one.outlet).some((gfci) => mine.includes(gfci)));
 }

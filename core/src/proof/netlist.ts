@@ -188,7 +188,7 @@ export function netlistOf(
     const common = { label, kind: loadKind(outlet), ground: points.ground, from };
     const neutral = points.neutral ?? points['line-neutral'];
     const two = points['hot-2'];
-    if (outlet.device.id === unit.gfci?.device.id) gfcis.push({ id, label, at: points });
+    if (unit.gfcis.some((one) => one.device.id === outlet.device.id)) gfcis.push({ id, label, at: points });
     const hot = points.hot ?? points['line-hot'];
     if (two && hot)
       loads.push({

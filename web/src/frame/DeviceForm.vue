@@ -83,7 +83,17 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
           :answers="SWITCHED"
           @update:model-value="set({ switched: $event })"
         />
-        <TickField label="GFCI receptacle" :model-value="device.gfci" @update:model-value="set({ gfci: $event })" />
+        <TickField
+          label="GFCI receptacle"
+          :model-value="device.gfci"
+          @update:model-value="set($event ? { gfci: true } : { gfci: false, feedsThrough: undefined })"
+        />
+        <TickField
+          v-if="device.gfci"
+          label="feeds through: what stands behind it hangs on LOAD"
+          :model-value="device.feedsThrough ?? false"
+          @update:model-value="set({ feedsThrough: $event || undefined })"
+        />
       </template>
       <TickField label="tamper-resistant" :model-value="device.tr" @update:model-value="set({ tr: $event })" />
       <TickField label="weather-resistant" :model-value="device.wr" @update:model-value="set({ wr: $event })" />

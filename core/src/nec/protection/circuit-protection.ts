@@ -1,8 +1,10 @@
 import { mustGet } from '../../units/result';
 import type { BreakerKind, Circuit, Edition, House } from '../../house/schema';
 import { Memory } from '../../cache/memory';
-import { indexOutlets, outletsOn, type Outlet } from '../../circuits/outlets';
-import { boxesBeforeGfci } from '../../feed/feed-tree';
+import { outletsOn, type Outlet } from '../../circuits/outlets';
+import { feedTree, storedCables } from '../../feed/feed-tree';
+import { gfciSides } from '../../feed/gfci-sides';
+import { wiringUnits } from '../../feed/unit';
 import { decideAfci } from './afci';
 import type { ProtectionDecision } from './decision';
 import { decideGfci } from './gfci';
@@ -17,10 +19,10 @@ interface CircuitProtection {
   readonly outlets: readonly OutletProtection[];
   readonly needsGfci: boolean;
   readonly needsAfci: boolean;
-  /** The GFCI receptacle that stands first in line, where one does. */
-  readonly first: Outlet | undefined;
-  /** Boxes that stand before it in a feed order that somebody drew: it does not protect them. */
-  readonly before: ReadonlySet<string>;
+  /** GFCI receptacles whose LOAD terminals feed on, the first in line first. */
+  readonly gfcis: readonly Outlet[];
+  /** Those of them that an outlet hangs on, the nearest first; opened, any of them takes it along. */
+  readonly hangsOn: (outlet: Outlet) => readonly Outlet[];
   /** What the breaker must be, given the receptacles that protect. */
   readonly needed: BreakerKind;
   /** What it is: the choice of a person, or what is needed. */
@@ -71,29 +73,54 @@ export function protectCircuit(
     afci: decideAfci(house, outlet, edition),
   }));
   const needing = outlets.filter((one) => one.gfci.kind === 'required');
-  const first = circuit.gfciFirst === null ? undefined : indexOutlets(house).byDevice.get(circuit.gfciFirst);
-  const firstProtects =
-    first?.device.circuit === circuit.id &&
-    circuit.poles === 1 &&
-    first.device.kind === 'receptacle' &&
-    first.device.gfci &&
-    !whyNotReadilyAccessible(first);
-  const protectsItself = (one: OutletProtection) =>
-    one.outlet.device.kind === 'receptacle' && one.outlet.device.gfci && !whyNotReadilyAccessible(one.outlet);
-  const before = boxesBeforeGfci(house, circuit);
-  const isBehind = (one: OutletProtection) => firstProtects && !before.has(one.outlet.box.id);
-  const breakerGfci = needing.some((one) => !isBehind(one) && !protectsItself(one));
+  const line = gfciLine(house, circuit);
+  const breakerGfci = needing.some(({ outlet }) => !guardAmong(line, outlet));
   const needsAfci = outlets.some((one) => one.afci.kind === 'required');
   const needed = kindOf(breakerGfci, needsAfci);
   return {
     outlets,
+    ...line,
     needsGfci: needing.length > 0,
     needsAfci,
-    first: firstProtects ? first : undefined,
-    before,
     needed,
     fitted: circuit.breaker === 'auto' ? needed : circuit.breaker,
   };
+}
+
+type GfciLine = Pick<CircuitProtection, 'gfcis' | 'hangsOn'>;
+const NONE: readonly Outlet[] = [];
+const NO_LINE: GfciLine = { gfcis: NONE, hangsOn: () => NONE };
+
+/**
+ * What hangs on which GFCI receptacle: by the feed order as it stands, by the same sides that the make-up wires. Where the tool finds
+ * the order and there is one only, all of it, since the order begins there. What nobody feeds yet hangs on none.
+ */
+function gfciLine(house: House, circuit: Circuit): GfciLine {
+  const feeds = ({ device }: Outlet) => device.kind === 'receptacle' && device.gfci && device.feedsThrough;
+  if (circuit.poles !== 1 || (circuit.gfciFirst === null && !outletsOn(house, circuit).some(feeds))) return NO_LINE;
+  const unit = wiringUnits(house).find((one) => one.circuits.some(({ id }) => id === circuit.id));
+  if (!unit || unit.gfcis.length === 0) return NO_LINE;
+  const { gfcis } = unit;
+  if (unit.gfci && gfcis.length === 1 && storedCables(house, unit).length === 0) return { gfcis, hangsOn: () => gfcis };
+  const sides = gfciSides(unit, feedTree(house, unit));
+  const together = new Map<string, readonly Outlet[]>();
+  for (const { switches, controls } of unit.groups)
+    for (const one of [...switches, ...controls]) together.set(one.device.id, [...switches, ...controls]);
+  return {
+    gfcis,
+    hangsOn: (outlet) => {
+      const list: Outlet[] = [];
+      let side = sides.of(together.get(outlet.device.id) ?? [outlet]);
+      for (; side; side = sides.before(side)) list.push(side);
+      return list;
+    },
+  };
+}
+
+/** The GFCI receptacle that an outlet is protected by: itself, or the nearest within reach that it hangs on. */
+function guardAmong({ hangsOn }: GfciLine, outlet: Outlet): Outlet | undefined {
+  if (outlet.device.kind === 'receptacle' && outlet.device.gfci && !whyNotReadilyAccessible(outlet)) return outlet;
+  return hangsOn(outlet).find((one) => !whyNotReadilyAccessible(one));
 }
 
 const memory = new Memory<House, Map<string, CircuitProtection>>();
@@ -108,8 +135,10 @@ export function protectionOf(house: House, circuitId: string, edition: Edition =
   return protection;
 }
 
-/** Whether an outlet that needs GFCI has it: from the breaker, the first receptacle in line, or itself. */
-export function isGfciGiven(protection: CircuitProtection, outlet: Outlet): boolean {
-  if (givesGfci(protection.fitted) || (protection.first && !protection.before.has(outlet.box.id))) return true;
-  return outlet.device.kind === 'receptacle' && outlet.device.gfci && !whyNotReadilyAccessible(outlet);
-}
+/** The GFCI receptacle that protects an outlet, itself or one that it hangs on; undefined where only a breaker can. */
+export const guardOf = (protection: CircuitProtection, outlet: Outlet): Outlet | undefined =>
+  guardAmong(protection, outlet);
+
+/** Whether an outlet that needs GFCI has it: from the breaker, a receptacle that it hangs on, or itself. */
+export const isGfciGiven = (protection: CircuitProtection, outlet: Outlet): boolean =>
+  givesGfci(protection.fitted) || guardOf(protection, outlet) !== undefined;

@@ -39,7 +39,7 @@ testRule(gfciProtection, {
         .ceiling('garage', 'receptacle', 'G', { gfci: true })
         .with((house) => (house.circuits['G']!.gfciFirst = Object.keys(Object.values(house.boxes)[0]!.devices)[0]!))
         .with((house) => (house.circuits['G']!.breaker = 'plain')),
-      'receptacle R1-1 in garage is the GFCI of its circuit and not readily accessible: it is in the ceiling.',
+      'receptacle R1-1 in garage is a GFCI that others hang on and not readily accessible: it is in the ceiling.',
     ],
   ],
   cannotTell: [

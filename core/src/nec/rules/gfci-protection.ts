@@ -2,7 +2,6 @@ import { describeOutlet } from '../requirements/circuit-facts';
 import { isGfciGiven, protectionOf, whyNotReadilyAccessible } from '../protection/circuit-protection';
 import { breakerRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
-import { indexOutlets } from '../../circuits/outlets';
 
 export const gfciProtection = defineRule({
   id: 'gfci-protection',
@@ -18,19 +17,19 @@ export const gfciProtection = defineRule({
       given: ({ outlet, reason }: { outlet: string; reason: string }) => `${outlet} has GFCI protection. ${reason}`,
       open: ({ outlet, reason }: { outlet: string; reason: string }) => `${outlet}: ${reason}`,
       hidden: ({ outlet, why }: { outlet: string; why: string }) =>
-        `${outlet} is the GFCI of its circuit and not readily accessible: ${why}.`,
+        `${outlet} is a GFCI that others hang on and not readily accessible: ${why}.`,
     },
   },
   scope: 'circuit',
   appliesTo: () => true,
   check: (facts, circuit, _limits, report) => {
     const protection = protectionOf(facts.house, circuit.id, facts.edition);
-    const first = circuit.gfciFirst === null ? undefined : indexOutlets(facts.house).byDevice.get(circuit.gfciFirst);
-    const why = first && whyNotReadilyAccessible(first);
-    const hidden =
-      first && why
-        ? [report.fail('hidden', { outlet: describeOutlet(first), why }, { circuit: circuit.id, box: first.box.id })]
+    const hidden = protection.gfcis.flatMap((gfci) => {
+      const why = whyNotReadilyAccessible(gfci);
+      return why
+        ? [report.fail('hidden', { outlet: describeOutlet(gfci), why }, { circuit: circuit.id, box: gfci.box.id })]
         : [];
+    });
     const outlets = protection.outlets.flatMap(({ outlet, gfci }) => {
       const where = { circuit: circuit.id, room: outlet.room.id, box: outlet.box.id };
       if (gfci.kind === 'not-required') return [];

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import {
+  BREAKER_NAMES,
   AWG_SIZES,
   changeEntity,
   CIRCUIT_PURPOSES,
@@ -29,8 +30,12 @@ const receptacles = computed(() =>
     (outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120,
   ),
 );
-const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI and GFCI (dual function)' } as const;
-const RATINGS = STANDARD_RATINGS_A.filter((one) => one <= 100).map((value) => ({ value, word: `${value} A` }));
+/** 10 A is a branch circuit from 2023 on: 210.3. */
+const ratings = computed(() =>
+  [...(house.value.job.edition === '2023' ? [10] : []), ...STANDARD_RATINGS_A.filter((one) => one <= 100)].map(
+    (value) => ({ value, word: `${value} A` }),
+  ),
+);
 const POLES = [
   { value: 1, word: '1 pole' },
   { value: 2, word: '2 poles' },
@@ -43,8 +48,8 @@ const sizes = computed(() =>
   })),
 );
 const kinds = computed(() => [
-  { value: 'auto' as const, word: `follows the outlets: ${words[protection.value.needed]}` },
-  ...(['plain', 'afci', 'gfci', 'dual'] as const).map((value) => ({ value, word: words[value] })),
+  { value: 'auto' as const, word: `follows the outlets: ${BREAKER_NAMES[protection.value.needed]}` },
+  ...(['plain', 'afci', 'gfci', 'dual'] as const).map((value) => ({ value, word: BREAKER_NAMES[value] })),
 ]);
 const sources = computed(() => [
   { value: '', word: 'the breaker' },
@@ -81,7 +86,7 @@ function setAttic(atticF: number): void {
       <ChoiceField
         label="Rating"
         :model-value="circuit.ratingA"
-        :answers="RATINGS"
+        :answers="ratings"
         @update:model-value="change({ ratingA: $event })"
       />
       <ChoiceField

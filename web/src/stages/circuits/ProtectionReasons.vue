@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { protectionOf, type Circuit } from '@winculum/core';
+import { guardOf, protectionOf, type Circuit, type Outlet } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** Outlet by outlet, why a circuit has the protection it has. */
 const props = defineProps<{ circuit: Circuit }>();
 const store = useHouse();
 const protection = computed(() => protectionOf(store.current, props.circuit.id));
+/** Where it is protected, if not at the breaker alone. */
+function guardWords(outlet: Outlet): string {
+  const guard = guardOf(protection.value, outlet);
+  if (!guard) return '';
+  return guard.device.id === outlet.device.id ? 'A GFCI itself.' : `Behind the GFCI at ${guard.box.tag}.`;
+}
 </script>
 
 <template>
@@ -25,6 +31,7 @@ const protection = computed(() => protectionOf(store.current, props.circuit.id))
                 >
               </template></span
             >
+            <span class="muted">{{ guardWords(outlet) }}</span>
           </li>
         </ul>
       </v-expansion-panel-text>

@@ -136,7 +136,7 @@ const print = () => window.print();
             <th>Space</th>
             <th>Circuit</th>
             <th>Breaker</th>
-            <th>GFCI first in line</th>
+            <th>GFCI that feeds on</th>
             <th class="right">Outlets</th>
           </tr>
         </thead>
@@ -145,7 +145,7 @@ const print = () => window.print();
             <td class="num">{{ row.spaces || '–' }}</td>
             <td>{{ row.circuit.name }}</td>
             <td class="num">{{ row.circuit.ratingA }} A, {{ row.breaker }}</td>
-            <td class="num">{{ row.first }}</td>
+            <td class="num">{{ row.gfcis }}</td>
             <td class="num right">{{ row.outlets }}</td>
           </tr>
         </tbody>

@@ -49,6 +49,7 @@ const kinds = (one: FeedOption) =>
 const trouble = (one: FeedOption) =>
   [
     one.homeRuns > 1 ? count(one.homeRuns, 'home run') : '',
+    one.bared.length ? `no longer behind a GFCI: ${one.bared.slice(0, 4).join(', ')}` : '',
     one.doubled ? `${count(one.doubled, 'run')} of two cables` : '',
     one.overfull.length ? `too full: ${one.overfull.slice(0, 4).join(', ')}${one.overfull.length > 4 ? ' …' : ''}` : '',
   ]
