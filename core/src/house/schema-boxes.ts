@@ -71,6 +71,11 @@ export const boxSchema = z.strictObject({
   progress: z.enum(BOX_PROGRESS).optional(),
   /** What its trim waits for, after the wall is closed. */
   trimWaits: z.enum(TRIM_WAITS).optional(),
+  /** Cable clamps inside, as seen in the box itself; by the shop standard where nothing is said (NEC 314.16(B)(2)). */
+  clamps: z.enum(['inside', 'none']).optional(),
+  /** A fixture stud or a hickey stands in it (NEC 314.16(B)(3)). */
+  stud: z.boolean().optional(),
+  hickey: z.boolean().optional(),
   /** A divider keeps power and low voltage apart in it. */
   divider: z.boolean().optional(),
   /** Inside a cabinet or cabinet: never counts for spacing. */

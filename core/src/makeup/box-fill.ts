@@ -68,7 +68,7 @@ function yokesOf({ box, units }: BoxMakeUp): Yokes {
 export interface FillShare {
   readonly count: number;
   readonly awg: Awg;
-  readonly of: 'conductors' | 'yokes' | 'idle' | 'grounds' | 'clamps';
+  readonly of: 'conductors' | 'yokes' | 'idle' | 'grounds' | 'clamps' | 'stud' | 'hickey';
   /** How many conductors, devices or grounds it stands for. */
   readonly items: number;
   readonly name?: string | undefined;
@@ -78,6 +78,8 @@ const in3Of = ({ count, awg }: FillShare): number => round(count * (ALLOWANCE_IN
 const SECTIONS: Readonly<Record<FillShare['of'], string>> = {
   conductors: '314.16(B)(1)',
   clamps: '314.16(B)(2)',
+  stud: '314.16(B)(3)',
+  hickey: '314.16(B)(3)',
   yokes: '314.16(B)(4)',
   idle: '314.16(B)(4)',
   grounds: '314.16(B)(5)',
@@ -91,6 +93,8 @@ function toLine(share: FillShare): FillLine {
     idle: () => `${items === 1 ? 'device' : `${items} devices`} not wired yet`,
     grounds: () => (items === 1 ? 'ground' : `grounds, ${items} of them`),
     clamps: () => 'clamps inside',
+    stud: () => 'fixture stud',
+    hickey: () => 'hickey',
   };
   return { count, what: words[of](), in3: in3Of(share), section: SECTIONS[of] };
 }
@@ -124,6 +128,9 @@ function sharesOf(makeUp: BoxMakeUp, edition: Edition): { readonly shares: FillS
     }
     if (gangs > 0) shares.push({ count: 2 * gangs, awg, of: 'yokes', items, name });
   }
+  // One of each kind counts as one of the largest conductor.
+  for (const of of ['stud', 'hickey'] as const)
+    if (makeUp.box[of]) shares.push({ count: 1, awg: largest, of, items: 1 });
   // Devices that nothing is wired to yet still take their room.
   if (idle > 0) shares.push({ count: 2 * idle, awg: largest, of: 'idle', items: idle });
   const grounds = cables.length;
@@ -145,8 +152,9 @@ export function boxFill(house: House, makeUp: BoxMakeUp, edition: Edition = hous
   const { clamps } = makeUpOf(house);
   let usedIn3 = round(shares.reduce((sum, one) => sum + in3Of(one), 0));
   const clampIn3 = ALLOWANCE_IN3[largest] ?? 0;
-  const hasClamps = (one: BoxType) =>
+  const byStandard = (one: BoxType) =>
     clamps === 'always' || (clamps === 'multi-gang' && one.gangs > 1 && one.shape === 'device');
+  const hasClamps = (one: BoxType) => (box.clamps === undefined ? byStandard(one) : box.clamps === 'inside');
   const room = (one: BoxType) => one.volumeIn3 - (hasClamps(one) && cables.length > 0 ? clampIn3 : 0);
   const suits = typeOf(house, box);
   // Nobody has chosen a box yet: the smallest that holds it is proposed.

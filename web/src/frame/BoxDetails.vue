@@ -49,6 +49,11 @@ const STATES = [
   { value: '' as const, word: 'new and settled' },
   ...BOX_STATES.map((value) => ({ value, word: words[value] })),
 ];
+const CLAMPS = [
+  { value: '', word: 'by the shop standard' },
+  { value: 'inside', word: 'there are some' },
+  { value: 'none', word: 'none' },
+] as const;
 const ORIGINS = [
   { value: 'code', word: 'the code requires it' },
   { value: 'request', word: 'requested' },
@@ -99,6 +104,24 @@ function setRequester(by: string): void {
       @update:model-value="change({ volumeIn3: $event })"
       @clear="change({ volumeIn3: undefined })"
     />
+    <ChoiceField
+      label="Cable clamps inside"
+      :model-value="box.clamps ?? ''"
+      :answers="CLAMPS"
+      @update:model-value="change({ clamps: $event || undefined })"
+    />
+    <template v-if="type.shape === 'octagon' || type.shape === 'round' || type.shape === 'square'">
+      <TickField
+        label="a fixture stud inside"
+        :model-value="box.stud ?? false"
+        @update:model-value="change({ stud: $event || undefined })"
+      />
+      <TickField
+        label="a hickey inside"
+        :model-value="box.hickey ?? false"
+        @update:model-value="change({ hickey: $event || undefined })"
+      />
+    </template>
     <p v-if="setting.advice" class="is-caution small">{{ setting.advice }}</p>
     <p v-if="backing" class="is-caution small">{{ backing }}</p>
     <TickField

@@ -14,6 +14,7 @@ testRule(applianceDisconnect, {
       'Water heater is cut off by a breaker that can be locked open.',
     ],
     ['a condensing unit with a disconnect beside it', withLoad('air-conditioner', { disconnect: 'in-sight' })],
+    ['a hot tub with its disconnect in sight', withLoad('hot-tub', { disconnect: 'in-sight' })],
     ['a heater by its thermostat with a marked off', withLoad('baseboard-heat', { disconnect: 'thermostat-off' })],
   ],
   fails: [
@@ -23,6 +24,11 @@ testRule(applianceDisconnect, {
       'Air conditioner has a breaker that can be locked open. It needs a disconnect in sight from it and readily accessible.',
     ],
     ['a water heater by its thermostat', withLoad('water-heater', { disconnect: 'thermostat-off' })],
+    [
+      'a hot tub by a breaker in the panel',
+      withLoad('hot-tub', { disconnect: 'lockable-breaker' }),
+      'Hot tub has a breaker that can be locked open. It needs a readily accessible disconnect in sight, 5 ft or more from the inside wall of the tub.',
+    ],
     ['a well pump by nothing', withLoad('well-pump', { disconnect: 'none' })],
   ],
   cannotTell: [

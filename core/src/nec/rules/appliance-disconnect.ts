@@ -7,7 +7,7 @@ type Means = NonNullable<Load['disconnect']>;
 
 /** A class of equipment with one disconnecting rule of its own. */
 interface Class {
-  readonly section: string;
+  readonly section: string | Readonly<Record<Edition, string>>;
   readonly needs: string;
   readonly serves: ReadonlySet<Means>;
   /** What one press answers for all of the class, the usual one first. */
@@ -35,6 +35,13 @@ const APPLIANCE: Class = {
   needs: 'a disconnect in sight, or a breaker that can be locked open',
   serves: new Set(['in-sight', 'lockable-breaker', 'plug']),
   usual: [LOCKABLE, IN_SIGHT],
+};
+/** The number moved in 2017. *From memory*, medium. */
+const SPA: Class = {
+  section: { '2014': '680.12', '2017': '680.13', '2020': '680.13', '2023': '680.13' },
+  needs: 'a readily accessible disconnect in sight, 5 ft or more from the inside wall of the tub',
+  serves: new Set(['in-sight']),
+  usual: [['in-sight', 'In sight of each, 5 ft or more from the water']],
 };
 const MOTOR: Class = {
   section: '430.102',
@@ -68,11 +75,15 @@ const BY_KIND: Readonly<Partial<Record<LoadKind, Class>>> = {
   'steam-shower': APPLIANCE,
   'sauna-heater': APPLIANCE,
   'central-vacuum': APPLIANCE,
+  'hot-tub': SPA,
   'attic-fan': MOTOR,
   'well-pump': MOTOR,
   'pool-pump': MOTOR,
   'grinder-pump': MOTOR,
 };
+
+const sectionOf = ({ section }: Class, edition: Edition): string =>
+  typeof section === 'string' ? section : section[edition];
 
 const entry = (basis = fromMemory('medium')): EditionEntry<{ appliance: number }> => ({
   section: '422.31',
@@ -126,10 +137,11 @@ export const applianceDisconnect = defineRule({
       }
       const where = { box: load.box };
       const has = WORDS[load.disconnect];
+      const section = sectionOf(its, facts.edition);
       return [
         its.serves.has(load.disconnect)
-          ? report.pass('served', { load: load.name, has }, where, { section: its.section })
-          : report.fail('wrong', { load: load.name, has, needs: its.needs }, where, { section: its.section }),
+          ? report.pass('served', { load: load.name, has }, where, { section })
+          : report.fail('wrong', { load: load.name, has, needs: its.needs }, where, { section }),
       ];
     });
     const questions = [...open].map(([its, unsaid]) => {
@@ -138,7 +150,10 @@ export const applianceDisconnect = defineRule({
       const remedies: Remedy[] = its.usual.map(([disconnect, label]) => setLoadsRemedy(ids, { disconnect }, label));
       const names = loads.map((load) => load.name).join(', ');
       const where = { box: loads[0]!.box };
-      return report.cannotTell('unsaid', { loads: names, needs: its.needs }, where, { section: its.section, remedies });
+      return report.cannotTell('unsaid', { loads: names, needs: its.needs }, where, {
+        section: sectionOf(its, facts.edition),
+        remedies,
+      });
     });
     return [...verdicts, ...questions];
   },

@@ -98,6 +98,24 @@ describe('the sum of a box, worked by hand', () => {
     expect(fillBox(always, wireHouse(always).boxes.get('X')!).usedIn3).toBe(20);
   });
 
+  test.each([
+    ['nothing said, one gang', {}, 18],
+    ['clamps seen in it', { clamps: 'inside' as const }, 20],
+    ['a fixture stud', { stud: true }, 20],
+    ['a fixture stud and a hickey', { stud: true, hickey: true }, 22],
+    ['all of it', { clamps: 'inside' as const, stud: true, hickey: true }, 24],
+  ])('what stands in the box counts once of the largest conductor, 2 in\u00b3 each: %s', (_, inside, usedIn3) => {
+    const house = crowded(3, 1, { volumeIn3: 32, ...inside }).build();
+    expect(fillBox(house, wireHouse(house).boxes.get('X')!).usedIn3).toBe(usedIn3);
+  });
+
+  test('two gangs in which somebody saw no clamps', () => {
+    const house = crowded(1, 2, { clamps: 'none' }).build();
+    expect(fillLines(fillBox(house, wireHouse(house).boxes.get('X')!)).map((one) => one.what)).not.toContain(
+      'clamps inside',
+    );
+  });
+
   test('a 50 A receptacle on 6/3: 15 + 2.5 + 20 in³, its ground a No. 10', () => {
     const house = wiringHouse({
       boxes: { X: [null, { kind: 'receptacle', volts: 240, ratingA: 50, style: 'single' }] },

@@ -58,6 +58,7 @@ import { hallwayReceptacle } from './hallway-receptacle';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
 import { homeRun } from './home-run';
 import { hotTubReceptacles } from './hot-tub-receptacles';
+import { hotTubSwitches } from './hot-tub-switches';
 import { idleSwitch } from './idle-switch';
 import { individualCircuit } from './individual-circuit';
 import { insulationContact } from './insulation-contact';
@@ -184,6 +185,7 @@ export const rules: readonly Rule[] = [
   heaterBelowReceptacle,
   homeRun,
   hotTubReceptacles,
+  hotTubSwitches,
   idleSwitch,
   individualCircuit,
   insulationContact,
