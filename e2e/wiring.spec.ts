@@ -40,7 +40,7 @@ test('the house is walked in the dark: the planted flaw is named, watched and cu
   await expect(page.getByRole('button', { name: /Back hall light/ })).toContainText('S4');
 });
 
-test('a school of switching is chosen, what is drawn otherwise is listed, and changed in part', async ({
+test('a standard of switching is chosen, what is drawn otherwise is listed, and changed in part', async ({
   owner: page,
 }) => {
   await openDemo(page, 'Switching');

@@ -69,12 +69,12 @@ function toPlain(house: House, finding: Finding) {
 }
 
 function check(house: House, edition: Edition | undefined, json: boolean): Outcome {
-  const { findings, edition: inForce } = checkHouse(house, { edition });
+  const { findings, edition: effective } = checkHouse(house, { edition });
   const violations = findings.filter((one) => one.kind === 'fail' && one.severity === 'violation').length;
   const code = violations > 0 ? 1 : 0;
   if (json)
     return tell(
-      `${JSON.stringify({ house: house.name, edition: inForce, violations, findings: findings.map((one) => toPlain(house, one)) }, null, 2)}\n`,
+      `${JSON.stringify({ house: house.name, edition: effective, violations, findings: findings.map((one) => toPlain(house, one)) }, null, 2)}\n`,
       code,
     );
   const lines = findings.map((finding) => {
@@ -84,13 +84,13 @@ function check(house: House, edition: Edition | undefined, json: boolean): Outco
       plain.measured || plain.required
         ? `\n    measured ${plain.measured ?? '-'}; required ${plain.required ?? '-'}`
         : '';
-    return `${kind}  ${plain.rule}  NEC ${inForce} ${plain.section} (${plain.basis})\n    ${plain.place}: ${plain.message}${numbers}`;
+    return `${kind}  ${plain.rule}  NEC ${effective} ${plain.section} (${plain.basis})\n    ${plain.place}: ${plain.message}${numbers}`;
   });
   const open = findings.filter((one) => one.kind === 'cannot-tell').length;
   return tell(
     [
       ...lines,
-      `${violations} violations, ${open} open question${open === 1 ? '' : 's'}, ${findings.length - violations - open} other notes, NEC ${inForce}`,
+      `${violations} violations, ${open} open question${open === 1 ? '' : 's'}, ${findings.length - violations - open} other notes, NEC ${effective}`,
     ].join('\n') + '\n',
     code,
   );

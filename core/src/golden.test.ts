@@ -33,7 +33,7 @@ function proposalsOf(house: House): string[] {
 
 /**
  * Everything said and proposed of the sample houses. Every difference is explained by the commit that makes it, or is a defect.
- * Written anew by `npx vitest run core/src/golden.test.ts --update`.
+ * Written again by `npx vitest run core/src/golden.test.ts --update`.
  */
 describe('golden file', () => {
   const golden = (name: string, lines: readonly string[]) =>

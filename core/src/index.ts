@@ -158,7 +158,7 @@ export {
   rectangleCorners,
   turnClockwise,
 } from './edits/verbs';
-export { bodiesBehind, isTakenFromBehind, metBehind } from './place/back-to-back';
+export { bodiesBackToBack, isTakenFromBehind, metBackToBack } from './place/back-to-back';
 export { backingFor, BOX_TYPES, boxTypes, findBoxType, settingOf, suitableType } from './place/box-catalogue';
 export {
   ceilingGrid,
@@ -270,7 +270,7 @@ export { acceptFinding } from './nec/accept-finding';
 export { type AcceptedFinding, checkHouse, type Finding, type HouseCheck } from './nec/check-house';
 export { compareEditions } from './nec/compare-editions';
 export { effectOfKind } from './nec/name-effect';
-export { type Death, deathsIn, deathsOn } from './nec/outages';
+export { type Outage, outagesIn, outagesOn } from './nec/outages';
 export { scheduleOf } from './nec/schedule-of';
 export { decideAfci } from './nec/protection/afci';
 export { guardOf, protectionOf, whyNotReadilyAccessible } from './nec/protection/circuit-protection';

@@ -137,7 +137,7 @@ async function fifty(
         statuses[answer.status] = (statuses[answer.status] ?? 0) + 1;
         times.push(answer.ms);
         if (answer.status === 200) base = answer.body['version'] as number;
-        // Another moved the same box: the window reads the house anew.
+        // Another moved the same box: the window reads the house again.
         else if (answer.status === 409) {
           const read = await person.call('GET', `/houses/${id}`);
           reads.push(read.ms);

@@ -6,7 +6,7 @@ import { newDevice, type Device, type LoadKind } from '../house/schema-equipment
 import type { Box, Feature, House, Room } from '../house/schema';
 import { distance, isInside, type Point } from '../geometry/geometry';
 import { LOAD_LIBRARY } from '../loads/library';
-import { limitInForce } from '../nec/check-house';
+import { effectiveLimit } from '../nec/check-house';
 import { suitedTo } from '../place/outdoors';
 import { distanceToFeature, featureMiddle } from '../plan/points';
 import { inRoom, viewRoom } from '../plan/room-view';
@@ -23,7 +23,7 @@ export const hasLoad = (kind: LoadKind) => (house: House, room: Room) =>
   Object.values(house.loads).some((one) => one.kind === kind && house.boxes[one.box]?.room === room.id);
 export const hasNote = (word: string) => (house: House, room: Room) =>
   boxesOf(house, room).some((box) => box.note?.includes(word));
-interface Wish {
+interface WantedBox {
   readonly heightIn: number;
   /** Beside what it belongs: the nearer the better; anywhere on a wall without it. */
   readonly near?: Point | undefined;
@@ -35,21 +35,21 @@ interface Wish {
 export function onWall(
   house: House,
   room: Room,
-  wish: Wish,
+  wanted: WantedBox,
   newId: NewId,
 ): Result<Edited & { readonly boxId: string }> {
-  const { near } = wish;
-  const wet = wish.devices.some((one) => one.kind === 'receptacle')
+  const { near } = wanted;
+  const wet = wanted.devices.some((one) => one.kind === 'receptacle')
     ? inRoom(house.features, room.id).filter((one) => one.kind === 'tub' || one.kind === 'shower')
     : [];
-  const side = limitInForce(house, 'tub-zone-receptacles', 'sideIn');
+  const side = effectiveLimit(house, 'tub-zone-receptacles', 'sideIn');
   // The zone of a tub is avoided wherever that can be done; where it cannot, the check has the last word.
   const isInZone = ({ point }: Spot) => wet.some((one) => distanceToFeature(room, one, point) < side);
   const cost = (spot: Spot): number =>
     (near ? distance(spot.point, near) : 1) + (spot.bracket ? 12 : 0) + (isInZone(spot) ? LAST_RESORT : 0);
   const spot = bestSpot(house, room.id, {
-    heightIn: wish.heightIn,
-    gangs: Math.max(1, wish.devices.length),
+    heightIn: wanted.heightIn,
+    gangs: Math.max(1, wanted.devices.length),
     cost,
     behindDoors: true,
   });
@@ -62,9 +62,9 @@ export function onWall(
       room: room.id,
       at: spot.at,
       origin: 'request',
-      devices: wish.devices.map((one) => suitedTo(room, one)),
+      devices: wanted.devices.map((one) => suitedTo(room, one)),
       ...(spot.bracket ? { bracket: true } : {}),
-      ...wish.box,
+      ...wanted.box,
     },
   ]);
   return placed.ok ? succeed({ ...placed.value, boxId }) : placed;
@@ -78,12 +78,12 @@ export function withLoad(
   house: House,
   room: Room,
   kind: LoadKind,
-  wish: Omit<Wish, 'devices'>,
+  wanted: Omit<WantedBox, 'devices'>,
   newId: NewId,
 ): Result<Edited> {
   const typical = LOAD_LIBRARY[kind];
   const device = typical.cord ? receptacle(newId) : newDevice('connection', newId('device'));
-  const placed = onWall(house, room, { ...wish, devices: [device] }, newId);
+  const placed = onWall(house, room, { ...wanted, devices: [device] }, newId);
   if (!placed.ok) return placed;
   const { boxId } = placed.value;
   return inTurn(`Add ${typical.name.toLowerCase()}`, house, [

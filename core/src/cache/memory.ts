@@ -38,7 +38,7 @@ let lastParts: ReadonlySet<unknown> = new Set();
  * Says which house is worked on from now on, by its records. What is remembered of an earlier state of it stays; of another house, it is
  * forgotten: an edit leaves most records of a house the same objects; two houses have none in common.
  */
-export function turnTo(house: object): void {
+export function setActiveHouse(house: object): void {
   const parts = Object.values(house).filter((part) => typeof part === 'object' && part !== null);
   if (!parts.some((part) => lastParts.has(part))) Memory.forgetAll();
   lastParts = new Set(parts);

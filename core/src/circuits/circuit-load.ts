@@ -5,7 +5,7 @@ import { ampsOf } from '../loads/library';
 import { assertNever } from '../units/result';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
 
-/** NEC 220.14(I): 180 VA a yoke outside dwellings; in dwellings a design school, not a code limit. */
+/** NEC 220.14(I): 180 VA a yoke outside dwellings; in dwellings a design standard, not a code limit. */
 export const YOKE_VA = 180;
 /** NEC 210.20(A): continuous loads count at 125 %. */
 const CONTINUOUS_FACTOR = 1.25;
@@ -50,7 +50,7 @@ export const TYPICAL_SPREAD = 0.1;
 /** A load whose nameplate has not been read; what is chosen by its amperes, as a vehicle charger is, has none to read. */
 export const isTypical = (load: Load): boolean => load.source === 'typical' && !load.kind.startsWith('ev-');
 
-function describe(outlet: Outlet, school: CircuitStandard): Omit<LoadLine, 'count' | 'va'> | undefined {
+function describe(outlet: Outlet, standard: CircuitStandard): Omit<LoadLine, 'count' | 'va'> | undefined {
   const { device, load } = outlet;
   if (load)
     return {
@@ -63,7 +63,7 @@ function describe(outlet: Outlet, school: CircuitStandard): Omit<LoadLine, 'coun
   switch (device.kind) {
     case 'receptacle':
       if (device.volts === 240) return undefined;
-      return school === 'area'
+      return standard === 'area'
         ? {
             what: 'receptacles',
             eachVa: 0,
@@ -87,10 +87,10 @@ function describe(outlet: Outlet, school: CircuitStandard): Omit<LoadLine, 'coun
   }
 }
 
-function addUp(outlets: readonly Outlet[], school: CircuitStandard): LoadLine[] {
+function addUp(outlets: readonly Outlet[], standard: CircuitStandard): LoadLine[] {
   const lines = new Map<string, LoadLine & { count: number; va: number }>();
   for (const outlet of outlets) {
-    const line = describe(outlet, school);
+    const line = describe(outlet, standard);
     if (!line) continue;
     const key = outlet.load ? `load ${outlet.load.id}` : `${line.what} ${line.eachVa}`;
     const known = lines.get(key);
@@ -106,11 +106,11 @@ function addUp(outlets: readonly Outlet[], school: CircuitStandard): LoadLine[] 
 const sums = new Memory<readonly Outlet[], Map<CircuitStandard, LoadLine[]>>();
 
 /** The lines of the sum, remembered by the list of outlets: several rules ask for the same one. */
-function sumOf(outlets: readonly Outlet[], school: CircuitStandard): LoadLine[] {
-  let bySchool = sums.get(outlets);
-  if (!bySchool) sums.set(outlets, (bySchool = new Map()));
-  let lines = bySchool.get(school);
-  if (!lines) bySchool.set(school, (lines = addUp(outlets, school)));
+function sumOf(outlets: readonly Outlet[], standard: CircuitStandard): LoadLine[] {
+  let byStandard = sums.get(outlets);
+  if (!byStandard) sums.set(outlets, (byStandard = new Map()));
+  let lines = byStandard.get(standard);
+  if (!lines) byStandard.set(standard, (lines = addUp(outlets, standard)));
   return lines;
 }
 
@@ -128,14 +128,14 @@ const measured = new Memory<Circuit, Known>();
 export function measureCircuitLoad(
   house: House,
   circuit: Circuit,
-  school: CircuitStandard = house.standards.receptacleCount,
+  standard: CircuitStandard = house.standards.receptacleCount,
 ): CircuitLoad {
   const outlets = outletsOn(house, circuit);
   let known = measured.get(circuit);
   if (!known || known.outlets !== outlets || known.standards !== house.standards)
     measured.set(circuit, (known = { outlets, standards: house.standards, loads: new Map() }));
-  let load = known.loads.get(school);
-  if (!load) known.loads.set(school, (load = addUpCircuit(house, circuit, outlets, school)));
+  let load = known.loads.get(standard);
+  if (!load) known.loads.set(standard, (load = addUpCircuit(house, circuit, outlets, standard)));
   return load;
 }
 
@@ -143,19 +143,19 @@ function addUpCircuit(
   house: House,
   circuit: Circuit,
   outlets: readonly Outlet[],
-  school: CircuitStandard,
+  standard: CircuitStandard,
 ): CircuitLoad {
-  const lines = sumOf(outlets, school);
+  const lines = sumOf(outlets, standard);
   const volts = circuitVolts(circuit);
   const va = lines.reduce((sum, line) => sum + line.va, 0);
   const sizedVa = lines.reduce((sum, line) => sum + line.va * line.factor, 0);
   const amps = ampsOf({ va, volts });
   const sizedAmps = ampsOf({ va: sizedVa, volts });
   const generalReceptacles = outlets.filter(isGeneralReceptacle).length;
-  const schoolShare = school === 'yoke-80' && generalReceptacles > 0 ? 0.8 : 1;
-  const allowedA = circuit.ratingA * schoolShare;
-  const byAmps = schoolShare < 1 ? amps / allowedA : sizedAmps / allowedA;
-  const byCount = school === 'area' ? generalReceptacles / house.standards.maxReceptaclesPerCircuit : 0;
+  const standardShare = standard === 'yoke-80' && generalReceptacles > 0 ? 0.8 : 1;
+  const allowedA = circuit.ratingA * standardShare;
+  const byAmps = standardShare < 1 ? amps / allowedA : sizedAmps / allowedA;
+  const byCount = standard === 'area' ? generalReceptacles / house.standards.maxReceptaclesPerCircuit : 0;
   return {
     lines,
     va,

@@ -36,12 +36,12 @@ describe('circuit sums of the trade', () => {
     ['yoke-100', 20, 13, 0.975],
     ['yoke-100', 15, 10, 1],
     ['area', 20, 12, 1],
-  ] as const)('school %s on %i A: %i receptacles use %f of it', (school, rating, n, used) => {
+  ] as const)('standard %s on %i A: %i receptacles use %f of it', (standard, rating, n, used) => {
     const builder = Array.from({ length: n }, (_, i) => i).reduce(
       (built, i) => built.receptacle('den', 'c0', 5 + 20 * i, { circuit: 'A' }),
       den().circuit('A', rating),
     );
-    const house = builder.with((one) => (one.standards.receptacleCount = school)).build();
+    const house = builder.with((one) => (one.standards.receptacleCount = standard)).build();
     expect(loadOf(house).used).toBeCloseTo(used, 6);
   });
 

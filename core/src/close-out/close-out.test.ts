@@ -4,7 +4,7 @@ import { removeEntities } from '../edits/remove';
 import { assignToCircuit, changeEntity } from '../edits/verbs';
 import { indexOutlets } from '../circuits/outlets';
 import { EDITIONS, type House } from '../house/schema';
-import { deathsOn } from '../nec/outages';
+import { outagesOn } from '../nec/outages';
 import { byTheTool } from '../test/by-the-tool';
 import { demo } from '../test/demo-house';
 import { aHouse } from '../test/house-builder';
@@ -29,7 +29,7 @@ describe.each(houses)('the test script of %s', (_, house) => {
     expect(new Set(script.map((one) => one.id)).size).toBe(script.length);
     for (const { id } of script) expect(id).toMatch(/^[A-Za-z0-9_-]{1,64}$/);
     expect(of('receptacle')).toHaveLength(index.all.filter((one) => one.device.kind === 'receptacle').length);
-    const circuits = Object.values(house.circuits).filter((one) => deathsOn(house, one).length > 0);
+    const circuits = Object.values(house.circuits).filter((one) => outagesOn(house, one).length > 0);
     expect(of('breaker').filter((one) => one.id.startsWith('off-'))).toHaveLength(circuits.length);
     const alarms = index.all.filter((one) => one.device.kind === 'alarm');
     expect(of('alarm')).toHaveLength(alarms.length > 0 ? 1 : 0);

@@ -1,7 +1,7 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import type { SwitchStyle } from '../house/schema-equipment';
 import type { Circuit, House, Room, SwitchGroup, TestResult } from '../house/schema';
-import { deathsOn, type Death } from '../nec/outages';
+import { outagesOn, type Outage } from '../nec/outages';
 import { protectionOf } from '../nec/protection/circuit-protection';
 import { spacesOf } from '../panel/schedule';
 import { count } from '../units/count';
@@ -126,11 +126,11 @@ function receptacleStep(outlet: Outlet): TestStep[] {
 }
 
 /** What dies and what must not, of the device that is pressed. */
-function deathStep(house: House, circuit: Circuit, death: Death): TestStep[] {
-  if (death.by.kind !== 'gfci') return [];
-  const { outlet } = death.by;
-  const dead = new Set(death.outlets.map((one) => one.device.id));
-  const alive = deathsOn(house, circuit)[0]!.outlets.filter((one) => !dead.has(one.device.id));
+function outageStep(house: House, circuit: Circuit, outage: Outage): TestStep[] {
+  if (outage.by.kind !== 'gfci') return [];
+  const { outlet } = outage.by;
+  const dead = new Set(outage.outlets.map((one) => one.device.id));
+  const alive = outagesOn(house, circuit)[0]!.outlets.filter((one) => !dead.has(one.device.id));
   return [
     {
       id: stepId('gfci', outlet.device.id),
@@ -138,7 +138,7 @@ function deathStep(house: House, circuit: Circuit, death: Death): TestStep[] {
       room: outlet.room,
       what: `GFCI ${placeOf(outlet)}`,
       act: 'Press its own TEST button; a tester\u2019s button does nothing without a ground.',
-      expect: `Dead: ${listed(death.outlets)}.${alive.length > 0 ? ` Still live: ${listed(alive)}.` : ''} RESET brings them back.`,
+      expect: `Dead: ${listed(outage.outlets)}.${alive.length > 0 ? ` Still live: ${listed(alive)}.` : ''} RESET brings them back.`,
       section: '210.8, 406.4(D)',
     },
   ];
@@ -181,8 +181,8 @@ function switchStep(group: SwitchGroup, byDevice: ReadonlyMap<string, Outlet>): 
 }
 
 function breakerSteps(house: House, circuit: Circuit): TestStep[] {
-  const deaths = deathsOn(house, circuit);
-  const [whole] = deaths;
+  const outages = outagesOn(house, circuit);
+  const [whole] = outages;
   if (!whole) return [];
   const { fitted } = protectionOf(house, circuit.id);
   const what = `Breaker ${spacesOf(circuit).join('-') || 'without a space'}: ${circuit.name}`;
@@ -238,7 +238,7 @@ export function testScript(house: House): readonly TestStep[] {
     (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
   );
   const gfcis = circuits.flatMap((circuit) =>
-    deathsOn(house, circuit).flatMap((death) => deathStep(house, circuit, death)),
+    outagesOn(house, circuit).flatMap((outage) => outageStep(house, circuit, outage)),
   );
   const switches = Object.values(house.switchGroups).flatMap((group) => switchStep(group, byDevice));
   const rooms = walkingOrder(house).flatMap((room) => [

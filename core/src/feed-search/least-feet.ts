@@ -150,7 +150,7 @@ class Search {
     const turned = parents.slice();
     const root = parents[id]!;
     // The branch is cut off and hung up again by any of its boxes: what led to that box then leads away from it.
-    const turnTo = (by: number) => {
+    const rootAt = (by: number) => {
       turned.set(parents);
       for (let box = by, last = PANEL; box !== root;) {
         turned[box] = last;
@@ -160,7 +160,7 @@ class Search {
     };
     for (const by of below) {
       if (this.isSpent) return;
-      turnTo(by);
+      rootAt(by);
       for (const home of this.#near[by]!) {
         if (home === PANEL ? root !== PANEL || first !== undefined : below.has(home)) continue;
         if (by === id && home === root) continue;
@@ -172,7 +172,7 @@ class Search {
     const top = parents.indexOf(PANEL);
     if (first === undefined && !below.has(top))
       for (const by of below) {
-        turnTo(by);
+        rootAt(by);
         turned[by] = PANEL;
         for (const home of this.#near[top]!) {
           if (home === PANEL || !below.has(home)) continue;

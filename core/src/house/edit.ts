@@ -42,7 +42,7 @@ export function edit(house: House, label: string, recipe: (draft: Draft<House>) 
   const { parts, problems, unsettled } = checkTouched(next, patches);
   if (problems.length > 0) return { ok: false, problems };
   if (unsettled.length > 0) {
-    // Made anew from the start: a patch that writes what does not survive the sending would meet nothing at the other end.
+    // Made again from the start: a patch that writes what does not survive the sending would meet nothing at the other end.
     const settled = produce(next, (draft) => settle(draft, unsettled));
     [next, patches, inverse] = produceWithPatches(house, (draft) => takeOver(draft, settled, parts));
   }

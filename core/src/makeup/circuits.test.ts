@@ -9,7 +9,7 @@ import { prove } from '../proof/prove';
 import { solve } from '../proof/solve';
 import { outletsOn } from '../circuits/outlets';
 import { leastFeet } from '../feed-search/least-feet';
-import { deathsOn } from '../nec/outages';
+import { outagesOn } from '../nec/outages';
 import { wired, wiringHouse } from '../test/wiring-house';
 
 const flawsOf = (net: Netlist) => {
@@ -191,8 +191,8 @@ describe('several GFCI receptacles that feed on', () => {
     expect(guardOf(protection, outlet)?.box.id).toBe(on[0]);
   });
   test('each opens what hangs on it and nothing else', () => {
-    const deaths = deathsOn(made.house, made.house.circuits['Q']!);
-    expect(deaths.map((one) => one.outlets.map(({ box }) => box.id).sort())).toEqual([
+    const outages = outagesOn(made.house, made.house.circuits['Q']!);
+    expect(outages.map((one) => one.outlets.map(({ box }) => box.id).sort())).toEqual([
       ['G1', 'G2', 'R0', 'R1', 'R2', 'R3'],
       ['G1', 'G2', 'R1', 'R2'],
       ['G2', 'R2'],

@@ -296,7 +296,7 @@ export function wireHouse(house: House): HouseWiring {
   const changed = new Set([...units, ...(before?.units ?? [])].filter((one) => !stays.has(one)).flatMap(boxesIn));
   const here = new Map([...changed].map((id) => [id, [] as UnitWiring[]]));
   for (const wiring of units) for (const id of boxesIn(wiring)) here.get(id)?.push(wiring);
-  // In the order of the file, whatever was made up anew, so that the same house says the same in the same order.
+  // In the order of the file, whatever was made up again, so that the same house says the same in the same order.
   const boxes = new Map<string, BoxMakeUp>();
   for (const box of Object.values(house.boxes)) {
     const comers = here.get(box.id);

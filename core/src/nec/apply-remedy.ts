@@ -16,15 +16,16 @@ import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
 import { feedPanel } from './feed-panel';
-import { limitsInForce } from './check-house';
+import { effectiveLimits } from './check-house';
 import type { Limits } from './rule';
 import type { Remedy } from './remedies';
 
 /** The numbers of the wall and counter rules in force, for placing receptacles. Where one is switched off no stretch is long enough for it. */
 export function placementLimits(house: House): PlacementLimits {
   return {
-    wall: limitsInForce<PlacementLimits['wall'] & Limits>(house, 'wall-receptacle-spacing') ?? NOWHERE.wall,
-    counter: limitsInForce<PlacementLimits['counter'] & Limits>(house, 'counter-receptacle-spacing') ?? NOWHERE.counter,
+    wall: effectiveLimits<PlacementLimits['wall'] & Limits>(house, 'wall-receptacle-spacing') ?? NOWHERE.wall,
+    counter:
+      effectiveLimits<PlacementLimits['counter'] & Limits>(house, 'counter-receptacle-spacing') ?? NOWHERE.counter,
   };
 }
 const NOWHERE: PlacementLimits = {

@@ -87,7 +87,7 @@ function nearest(house: House, circuit: Circuit, spots: readonly Spot[], except:
 
 /**
  * May it be taken from here? Every circuit answers: the thing is put on it in thought, the rules of the edition in force are
- * asked, and what they object to anew forbids it. Allowed ones first, the nearest first among them.
+ * asked, and what they object to again forbids it. Allowed ones first, the nearest first among them.
  */
 export function askTap(house: House, question: TapQuestion): Result<readonly TapAnswer[]> {
   const place = inPlace(house, question);
@@ -104,7 +104,7 @@ export function askTap(house: House, question: TapQuestion): Result<readonly Tap
     const then = put.value.house;
     const after = then.circuits[circuit.id]!;
     const all = checkHouse(then, { rules: tapRules }).findings;
-    const anew = all.filter((one) => one.kind === 'fail' && !before.has(named(one)));
+    const again = all.filter((one) => one.kind === 'fail' && !before.has(named(one)));
     // What cannot be told of the new state, and what is wrong with the circuit already, must not read as a plain yes.
     const open = all.filter((one) => one.kind === 'cannot-tell' && !before.has(named(one)));
     const already = all.filter(
@@ -115,7 +115,7 @@ export function askTap(house: House, question: TapQuestion): Result<readonly Tap
         before.has(named(one)),
     );
     const load = measureCircuitLoad(then, after);
-    const objections = anew.filter((one) => one.severity === 'violation').map(reason);
+    const objections = again.filter((one) => one.severity === 'violation').map(reason);
     const protection = protectionOf(then, circuit.id);
     const needs = protection.outlets
       .filter((one) => ids.has(one.outlet.device.id))
@@ -130,7 +130,7 @@ export function askTap(house: House, question: TapQuestion): Result<readonly Tap
       objections,
       cautions: [
         ...already.map((one) => ({ ...reason(one), text: `Wrong already: ${one.message}` })),
-        ...anew.filter((one) => one.severity !== 'violation').map(reason),
+        ...again.filter((one) => one.severity !== 'violation').map(reason),
         ...open.map((one) => ({ ...reason(one), text: `Open: ${one.message}` })),
       ],
       amps: load.amps,

@@ -1,5 +1,5 @@
 import type { Decision, Edition, House } from '../house/schema';
-import { Memory, turnTo } from '../cache/memory';
+import { Memory, setActiveHouse } from '../cache/memory';
 import { formatLength } from '../units/length';
 import { indexOutlets } from '../circuits/outlets';
 import { viewRoom } from '../plan/room-view';
@@ -215,7 +215,7 @@ class Checked implements HouseCheck {
 
 /** Runs every rule of the edition in force over the house. Pure; parts that did not change are remembered. */
 export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck {
-  turnTo(house);
+  setActiveHouse(house);
   const edition = options.edition ?? house.job.edition;
   const facts: Facts = {
     house,
@@ -274,13 +274,13 @@ export function ruleNamed(id: string): Rule {
  * The numbers of a rule in the edition in force, amendments applied; undefined where the edition does not contain it or the authority has
  * switched it off: a proposal then asks nothing by it, as the check does not.
  */
-export function limitsInForce<L extends Limits>(house: House, ruleId: string): L | undefined {
+export function effectiveLimits<L extends Limits>(house: House, ruleId: string): L | undefined {
   const effective = effectiveRules(house, house.job.edition, rules).get(ruleNamed(ruleId));
   return effective && !effective.off ? (effective.entry.limits as L) : undefined;
 }
 
 /** A number of a rule in the edition in force, amendments applied. @throws when the rule or limit does not exist. */
-export function limitInForce(house: House, ruleId: string, limit: string): number {
+export function effectiveLimit(house: House, ruleId: string, limit: string): number {
   const effective = effectiveRules(house, house.job.edition, rules).get(ruleNamed(ruleId));
   const value = effective?.entry.limits[limit];
   if (value === undefined) throw new Error(`No limit "${limit}" in rule "${ruleId}" of ${house.job.edition}`);

@@ -4,7 +4,7 @@ import { lightOf } from '../control/room-light';
 import { givesGfci, protectionOf } from './protection/circuit-protection';
 
 /** What goes when one protective device opens. */
-export interface Death {
+export interface Outage {
   readonly circuit: Circuit;
   /** The breaker, or the GFCI receptacle that opens. */
   readonly by: { readonly kind: 'breaker' } | { readonly kind: 'gfci'; readonly outlet: Outlet };
@@ -22,7 +22,7 @@ const COLD = /^(refrigerator|freezer|wine-cooler)$/;
 const MUST_RUN = /^(sump-pump|grinder-pump|furnace|boiler|radon-fan|well-pump|heat-pump)$/;
 const WAYS = new Set(['stair', 'hallway', 'foyer']);
 
-function deathOf(house: House, circuit: Circuit, by: Death['by'], outlets: readonly Outlet[]): Death {
+function outageOf(house: House, circuit: Circuit, by: Outage['by'], outlets: readonly Outlet[]): Outage {
   const dead = new Set(outlets.map((one) => one.device.id));
   const index = indexOutlets(house);
   const rooms = [...new Set(outlets.map((one) => one.room))];
@@ -43,26 +43,26 @@ function deathOf(house: House, circuit: Circuit, by: Death['by'], outlets: reado
 }
 
 /** Everything that may open on a circuit, its breaker first, and what dies with it. */
-export function deathsOn(house: House, circuit: Circuit): Death[] {
+export function outagesOn(house: House, circuit: Circuit): Outage[] {
   const outlets = outletsOn(house, circuit).filter((one) => one.device.kind !== 'switch');
   if (outlets.length === 0) return [];
   const { gfcis, hangsOn } = protectionOf(house, circuit.id);
   const feeding = new Set(gfcis.map((one) => one.device.id));
   const alone = outlets.filter(({ device }) => device.kind === 'receptacle' && device.gfci && !feeding.has(device.id));
   return [
-    deathOf(house, circuit, { kind: 'breaker' }, outlets),
+    outageOf(house, circuit, { kind: 'breaker' }, outlets),
     ...gfcis.map((outlet) => {
       const behind = outlets.filter((one) => one.device.id === outlet.device.id || hangsOn(one).includes(outlet));
-      return deathOf(house, circuit, { kind: 'gfci', outlet }, behind);
+      return outageOf(house, circuit, { kind: 'gfci', outlet }, behind);
     }),
-    ...alone.map((outlet) => deathOf(house, circuit, { kind: 'gfci', outlet }, [outlet])),
+    ...alone.map((outlet) => outageOf(house, circuit, { kind: 'gfci', outlet }, [outlet])),
   ];
 }
 
-export const deathsIn = (house: House): Death[] =>
+export const outagesIn = (house: House): Outage[] =>
   Object.values(house.circuits)
     .sort((a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name))
-    .flatMap((circuit) => deathsOn(house, circuit));
+    .flatMap((circuit) => outagesOn(house, circuit));
 
 /** Whether a GFCI on which other outlets hang may cut this one off. */
 export function sharesGfci(house: House, outlet: Outlet): boolean {

@@ -8,7 +8,7 @@ import { toLoop, wallLoop } from '../plan/wall-loop';
 import { BOX_TYPES, typeOf } from './box-catalogue';
 
 /** A box in the next room that stands in the same wall, where this room sees it. */
-interface BodyBehind {
+interface BackToBackBody {
   readonly box: Box;
   readonly wall: string;
   /** Its middle, inches along this room's loop. */
@@ -28,17 +28,17 @@ export const overlap = (alongIn: number, upIn: number, a: Width, b: Width, gapIn
 
 /** The boxes behind the walls of each room, looked up when they are asked for. */
 const bodies = remembering(
-  () => new Map<string, readonly BodyBehind[]>(),
+  () => new Map<string, readonly BackToBackBody[]>(),
   ({ boxes, rooms }) => [boxes, rooms],
 );
 
 /** What the next rooms have in the walls of a room. */
-export function bodiesBehind(house: House, roomId: string): readonly BodyBehind[] {
+export function bodiesBackToBack(house: House, roomId: string): readonly BackToBackBody[] {
   const known = bodies(house).get(roomId);
   if (known) return known;
   const room = house.rooms[roomId]!;
   const loop = wallLoop(room);
-  const found: BodyBehind[] = [];
+  const found: BackToBackBody[] = [];
   for (const { other, wall, otherWall, thicknessIn } of facingOf(house, room))
     for (const box of inRoom(house.boxes, other.id)) {
       if (box.at.kind !== 'wall' || box.at.wall !== otherWall.id) continue;
@@ -55,7 +55,7 @@ const usualDepthIn = (gangs: number): number => BOX_TYPES.find((one) => one.id =
 /** How deep a box is with the one behind a place, inches; undefined where they do not stand back to back. */
 const depthsTogether = (
   house: House,
-  { box: other, atIn }: BodyBehind,
+  { box: other, atIn }: BackToBackBody,
   place: { readonly atIn: number; readonly heightIn: number; readonly gangs: number; readonly depthIn: number },
 ): number | undefined =>
   other.at.kind === 'wall' && overlap(atIn - place.atIn, other.at.heightIn - place.heightIn, other, place)
@@ -73,14 +73,17 @@ export const isTakenFromBehind = (
   heightIn: number,
   gangs: number,
 ): boolean =>
-  bodiesBehind(house, room).some(
+  bodiesBackToBack(house, room).some(
     (body) =>
       (depthsTogether(house, body, { atIn: atLoopIn, heightIn, gangs, depthIn: usualDepthIn(gangs) }) ?? 0) >
       body.wallIn,
   );
 
 /** The boxes of the next rooms that a box meets in the wall, and how deep each is together with it. */
-export function metBehind(house: House, box: Box): readonly { readonly body: BodyBehind; readonly depthsIn: number }[] {
+export function metBackToBack(
+  house: House,
+  box: Box,
+): readonly { readonly body: BackToBackBody; readonly depthsIn: number }[] {
   const { at, gangs } = box;
   if (at.kind !== 'wall') return [];
   const place = {
@@ -89,7 +92,7 @@ export function metBehind(house: House, box: Box): readonly { readonly body: Bod
     gangs,
     depthIn: typeOf(house, box).depthIn,
   };
-  return bodiesBehind(house, box.room).flatMap((body) => {
+  return bodiesBackToBack(house, box.room).flatMap((body) => {
     if (body.wall !== at.wall) return [];
     const depthsIn = depthsTogether(house, body, place);
     return depthsIn !== undefined && depthsIn > body.wallIn ? [{ body, depthsIn }] : [];
@@ -154,7 +157,7 @@ function findCollisions(house: House, view: RoomView): readonly Collision[] {
       if (overlap(other.at.alongIn - at.alongIn, other.at.heightIn - at.heightIn, box, other))
         found.push({ box, other });
     }
-    for (const { body, depthsIn } of metBehind(house, box))
+    for (const { body, depthsIn } of metBackToBack(house, box))
       if (isLater(house, box, body.box))
         found.push({ box, other: body.box, through: { wallIn: body.wallIn, depthsIn } });
   });

@@ -28,8 +28,8 @@ describe('rules of thumb for recessed luminaires, common practice', () => {
     [240, 4, 'half-at-walls', [30, 90, 150, 210]],
     [144, 1, 'half-at-walls', [72]],
     [144, 1, 'equal-divisions', [72]],
-  ] as const)('%i in and %i luminaires, %s: %j', (length, count, school, places) =>
-    expect(spreadAlong(length, count, school)).toEqual(places),
+  ] as const)('%i in and %i luminaires, %s: %j', (length, count, standard, places) =>
+    expect(spreadAlong(length, count, standard)).toEqual(places),
   );
 
   it.each([
@@ -37,13 +37,13 @@ describe('rules of thumb for recessed luminaires, common practice', () => {
     [193, 48, 'half-at-walls', 5],
     [240, 48, 'equal-divisions', 4],
     [30, 48, 'half-at-walls', 1],
-  ] as const)('%i in at %i in spacing, %s: %i', (length, spacing, school, count) =>
-    expect(countForSpacing(length, spacing, school)).toBe(count),
+  ] as const)('%i in at %i in spacing, %s: %i', (length, spacing, standard, count) =>
+    expect(countForSpacing(length, spacing, standard)).toBe(count),
   );
 
   it('one row comes over a feature, and the others go with it', () => {
     const room = { ...aHouse().room('r', 'kitchen', [0, 0, 240, 120]).build().rooms['r']! };
-    const grid = ceilingGrid(room, { columns: 4, rows: 2, school: 'half-at-walls', over: { x: 100, y: 58 } });
+    const grid = ceilingGrid(room, { columns: 4, rows: 2, standard: 'half-at-walls', over: { x: 100, y: 58 } });
     expect([...new Set(grid.places.map((at) => at.x))]).toEqual([40, 100, 160, 220]);
     expect([...new Set(grid.places.map((at) => at.y))]).toEqual([58, 118]);
   });
@@ -72,8 +72,8 @@ describe('rules of thumb for recessed luminaires, common practice', () => {
         fc.double({ min: 60, max: 500, noNaN: true }),
         fc.integer({ min: 1, max: 9 }),
         fc.constantFrom('half-at-walls', 'equal-divisions'),
-        (length, count, school) => {
-          const places = spreadAlong(length, count, school);
+        (length, count, standard) => {
+          const places = spreadAlong(length, count, standard);
           places.forEach((place, i) => expect(place + places[count - 1 - i]!).toBeCloseTo(length, 6));
         },
       ),
@@ -93,7 +93,7 @@ describe('a ceiling grid', () => {
     ])
     .build().rooms['r']!;
   it('leaves out what falls outside an L-shaped room, and says how many', () => {
-    const { places, left } = ceilingGrid(room, { columns: 2, rows: 2, school: 'half-at-walls' });
+    const { places, left } = ceilingGrid(room, { columns: 2, rows: 2, standard: 'half-at-walls' });
     expect(places).toEqual([
       { x: 50, y: 50 },
       { x: 150, y: 50 },
@@ -102,7 +102,7 @@ describe('a ceiling grid', () => {
     expect(left).toBe(1);
   });
   it('starts its rows at an offset from the walls', () => {
-    const { places } = ceilingGrid(room, { columns: 2, rows: 1, school: 'half-at-walls', offsetX: 24, offsetY: 30 });
+    const { places } = ceilingGrid(room, { columns: 2, rows: 1, standard: 'half-at-walls', offsetX: 24, offsetY: 30 });
     expect(places).toEqual([
       { x: 24, y: 30 },
       { x: 176, y: 30 },
@@ -110,7 +110,7 @@ describe('a ceiling grid', () => {
   });
   it('keeps off beams', () => {
     const beam = rectangleCorners(140, 0, 20, 100);
-    expect(ceilingGrid(room, { columns: 2, rows: 2, school: 'half-at-walls' }, [beam]).places).toHaveLength(2);
+    expect(ceilingGrid(room, { columns: 2, rows: 2, standard: 'half-at-walls' }, [beam]).places).toHaveLength(2);
   });
   it.each([
     [0, 6, true],

@@ -2,23 +2,23 @@ import { boundsOf, isInside, type Point } from '../geometry/geometry';
 import { cutIntervals, lengthOf } from '../geometry/intervals';
 import type { Joists, Room, Standards } from '../house/schema';
 
-type CeilingSchool = Standards['ceilingRows'];
+type CeilingRows = Standards['ceilingRows'];
 
 /**
  * Places of `count` luminaires along a length, inches from its start.
  * *Half spacing at the walls* (even light): the ends stand half a spacing from the walls. *Equal divisions*: length ÷ (count + 1).
  * Both *common practice*; 260 in and four in equal divisions give 52 in.
  */
-export function spreadAlong(lengthIn: number, count: number, school: CeilingSchool): number[] {
+export function spreadAlong(lengthIn: number, count: number, standard: CeilingRows): number[] {
   if (count <= 0) return [];
-  const step = school === 'equal-divisions' ? lengthIn / (count + 1) : lengthIn / count;
-  const first = school === 'equal-divisions' ? step : step / 2;
+  const step = standard === 'equal-divisions' ? lengthIn / (count + 1) : lengthIn / count;
+  const first = standard === 'equal-divisions' ? step : step / 2;
   return Array.from({ length: count }, (_, i) => first + i * step);
 }
 
 /** How many luminaires keep the spacing under a limit along a length. */
-export const countForSpacing = (lengthIn: number, spacingIn: number, school: CeilingSchool): number =>
-  Math.max(1, Math.ceil((school === 'equal-divisions' ? lengthIn / spacingIn - 1 : lengthIn / spacingIn) - 1e-9));
+export const countForSpacing = (lengthIn: number, spacingIn: number, standard: CeilingRows): number =>
+  Math.max(1, Math.ceil((standard === 'equal-divisions' ? lengthIn / spacingIn - 1 : lengthIn / spacingIn) - 1e-9));
 
 /** Spacing of recessed luminaires: half the ceiling height, 8 ft → 4 ft, 9 ft → 4 1/2 ft; *common practice*. */
 export const usualSpacingIn = (ceilingIn: number): number => ceilingIn / 2;
@@ -26,8 +26,8 @@ export const usualSpacingIn = (ceilingIn: number): number => ceilingIn / 2;
 interface Grid {
   readonly columns: number;
   readonly rows: number;
-  readonly school: CeilingSchool;
-  /** Rows start this far from the walls to the left and at the top instead of where the school puts them, inches. */
+  readonly standard: CeilingRows;
+  /** Rows start this far from the walls to the left and at the top instead of where the standard puts them, inches. */
   readonly offsetX?: number | undefined;
   readonly offsetY?: number | undefined;
   /** The nearest row is brought over this point of the plan, and the others go with it. */
@@ -76,7 +76,7 @@ export function cofferMiddles(room: Room, beams: readonly (readonly Point[])[]):
 export function ceilingGrid(room: Room, grid: Grid, avoid: readonly (readonly Point[])[] = []): GridPlaces {
   const { minX, minY, maxX, maxY } = boundsOf(room.corners);
   const along = (lengthIn: number, count: number, offsetIn: number | undefined) => {
-    if (offsetIn === undefined || count < 1) return spreadAlong(lengthIn, count, grid.school);
+    if (offsetIn === undefined || count < 1) return spreadAlong(lengthIn, count, grid.standard);
     const step = count > 1 ? (lengthIn - 2 * offsetIn) / (count - 1) : 0;
     return Array.from({ length: count }, (_, i) => offsetIn + i * step);
   };

@@ -34,7 +34,7 @@ function startWorker(): Worker {
 
 const refusal = (code: string, message: string): Checked => ({ ok: false, problems: [{ code, path: '', message }] });
 
-/** One thread that checks houses one after the other; made when it is first needed, and anew when one took too long. */
+/** One thread that checks houses one after the other; made when it is first needed, and again when one took too long. */
 class Thread {
   #worker: Worker | undefined;
   #now: Waiting | undefined;

@@ -116,7 +116,7 @@ export class Announcements {
     let client: pg.PoolClient | undefined;
     try {
       client = await this.pool.connect();
-      client.on('notification', (notice) => this.#hear(notice.channel, String(notice.payload)));
+      client.on('notification', (notice) => this.#receive(notice.channel, String(notice.payload)));
       client.on('error', () => this.#lost());
       client.on('end', () => this.#lost());
       if (!(await holdInCommon(client))) throw new Error('the database is being restored or repaired');
@@ -175,7 +175,7 @@ export class Announcements {
     for (const feed of this.#feeds.values()) yield* feed.listeners;
   }
 
-  #hear(channel: string, payload: string): void {
+  #receive(channel: string, payload: string): void {
     const [first = '', second = ''] = payload.split(' ');
     if (channel === CHANNEL) void this.#feeds.get(first)?.pump();
     else this.#endWhere(first, second);

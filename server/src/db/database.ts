@@ -178,7 +178,7 @@ export function openDatabase(url: string): Database {
     statement_timeout: 20_000,
     idle_in_transaction_session_timeout: 20_000,
     application_name: 'winculum',
-    // The few statements are prepared once; planned anew each time, the one that writes an edit took half as long again.
+    // The few statements are prepared once; planned again each time, the one that writes an edit took half as long again.
     options: '-c plan_cache_mode=force_generic_plan',
   });
   pool.on('error', () => undefined);

@@ -10,7 +10,7 @@ const IN_USE = 7_310_431_004;
 
 /** What a database is, beyond its houses. */
 interface Installation {
-  /** The life of the database: drawn anew at each restore, so that whoever knew an earlier one notices. */
+  /** The life of the database: drawn again at each restore, so that whoever knew an earlier one notices. */
   readonly epoch: string;
   readonly restoredAt: Date | null;
 }

@@ -43,7 +43,7 @@ export const findPhoto = async (db: Db, houseId: string, id: string): Promise<Bu
       .executeTakeFirst()
   )?.bytes;
 
-/** Bytes of all photos of a firm: counted apart, since a snapshot counts the bytes of its house anew. */
+/** Bytes of all photos of a firm: counted apart, since a snapshot counts the bytes of its house again. */
 export const photoBytes = async (db: Db, firmId: string): Promise<number> =>
   Number(
     (

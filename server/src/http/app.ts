@@ -86,7 +86,7 @@ const PERMISSIONS =
   'geolocation=(), gyroscope=(), hid=(), magnetometer=(), microphone=(), midi=(), payment=(), serial=(), usb=(), xr-spatial-tracking=()';
 
 /**
- * The same headers for answers of the API, which hold no page and so no nonce: asked for once, not composed anew at every
+ * The same headers for answers of the API, which hold no page and so no nonce: asked for once, not composed again at every
  * stroke of an edit.
  */
 function apiHeaders(https: boolean): RequestHandler {

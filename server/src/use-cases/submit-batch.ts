@@ -21,7 +21,7 @@ export interface Writing {
   readonly open: OpenHouses;
   /** The life of the database that this process works on. */
   readonly epoch: string;
-  /** Looks at the database anew, and forgets what was known of an earlier life of it. */
+  /** Looks at the database again, and forgets what was known of an earlier life of it. */
   readonly lookAround: () => void;
 }
 

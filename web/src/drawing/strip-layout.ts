@@ -1,10 +1,10 @@
 import {
-  bodiesBehind,
+  bodiesBackToBack,
   cutIntervals,
   findWall,
   barredByFraming,
   layStuds,
-  metBehind,
+  metBackToBack,
   narrowBays,
   openingBreak,
   reachInRoom,
@@ -174,10 +174,10 @@ export function layOutStrip(house: House, roomId: string, limits: PlacementLimit
     boxes: view.boxes.flatMap((box) => {
       if (box.at.kind !== 'wall') return [];
       const atLoopIn = toLoop(loop, box.at.wall, box.at.alongIn);
-      const meets = metBehind(house, box).length > 0;
+      const meets = metBackToBack(house, box).length > 0;
       return [{ box, atLoopIn, at: cutAt(base, atLoopIn), heightIn: box.at.heightIn, meets }];
     }),
-    behind: bodiesBehind(house, roomId).flatMap(({ box, atIn }) =>
+    behind: bodiesBackToBack(house, roomId).flatMap(({ box, atIn }) =>
       box.at.kind === 'wall'
         ? [{ box, room: house.rooms[box.room]!.name, at: cutAt(base, atIn), heightIn: box.at.heightIn }]
         : [],

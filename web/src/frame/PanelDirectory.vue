@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { VBtn } from 'vuetify/components/VBtn';
-import { breakerMark, count, deathsOn, scheduleOf, type House } from '@winculum/core';
+import { breakerMark, count, outagesOn, scheduleOf, type House } from '@winculum/core';
 
 /** The directory of every panel, for whoever stands before it: which breaker is it, and what goes dead with it. */
 const props = defineProps<{ house: House; printed?: boolean }>();
@@ -11,7 +11,7 @@ const open = ref('');
 
 const deadOf = (id: string) => {
   const circuit = props.house.circuits[id];
-  const [whole] = circuit ? deathsOn(props.house, circuit) : [];
+  const [whole] = circuit ? outagesOn(props.house, circuit) : [];
   return (whole?.outlets ?? []).map((one) => `${one.load?.name ?? one.device.kind}, ${one.room.name} (${one.box.tag})`);
 };
 const shown = computed(() =>

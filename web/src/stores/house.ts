@@ -82,7 +82,7 @@ export const useHouse = defineStore('house', () => {
       flush();
     });
     stream.addEventListener('batch', (event) =>
-      sync?.hear(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch),
+      sync?.receive(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch),
     );
     // The browser asks again by itself after a lost connection, but not after an answer that was no stream.
     stream.addEventListener('error', () => {
@@ -162,7 +162,7 @@ export const useHouse = defineStore('house', () => {
           house.value = markRaw(next);
           syncState.value = state;
           if (state.kind === 'saved') sendLeft();
-          // Nothing of this window's is at stake: it simply reads the house anew.
+          // Nothing of this window's is at stake: it simply reads the house again.
           if (state.kind === 'conflict' && state.cause === 'history-gone' && state.mine.length === 0)
             void resolveConflict('theirs');
         },

@@ -98,7 +98,7 @@ function client(server: Server, stored?: Stored, storing: () => void = () => und
     },
     stored ?? { version: server.batches.length, house: server.house, pending: [], sending: null },
   );
-  server.listeners.push((batch) => sync.hear(batch));
+  server.listeners.push((batch) => sync.receive(batch));
   const edit = (n: number, alongIn: number) => {
     const edited = move(sync.house, n, alongIn);
     sync.push(edited.house, edited.edit);
@@ -162,7 +162,7 @@ describe('HouseSync', () => {
     before.sync.stop();
     server.connection = 'up';
     // The stream of announcements begins with what was missed, and may be quicker than the device's store.
-    const after = client(server, before.seen.stored, () => after.sync.hear(server.batches[0]!));
+    const after = client(server, before.seen.stored, () => after.sync.receive(server.batches[0]!));
     await after.sync.flush();
     await settled();
     expect([after.seen.state.kind, after.sync.version, after.seen.stored!.pending.length]).toEqual(['saved', 1, 0]);
@@ -321,10 +321,10 @@ describe('HouseSync', () => {
       fc.constant({ kind: 'wait' as const }),
       fc.record({ kind: fc.constant('reload' as const), who: fc.nat(1) }),
     );
-    /** The page anew, from what is on the device: it sends what waits, and hears of everything again as early as it can. */
+    /** The page again, from what is on the device: it sends what waits, and hears of everything again as early as it can. */
     const reloaded = (server: Server, before: ReturnType<typeof client>) => {
       before.sync.stop();
-      const after = client(server, before.seen.stored, () => server.batches.forEach((one) => after.sync.hear(one)));
+      const after = client(server, before.seen.stored, () => server.batches.forEach((one) => after.sync.receive(one)));
       void after.sync.flush();
       return after;
     };

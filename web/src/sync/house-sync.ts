@@ -115,7 +115,7 @@ export class HouseSync {
   #state: SyncState = { kind: 'saved' };
   #inFlight = false;
   #retryMs = FIRST_RETRY_MS;
-  #callOff: (() => void) | undefined;
+  #cancelRetry: (() => void) | undefined;
   #stopped = false;
   /** Batches heard of that cannot be taken in yet: one before them is missing, or a batch of ours is on its way. */
   readonly #heard = new Map<number, AppliedBatch>();
@@ -162,7 +162,7 @@ export class HouseSync {
   async flush(): Promise<void> {
     if (this.#stopped || this.#inFlight || this.#pending.length === 0 || this.#isInConflict()) return;
     this.#inFlight = true;
-    this.#callOff?.();
+    this.#cancelRetry?.();
     // A batch that was on its way before keeps its id: the server applies it once, however often it comes.
     const sending = (this.#sending ??= { id: this.use.newBatchId(), count: countForOne(this.#pending) });
     await this.#store();
@@ -218,7 +218,7 @@ export class HouseSync {
   #settle(): void {
     void this.#store();
     if (this.#state.kind === 'conflict') return;
-    if (this.#takeIn()) return;
+    if (this.#applyReceived()) return;
     this.#changed(this.#pending.length > 0 ? { kind: 'saving', waiting: this.#pending.length } : { kind: 'saved' });
     void this.flush();
   }
@@ -230,7 +230,7 @@ export class HouseSync {
     if (failure.kind === 'refused') return this.#conflict(failure.theirs, failure.reason, failure.cause);
     this.#changed({ kind: failure.kind === 'signed-out' ? 'signed-out' : 'offline', waiting });
     if (failure.kind === 'unreachable') {
-      this.#callOff = this.use.later(this.#retryMs, () => void this.flush());
+      this.#cancelRetry = this.use.later(this.#retryMs, () => void this.flush());
       this.#retryMs = Math.min(LONGEST_RETRY_MS, this.#retryMs * 2);
     }
   }
@@ -264,14 +264,14 @@ export class HouseSync {
   }
 
   /** Hears of a batch that the server has applied, from this window or another. */
-  hear(batch: AppliedBatch): void {
+  receive(batch: AppliedBatch): void {
     if (batch.version <= this.#version) return;
     this.#heard.set(batch.version, batch);
-    this.#takeIn();
+    this.#applyReceived();
   }
 
   /** Takes in what was heard and comes next, if something does; what came of it has then been told. */
-  #takeIn(): boolean {
+  #applyReceived(): boolean {
     for (const version of this.#heard.keys()) if (version <= this.#version) this.#heard.delete(version);
     const batch = this.#heard.get(this.#version + 1);
     if (!batch) return false;
@@ -331,6 +331,6 @@ export class HouseSync {
 
   stop(): void {
     this.#stopped = true;
-    this.#callOff?.();
+    this.#cancelRetry?.();
   }
 }

@@ -11,7 +11,7 @@ interface SmallPhoto {
 }
 
 /**
- * Makes a photo small on the device. It is drawn anew, so that nothing of what the camera wrote beside the picture goes along.
+ * Makes a photo small on the device. It is drawn again, so that nothing of what the camera wrote beside the picture goes along.
  * @throws Error with a sentence for people where it is no photo.
  */
 export async function shrinkPhoto(file: Blob & { readonly name?: string }): Promise<SmallPhoto> {

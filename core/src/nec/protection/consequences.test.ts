@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { indexOutlets } from '../../circuits/outlets';
 import { EDITIONS } from '../../house/schema';
 import { compareEditions } from '../compare-editions';
-import { deathsIn, deathsOn } from '../outages';
+import { outagesIn, outagesOn } from '../outages';
 import { decideAfci } from './afci';
 import { decideGfci } from './gfci';
 import { nuisancesOn, protectionWays } from './ways';
@@ -22,7 +22,7 @@ const garage = () =>
 describe('what dies when it opens', () => {
   it('a breaker takes the light of the hall, the freezer and the pump', () => {
     const house = garage().build();
-    const [breaker, own] = deathsOn(house, house.circuits['A']!);
+    const [breaker, own] = outagesOn(house, house.circuits['A']!);
     expect(breaker!.dark.map((room) => room.name)).toEqual(['hall']);
     expect(breaker!.waysDark.map((room) => room.name)).toEqual(['hall']);
     expect(breaker!.thaws.map((one) => one.load!.name)).toEqual(['Freezer']);
@@ -39,13 +39,13 @@ describe('what dies when it opens', () => {
           .find((one) => one.kind === 'receptacle' && one.gfci)!.id;
       })
       .build();
-    const first = deathsOn(house, house.circuits['A']!)[1]!;
+    const first = outagesOn(house, house.circuits['A']!)[1]!;
     expect(first.by.kind).toBe('gfci');
     expect(first.outlets).toHaveLength(4);
   });
 
   it('every outlet of the demo house dies with exactly one breaker', () => {
-    const dead = deathsIn(demo)
+    const dead = outagesIn(demo)
       .filter((one) => one.by.kind === 'breaker')
       .flatMap((one) => one.outlets.map((outlet) => outlet.device.id));
     const fed = indexOutlets(demo).all.filter((one) => one.device.kind !== 'switch' && one.device.circuit !== null);

@@ -21,7 +21,7 @@ interface NearWater {
 
 const nearWater = new Memory<Box, NearWater>();
 
-/** Remembered by the box as long as no room, opening or feature of the house changes: paths are the dearest part of a check. */
+/** Remembered by the box as long as no room, opening or feature of the house changes: paths are the costliest part of a check. */
 export function decideNearWater(house: House, outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const { rooms, openings, features } = house;
   let known = nearWater.get(outlet.box);

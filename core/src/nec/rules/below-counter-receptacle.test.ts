@@ -1,6 +1,6 @@
 import { testRule } from '../../test/rule-tester';
 import { islandNeed, type IslandLimits } from '../requirements/islands';
-import { limitsInForce } from '../check-house';
+import { effectiveLimits } from '../check-house';
 import { belowCounterReceptacle } from './below-counter-receptacle';
 import { describe, expect, it } from 'vitest';
 import type { House } from '../../house/schema';
@@ -44,7 +44,7 @@ testRule(belowCounterReceptacle, {
 
 describe('islands of 2014 and 2017', () => {
   const needAt = (house: House, id: string) =>
-    islandNeed(viewRoom(house, 'kit'), house.features[id]!, limitsInForce<IslandLimits>(house, 'island-receptacle')!)
+    islandNeed(viewRoom(house, 'kit'), house.features[id]!, effectiveLimits<IslandLimits>(house, 'island-receptacle')!)
       .need;
   it.each([
     ['2014', 48, 0],

@@ -83,7 +83,7 @@ testRule(boxFill, {
 });
 
 describe('the sum of a box, worked by hand', () => {
-  test('clamps by school, the note for the box, and one yoke of two gangs', () => {
+  test('clamps by standard, the note for the box, and one yoke of two gangs', () => {
     const house = crowded(3, 1, { volumeIn3: 32 }).build();
     const fill = fillBox(house, wireHouse(house).boxes.get('X')!);
     expect(fillLines(fill).map((one) => [one.count, one.in3, one.section])).toEqual([

@@ -10,7 +10,7 @@ import type { Circuit, House, Planning } from '../../house/schema';
 import { lightShare, planningOf } from './circuit-standards';
 
 /** What an outlet asks of the circuit that feeds it, before anybody shares with it. */
-export interface Duty {
+export interface CircuitRequirement {
   /** Outlets of one pool may share circuits. One that stands alone has a pool of its own. */
   readonly pool: string;
   readonly title: string;
@@ -18,7 +18,7 @@ export interface Duty {
   readonly poles: 1 | 2;
   /** Rating of the pool's circuits; undefined where the load decides. */
   readonly ratingA: number | undefined;
-  /** Share of such a circuit that it takes, by the firm's school. */
+  /** Share of such a circuit that it takes, by the firm's standard. */
   readonly demand: number;
   readonly why: string;
   readonly section: string;
@@ -32,7 +32,7 @@ const HEAT_VA = 20 * 240 * 0.8;
 
 const generalRating = (planning: Planning): 15 | 20 => (planning.wire === 'twelve' ? 20 : 15);
 
-/** Share that a general receptacle takes of a circuit, by the school in force. */
+/** Share that a general receptacle takes of a circuit, by the standard in force. */
 function receptacleShare(house: House, ratingA: number): number {
   const { receptacleCount, maxReceptaclesPerCircuit } = house.standards;
   if (receptacleCount === 'area') return 1 / maxReceptaclesPerCircuit;
@@ -52,7 +52,7 @@ function loadShare(outlet: Outlet, ratingA: number): number {
     : 0;
 }
 
-const alone = (outlet: Outlet, why: string, section: string): Duty => ({
+const alone = (outlet: Outlet, why: string, section: string): CircuitRequirement => ({
   pool: `alone ${outlet.device.id}`,
   title: outlet.load?.name ?? `${outlet.device.kind} ${outlet.box.tag}`,
   purpose: 'individual',
@@ -68,7 +68,7 @@ const BETTER_ALONE = new Set(['sump-pump', 'server-rack', 'freezer']);
 const DISHES = new Set(['dishwasher', 'disposer']);
 
 /** Why a load has a circuit of its own, where it must or had better. */
-function whyAlone(house: House, outlet: Outlet, planning: Planning): Duty | undefined {
+function whyAlone(house: House, outlet: Outlet, planning: Planning): CircuitRequirement | undefined {
   const { load, device, room } = outlet;
   if (!load) {
     if (voltsAt(outlet) === 240) return alone(outlet, 'a 240 V outlet, whose load nobody has said', '210.6');
@@ -97,7 +97,7 @@ function whyAlone(house: House, outlet: Outlet, planning: Planning): Duty | unde
 }
 
 /** What an outlet asks of its circuit; undefined for switches, which ride along with what they control. */
-export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
+export function requirementOf(house: House, outlet: Outlet): CircuitRequirement | undefined {
   const planning = planningOf(house);
   const { device, room, load } = outlet;
   if (device.kind === 'switch') return undefined;
@@ -111,7 +111,7 @@ export function dutyOf(house: House, outlet: Outlet): Duty | undefined {
     purpose: Circuit['purpose'],
     why: string,
     section: string,
-  ): Duty => ({
+  ): CircuitRequirement => ({
     pool: key,
     title,
     purpose,

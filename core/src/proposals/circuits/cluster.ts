@@ -24,7 +24,7 @@ interface Clusters {
 
 /** Up to so many places the best answer is found outright, by trying every way to divide them. */
 const EXACT_UP_TO = 11;
-/** Up to so many places of two circuits are divided anew outright. */
+/** Up to so many places of two circuits are divided again outright. */
 const PAIR_UP_TO = 14;
 const HAIR = 1e-9;
 
@@ -275,7 +275,7 @@ function redividePair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: bo
   return offers.best;
 }
 
-/** The same by joining, and by moving and exchanging single places, until nothing betters. */
+/** The same by joining, and by moving and exchanging single places, until nothing improves. */
 function shiftPair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: boolean): Pair {
   const offers = new PairOffers(costs, pair, keepMarked);
   for (let before = Infinity; offers.sum < before - HAIR;) {
@@ -290,7 +290,7 @@ function shiftPair(costs: Costs, pair: Pair, mayJoin: boolean, keepMarked: boole
 }
 const without = (list: readonly number[], one: number): number[] => list.filter((other) => other !== one);
 
-/** Neighboring circuits of few places are divided anew outright, into as many as is best. */
+/** Neighboring circuits of few places are divided again outright, into as many as is best. */
 function redivideSome(costs: Costs, start: number[][]): number[][] {
   const { problem } = costs;
   const least = leastOf(problem);
@@ -320,9 +320,9 @@ function redivideSome(costs: Costs, start: number[][]): number[][] {
       .join(',')}`;
     if (tried.has(key)) continue;
     tried.add(key);
-    const anew = divideExactly(costs, some.flat(), need);
-    if (total(costs, anew) < total(costs, some) - HAIR) {
-      clusters = [...rest, ...anew];
+    const again = divideExactly(costs, some.flat(), need);
+    if (total(costs, again) < total(costs, some) - HAIR) {
+      clusters = [...rest, ...again];
       at = -1;
     }
   }
@@ -351,11 +351,11 @@ function nearPairs({ problem }: Costs, clusters: readonly (readonly number[])[])
   );
 }
 
-/** Divides pairs of clusters anew, again and again, until no pair can be improved or the budget is spent. */
+/** Divides pairs of clusters again, again and again, until no pair can be improved or the budget is spent. */
 function better(costs: Costs, start: number[][], onProgress: (share: number) => void): number[][] {
   const least = leastOf(costs.problem);
   let clusters = start;
-  /** Pairs that were divided anew and stayed as they are. */
+  /** Pairs that were divided again and stayed as they are. */
   const settled = new Map<number[], Set<number[]>>();
   for (let round = 0; round < 12 && costs.measured < BUDGET; round++) {
     const before = total(costs, clusters);
@@ -419,7 +419,7 @@ function dissolveOne(costs: Costs, clusters: readonly number[][]): number[][] | 
   return undefined;
 }
 
-/** Moves and exchanges single places between all pairs until nothing betters. */
+/** Moves and exchanges single places between all pairs until nothing improves. */
 function shiftSingles(costs: Costs, start: number[][]): number[][] {
   const clusters = [...start];
   const least = leastOf(costs.problem);
@@ -433,7 +433,7 @@ function shiftSingles(costs: Costs, start: number[][]): number[][] {
   return clusters;
 }
 
-/** Joined up, divided anew and dissolved, until nothing betters. */
+/** Joined up, divided again and dissolved, until nothing improves. */
 function search(costs: Costs, start: number[][], onProgress: (share: number) => void): number[][] {
   let clusters = better(costs, start, onProgress);
   for (let fewer = dissolveOne(costs, clusters); fewer; fewer = dissolveOne(costs, clusters))
@@ -443,7 +443,7 @@ function search(costs: Costs, start: number[][], onProgress: (share: number) => 
 
 /**
  * Divides places into circuits at the least cost of cable and fees: outright up to eleven of them, beyond by joining up,
- * dividing pairs anew and dissolving what can be spared. The same answer every time.
+ * dividing pairs again and dissolving what can be spared. The same answer every time.
  */
 export function divide(problem: ClusterProblem, onProgress: (share: number) => void = () => undefined): Clusters {
   const costs = new Costs(problem);

@@ -6,7 +6,7 @@ import { switchesFor } from '../../control/room-light';
 import type { Box, Circuit, House, Panel } from '../../house/schema';
 import type { OnProgress } from '../../units/result';
 import { divide, type ClusterProblem } from './cluster';
-import { dutyOf, leastCircuits, type Duty } from './circuit-requirements';
+import { requirementOf, leastCircuits, type CircuitRequirement } from './circuit-requirements';
 import { planningOf } from './circuit-standards';
 import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { groupBy } from '../../units/group-by';
@@ -26,53 +26,61 @@ interface Place {
   readonly counter: boolean;
 }
 interface Pool {
-  readonly duty: Duty;
+  readonly requirement: CircuitRequirement;
   readonly places: readonly Place[];
 }
 
 /** Outlets by what they ask for; those of few boxes on a story of their own go with the nearest story. */
 function poolsOf(house: House, outlets: readonly Outlet[]): Pool[] {
-  const duties = new Map<string, { duty: Duty; outlets: { outlet: Outlet; duty: Duty }[] }>();
+  const requirements = new Map<
+    string,
+    { requirement: CircuitRequirement; outlets: { outlet: Outlet; requirement: CircuitRequirement }[] }
+  >();
   for (const outlet of outlets) {
-    const duty = dutyOf(house, outlet);
-    if (!duty) continue;
-    const known = duties.get(duty.pool);
-    if (known) known.outlets.push({ outlet, duty });
-    else duties.set(duty.pool, { duty, outlets: [{ outlet, duty }] });
+    const requirement = requirementOf(house, outlet);
+    if (!requirement) continue;
+    const known = requirements.get(requirement.pool);
+    if (known) known.outlets.push({ outlet, requirement });
+    else requirements.set(requirement.pool, { requirement, outlets: [{ outlet, requirement }] });
   }
-  for (const [key, small] of duties) {
+  for (const [key, small] of requirements) {
     const [kind, level] = key.split(' ');
     const boxes = new Set(small.outlets.map(({ outlet }) => outlet.box)).size;
     if (!level || !house.levels[level] || boxes >= FEWEST_BOXES_OF_A_LEVEL) continue;
-    const home = [...duties].find(
+    const home = [...requirements].find(
       ([other, one]) => other !== key && other.startsWith(`${kind} `) && one.outlets.length > small.outlets.length,
     );
     if (!home) continue;
     home[1].outlets.push(...small.outlets);
-    duties.delete(key);
+    requirements.delete(key);
   }
-  return [...duties.values()].map(({ duty, outlets: members }) => {
-    const byBox = new Map<Box, { outlet: Outlet; duty: Duty }[]>();
+  return [...requirements.values()].map(({ requirement, outlets: members }) => {
+    const byBox = new Map<Box, { outlet: Outlet; requirement: CircuitRequirement }[]>();
     for (const one of members) byBox.set(one.outlet.box, [...(byBox.get(one.outlet.box) ?? []), one]);
     const places = [...byBox].map(([box, here]) => ({
       box,
       outlets: here.map((one) => one.outlet),
-      demand: here.reduce((sum, one) => sum + one.duty.demand, 0),
-      counter: here.some((one) => one.duty.counter),
+      demand: here.reduce((sum, one) => sum + one.requirement.demand, 0),
+      counter: here.some((one) => one.requirement.counter),
     }));
-    return { duty, places };
+    return { requirement, places };
   });
 }
 
 /** The question that dividing a pool into circuits comes down to. */
-function problemOf(house: House, { places, duty }: Pool, panel: Panel | undefined, least: number): ClusterProblem {
+function problemOf(
+  house: House,
+  { places, requirement }: Pool,
+  panel: Panel | undefined,
+  least: number,
+): ClusterProblem {
   const spots = places.map((place) => spotOfBox(house, place.box));
   const from = panel && spotOfPanel(house, panel);
   const lengths = spots.map((a) => spots.map((b) => cableBetween(a, b)));
   const rooms = [...new Set(places.map((place) => place.box.room))];
   // Where more circuits are wanted than the load fills, they are to be about even: not eleven lights and one.
   const whole = places.reduce((sum, place) => sum + place.demand, 0);
-  const scale = duty.pool.startsWith('lighting') && whole > 0 ? Math.max(1, least / EVEN / whole) : 1;
+  const scale = requirement.pool.startsWith('lighting') && whole > 0 ? Math.max(1, least / EVEN / whole) : 1;
   return {
     root: spots.map((spot) => (from ? cableBetween(from, spot) : 0)),
     between: (i, j) => lengths[i]![j]!,
@@ -81,14 +89,14 @@ function problemOf(house: House, { places, duty }: Pool, panel: Panel | undefine
     groupFee: ROOM_FEE_IN,
     clusterFee: CIRCUIT_FEE_IN,
     least,
-    ...(duty.pool === 'food' ? { marked: places.map((place) => place.counter) } : {}),
+    ...(requirement.pool === 'food' ? { marked: places.map((place) => place.counter) } : {}),
   };
 }
 
-function divideDuty(house: House, pool: Pool, panel: Panel | undefined, least: number): Place[][] {
-  const { places, duty } = pool;
-  if (duty.pool.startsWith('alone') || duty.pool === 'dishes') return [[...places]];
-  if (duty.pool === 'food') return alternate(house, places, least);
+function dividePool(house: House, pool: Pool, panel: Panel | undefined, least: number): Place[][] {
+  const { places, requirement } = pool;
+  if (requirement.pool.startsWith('alone') || requirement.pool === 'dishes') return [[...places]];
+  if (requirement.pool === 'food') return alternate(house, places, least);
   return divide(problemOf(house, pool, panel, least)).clusters.map((one) => one.map((i) => places[i]!));
 }
 
@@ -133,44 +141,50 @@ function alternate(house: House, places: readonly Place[], least: number): Place
 export const clusterProblems = (house: House): ReadonlyMap<string, ClusterProblem> =>
   new Map(
     poolsOf(house, indexOutlets(house).all)
-      .filter(({ duty }) => !duty.pool.startsWith('alone') && duty.pool !== 'dishes')
+      .filter(({ requirement }) => !requirement.pool.startsWith('alone') && requirement.pool !== 'dishes')
       .map((pool) => [
-        pool.duty.pool,
-        problemOf(house, pool, servicePanel(house), leastCircuits(house, pool.duty.pool)),
+        pool.requirement.pool,
+        problemOf(house, pool, servicePanel(house), leastCircuits(house, pool.requirement.pool)),
       ]),
   );
 
 const byNumber = (a: readonly [string, number], b: readonly [string, number]) =>
   b[1] - a[1] || a[0].localeCompare(b[0]);
 
-function nameOf(duty: Duty, outlets: readonly Outlet[]): string {
-  if (duty.pool.startsWith('alone') || duty.pool === 'dishes' || duty.pool === 'alarms') return duty.title;
+function nameOf(requirement: CircuitRequirement, outlets: readonly Outlet[]): string {
+  if (requirement.pool.startsWith('alone') || requirement.pool === 'dishes' || requirement.pool === 'alarms')
+    return requirement.title;
   const rooms = new Map<string, number>();
   for (const outlet of outlets) rooms.set(outlet.room.name, (rooms.get(outlet.room.name) ?? 0) + 1);
   const names = [...rooms].sort(byNumber).map(([name]) => name);
   const listed = names.slice(0, 2).join(', ') + (names.length > 2 ? ` and ${names.length - 2} more` : '');
-  const prefix = { food: 'Counter: ', heat: 'Heat: ', lighting: 'Lights: ' }[duty.pool.split(' ')[0]!] ?? '';
+  const prefix = { food: 'Counter: ', heat: 'Heat: ', lighting: 'Lights: ' }[requirement.pool.split(' ')[0]!] ?? '';
   return `${prefix}${listed}`.slice(0, 80);
 }
 
 /** What a circuit for these outlets is: by the load where one stands alone, by the pool where they share. */
 export function circuitFor(
   house: House,
-  duty: Duty,
+  requirement: CircuitRequirement,
   outlets: readonly Outlet[],
 ): Omit<Circuit, 'id' | 'panel' | 'space'> {
   const suggested = suggestCircuit(house, outlets);
-  const base = { ...suggested, name: nameOf(duty, outlets), purpose: duty.purpose, poles: duty.poles };
-  if (duty.ratingA === undefined) {
-    // A school of one cable keeps the breaker that the load and its receptacle want.
+  const base = {
+    ...suggested,
+    name: nameOf(requirement, outlets),
+    purpose: requirement.purpose,
+    poles: requirement.poles,
+  };
+  if (requirement.ratingA === undefined) {
+    // A standard of one cable keeps the breaker that the load and its receptacle want.
     return planningOf(house).wire === 'twelve' && base.awg === '14' ? { ...base, awg: '12' } : base;
   }
-  return { ...base, ratingA: duty.ratingA, awg: duty.ratingA === 15 ? '14' : '12' };
+  return { ...base, ratingA: requirement.ratingA, awg: requirement.ratingA === 15 ? '14' : '12' };
 }
 
 /** A circuit that is to be: what it is for and what goes on it. */
 export interface Draft {
-  readonly duty: Duty;
+  readonly requirement: CircuitRequirement;
   outlets: Outlet[];
 }
 
@@ -246,13 +260,16 @@ function partsOf(house: House, outlets: readonly Outlet[]): (Pool & { readonly p
 /** Every outlet of some that are free on a circuit to be; `extra` general circuits more than their load asks for. */
 export function draftAll(house: House, outlets: readonly Outlet[], extra: number, onProgress: OnProgress): Draft[] {
   const pools = partsOf(house, outlets);
-  const general = pools.filter((pool) => /^(general|rooms) /.test(pool.duty.pool));
+  const general = pools.filter((pool) => /^(general|rooms) /.test(pool.requirement.pool));
   const drafts = pools.flatMap((pool, i): Draft[] => {
-    onProgress((0.8 * i) / pools.length, pool.duty.title);
+    onProgress((0.8 * i) / pools.length, pool.requirement.title);
     const more = general.indexOf(pool) === 0 ? extra : 0;
-    const plain = divideDuty(house, pool, pool.panel, leastCircuits(house, pool.duty.pool));
-    const clusters = more === 0 ? plain : divideDuty(house, pool, pool.panel, plain.length + more);
-    return clusters.map((places) => ({ duty: pool.duty, outlets: places.flatMap((place) => place.outlets) }));
+    const plain = dividePool(house, pool, pool.panel, leastCircuits(house, pool.requirement.pool));
+    const clusters = more === 0 ? plain : dividePool(house, pool, pool.panel, plain.length + more);
+    return clusters.map((places) => ({
+      requirement: pool.requirement,
+      outlets: places.flatMap((place) => place.outlets),
+    }));
   });
   gatherAlarms(drafts);
   gatherGroups(house, drafts);

@@ -2,7 +2,7 @@ import type { Finding } from '../../nec/check-house';
 import type { NewId } from '../../edits/verbs';
 import type { Circuit, House } from '../../house/schema';
 import type { OnProgress } from '../../units/result';
-import { draughtPlan } from './plan-circuits';
+import { planUnchecked } from './plan-circuits';
 
 /** Locked circuits of which a plan cannot meet all at once. */
 export interface LockConflict {
@@ -32,7 +32,7 @@ export function findLockConflict(
 ): LockConflict | undefined {
   const locked = Object.values(house.circuits).filter((one) => one.locked);
   const objectionsTo = (locks: ReadonlySet<string>): readonly Finding[] => {
-    const plan = draughtPlan(lockOnly(house, locks), newId, () => undefined);
+    const plan = planUnchecked(lockOnly(house, locks), newId, () => undefined);
     return plan.ok ? plan.value.objections : [];
   };
   const unavoidable = objectionsTo(new Set()).length;

@@ -45,7 +45,7 @@ function matchCircuits(drafts: readonly Draft[], free: readonly Circuit[]): Map<
   const pairs = drafts.flatMap((draft) =>
     free.flatMap((circuit) => {
       const shared = draft.outlets.filter((one) => one.device.circuit === circuit.id).length;
-      return shared > 0 && circuit.poles === draft.duty.poles ? [{ draft, circuit, shared }] : [];
+      return shared > 0 && circuit.poles === draft.requirement.poles ? [{ draft, circuit, shared }] : [];
     }),
   );
   pairs.sort(
@@ -89,7 +89,7 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
   const removed = free.filter((circuit) => !kept.has(circuit) && outletsOn(house, circuit).length > 0);
   const planned = drafts.map((draft): PlannedCircuit => {
     const before = matched.get(draft);
-    const made = circuitFor(house, draft.duty, draft.outlets);
+    const made = circuitFor(house, draft.requirement, draft.outlets);
     const stays = before ? outletsOn(house, before).filter((one) => draft.outlets.includes(one)).length : 0;
     const own = before && stays * 2 >= outletsOn(house, before).length ? { name: before.name } : {};
     const circuit: Circuit = before
@@ -100,8 +100,8 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
     return {
       circuit: keepsFirst ? circuit : { ...circuit, gfciFirst: null },
       devices: draft.outlets.map((outlet) => outlet.device.id),
-      why: draft.duty.why,
-      section: draft.duty.section,
+      why: draft.requirement.why,
+      section: draft.requirement.section,
       before,
       moved: draft.outlets.filter((outlet) => outlet.device.circuit !== circuit.id).length,
     };
@@ -116,8 +116,8 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
     const hasLost = ({ before, devices }: PlannedCircuit) =>
       before !== undefined && outletsOn(house, before).some((one) => !devices.includes(one.device.id));
     const changed = planned.filter((one) => one.moved > 0 || hasLost(one));
-    const anew = new Set([...gone, ...changed.map((one) => one.circuit.id)]);
-    for (const cable of Object.values(draft.cables)) if (anew.has(cable.circuit)) delete draft.cables[cable.id];
+    const again = new Set([...gone, ...changed.map((one) => one.circuit.id)]);
+    for (const cable of Object.values(draft.cables)) if (again.has(cable.circuit)) delete draft.cables[cable.id];
     for (const circuit of Object.values(draft.circuits))
       if (circuit.sharesNeutralWith && gone.has(circuit.sharesNeutralWith)) delete circuit.sharesNeutralWith;
     for (const box of Object.values(house.boxes))
@@ -149,12 +149,12 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
 }
 
 /** A plan before its feed orders are settled and its totals counted. */
-interface Draught extends Carried {
+interface UncheckedPlan extends Carried {
   readonly objections: readonly Finding[];
 }
 
 /** What {@link planCircuits} plans, with what the rules of circuits would still object to. */
-export function draughtPlan(house: House, newId: NewId, onProgress: OnProgress): Result<Draught> {
+export function planUnchecked(house: House, newId: NewId, onProgress: OnProgress): Result<UncheckedPlan> {
   const index = indexOutlets(house);
   if (index.all.length === 0)
     return refuse('nothing', 'boxes', 'There is no outlet to plan for. Place the boxes first, under Boxes.');
@@ -188,7 +188,7 @@ export function planCircuits(
   newId: NewId,
   onProgress: OnProgress = () => undefined,
 ): Result<CircuitPlan> {
-  const draught = draughtPlan(house, newId, (share, note) => onProgress(share * DRAUGHT_SHARE, note));
+  const draught = planUnchecked(house, newId, (share, note) => onProgress(share * DRAUGHT_SHARE, note));
   if (!draught.ok) return draught;
   const { planned, removed, objections } = draught.value;
   const settled = settleFeeds(draught.value.house, (share, note) =>

@@ -62,7 +62,7 @@ describe('the demo house, planned from nothing', () => {
   });
 
   it.each(CIRCUIT_STANDARDS.flatMap(({ field, answers }) => answers.map(({ value }) => [field, value] as const)))(
-    'holds by the school %s: %s',
+    'holds by the standard %s: %s',
     (field, value) => {
       const made = plan(emptied('2023', { [field]: value }));
       expect(made.objections.map((one) => one.message)).toEqual([]);
@@ -102,7 +102,7 @@ describe('a house that has a plan', () => {
     const made = plan(house);
     expect(made.before.violations).toBeGreaterThan(0);
     expect(made.after.violations).toBe(0);
-    // The lights were fed by hand so that no box fills up; the plan moves some, so their order is sought anew.
+    // The lights were fed by hand so that no box fills up; the plan moves some, so their order is sought again.
     const full = ({ findings }: HouseCheck) =>
       findings.filter((one) => one.ruleId === 'box-fill' && one.kind === 'fail');
     for (const [totals, one] of [
@@ -333,10 +333,10 @@ describe('appliances that are drawn', () => {
     ['apart', [['refrigerator']]],
     ['with-counter', []],
   ] as const)('a refrigerator %s, as the firm has it', (refrigerator, own) => {
-    const schooled = edit(kitchen().build(), 'CircuitStandard', (draft) => {
+    const withStandards = edit(kitchen().build(), 'CircuitStandard', (draft) => {
       draft.standards.planning = { ...planningOf(draft as House), refrigerator };
     });
-    const done = schooled.ok ? connectAppliances(schooled.value.house, newId) : schooled;
+    const done = withStandards.ok ? connectAppliances(withStandards.value.house, newId) : withStandards;
     if (!done.ok) throw new Error(done.problems[0]!.message);
     const { planned, house } = plan(done.value.house);
     const kindsOf = (devices: readonly string[]) =>
@@ -386,7 +386,7 @@ it('what one group of switches controls is planned onto one circuit, and its swi
   }
 });
 
-it('a feed order that somebody drew goes with the circuit that is planned anew', () => {
+it('a feed order that somebody drew goes with the circuit that is planned again', () => {
   const before = Object.values(demo.cables);
   expect(before.length).toBeGreaterThan(10);
   const { house, settled } = plan(demo);

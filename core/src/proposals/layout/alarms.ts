@@ -1,7 +1,7 @@
 import { distance, innerPoint, isInside, nearestOnSegment, type Point } from '../../geometry/geometry';
 import { distanceToFeature } from '../../plan/points';
 import { viewRoom, type RoomView } from '../../plan/room-view';
-import { checkHouse, limitInForce, ruleNamed } from '../../nec/check-house';
+import { checkHouse, effectiveLimit, ruleNamed } from '../../nec/check-house';
 import { hasAlarm } from '../../nec/requirements/alarm-places';
 import { groupBy } from '../../units/group-by';
 import { jambPoints } from './lights';
@@ -16,8 +16,8 @@ const FROM_WALLS_IN = 12;
 function alarmPoint(boxing: Boxing, view: RoomView): Point {
   const middle = innerPoint(view.room.corners);
   const others = ceilingBoxes(view);
-  const fromBath = limitInForce(boxing.house, 'alarm-clearance', 'bathDoorIn');
-  const fromCooking = limitInForce(boxing.house, 'alarm-clearance', 'silencedIn');
+  const fromBath = effectiveLimit(boxing.house, 'alarm-clearance', 'bathDoorIn');
+  const fromCooking = effectiveLimit(boxing.house, 'alarm-clearance', 'silencedIn');
   const baths = view.ways
     .filter(({ behind }) => behind !== undefined && boxing.house.rooms[behind]!.kind === 'bathroom')
     .map((way) => jambPoints(view, way));

@@ -85,7 +85,7 @@ function lightPoints(view: RoomView, columns: number, rows: number, standard: St
     ceilingBoxes(view).every((one) => distance(one, at) >= APART_IN);
   // Under a raised door nothing hangs: the rows go where the ceiling is free.
   const room = { ...view.room, corners: freePart(view, kept) };
-  const { places } = ceilingGrid(room, { columns, rows, school: standard }, kept);
+  const { places } = ceilingGrid(room, { columns, rows, standard: standard }, kept);
   const clear = places.filter((at) => isInside(at, view.room.corners) && isClear(at));
   return clear.length > 0 ? clear : [lightPoint(view)];
 }

@@ -10,14 +10,14 @@ import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
 import { vehicleBays } from '../../plan/vehicle-bays';
 import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../../plan/wall-spaces';
-import { limitInForce, limitsInForce } from '../../nec/check-house';
+import { effectiveLimit, effectiveLimits } from '../../nec/check-house';
 import { placementLimits } from '../../nec/apply-remedy';
 import { asPlaced, OUTDOOR_KINDS } from '../../place/outdoors';
 import { lengthOfHallIn } from '../../nec/requirements/halls';
 import { islandNeed, type IslandLimits } from '../../nec/requirements/islands';
 import { outerEnd } from '../../plan/islands';
 import type { Boxing } from './plan';
-import { bestSpot, LAST_RESORT, type Wish } from './spots';
+import { bestSpot, LAST_RESORT, type SpotRequest } from './spots';
 
 const isOrdinary = (boxing: Boxing, room: string) => {
   const view = boxing.view(room);
@@ -28,13 +28,13 @@ const isOrdinary = (boxing: Boxing, room: string) => {
 function drop(
   boxing: Boxing,
   room: string,
-  wish: Omit<Wish, 'heightIn'> & { heightIn?: number },
+  request: Omit<SpotRequest, 'heightIn'> & { heightIn?: number },
   reason: string,
   section: string,
 ): boolean {
   const view = boxing.view(room);
-  const heightIn = wish.heightIn ?? usualHeightIn(view.room, boxing.house.standards);
-  const spot = bestSpot(boxing.house, room, { behindDoors: true, ...wish, heightIn });
+  const heightIn = request.heightIn ?? usualHeightIn(view.room, boxing.house.standards);
+  const spot = bestSpot(boxing.house, room, { behindDoors: true, ...request, heightIn });
   if (!spot) {
     boxing.leaveOpen(room, `No place on a wall of ${view.room.name} for a receptacle: ${reason}.`);
     return false;
@@ -70,9 +70,9 @@ function spaced(boxing: Boxing, room: string): void {
 }
 
 function atBasins(boxing: Boxing, room: string): void {
-  const reach = limitInForce(boxing.house, 'bathroom-basin-receptacle', 'reachIn');
-  const below = limitInForce(boxing.house, 'bathroom-basin-receptacle', 'belowTopIn');
-  const side = limitInForce(boxing.house, 'tub-zone-receptacles', 'sideIn');
+  const reach = effectiveLimit(boxing.house, 'bathroom-basin-receptacle', 'reachIn');
+  const below = effectiveLimit(boxing.house, 'bathroom-basin-receptacle', 'belowTopIn');
+  const side = effectiveLimit(boxing.house, 'tub-zone-receptacles', 'sideIn');
   const basins = boxing.view(room).features.filter((one) => one.kind === 'basin' || one.kind === 'sink');
   if (basins.length === 0) boxing.leaveOpen(room, 'Draw the basin: its receptacle stands within 3 ft of it.');
   for (const basin of basins) {
@@ -129,7 +129,7 @@ function inGarage(boxing: Boxing, room: string): void {
 function inHall(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
   const length = lengthOfHallIn(view.room);
-  if (length < limitInForce(boxing.house, 'hallway-receptacle', 'minLengthIn') || countedOnLoop(view).length > 0)
+  if (length < effectiveLimit(boxing.house, 'hallway-receptacle', 'minLengthIn') || countedOnLoop(view).length > 0)
     return;
   const longest = [...measureWallSpaces(view)].sort((a, b) => lengthOf(b) - lengthOf(a))[0];
   if (!longest) return boxing.leaveOpen(room, 'No wall to put the hall receptacle on.');
@@ -142,8 +142,8 @@ function inHall(boxing: Boxing, room: string): void {
 
 function inFoyer(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
-  if (areaFt2(view.room.corners) <= limitInForce(boxing.house, 'foyer-receptacle', 'areaFt2')) return;
-  const least = limitInForce(boxing.house, 'foyer-receptacle', 'minWallIn');
+  if (areaFt2(view.room.corners) <= effectiveLimit(boxing.house, 'foyer-receptacle', 'areaFt2')) return;
+  const least = effectiveLimit(boxing.house, 'foyer-receptacle', 'minWallIn');
   const loop = wallLoop(view.room);
   const sidelights = view.openings
     .filter((seen) => seen.opening.kind === 'fixed-glass')
@@ -192,7 +192,7 @@ function outside(boxing: Boxing, room: string): void {
 
 function onIsland(boxing: Boxing, room: string, island: Feature): void {
   const view = boxing.view(room);
-  const limits = limitsInForce<IslandLimits>(boxing.house, 'island-receptacle');
+  const limits = effectiveLimits<IslandLimits>(boxing.house, 'island-receptacle');
   if (!limits) return;
   const { need, serving, endIn } = islandNeed(view, island, limits);
   if (need === 'provision') {
@@ -220,7 +220,7 @@ function onIsland(boxing: Boxing, room: string, island: Feature): void {
 
 function forService(boxing: Boxing, room: string, equipment: Feature): void {
   const view = boxing.view(room);
-  const within = limitInForce(boxing.house, 'service-receptacle', 'withinIn');
+  const within = effectiveLimit(boxing.house, 'service-receptacle', 'withinIn');
   const [nearest] = serviceReceptacles(boxing.house, equipment, within);
   if (nearest && nearest.box.room === room && nearest.farIn <= within) return;
   const corners = featureOutline(view.room, equipment);
@@ -240,7 +240,7 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
   for (const feature of boxing.view(room).features)
     if (feature.kind === 'island' || feature.kind === 'peninsula') onIsland(boxing, room, feature);
   // What the authority has switched off asks for nothing.
-  const isAsked = (rule: string) => limitsInForce(boxing.house, rule) !== undefined;
+  const isAsked = (rule: string) => effectiveLimits(boxing.house, rule) !== undefined;
   if ((kind === 'bathroom' || kind === 'half-bath') && isAsked('bathroom-basin-receptacle')) atBasins(boxing, room);
   if (kind === 'garage' && isAsked('garage-receptacle')) inGarage(boxing, room);
   if (kind === 'hallway' && isAsked('hallway-receptacle')) inHall(boxing, room);

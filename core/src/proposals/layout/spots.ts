@@ -62,7 +62,7 @@ const toSpot = (view: RoomView, atLoopIn: number, heightIn: number, bracket: boo
   };
 };
 
-export interface Wish {
+export interface SpotRequest {
   readonly heightIn: number;
   readonly gangs?: number;
   /** Smaller is better; undefined where the place will not do. */
@@ -75,29 +75,29 @@ export interface Wish {
 export const LAST_RESORT = 1000;
 
 /** The best free place on a room's walls: on a stud's side where one will do, else on a bracket. */
-export function bestSpot(house: House, room: string, wish: Wish): Spot | undefined {
+export function bestSpot(house: House, room: string, request: SpotRequest): Spot | undefined {
   const view = viewRoom(house, room);
   const loop = wallLoop(view.room);
-  const gangs = wish.gangs ?? 1;
+  const gangs = request.gangs ?? 1;
   const pick = (places: readonly number[], bracket: boolean): { spot: Spot; cost: number } | undefined => {
     let best: { spot: Spot; cost: number } | undefined;
     for (const atLoopIn of places) {
-      if (!isFree(view, atLoopIn, wish.heightIn, gangs, wish.behindDoors ?? false)) continue;
-      if (isTakenFromBehind(house, room, atLoopIn, wish.heightIn, gangs)) continue;
-      const spot = toSpot(view, atLoopIn, wish.heightIn, bracket);
-      const cost = wish.cost(spot);
+      if (!isFree(view, atLoopIn, request.heightIn, gangs, request.behindDoors ?? false)) continue;
+      if (isTakenFromBehind(house, room, atLoopIn, request.heightIn, gangs)) continue;
+      const spot = toSpot(view, atLoopIn, request.heightIn, bracket);
+      const cost = request.cost(spot);
       if (cost !== undefined && (!best || cost < best.cost - 1e-9)) best = { spot, cost };
     }
     return best;
   };
   const onStuds = pick(
-    studFaces(view, wish.heightIn, gangs).map((face) => face.atIn),
+    studFaces(view, request.heightIn, gangs).map((face) => face.atIn),
     false,
   );
   if (onStuds && onStuds.cost < LAST_RESORT) return onStuds.spot;
   const inches = Array.from({ length: Math.floor(loop.lengthIn) }, (_, i) => i + 0.5);
   const anywhere = pick(
-    inches.filter((at) => fitsInWall(view, at, wish.heightIn, gangs)),
+    inches.filter((at) => fitsInWall(view, at, request.heightIn, gangs)),
     true,
   );
   return !onStuds || (anywhere && anywhere.cost < LAST_RESORT) ? anywhere?.spot : onStuds.spot;

@@ -14,7 +14,7 @@ import type { Result } from '../../units/result';
 /** One thing that is drawn otherwise than the shop standards would have it. */
 export interface StandardChange {
   readonly id: string;
-  readonly school: keyof Switching;
+  readonly standard: keyof Switching;
   readonly room: string;
   readonly box: string;
   /** What would be done, in one sentence. */
@@ -46,7 +46,7 @@ export const isFan = ({ device, load }: Outlet): boolean => device.kind === 'fan
 
 /** Gives a switch another style. */
 export const restyle = (one: Outlet, style: string) => (house: House) =>
-  edit(house, 'Apply a school', (draft) => {
+  edit(house, 'Apply a standard', (draft) => {
     const device = draft.boxes[one.box.id]?.devices[one.device.id];
     if (device) Object.assign(device, { style });
   });

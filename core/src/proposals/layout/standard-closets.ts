@@ -7,8 +7,8 @@ import { isLight, restyle, styleOf, type Drawn, type StandardChange } from './st
 
 const CLOSETS = /closet|linen|pantry/;
 /** Closet lights by a wall switch, in the door jamb, or by a sensor. */
-export function closetChanges(house: House, drawn: readonly Drawn[], school: Switching['closets']): StandardChange[] {
-  const wanted = school === 'wall' ? 'toggle' : school;
+export function closetChanges(house: House, drawn: readonly Drawn[], standard: Switching['closets']): StandardChange[] {
+  const wanted = standard === 'wall' ? 'toggle' : standard;
   return drawn.flatMap(({ group, switches, controls }) => {
     const [only] = switches;
     if (switches.length > 1 || !controls.every((one) => isLight(one) && CLOSETS.test(one.room.kind))) return [];
@@ -25,7 +25,7 @@ export function closetChanges(house: House, drawn: readonly Drawn[], school: Swi
       toggle: `${group.name}: a plain switch in ${only!.box.tag}`,
     }[wanted];
     const apply = (now: House) =>
-      inTurn('Apply a school', now, [
+      inTurn('Apply a standard', now, [
         restyle(only!, wanted),
         (next) =>
           edit(next, 'Move box', (draft) => {
@@ -37,7 +37,7 @@ export function closetChanges(house: House, drawn: readonly Drawn[], school: Swi
           }),
       ]);
     return [
-      { id: `closets ${group.id}`, school: 'closets' as const, room: closet.id, box: only!.box.id, words, apply },
+      { id: `closets ${group.id}`, standard: 'closets' as const, room: closet.id, box: only!.box.id, words, apply },
     ];
   });
 }

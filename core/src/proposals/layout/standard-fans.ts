@@ -11,9 +11,9 @@ export function fanChanges(drawn: readonly Drawn[], standards: Switching): Stand
     const fans = controls.filter(isFan);
     if (fans.length === 0) return [];
     const { room } = fans[0]!;
-    const school = BATHS.test(room.kind) ? 'bathFans' : 'fans';
-    const own = { id: `${school} ${group.id}`, school, room: room.id, box: switches[0]!.box.id } as const;
-    if (standards[school] === 'apart' && controls.some(isLight)) {
+    const standard = BATHS.test(room.kind) ? 'bathFans' : 'fans';
+    const own = { id: `${standard} ${group.id}`, standard, room: room.id, box: switches[0]!.box.id } as const;
+    if (standards[standard] === 'apart' && controls.some(isLight)) {
       const first = switches.find((one) => Object.keys(one.box.devices).length < 6);
       if (!first) return [];
       return [
@@ -21,7 +21,7 @@ export function fanChanges(drawn: readonly Drawn[], standards: Switching): Stand
           ...own,
           words: `${room.name}: the fan on a switch of its own in ${first.box.tag}`,
           apply: (house, newId) =>
-            edit(house, 'Apply a school', (draft) => {
+            edit(house, 'Apply a standard', (draft) => {
               const device = newDevice('switch', newId('device'), { circuit: first.device.circuit });
               addGang(house, draft, first.box.id, device);
               const ids = fans.map((one) => one.device.id);
@@ -34,13 +34,13 @@ export function fanChanges(drawn: readonly Drawn[], standards: Switching): Stand
       ];
     }
     const lit = drawn.find((one) => one.group !== group && one.controls.some((to) => isLight(to) && to.room === room));
-    if (standards[school] === 'together' && controls.every(isFan) && lit)
+    if (standards[standard] === 'together' && controls.every(isFan) && lit)
       return [
         {
           ...own,
           words: `${room.name}: the fan with the light of ${lit.group.name}, one switch less in ${switches[0]!.box.tag}`,
           apply: (house) =>
-            edit(house, 'Apply a school', (draft) => {
+            edit(house, 'Apply a standard', (draft) => {
               draft.switchGroups[lit.group.id]!.controls.push(...controls.map((one) => one.device.id));
               delete draft.switchGroups[group.id];
               for (const { box, device } of switches) dropDevice(house, draft, box.id, device.id);

@@ -52,13 +52,13 @@ export function bedsideChanges(house: House, drawn: readonly Drawn[]): StandardC
     return [
       {
         id: `bedside ${group.id}`,
-        school: 'bedside',
+        standard: 'bedside',
         room: room.id,
         box: switches[0]!.box.id,
         words: `${group.name}: one place more beside the bed of ${room.name}`,
         apply: (now, newId) => {
           const id = newId('device');
-          return inTurn('Apply a school', now, [
+          return inTurn('Apply a standard', now, [
             (next) =>
               placeBoxes(next, [
                 {
@@ -107,12 +107,14 @@ export function spareChanges(house: House): StandardChange[] {
         return [
           {
             id: `spareGang ${box.id}`,
-            school: 'spareGang',
+            standard: 'spareGang',
             room: room.id,
             box: box.id,
             words: `${box.tag}: a spare gang under a blank, by the outside door of ${room.name}`,
             apply: (now, newId) =>
-              edit(now, 'Apply a school', (draft) => addGang(now, draft, box.id, newDevice('blank', newId('device')))),
+              edit(now, 'Apply a standard', (draft) =>
+                addGang(now, draft, box.id, newDevice('blank', newId('device'))),
+              ),
           },
         ];
       });

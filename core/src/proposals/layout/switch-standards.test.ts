@@ -13,10 +13,10 @@ import { demo } from '../../test/demo-house';
 let n = 0;
 const newId = (prefix: string) => `${prefix}-s${++n}`;
 
-function schooled(house: House, standards: Partial<Switching>): House {
+function withStandards(house: House, standards: Partial<Switching>): House {
   const set = edit(
     house,
-    'Schools',
+    'Standards',
     (draft) => void (draft.standards.switching = { ...switchingOf(house), ...standards }),
   );
   if (!set.ok) throw new Error(set.problems[0]!.message);
@@ -40,15 +40,15 @@ const unproved = (house: House) => {
   const { units, boxes } = wireHouse(house);
   return units.filter((one) => !prove(netlistOf(one, boxes)).ok).map((one) => one.unit.circuits[0]!.name);
 };
-const of = (house: House, school: keyof Switching) =>
-  compareWithStandards(house).filter((one) => one.school === school);
+const of = (house: House, standard: keyof Switching) =>
+  compareWithStandards(house).filter((one) => one.standard === standard);
 
-describe('the demo house by every answer of every school', () => {
+describe('the demo house by every answer of every standard', () => {
   const answers = SWITCHING_STANDARDS.flatMap(({ field, answers: all }) =>
     all.map((one) => [field, one.value] as const),
   );
   test.each(answers)('%s: %s', (field, value) => {
-    const house = applied(schooled(demo, { [field]: value }));
+    const house = applied(withStandards(demo, { [field]: value }));
     expect(of(house, field)).toEqual([]);
     expect(unproved(house)).toEqual([]);
     expect(violations(house).filter((one) => !violations(demo).includes(one))).toEqual([]);
@@ -56,7 +56,7 @@ describe('the demo house by every answer of every school', () => {
 
   test('all at once, and back again', () => {
     const there = applied(
-      schooled(demo, {
+      withStandards(demo, {
         fans: 'together',
         bathFans: 'together',
         closets: 'occupancy',
@@ -68,7 +68,7 @@ describe('the demo house by every answer of every school', () => {
     expect(compareWithStandards(there)).toEqual([]);
     expect(unproved(there)).toEqual([]);
     const back = applied(
-      schooled(there, { fans: 'apart', bathFans: 'apart', closets: 'wall', outdoors: 'by-hand', bedside: 'no' }),
+      withStandards(there, { fans: 'apart', bathFans: 'apart', closets: 'wall', outdoors: 'by-hand', bedside: 'no' }),
     );
     expect(unproved(back)).toEqual([]);
     const groups = (house: House) => Object.values(house.switchGroups).filter((one) => one.name.endsWith('fan')).length;

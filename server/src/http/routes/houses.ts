@@ -211,7 +211,7 @@ export function streamRoutes(context: Context): Router {
         firmId: member.firm.id,
         userId: member.user.id,
         sessionId: request.sessionID,
-        // What is no longer kept cannot be told; the window is, by the hello, and reads the house anew.
+        // What is no longer kept cannot be told; the window is, by the hello, and reads the house again.
         after: Math.max(after, head.oldest),
         send: (batch) => write(`id: ${batch.version}\nevent: batch\ndata: ${JSON.stringify(batch)}\n\n`),
         end,

@@ -44,7 +44,7 @@ const span = computed(() => ({
   x: bounds.value.maxX - bounds.value.minX,
   y: bounds.value.maxY - bounds.value.minY,
 }));
-const school = ref(store.current.standards.ceilingRows);
+const standard = ref(store.current.standards.ceilingRows);
 const columns = ref(1);
 const rows = ref(1);
 const style = ref<'recessed' | 'surface'>('recessed');
@@ -75,8 +75,8 @@ const STYLES = [
 /** Half the ceiling height apart: the rule of thumb. */
 function suggest(): void {
   const spacing = usualSpacingIn(level.value.ceilingIn);
-  columns.value = countForSpacing(span.value.x, spacing, school.value);
-  rows.value = countForSpacing(span.value.y, spacing, school.value);
+  columns.value = countForSpacing(span.value.x, spacing, standard.value);
+  rows.value = countForSpacing(span.value.y, spacing, standard.value);
 }
 watch(() => props.room.id, suggest, { immediate: true });
 
@@ -104,7 +104,7 @@ const grid = computed(() => {
     {
       columns: whole(columns.value),
       rows: whole(rows.value),
-      school: school.value,
+      standard: standard.value,
       ...(wrongOffset.value ? {} : { offsetX: offsetIn.value, offsetY: offsetIn.value }),
       over: over.value,
     },
@@ -223,7 +223,7 @@ const lines = computed(() => [
         <CountField v-model="rows" label="Rows" :min="1" :max="12" />
         <v-btn @click="suggest">ceiling ÷ 2</v-btn>
       </div>
-      <ChoiceField v-model="school" label="Ends" :answers="ENDS" />
+      <ChoiceField v-model="standard" label="Ends" :answers="ENDS" />
       <v-text-field
         v-model="offset"
         class="num"

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import {
   BREAKER_NAMES,
   count,
-  deathsOn,
+  outagesOn,
   nuisancesOn,
   protectionWays,
   type Circuit,
@@ -17,7 +17,7 @@ const emit = defineEmits<{ choose: [device: string] }>();
 const store = useHouse();
 const ways = computed(() => protectionWays(store.current, props.circuit.id));
 const nuisances = computed(() => nuisancesOn(store.current, props.circuit.id));
-const outages = computed(() => deathsOn(store.current, props.circuit));
+const outages = computed(() => outagesOn(store.current, props.circuit));
 const isChosen = (one: ProtectionWay) => (one.first?.device.id ?? null) === props.circuit.gfciFirst;
 </script>
 

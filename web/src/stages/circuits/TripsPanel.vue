@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { count, deathsIn, type Death } from '@winculum/core';
+import { count, outagesIn, type Outage } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import { numberOf } from '../../drawing/circuit-colors';
@@ -10,12 +10,12 @@ const store = useHouse();
 const view = useView();
 const onlyGrave = ref(false);
 const circuits = computed(() => Object.values(store.current.circuits));
-const isGrave = (one: Death) => one.waysDark.length + one.thaws.length + one.stops.length > 0;
-const deaths = computed(() => deathsIn(store.current).filter((one) => !onlyGrave.value || isGrave(one)));
+const isGrave = (one: Outage) => one.waysDark.length + one.thaws.length + one.stops.length > 0;
+const outages = computed(() => outagesIn(store.current).filter((one) => !onlyGrave.value || isGrave(one)));
 const names = (rooms: readonly { name: string }[]) => rooms.map((one) => one.name).join(', ');
 
 /** The boxes that would be dead are picked on the plan. */
-function show(one: Death): void {
+function show(one: Outage): void {
   view.select([...new Set(one.outlets.map((outlet) => outlet.box.id))].map((id) => ({ kind: 'box', id })));
 }
 </script>
@@ -30,7 +30,7 @@ function show(one: Death): void {
       label="only those that darken a way, thaw or stop something"
     />
     <ol>
-      <li v-for="(one, i) in deaths" :key="i" :class="{ grave: isGrave(one) }">
+      <li v-for="(one, i) in outages" :key="i" :class="{ grave: isGrave(one) }">
         <v-btn class="face wraps leads" variant="text" block @click="show(one)">
           <b class="num">{{ numberOf(one.circuit, circuits) }}</b>
           <span class="grow">{{
@@ -48,7 +48,7 @@ function show(one: Death): void {
         </p>
       </li>
     </ol>
-    <p v-if="!deaths.length" class="muted pad">Nothing is on a circuit yet.</p>
+    <p v-if="!outages.length" class="muted pad">Nothing is on a circuit yet.</p>
   </section>
 </template>
 

@@ -21,10 +21,10 @@ watch(changes, (now) => {
   left.value = new Set([...left.value].filter((id) => now.some((one) => one.id === id)));
 });
 const taken = computed(() => changes.value.filter((one) => !left.value.has(one.id)));
-const schoolOf = (one: StandardChange) => {
-  const school = SWITCHING_STANDARDS.find((each) => each.field === one.school)!;
-  const answer = school.answers.find((each) => each.value === switchingOf(store.current)[one.school])!;
-  return `${school.question}: ${answer.word}`;
+const standardOf = (one: StandardChange) => {
+  const standard = SWITCHING_STANDARDS.find((each) => each.field === one.standard)!;
+  const answer = standard.answers.find((each) => each.value === switchingOf(store.current)[one.standard])!;
+  return `${standard.question}: ${answer.word}`;
 };
 function tick(one: StandardChange): void {
   const next = new Set(left.value);
@@ -73,7 +73,7 @@ function take(): void {
           @update:model-value="tick(one)"
         >
           <template #label
-            >{{ one.words }}. <span class="muted">{{ schoolOf(one) }}.</span></template
+            >{{ one.words }}. <span class="muted">{{ standardOf(one) }}.</span></template
           >
         </v-checkbox>
         <v-btn :aria-label="`Show ${one.words}`" @click="show(one)">Show</v-btn>
