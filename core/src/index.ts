@@ -136,6 +136,7 @@ export {
 } from './plan/wall-loop';
 export { inTurn, mergeCircuits, shareNeutral } from './edits/circuit-verbs';
 export { copyRoom } from './edits/copy-room';
+export { addLevel, copyLevel, heldByLevel, removeLevel } from './edits/levels';
 export { createHouse } from './edits/create-house';
 export { addDevice, removeDevice, setGangs } from './edits/device-verbs';
 export { addFeature } from './edits/place-panel';

@@ -1,8 +1,9 @@
+import type { Draft } from 'immer';
 import type { Result } from '../units/result';
 import { edit, type Edited } from '../house/edit';
-import { boundsOf, distance } from '../geometry/geometry';
+import { boundsOf, distance, type Point } from '../geometry/geometry';
 import { wallLengthIn } from '../house/on-wall';
-import type { Corner, FeaturePlace, House, Opening, Room } from '../house/schema';
+import type { Box, BoxPlace, Corner, Feature, FeaturePlace, House, Opening, Room } from '../house/schema';
 import { nameCopy } from '../house/room-names';
 import { choosePrefix, nextTag, type NewId } from './verbs';
 
@@ -26,22 +27,121 @@ function mirrorFraming(framing: Corner['framing'], lengthIn: number): NonNullabl
   return { ...rest, layoutFrom: FROM_OTHER_END[layoutFrom], ...(measured ? { studsAtIn: measured } : {}) };
 }
 
-function mirrorCorners(room: Room, options: CopyOptions): Corner[] {
-  const { minX, maxX, minY, maxY } = boundsOf(room.corners);
-  const put = (corner: Corner): Corner => ({
-    ...corner,
-    x: (options.mirror === 'left-right' ? minX + maxX - corner.x : corner.x) + options.dx,
-    y: (options.mirror === 'up-down' ? minY + maxY - corner.y : corner.y) + options.dy,
-  });
-  if (options.mirror === 'none') return room.corners.map(put);
-  const count = room.corners.length;
-  return room.corners
-    .map((corner, i) => {
-      const next = room.corners[(i + 1) % count]!;
-      const { x, y } = put(next);
-      return { ...corner, x, y, framing: mirrorFraming(corner.framing, distance(corner, next)) };
-    })
-    .reverse();
+/** Where each thing of a room stands in its copy. */
+class Placing {
+  readonly #mirrored: boolean;
+
+  constructor(
+    readonly room: Room,
+    readonly options: CopyOptions,
+  ) {
+    this.#mirrored = options.mirror !== 'none';
+  }
+
+  corners(): Corner[] {
+    const put = (corner: Corner): Corner => ({ ...corner, ...this.point(corner) });
+    const { corners } = this.room;
+    if (!this.#mirrored) return corners.map(put);
+    return corners
+      .map((corner, i) => {
+        const next = corners[(i + 1) % corners.length]!;
+        return { ...corner, ...this.point(next), framing: mirrorFraming(corner.framing, distance(corner, next)) };
+      })
+      .reverse();
+  }
+
+  /** The corner of something so wide and deep that stands there. */
+  point({ x, y }: Point, widthIn = 0, depthIn = 0): Point {
+    const { mirror, dx, dy } = this.options;
+    const { minX, maxX, minY, maxY } = boundsOf(this.room.corners);
+    return {
+      x: (mirror === 'left-right' ? minX + maxX - x - widthIn : x) + dx,
+      y: (mirror === 'up-down' ? minY + maxY - y - depthIn : y) + dy,
+    };
+  }
+
+  along(wall: string, alongIn: number, widthIn = 0): number {
+    return this.#mirrored ? Math.max(0, (wallLengthIn(this.room, wall) ?? 0) - alongIn - widthIn) : alongIn;
+  }
+
+  side(side: 'left' | 'right'): 'left' | 'right' {
+    return this.#mirrored ? (side === 'left' ? 'right' : 'left') : side;
+  }
+
+  opening(opening: Opening): Opening {
+    const placed = { ...opening, alongIn: this.along(opening.wall, opening.alongIn, opening.widthIn) };
+    if (placed.kind === 'door') placed.hinge = this.side(placed.hinge);
+    if (placed.kind === 'pocket' || placed.kind === 'barn') placed.opens = this.side(placed.opens);
+    if (placed.kind === 'slider') placed.moving = this.side(placed.moving);
+    return placed;
+  }
+
+  feature({ at }: Feature): FeaturePlace {
+    if (at.kind !== 'wall') return { ...at, ...this.point(at, at.widthIn, at.depthIn) };
+    if (!at.acrossCorner) return { ...at, alongIn: this.along(at.wall, at.alongIn, at.widthIn) };
+    // Mirrored, a wall ends where it began: what stood across its first corner now stands where the wall before it begins.
+    const { corners } = this.room;
+    const i = corners.findIndex((one) => one.id === at.wall);
+    return { ...at, wall: this.#mirrored ? corners.at(i - 1)!.id : at.wall, alongIn: 0 };
+  }
+
+  box({ at }: Box, features: ReadonlyMap<string, string>): BoxPlace {
+    if (at.kind === 'wall') return { ...at, alongIn: this.along(at.wall, at.alongIn) };
+    const moved = { ...at, ...this.point(at) };
+    return moved.kind === 'feature' ? { ...moved, feature: features.get(moved.feature) ?? moved.feature } : moved;
+  }
+}
+
+/** A copied box as new: its place and devices, nothing of what was done at it or asked about it. */
+function copyBox(draft: Draft<House>, box: Box, room: Room, at: BoxPlace, newId: NewId): void {
+  const { progress: _done, trimWaits: _waits, ...rest } = box;
+  const id = newId('box');
+  const devices = Object.values(box.devices).map((device) => ({ ...device, id: newId('device'), circuit: null }));
+  draft.boxes[id] = {
+    ...rest,
+    id,
+    room: room.id,
+    tag: nextTag(draft as House, room),
+    at,
+    devices: Object.fromEntries(devices.map((device) => [device.id, device])),
+  };
+}
+
+interface CopyTarget extends CopyOptions {
+  readonly level: string;
+  /** Walls and openings alone, or what stands and hangs in the room as well. */
+  readonly contents: boolean;
+}
+
+/** Puts a copy of a room down; panels, circuits and loads stay behind. */
+export function putRoomCopy(draft: Draft<House>, house: House, room: Room, target: CopyTarget, newId: NewId): void {
+  const placing = new Placing(room, target);
+  const name = nameCopy(draft as House, room.name);
+  const { building: _building, unit: _unit, ...rest } = room;
+  const copy: Room = {
+    ...(target.level === room.level ? room : rest),
+    id: newId('room'),
+    name,
+    level: target.level,
+    prefix: choosePrefix(draft as House, name),
+    corners: placing.corners(),
+  };
+  draft.rooms[copy.id] = { ...copy, corners: copy.corners.map((corner) => ({ ...corner })) };
+  const ofRoom = <T extends { readonly room: string }>(all: Readonly<Record<string, T>>): T[] =>
+    Object.values(all).filter((one) => one.room === room.id);
+  for (const opening of ofRoom(house.openings)) {
+    const id = newId('opening');
+    draft.openings[id] = { ...placing.opening(opening), id, room: copy.id };
+  }
+  if (!target.contents) return;
+  const features = new Map<string, string>();
+  for (const feature of ofRoom(house.features)) {
+    if (feature.kind === 'panel') continue;
+    const id = newId('feature');
+    features.set(feature.id, id);
+    draft.features[id] = { ...feature, id, room: copy.id, at: placing.feature(feature) };
+  }
+  for (const box of ofRoom(house.boxes)) copyBox(draft, box, copy, placing.box(box, features), newId);
 }
 
 /** Copies a room with its openings, features and boxes, as it is or mirrored; circuits and loads stay behind. */
@@ -49,73 +149,7 @@ export function copyRoom(house: House, roomId: string, options: CopyOptions, new
   return edit(house, options.mirror === 'none' ? 'Copy room' : 'Copy room mirrored', (draft) => {
     const room = house.rooms[roomId];
     if (!room) return { code: 'missing', path: `rooms.${roomId}`, message: 'This room is no longer there.' };
-    const mirrored = options.mirror !== 'none';
-    const { minX, maxX, minY, maxY } = boundsOf(room.corners);
-    const name = nameCopy(house, room.name);
-    const copy: Room = {
-      ...room,
-      id: newId('room'),
-      name,
-      prefix: choosePrefix(house, name),
-      corners: mirrorCorners(room, options),
-    };
-    draft.rooms[copy.id] = { ...copy, corners: copy.corners.map((corner) => ({ ...corner })) };
-
-    const along = (wall: string, alongIn: number, widthIn: number) =>
-      mirrored ? Math.max(0, (wallLengthIn(room, wall) ?? 0) - alongIn - widthIn) : alongIn;
-    // Mirrored, a wall ends where it began: what stood across its first corner now stands where the wall before it begins.
-    const cornerWall = (at: { wall: string; acrossCorner?: boolean | undefined }) => {
-      const i = room.corners.findIndex((one) => one.id === at.wall);
-      return at.acrossCorner && mirrored ? room.corners.at(i - 1)!.id : at.wall;
-    };
-    const point = (x: number, y: number, widthIn = 0, depthIn = 0) => ({
-      x: (options.mirror === 'left-right' ? minX + maxX - x - widthIn : x) + options.dx,
-      y: (options.mirror === 'up-down' ? minY + maxY - y - depthIn : y) + options.dy,
-    });
-    for (const opening of Object.values(house.openings).filter((one) => one.room === roomId)) {
-      const placed: Opening = {
-        ...opening,
-        id: newId('opening'),
-        room: copy.id,
-        alongIn: along(opening.wall, opening.alongIn, opening.widthIn),
-      };
-      const other = (side: 'left' | 'right') => (mirrored ? (side === 'left' ? 'right' : 'left') : side);
-      if (placed.kind === 'door') placed.hinge = other(placed.hinge);
-      if (placed.kind === 'pocket' || placed.kind === 'barn') placed.opens = other(placed.opens);
-      if (placed.kind === 'slider') placed.moving = other(placed.moving);
-      draft.openings[placed.id] = placed;
-    }
-    const featureIds = new Map<string, string>();
-    for (const feature of Object.values(house.features).filter((one) => one.room === roomId && one.kind !== 'panel')) {
-      const at: FeaturePlace =
-        feature.at.kind === 'wall'
-          ? {
-              ...feature.at,
-              wall: cornerWall(feature.at),
-              alongIn: feature.at.acrossCorner ? 0 : along(feature.at.wall, feature.at.alongIn, feature.at.widthIn),
-            }
-          : { ...feature.at, ...point(feature.at.x, feature.at.y, feature.at.widthIn, feature.at.depthIn) };
-      const id = newId('feature');
-      featureIds.set(feature.id, id);
-      draft.features[id] = { ...feature, id, room: copy.id, at };
-    }
-    for (const box of Object.values(house.boxes).filter((one) => one.room === roomId)) {
-      const at = { ...box.at };
-      if (at.kind === 'wall') at.alongIn = along(at.wall, at.alongIn, 0);
-      else Object.assign(at, point(at.x, at.y));
-      if (at.kind === 'feature') at.feature = featureIds.get(at.feature) ?? at.feature;
-      const id = newId('box');
-      const devices = Object.values(box.devices).map((device) => ({ ...device, id: newId('device'), circuit: null }));
-      const tag = nextTag(draft as House, copy);
-      draft.boxes[id] = {
-        ...box,
-        id,
-        room: copy.id,
-        tag,
-        at,
-        devices: Object.fromEntries(devices.map((device) => [device.id, device])),
-      };
-    }
+    putRoomCopy(draft, house, room, { ...options, level: room.level, contents: true }, newId);
     return undefined;
   });
 }

@@ -1,8 +1,21 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { changeEntity, formatLength, gradeOf, parseLength, type Grade, type Level } from '@winculum/core';
+import {
+  changeEntity,
+  copyLevel,
+  count,
+  formatLength,
+  gradeOf,
+  heldByLevel,
+  parseLength,
+  removeLevel,
+  type Grade,
+  type Level,
+} from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
+import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
+import { useView } from '../stores/view';
 
 const props = defineProps<{ level: Level }>();
 const emit = defineEmits<{ close: [] }>();
@@ -18,6 +31,30 @@ const GRADES = [
 ] as const;
 const isAsked = gradeOf(store.current, props.level) === 'not-known';
 const message = ref('');
+const view = useView();
+const held = heldByLevel(store.current, props.level.id);
+const isOnly = Object.keys(store.current.levels).length === 1;
+/** What goes with the level when it is deleted. */
+const takesAlong = [
+  count(held.rooms, 'room'),
+  ...(held.boxes > 0 ? [count(held.boxes, 'box', 'boxes')] : []),
+  ...(held.panels > 0 ? [count(held.panels, 'panel')] : []),
+].join(', ');
+const isDeleting = ref(false);
+
+function copy(contents: 'walls' | 'all'): void {
+  const id = newId('level');
+  if (!store.apply(copyLevel(store.current, props.level.id, id, contents, newId)))
+    return void (message.value = store.takeProblem());
+  view.level = id;
+  emit('close');
+}
+function remove(): void {
+  const next = Object.values(store.current.levels).find((one) => one.id !== props.level.id)!;
+  if (!store.apply(removeLevel(store.current, props.level.id))) return void (message.value = store.takeProblem());
+  if (view.level === props.level.id) view.level = next.id;
+  emit('close');
+}
 
 /** A height over grade, or under it with a minus. */
 function readHeight(text: string): ReturnType<typeof parseLength> {
@@ -62,6 +99,20 @@ function save(): void {
         <div class="row">
           <v-btn type="submit" color="primary" variant="flat">Save</v-btn>
           <v-btn @click="emit('close')">Cancel</v-btn>
+        </div>
+        <v-divider />
+        <div class="row">
+          <v-btn :disabled="!held.rooms" @click="copy('walls')">Copy its walls as a new level</v-btn>
+          <v-btn :disabled="!held.boxes" @click="copy('all')">Copy it with boxes and fixtures</v-btn>
+        </div>
+        <div class="row">
+          <v-btn v-if="!isDeleting" :disabled="isOnly" color="error" @click="isDeleting = true"
+            >Delete this level …</v-btn
+          >
+          <template v-else>
+            <span class="grow">It takes {{ takesAlong }} with it. Undo brings all back.</span>
+            <v-btn color="error" variant="flat" @click="remove">Delete {{ level.name }}</v-btn>
+          </template>
         </div>
       </v-form>
     </v-card>

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
-import { count, edit, EDITIONS, writeHouseFile, type Edition, type Level } from '@winculum/core';
+import { addLevel, count, edit, EDITIONS, writeHouseFile, type Edition, type Level } from '@winculum/core';
 import { newId } from '../new-id';
 import { storeTheme } from '../style/vuetify';
 import MenuButton from '../fields/MenuButton.vue';
@@ -65,49 +65,14 @@ function save(): void {
 
 const editing = shallowRef<Level>();
 
-/** A level like the one in view, above all others, or below them as a basement. */
-function addLevel(where: 'above' | 'basement'): void {
-  const all = levels.value.map((level) => level.elevationIn);
+function add(where: 'above' | 'basement'): void {
   const id = newId('level');
-  const like = store.current.levels[view.level]!;
-  const added: Level =
-    where === 'above'
-      ? {
-          ...like,
-          id,
-          name: levels.value.some((level) => level.name === 'Upper level')
-            ? `Level ${levels.value.length + 1}`
-            : 'Upper level',
-          elevationIn: Math.max(...all) + 120,
-          below: 'floor',
-          above: 'attic',
-          grade: 'above',
-        }
-      : {
-          ...like,
-          id,
-          name: levels.value.some((level) => level.name === 'Basement') ? 'Lower basement' : 'Basement',
-          elevationIn: Math.min(...all) - 108,
-          ceilingIn: Math.min(like.ceilingIn, 96),
-          below: 'slab',
-          above: 'floor',
-          grade: 'below',
-        };
-  const label = where === 'above' ? 'Add level' : 'Add basement';
-  const neighbor = Object.values(store.current.levels).find(
-    ({ elevationIn }) => elevationIn === (where === 'above' ? Math.max(...all) : Math.min(...all)),
-  )!;
-  const done = edit(store.current, label, (draft) => {
-    draft.levels[id] = added;
-    if (where === 'above') draft.levels[neighbor.id]!.above = 'floor';
-    else draft.levels[neighbor.id]!.below = 'basement';
-  });
-  if (store.apply(done)) view.level = id;
+  if (store.apply(addLevel(store.current, where, view.level, id))) view.level = id;
 }
 
 function chooseLevel(value: string): void {
-  if (value === '+') addLevel('above');
-  else if (value === '-') addLevel('basement');
+  if (value === '+') add('above');
+  else if (value === '-') add('basement');
   else if (value === '~') editing.value = store.current.levels[view.level]!;
   else view.level = value;
 }

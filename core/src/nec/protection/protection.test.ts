@@ -363,6 +363,80 @@ describe('GFCI 210.8 by place and edition', () => {
   ])('%s', (_, build, expected) => expect(across(build, decideGfci)).toBe(expected));
 });
 
+describe('what a decision says of itself', () => {
+  const gfciOf = (build: (edition: Edition) => HouseBuilder, edition: Edition) => {
+    const house = build(edition).build();
+    return decideGfci(house, indexOutlets(house).all[0]!, edition);
+  };
+  const crawlLight = (edition: Edition) =>
+    aHouse(edition).room('c', 'crawl-space', [0, 0, 99, 99]).circuit('A', 15).ceiling('c', 'luminaire', 'A');
+  it.each([
+    ['a crawl-space light', crawlLight, '2017', '210.8(E)'],
+    ['a crawl-space light', crawlLight, '2020', '210.8(C)'],
+    ['a crawl-space light', crawlLight, '2023', '210.8(C)'],
+  ] as const)('%s under %s: %s', (_, build, edition, section) =>
+    expect(gfciOf(build, edition)).toMatchObject({ kind: 'required', section }),
+  );
+  it.each([
+    ['laundry', 'high'],
+    ['hallway', 'medium'],
+  ] as const)('a washer in a %s makes a laundry area: %s confidence', (kind, confidence) => {
+    const washer = (edition: Edition) =>
+      aHouse(edition).room('r', kind, [0, 0, 99, 99]).circuit('A', 20).load('washer', 'r', 'c0', 20, 'A');
+    expect(gfciOf(washer, '2014')).toMatchObject({ basis: { confidence } });
+  });
+  const old = (replaced: boolean) => (edition: Edition) =>
+    inRoom('bathroom', { replaced })(edition).with((house) => {
+      for (const box of Object.values(house.boxes)) box.state = 'existing';
+    });
+  it.each([
+    ['stays as it is', old(false), 'nnnn'],
+    ['is replaced', old(true), 'yyyy'],
+  ] as const)('an existing receptacle in a bath %s', (_, build, expected) =>
+    expect(across(build, decideGfci)).toBe(expected),
+  );
+  it.each([
+    ['stays as it is', false, 'nnnn'],
+    ['is replaced', true, 'yyyy'],
+  ] as const)('and one in a bedroom, for AFCI, %s', (_, replaced, expected) =>
+    expect(
+      across(
+        (edition) =>
+          inRoom('bedroom', { replaced })(edition).with((house) => {
+            for (const box of Object.values(house.boxes)) box.state = 'existing';
+          }),
+        decideAfci,
+      ),
+    ).toBe(expected),
+  );
+  it('a hard-wired outlet in a bedroom and a light in a bath are in no list', () => {
+    const wired = (edition: Edition) =>
+      aHouse(edition).room('b', 'bedroom', [0, 0, 99, 99]).load('other', 'b', 'c0', 20, null, { cord: false });
+    expect(across(wired, decideGfci)).toBe('nnnn');
+    expect(gfciOf(wired, '2023')).toMatchObject({ reason: 'A hard-wired outlet that no edition in force names.' });
+    const lit = aHouse('2023').room('b', 'bathroom', [0, 0, 99, 99]).ceiling('b', 'luminaire', null);
+    expect(gfciOf(() => lit, '2023')).toMatchObject({ reason: 'Not a receptacle.' });
+  });
+  it.each([
+    ['of a listed room', 'bedroom', 'An outlet or device in r.'],
+    ['of one that is like it', 'office', 'An outlet or device in r, read as similar to the listed rooms.'],
+  ] as const)('AFCI in words %s', (_, kind, reason) => {
+    const house = inRoom(kind)('2023').build();
+    expect(decideAfci(house, indexOutlets(house).all[0]!, '2023')).toMatchObject({ reason });
+  });
+  it('AFCI does not follow to 240 V, and says so', () => {
+    const house = aHouse('2023')
+      .room('r', 'bedroom', [0, 0, 200, 200])
+      .circuit('A', 20, { poles: 2 })
+      .receptacle('r', 'c0', 100, { circuit: 'A', volts: 240, ratingA: 20, style: 'single' })
+      .build();
+    expect(decideAfci(house, indexOutlets(house).all[0]!, '2023')).toMatchObject({
+      kind: 'not-required',
+      reason: '210.12 covers 120 V circuits.',
+    });
+  });
+});
+
 describe('AFCI 210.12 by room', () => {
   const listed = [
     'kitchen',
