@@ -36,7 +36,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Discard the proposal' }).waitFor();
     await accessible('a proposal');
     await page.getByRole('button', { name: 'Discard the proposal' }).click();
-    await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
+    await menu(page, 'Lay out boxes', 'Lights in rows on the ceiling');
     await accessible('the ceiling grid');
     await page.getByRole('button', { name: 'Close the ceiling grid' }).click();
     await goTo(page, 'Circuits');

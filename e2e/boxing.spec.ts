@@ -24,7 +24,7 @@ test('a ceiling is laid out by the rule of thumb, read off in feet and inches, a
   await newHouse(page, 'Ceiling');
   await tape(page, "office 16' x 12'");
   await goTo(page, 'Boxes');
-  await page.getByRole('button', { name: 'Ceiling' }).click();
+  await menu(page, 'Lay out boxes', 'Lights in rows on the ceiling');
   const panel = page.getByRole('region', { name: 'Ceiling grid' });
   await panel.getByLabel('Across').fill('4');
   await panel.getByLabel('Rows').fill('3');
@@ -65,10 +65,10 @@ test('lights on the walls by a button, what a device is, switches that see all',
   await pick(page, 'Rating of the receptacle', '20 A');
   await page.getByLabel('weather-resistant').check();
   await expect(page.getByText('duplex receptacle, 120 V 20 A')).toBeVisible();
-  await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
+  await menu(page, 'Lay out boxes', 'Lights in rows on the ceiling');
   await page.getByRole('button', { name: 'Two sconces at the door to Back hall' }).click();
   await expect(page.getByRole('button', { name: /^ST-10,.*5'-6" high/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Ceiling', exact: true }).click();
+  await menu(page, 'Lay out boxes', 'Lights in rows on the ceiling');
   await pick(page, 'Cove along', 0);
   await page.getByRole('button', { name: 'Place the cove' }).click();
   await page.getByRole('button', { name: /^ST-11,/ }).click();

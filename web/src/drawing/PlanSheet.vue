@@ -12,9 +12,9 @@ import { useCamera } from './use-camera';
 const props = defineProps<{
   house: House;
   level: string;
+  /** What is looked at first where the whole level would be too small to read. */
+  near?: Bounds | undefined;
   target: { readonly bounds: Bounds } | null;
-  /** What to show first; the whole level where nothing is said. */
-  home?: Bounds | null;
   /** Whether a drag on bare ground pans. */
   pans: boolean;
   selected: ReadonlySet<string>;
@@ -90,9 +90,27 @@ function send(type: 'down' | 'move' | 'up', event: PointerEvent): void {
   emit('hand', { type, point: toPlan(event), hit, shift: event.shiftKey, alt: event.altKey });
 }
 
+/** Names of rooms are read from here up: pixels an inch. */
+const READABLE = 0.75;
+
 function fit(): void {
-  if (rooms.value.length > 0)
-    flyTo(props.home ?? boundsOf(rooms.value.flatMap((room) => room.corners)), width.value, height.value, false);
+  if (rooms.value.length === 0) return;
+  const whole = boundsOf(rooms.value.flatMap((room) => room.corners));
+  const scaleOfWhole = Math.min(width.value / (whole.maxX - whole.minX), height.value / (whole.maxY - whole.minY));
+  const { near } = props;
+  flyTo(near && scaleOfWhole < READABLE ? around(near, whole) : whole, width.value, height.value, false);
+}
+
+/** As much of the level around a part of it as is read well, without showing more bare ground than there must be. */
+function around(part: Bounds, whole: Bounds): Bounds {
+  const along = (from: number, to: number, least: number, most: number, px: number): [number, number] => {
+    const span = Math.min(most - least, Math.max(to - from, px / READABLE));
+    const start = Math.min(Math.max(least, (from + to - span) / 2), most - span);
+    return [start, start + span];
+  };
+  const [minX, maxX] = along(part.minX, part.maxX, whole.minX, whole.maxX, width.value);
+  const [minY, maxY] = along(part.minY, part.maxY, whole.minY, whole.maxY, height.value);
+  return { minX, maxX, minY, maxY };
 }
 
 watch(

@@ -5,7 +5,7 @@ import { useDisplay } from 'vuetify';
 import { useFirmStandards } from '../stores/firm-standards';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
-import type { Stop } from '../stops';
+import { STAGES, type Stop } from '../stops';
 import OpenItems from './OpenItems.vue';
 import FindingCard from './FindingCard.vue';
 import SplitHandle from './SplitHandle.vue';
@@ -37,8 +37,23 @@ const form = computed(() =>
 /** The plan keeps 55 % of a desk's width: the rail and this region share the rest. */
 const widest = computed(() => Math.max(280, Math.floor(width.value * 0.45) - 168));
 const wide = rememberedSize('side width', 324);
-const folded = rememberedSize('side folded', 1);
-const isFolded = computed(() => layout.value === 'desk' && folded.value === 2);
+/** Beside papers it is folded until something is selected: most of the time it would stand there empty. */
+const isPapers = computed(() => STAGES.some((one) => one.id === props.stop && one.papers));
+const OPEN = 1;
+const FOLDED = 2;
+const besideSheet = rememberedSize('side folded', OPEN);
+const besidePapers = rememberedSize('side folded, papers', FOLDED);
+const isAsked = computed(() => view.stagePart !== '' || view.selection.length > 0 || view.finding !== null);
+const isFolded = computed(() => {
+  if (layout.value !== 'desk') return false;
+  return isPapers.value ? besidePapers.value === FOLDED && !isAsked.value : besideSheet.value === FOLDED;
+});
+const fold = (state: typeof OPEN | typeof FOLDED) =>
+  void ((isPapers.value ? besidePapers : besideSheet).value = state);
+function showOpenItems(): void {
+  view.side = 'open-items';
+  fold(OPEN);
+}
 /** What is selected takes so much below a list, and less below a proposal that is worked through. */
 const besideList = rememberedSize('side lower', 300);
 const besideProposal = rememberedSize('side lower, proposal', 150);
@@ -91,8 +106,11 @@ const style = computed(() =>
       size="small"
       :aria-expanded="!isFolded"
       :aria-label="isFolded ? 'Unfold the side region' : 'Fold the side region'"
-      @click="folded = isFolded ? 1 : 2"
+      @click="fold(isFolded ? OPEN : FOLDED)"
       >{{ isFolded ? '«' : '»' }}</v-btn
+    >
+    <v-btn v-if="isFolded && count > 0" class="spine" variant="text" @click="showOpenItems"
+      >{{ count }} {{ wordFor(count, 'open item') }}</v-btn
     >
     <SplitHandle
       v-if="layout === 'desk' && !isFolded"
@@ -190,6 +208,16 @@ const style = computed(() =>
   min-width: 30px;
   padding: 0;
   font-size: 17px;
+}
+/* Along the folded edge, read from below. */
+.spine {
+  position: absolute;
+  inset: 52px 2px auto auto;
+  min-width: 30px;
+  height: auto;
+  padding: 8px 2px;
+  writing-mode: vertical-rl;
+  transform: rotate(180deg);
 }
 .inside,
 .lower {

@@ -69,6 +69,7 @@ const FILLS = [
 const LAYOUTS = [
   { value: 'room', word: 'This room', group: 'Receptacles, lights, switches, alarms that are missing' },
   { value: 'house', word: 'The whole house' },
+  { value: 'ceiling', word: 'Lights in rows on the ceiling', group: 'By hand' },
 ] as const;
 const worded = (tool: string) => (tool === 'receptacle-240' ? '240 V receptacle' : tool.replaceAll('-', ' '));
 const more = computed(() => [
@@ -90,7 +91,8 @@ function fillWith(what: 'wall' | 'room' | 'house'): void {
   fill(what);
 }
 
-async function boxIt(what: 'room' | 'house'): Promise<void> {
+async function boxIt(what: (typeof LAYOUTS)[number]['value']): Promise<void> {
+  if (what === 'ceiling') return void (ceiling.value = true);
   const isDone = await layOut(what === 'house' ? Object.keys(store.current.rooms) : [view.stripRoom]);
   if (!isDone) return;
   if (room.value && what === 'room') flyToRoom();
@@ -101,7 +103,12 @@ async function boxIt(what: 'room' | 'house'): Promise<void> {
 function flyToRoom(): void {
   setTimeout(() => room.value && (view.target = { bounds: boundsOf(room.value.corners) }), 60);
 }
-watch(ceiling, flyToRoom);
+watch(ceiling, (isOpen) => isOpen && flyToRoom());
+/** The whole level is shown until a room is chosen. */
+watch(
+  () => view.only('room'),
+  (id) => id && id === view.stripRoom && flyToRoom(),
+);
 
 /** What of the sheet is shown. */
 const layers = ref({ reach: true, tags: true });
@@ -138,7 +145,6 @@ function pickOther(value: string): void {
     <template v-if="store.canEdit">
       <MenuButton label="Space receptacles" :entries="FILLS" @choose="fillWith" />
       <MenuButton label="Lay out boxes" :entries="LAYOUTS" @choose="boxIt" />
-      <v-btn :disabled="!room" :aria-pressed="ceiling" @click="ceiling = !ceiling"> Ceiling </v-btn>
     </template>
   </div>
   <div v-if="view.proposal" class="proposal" role="status">
@@ -168,7 +174,7 @@ function pickOther(value: string): void {
       :house="hand.shown.value"
       :level="view.level"
       :target="view.target"
-      :home="room ? boundsOf(room.corners) : null"
+      :near="room && boundsOf(room.corners)"
       :pans="tool.kind === 'select'"
       :selected="selected"
       show-boxes

@@ -103,9 +103,9 @@ const print = () => window.print();
             <th>Box</th>
             <th>Room</th>
             <th>Kind</th>
-            <th class="right">Used, in³</th>
-            <th class="right">Holds, in³</th>
-            <th class="right">Grounds</th>
+            <th class="amount">Used, in³</th>
+            <th class="amount">Holds, in³</th>
+            <th class="amount">Grounds</th>
             <th>Made up</th>
           </tr>
         </thead>
@@ -114,11 +114,11 @@ const print = () => window.print();
             <td class="num">{{ row.tag }}</td>
             <td>{{ row.room }}</td>
             <td>{{ row.type }}</td>
-            <td class="num right">{{ row.usedIn3.toFixed(2) }}</td>
-            <td class="num right">
+            <td class="num amount">{{ row.usedIn3.toFixed(2) }}</td>
+            <td class="num amount">
               {{ row.allowedIn3?.toFixed(1) ?? 'not known' }}{{ row.fits === false ? ' ▨' : '' }}
             </td>
-            <td class="num right">{{ row.grounds }}</td>
+            <td class="num amount">{{ row.grounds }}</td>
             <td>{{ row.isMadeUp ? '✓' : '' }}</td>
           </tr>
         </tbody>
@@ -137,7 +137,7 @@ const print = () => window.print();
             <th>Circuit</th>
             <th>Breaker</th>
             <th>GFCI that feeds on</th>
-            <th class="right">Outlets</th>
+            <th class="amount">Outlets</th>
           </tr>
         </thead>
         <tbody>
@@ -146,7 +146,7 @@ const print = () => window.print();
             <td>{{ row.circuit.name }}</td>
             <td class="num">{{ row.circuit.ratingA }} A, {{ row.breaker }}</td>
             <td class="num">{{ row.gfcis }}</td>
-            <td class="num right">{{ row.outlets }}</td>
+            <td class="num amount">{{ row.outlets }}</td>
           </tr>
         </tbody>
       </v-table>

@@ -16,16 +16,16 @@ const estimated = computed(() => props.packet.cables.reduce((sum, one) => sum + 
         <tr>
           <th>Circuit</th>
           <th>Cable</th>
-          <th class="right">Runs</th>
-          <th class="right">Feet</th>
+          <th class="amount">Runs</th>
+          <th class="amount">Feet</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="one in packet.cables" :key="one.circuit + one.cable">
           <td>{{ one.circuit }}</td>
           <td class="num">{{ one.cable }}</td>
-          <td class="num right">{{ one.runs }}</td>
-          <td class="num right">{{ one.routed === one.runs ? '' : 'about ' }}{{ Math.round(one.feet) }}</td>
+          <td class="num amount">{{ one.runs }}</td>
+          <td class="num amount">{{ one.routed === one.runs ? '' : 'about ' }}{{ Math.round(one.feet) }}</td>
         </tr>
       </tbody>
     </v-table>

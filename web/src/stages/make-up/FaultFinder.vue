@@ -113,7 +113,7 @@ const groups = computed(() =>
         Turn the breaker off and test before you open a box. Only a person trained for it tests live.
       </p>
     </div>
-    <div class="right" aria-live="polite">
+    <div class="amount" aria-live="polite">
       <ProgressBar
         v-if="work.progress.value"
         :progress="work.progress.value"

@@ -30,6 +30,8 @@ const options = computed(() => ({
   scales: {
     x: {
       beginAtZero: true,
+      // An empty panel has a scale too.
+      suggestedMax: 1000,
       ticks: { color: ink.value, callback: (value: string | number) => `${Number(value) / 1000} kVA` },
       grid: { display: false },
     },

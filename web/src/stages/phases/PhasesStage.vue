@@ -132,7 +132,7 @@ const print = () => window.print();
             <tbody>
               <tr v-for="row in board" :key="row.room.id">
                 <th scope="row">{{ row.room.name }}</th>
-                <td v-for="cell in row.cells" :key="cell.phase" :class="cell.state">
+                <td v-for="cell in row.cells" :key="cell.phase" :class="`is-${cell.state}`">
                   <v-btn
                     v-if="cell.state !== 'none'"
                     class="cell num printed"
@@ -215,14 +215,14 @@ td {
   padding: 0 !important;
   border-radius: 0;
 }
-.done {
+.is-done {
   background: color-mix(in srgb, var(--reached) 35%, var(--card));
 }
-.begun,
-.ready {
+.is-begun,
+.is-ready {
   background: var(--chalk-soft);
 }
-.blocked .cell {
+.is-blocked .cell {
   color: var(--caution);
 }
 .next {

@@ -52,7 +52,7 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
           <th>from</th>
           <th>by way of</th>
           <th>to</th>
-          <th class="right">cut</th>
+          <th class="amount">cut</th>
           <th class="no-print">done</th>
           <th class="only-print">☐ bored ☐ pulled ☐ stapled ☐ plated</th>
         </tr>
@@ -67,7 +67,7 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
             }}</v-btn>
           </td>
           <td class="num">{{ line.to }}</td>
-          <td class="num right">
+          <td class="num amount">
             <b>{{ line.feet }} ft</b>
           </td>
           <td class="no-print">

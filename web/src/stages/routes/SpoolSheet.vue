@@ -81,8 +81,8 @@ const bought = (spools: readonly Spool<Label>[]) => {
       <thead>
         <tr>
           <th>cable</th>
-          <th class="right">lengths</th>
-          <th class="right">feet</th>
+          <th class="amount">lengths</th>
+          <th class="amount">feet</th>
           <th>buy</th>
           <th>how sure</th>
         </tr>
@@ -92,8 +92,8 @@ const bought = (spools: readonly Spool<Label>[]) => {
           <td class="num">
             <b>{{ one.kind }}</b>
           </td>
-          <td class="num right">{{ one.count }}</td>
-          <td class="num right">{{ one.needFt.toLocaleString('en-US') }}</td>
+          <td class="num amount">{{ one.count }}</td>
+          <td class="num amount">{{ one.needFt.toLocaleString('en-US') }}</td>
           <td>{{ bought(one.plan.spools) || 'nothing, the leftovers do' }}</td>
           <td>
             {{
@@ -115,7 +115,7 @@ const bought = (spools: readonly Spool<Label>[]) => {
     <v-table density="compact" aria-label="Small parts">
       <tbody>
         <tr v-for="one in parts" :key="one.what">
-          <td class="num right">
+          <td class="num amount">
             <b>{{ one.count }}</b>
           </td>
           <td>{{ one.what }}</td>

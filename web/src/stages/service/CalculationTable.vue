@@ -17,7 +17,7 @@ const va = (value: number) => (value === 0 ? '' : Math.round(value).toLocaleStri
         <tr>
           <th>Load</th>
           <th>Sum</th>
-          <th class="right">VA</th>
+          <th class="amount">VA</th>
           <th>Section</th>
         </tr>
       </thead>
@@ -25,12 +25,12 @@ const va = (value: number) => (value === 0 ? '' : Math.round(value).toLocaleStri
         <tr v-for="line in calculation.lines" :key="line.what" :class="{ part: line.va === 0 }">
           <td>{{ line.what }}</td>
           <td class="num">{{ line.sum }}</td>
-          <td class="num right">{{ va(line.va) }}</td>
+          <td class="num amount">{{ va(line.va) }}</td>
           <td class="num muted">{{ line.section }}</td>
         </tr>
         <tr class="total">
           <td colspan="2">Total ÷ {{ calculation.volts }} V</td>
-          <td class="num right">{{ va(calculation.va) }}</td>
+          <td class="num amount">{{ va(calculation.va) }}</td>
           <td class="num">{{ calculation.amps.toFixed(1) }} A</td>
         </tr>
       </tbody>
