@@ -17,6 +17,14 @@ testRule(ceilingBodies, {
       'What hangs in the ceiling of r is clear of each other.',
     ],
     ['an alarm beside a light', two('luminaire', 'alarm', 10)],
+    ['a fan and a blank cover in its sweep', two('fan', 'blank', 20)],
+    [
+      'two strips of light side by side',
+      aHouse()
+        .room('r', 'living', [0, 0, 240, 180])
+        .over('r', 'luminaire', 100, 90, { style: 'strip' })
+        .over('r', 'luminaire', 102, 90, { style: 'strip' }),
+    ],
   ],
   fails: [
     [

@@ -15,8 +15,22 @@ testRule(circuitVoltage, {
         .circuit('A', 20, { poles: 2 })
         .load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 1400, motor: true, hp: 1, ratingA: 20 }),
     ],
+    [
+      'a hard-wired heater of 1,000 VA at 240 V',
+      den().circuit('A', 20, { poles: 2 }).load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 1000, cord: false }),
+    ],
+    [
+      'a plugged heater of 1,441 VA at 240 V',
+      den().circuit('A', 20, { poles: 2 }).load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 1441, ratingA: 20 }),
+    ],
   ],
   fails: [
+    [
+      'a motor under 1/4 hp at 240 V',
+      den()
+        .circuit('A', 20, { poles: 2 })
+        .load('other', 'den', 'c0', 30, 'A', { volts: 240, va: 300, motor: true, hp: 0.2, ratingA: 20 }),
+    ],
     [
       'a range on one pole',
       den().circuit('A', 40).load('range', 'den', 'c0', 30, 'A'),

@@ -15,10 +15,7 @@ testRule(individualCircuit, {
     ],
     [
       'a furnace with its condensate pump',
-      den()
-        .circuit('A', 15)
-        .load('furnace', 'den', 'c0', 30, 'A')
-        .load('other', 'den', 'c1', 30, 'A', { name: 'Condensate pump' }),
+      den().circuit('A', 15).load('furnace', 'den', 'c0', 30, 'A').load('condensate-pump', 'den', 'c1', 30, 'A'),
       'Furnace has A to itself.',
     ],
     [
@@ -36,6 +33,24 @@ testRule(individualCircuit, {
         .circuit('A', 15)
         .load('furnace', 'den', 'c0', 30, 'A')
         .load('sump-pump', 'den', 'c1', 30, 'A', { name: 'Condensate pump' }),
+    ],
+    [
+      'a load of no kind and a receptacle',
+      den()
+        .circuit('A', 15)
+        .load('furnace', 'den', 'c0', 30, 'A')
+        .load('other', 'den', 'c1', 30, 'A')
+        .receptacle('den', 'c1', 60, { circuit: 'A' }),
+      'Furnace needs a circuit of its own and shares A with receptacle R1-3 in den.',
+    ],
+    [
+      'two receptacles on the furnace circuit',
+      den()
+        .circuit('A', 15)
+        .load('furnace', 'den', 'c0', 30, 'A')
+        .receptacle('den', 'c1', 30, { circuit: 'A' })
+        .receptacle('den', 'c1', 60, { circuit: 'A' }),
+      'Furnace needs a circuit of its own and shares A with receptacle R1-2 in den and 1 more.',
     ],
     [
       'a convenience receptacle on the furnace circuit',
@@ -59,6 +74,16 @@ testRule(individualCircuit, {
     [
       'a car charger beside the garage receptacles',
       den().circuit('A', 40, { poles: 2 }).load('ev-charger', 'den', 'c0', 30, 'A').load('kiln', 'den', 'c1', 30, 'A'),
+    ],
+  ],
+  cannotTell: [
+    [
+      'a load of no kind on the circuit of the furnace, whatever its name',
+      den()
+        .circuit('A', 15)
+        .load('furnace', 'den', 'c0', 30, 'A')
+        .load('other', 'den', 'c1', 30, 'A', { name: 'Condensate pump' }),
+      'Furnace shares A with Condensate pump, of which no kind is said. Only what belongs to it may share: choose its kind of load.',
     ],
   ],
   notApplicable: [

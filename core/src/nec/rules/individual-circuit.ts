@@ -3,7 +3,8 @@ import { isTappedCooking } from '../../circuits/cooking';
 import { newCircuitRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
 import type { Edition } from '../../house/schema';
-import type { Load } from '../../house/schema-equipment';
+import type { Load, LoadKind } from '../../house/schema-equipment';
+import type { Outlet } from '../../circuits/outlets';
 
 /** Why a load must be alone on its circuit, where the code or its instructions say so. */
 function sectionFor(load: Load, edition: Edition): string | undefined {
@@ -19,13 +20,23 @@ function sectionFor(load: Load, edition: Edition): string | undefined {
 const isCentralHeating = ({ kind }: Load): boolean => kind === 'furnace' || kind === 'boiler';
 
 /**
- * Equipment that belongs to a furnace may share its circuit: humidifiers, air cleaners, valves, its own circulating and condensate
- * pumps. 422.12 Exception. A sump, well or grinder pump is no part of it, whatever it is called; what has no kind of its own goes by
- * what is written of it.
+ * Equipment that belongs to a furnace may share its circuit: 422.12 Exception. By its kind: a sump, well or grinder pump is no part of it,
+ * whatever it is called.
  */
-const isAssociated = (load: Load | undefined): boolean =>
-  load?.kind === 'humidifier' ||
-  (load?.kind === 'other' && /condensate|circulat|humidifier|zone valve|gas valve|air cleaner/i.test(load.name));
+const ASSOCIATED: ReadonlySet<LoadKind> = new Set<LoadKind>([
+  'humidifier',
+  'air-cleaner',
+  'condensate-pump',
+  'circulator',
+]);
+
+/** What shares a circuit with a load that must be alone. Of what has no kind nobody knows whether it belongs to a furnace. */
+function sharers(load: Load, outlets: readonly Outlet[]): { readonly foreign: Outlet[]; readonly unknown: Outlet[] } {
+  if (!isCentralHeating(load)) return { foreign: [...outlets], unknown: [] };
+  const others = outlets.filter((one) => !one.load || !ASSOCIATED.has(one.load.kind));
+  const isUnknown = (one: Outlet) => one.load?.kind === 'other';
+  return { foreign: others.filter((one) => !isUnknown(one)), unknown: others.filter(isUnknown) };
+}
 
 const entry = { section: '110.3(B)', limits: {}, basis: fromMemory('high') };
 
@@ -42,6 +53,8 @@ export const individualCircuit = defineRule({
         `${load} needs a circuit of its own and shares ${circuit} with ${others}.`,
       tapped: ({ load, circuit }: { load: string; circuit: string }) =>
         `${load} is tapped from ${circuit} with the other cooking equipment of its kitchen.`,
+      unknown: ({ load, circuit, others }: { load: string; circuit: string; others: string }) =>
+        `${load} shares ${circuit} with ${others}, of which no kind is said. Only what belongs to it may share: choose its kind of load.`,
       alone: ({ load, circuit }: { load: string; circuit: string }) => `${load} has ${circuit} to itself.`,
     },
   },
@@ -53,8 +66,9 @@ export const individualCircuit = defineRule({
       const section = outlet.load && sectionFor(outlet.load, facts.edition);
       if (!section) return [];
       const load = outlet.load!;
-      const others = outletsProper(outletsOf(facts, circuit)).filter(
-        (one) => one !== outlet && !(isCentralHeating(load) && isAssociated(one.load)),
+      const { foreign: others, unknown } = sharers(
+        load,
+        outletsProper(outletsOf(facts, circuit)).filter((one) => one !== outlet),
       );
       const where = { circuit: circuit.id, box: outlet.box.id };
       if (others.length > 0 && isTappedCooking(facts.house, circuit))
@@ -62,6 +76,15 @@ export const individualCircuit = defineRule({
           report.pass('tapped', { load: load.name, circuit: circuit.name }, where, {
             section: facts.edition === '2023' ? '210.19(C)' : '210.19(A)(3) Exception 1',
           }),
+        ];
+      if (others.length === 0 && unknown.length > 0)
+        return [
+          report.cannotTell(
+            'unknown',
+            { load: load.name, circuit: circuit.name, others: unknown.map((one) => one.load!.name).join(', ') },
+            where,
+            { section },
+          ),
         ];
       if (others.length === 0)
         return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];

@@ -45,6 +45,11 @@ testRule(multiwireCircuit, {
   ],
   cannotTell: [
     [
+      'two AFCI breakers of which only one half says that they are one',
+      twins({ space: 1, breaker: 'afci', commonTrip: true }, { space: 3, breaker: 'afci' }),
+    ],
+    ['one of them not in the panel yet', twins({ space: 1 }, { space: null })],
+    [
       'two AFCI breakers of which nobody has said that they are one',
       twins({ space: 1, breaker: 'afci' }, { space: 3, breaker: 'afci' }),
       'A and B share a neutral. Is their AFCI breaker one of two poles? Two one-pole ones trip on the shared neutral, and a handle tie makes no common trip of them.',

@@ -1,3 +1,4 @@
+import { newDevice } from '../../house/schema-equipment';
 import { testRule } from '../../test/rule-tester';
 import { wiringBuilder } from '../../test/wiring-house';
 import { outdoorManualWay } from './outdoor-manual-way';
@@ -25,6 +26,14 @@ const deck = (style: string, sensor?: 'dusk') => {
 testRule(outdoorManualWay, {
   passes: [
     ['a dusk sensor in the light behind a wall switch', deck('toggle', 'dusk'), 'Group a goes by itself and by hand.'],
+    [
+      'a dusk sensor in one wall, a plain switch in the other',
+      deck('dusk').with((house) => {
+        house.boxes['S']!.gangs = 2;
+        house.boxes['S']!.devices['S-1'] = newDevice('switch', 'S-1', { circuit: 'Q' });
+        house.switchGroups['a']!.switches.push('S-1');
+      }),
+    ],
     ['a sensor behind an astronomic timer', deck('astronomic', 'dusk'), 'Group a goes by itself and by hand.'],
   ],
   fails: [

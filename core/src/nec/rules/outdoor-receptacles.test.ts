@@ -15,12 +15,35 @@ testRule(outdoorReceptacles, {
       outside().receptacle('front', 'c0', 50).receptacle('back', 'c2', 50),
       'The front has its receptacle: front.',
     ],
+    [
+      'exactly 6 1/2 ft above grade: a floor of 18 in and 60 in',
+      outside().receptacle('front', 'c0', 50, { heightIn: 60 }).receptacle('back', 'c2', 50),
+    ],
+    [
+      'a tub\u2019s receptacle and a free one beside it',
+      outside().receptacle('front', 'c0', 50).load('plug-in-tub', 'back', 'c2', 50, null).receptacle('back', 'c2', 70),
+    ],
+    [
+      'a 240 V one beside one of 120 V',
+      outside().receptacle('front', 'c0', 50).receptacle('back', 'c2', 20, { volts: 240 }).receptacle('back', 'c2', 50),
+    ],
   ],
   fails: [
     [
       'none at the back',
       outside().receptacle('front', 'c0', 50),
       'No outdoor receptacle at the back of the house, readily accessible from grade.',
+    ],
+    [
+      'only one of 240 V at the back',
+      outside().receptacle('front', 'c0', 50).receptacle('back', 'c2', 50, { volts: 240 }),
+    ],
+    [
+      'only one on a balcony at the back, out of reach from grade',
+      outside()
+        .room('up', 'balcony', [0, -140, 100, 40], { side: 'back' })
+        .receptacle('front', 'c0', 50)
+        .receptacle('up', 'c2', 50),
     ],
     [
       'more than 6 1/2 ft above grade',

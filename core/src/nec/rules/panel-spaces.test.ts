@@ -10,8 +10,11 @@ testRule(panelSpaces, {
       house().circuit('A', 30, at(1, 2)).circuit('B', 20, at(2)),
       'P holds its circuits; 5 spaces are free.',
     ],
+    ['a two-pole in the last two spaces', house().circuit('A', 30, at(6, 2))],
+    ['a one-pole in the last space', house().circuit('A', 20, at(8))],
   ],
   fails: [
+    ['one space past the last', house().circuit('A', 20, at(9)), 'A wants space 9; P has 8.'],
     [
       'the second pole meets another breaker',
       house().circuit('A', 30, at(1, 2)).circuit('B', 20, at(3)),

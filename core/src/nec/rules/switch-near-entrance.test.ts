@@ -9,6 +9,14 @@ testRule(switchNearEntrance, {
       bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c2', 50, null).governed('bed'),
       'The switch of bed stands near a way in.',
     ],
+    [
+      'one at the door and one across the room',
+      bedroom()
+        .ceiling('bed', 'luminaire', null)
+        .switchAt('bed', 'c2', 50, null)
+        .switchAt('bed', 'c0', 20, null)
+        .governed('bed'),
+    ],
   ],
   fails: [
     ['across the room', bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null).governed('bed')],

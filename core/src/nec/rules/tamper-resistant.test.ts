@@ -24,6 +24,7 @@ testRule(tamperResistant, {
         .room('d', 'den', [0, 300, 99, 99])
         .receptacle('d', 'c0', 20),
     ],
+    ['a switch beside one that is', room('den').receptacle('r', 'c0', 20).switchAt('r', 'c0', 60, null)],
     ['2023: 240 V, 30 A', room('laundry').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 30 })],
   ],
   fails: [
