@@ -3,7 +3,7 @@ import type { Outlet } from '../circuits/outlets';
 import { ampsOf } from '../loads/library';
 import type { SwitchHardware } from '../feed/chain';
 import { joinsOf, type BoxMakeUp, type UnitWiring } from '../makeup/make-up';
-import type { TerminalName } from '../makeup/signals';
+import type { Signal, TerminalName } from '../makeup/signals';
 
 /** A named place in the wiring: an end of a conductor, a screw of a device, a lug of the panel. */
 export type Pin = string;
@@ -97,142 +97,179 @@ export function boxesOnTheWay(wiring: UnitWiring, group: string): ReadonlySet<st
   return keep;
 }
 
+/** The part of a unit's wiring that a netlist is made of. */
+type Wiring = Pick<UnitWiring, 'unit' | 'runs'> & {
+  readonly nodes: UnitWiring['tree']['nodes'];
+  readonly needs: UnitWiring['plan']['needs'];
+  readonly chains: UnitWiring['plan']['chains'];
+  readonly hardware: UnitWiring['plan']['hardware'];
+};
+
+/** The wiring of a unit, or of those of its boxes that are kept, with the groups that lie wholly in them. */
+function partOf({ unit, tree, runs, plan }: UnitWiring, keep: ReadonlySet<string> | undefined): Wiring {
+  const { hardware } = plan;
+  if (!keep) return { unit, runs, nodes: tree.nodes, needs: plan.needs, chains: plan.chains, hardware };
+  return {
+    unit,
+    nodes: tree.nodes.filter((node) => keep.has(node.box.id)),
+    runs: runs.filter((run) => keep.has(run.to.id)),
+    needs: plan.needs.filter((one) => keep.has(one.outlet.box.id)),
+    chains: plan.chains.filter(({ order, group }) =>
+      [...order, ...group.controls].every((one) => keep.has(one.box.id)),
+    ),
+    hardware,
+  };
+}
+
+/** Numbers the pieces of metal: what is joined in a box is one, and so is each lug, each loose end. */
+class Metal {
+  readonly node = new Map<Pin, number>();
+  #count = 0;
+
+  join(pins: Iterable<Pin>): void {
+    const here = this.#count++;
+    for (const pin of pins) this.node.set(pin, here);
+  }
+
+  /** A piece of its own, unless it is joined to something already. */
+  alone(pin: Pin): void {
+    if (!this.node.has(pin)) this.node.set(pin, this.#count++);
+  }
+
+  /** Puts a pin on the piece that another is of, where there is such a piece. */
+  putOn(pin: Pin, other: Pin): void {
+    const node = this.node.get(other);
+    if (node !== undefined) this.node.set(pin, node);
+  }
+}
+
+function sourcesOf({ unit }: Wiring): Source[] {
+  const source = (id: string, kind: Source['kind'], volts: number): Source => ({
+    id,
+    kind,
+    point: `panel/${id}`,
+    volts,
+  });
+  return [
+    ...unit.circuits.flatMap((circuit, i) => [
+      source(`hot/${circuit.id}`, 'hot', i === 0 ? 120 : -120),
+      ...(circuit.poles === 2 ? [source(`hot/${circuit.id}/2`, 'hot', -120)] : []),
+    ]),
+    source(`neutral/${unit.id}`, 'neutral', 0),
+    source('ground', 'ground', 0),
+  ];
+}
+
+/** Where a signal comes from at the panel. */
+const lugOf = ({ key, kind }: Signal): Pin =>
+  kind === 'ground' ? 'panel/ground' : `panel/${key.replace('/line', '')}`;
+
+function wiresOf({ runs }: Wiring, metal: Metal): Wire[] {
+  return runs.flatMap((run) =>
+    run.cables.flatMap((cable) =>
+      cable.conductors.map((conductor): Wire => {
+        const [a, b] = [`${conductor.id}.a`, `${conductor.id}.b`];
+        // What does not come from the panel has no lug there: its end stays open.
+        if (!run.from && conductor.signal) metal.putOn(a, lugOf(conductor.signal));
+        for (const end of [a, b]) metal.alone(end);
+        return {
+          id: conductor.id,
+          label: `${conductor.color}, ${run.from?.tag ?? 'panel'} to ${run.to.tag}`,
+          a,
+          b,
+          ohms: (RESISTANCE[run.awg][run.metal === 'copper' ? 1 : 2] * run.lengthIn) / 12_000,
+        };
+      }),
+    ),
+  );
+}
+
+/** A device with the points where it is connected. */
+interface Connected {
+  readonly outlet: Outlet;
+  readonly points: Partial<Record<TerminalName, Pin>>;
+}
+
+function connectedDevices({ needs }: Wiring): ReadonlyMap<string, Connected> {
+  const at = new Map<string, Connected>();
+  for (const { outlet, terminal } of needs) {
+    const { id } = outlet.device;
+    let here = at.get(id);
+    if (!here) at.set(id, (here = { outlet, points: {} }));
+    here.points[terminal] = `${id}.${terminal}`;
+  }
+  return at;
+}
+
+/** What takes power in a device: one part between its hots, one on its switched half, the 120 V part of a range or dryer. */
+function loadsOf({ outlet, points }: Connected, { unit }: Wiring, group: string | undefined): LoadPart[] {
+  const { id } = outlet.device;
+  const circuit = outlet.device.circuit ?? unit.circuits[0]!.id;
+  const neutral = points.neutral ?? points['line-neutral'];
+  const hot = points.hot ?? points['line-hot'];
+  const second = points['hot-2'];
+  const common = {
+    label: outlet.box.tag,
+    kind: loadKind(outlet),
+    ground: points.ground,
+    from: `hot/${circuit}`,
+    to: `neutral/${unit.id}`,
+    volts: 120,
+    group: undefined,
+  } as const;
+  const loads: LoadPart[] = [];
+  if (second && hot)
+    loads.push({ ...common, id, a: hot, b: second, watts: wattsOf(outlet), volts: 240, to: `hot/${circuit}/2` });
+  if (points.switched && neutral)
+    loads.push({ ...common, id: `${id}.switched`, a: points.switched, b: neutral, watts: 90, group });
+  if (hot && neutral && !second) {
+    const own = points.switched ? undefined : group;
+    loads.push({ ...common, id, a: hot, b: neutral, watts: wattsOf(outlet), group: own });
+  }
+  if (hot && neutral && second) loads.push({ ...common, id: `${id}.120`, a: hot, b: neutral, watts: 60 });
+  return loads;
+}
+
 /** The netlist of one unit, or of some of its boxes: its cables, and the joins of the boxes that they reach. */
 export function netlistOf(
   whole: UnitWiring,
   boxes: ReadonlyMap<string, BoxMakeUp>,
   keep?: ReadonlySet<string>,
 ): Netlist {
-  const { unit } = whole;
-  const wiring = keep
-    ? {
-        tree: { nodes: whole.tree.nodes.filter((node) => keep.has(node.box.id)) },
-        runs: whole.runs.filter((run) => keep.has(run.to.id)),
-      }
-    : whole;
-  const plan = keep
-    ? {
-        ...whole.plan,
-        needs: whole.plan.needs.filter((one) => keep.has(one.outlet.box.id)),
-        chains: whole.plan.chains.filter(({ order, group }) =>
-          [...order, ...group.controls].every((one) => keep.has(one.box.id)),
-        ),
-      }
-    : whole.plan;
-  const node = new Map<Pin, number>();
-  let count = 0;
-  for (const { box } of wiring.tree.nodes)
-    for (const join of joinsOf(boxes.get(box.id)!)) {
-      const here = count++;
-      for (const end of join.ends) node.set(end.id, here);
-      for (const terminal of join.terminals) node.set(terminal.id, here);
-    }
-  const sources: Source[] = [];
-  const source = (id: string, kind: Source['kind'], volts: number) => {
-    const point = `panel/${id}`;
-    node.set(point, count++);
-    sources.push({ id, kind, point, volts });
-  };
-  unit.circuits.forEach((circuit, i) => {
-    source(`hot/${circuit.id}`, 'hot', i === 0 ? 120 : -120);
-    if (circuit.poles === 2) source(`hot/${circuit.id}/2`, 'hot', -120);
-  });
-  source(`neutral/${unit.id}`, 'neutral', 0);
-  source('ground', 'ground', 0);
-  const lug = (key: string, kind: string) => (kind === 'ground' ? 'panel/ground' : `panel/${key.replace('/line', '')}`);
-  const wires: Wire[] = [];
-  for (const run of wiring.runs)
-    for (const cable of run.cables)
-      for (const conductor of cable.conductors) {
-        const ohms = (RESISTANCE[run.awg][run.metal === 'copper' ? 1 : 2] * run.lengthIn) / 12_000;
-        const a = `${conductor.id}.a`;
-        const b = `${conductor.id}.b`;
-        // What does not come from the panel has no lug there: its end stays open.
-        const from = !run.from && conductor.signal && node.get(lug(conductor.signal.key, conductor.signal.kind));
-        if (from !== undefined && from !== false) node.set(a, from);
-        for (const end of [a, b]) if (!node.has(end)) node.set(end, count++);
-        wires.push({
-          id: conductor.id,
-          label: `${conductor.color}, ${run.from?.tag ?? 'panel'} to ${run.to.tag}`,
-          a,
-          b,
-          ohms,
-        });
-      }
-  const at = new Map<string, Partial<Record<TerminalName, Pin>>>();
-  const outlets = new Map<string, Outlet>();
-  for (const { outlet, terminal } of plan.needs) {
-    const points = at.get(outlet.device.id) ?? {};
-    points[terminal] = `${outlet.device.id}.${terminal}`;
-    at.set(outlet.device.id, points);
-    outlets.set(outlet.device.id, outlet);
-  }
+  const wiring = partOf(whole, keep);
+  const { unit, nodes, chains, hardware } = wiring;
+  const metal = new Metal();
+  for (const { box } of nodes)
+    for (const { ends, terminals } of joinsOf(boxes.get(box.id)!))
+      metal.join([...ends, ...terminals].map((one) => one.id));
+  const sources = sourcesOf(wiring);
+  for (const { point } of sources) metal.alone(point);
+  const wires = wiresOf(wiring, metal);
+  const groupOf = new Map(
+    chains.flatMap(({ group }) => group.controls.map((one) => [one.device.id, group.group.id] as const)),
+  );
   const switches: SwitchPart[] = [];
   const loads: LoadPart[] = [];
   const gfcis: GfciPart[] = [];
   const grounds: { label: string; point: Pin }[] = [];
-  const groupOf = new Map(
-    plan.chains.flatMap(({ group }) => group.controls.map((one) => [one.device.id, group.group.id] as const)),
-  );
-  for (const [id, points] of at) {
-    const outlet = outlets.get(id)!;
+  for (const [id, device] of connectedDevices(wiring)) {
+    const { outlet, points: at } = device;
     const label = outlet.box.tag;
-    const hardware = plan.hardware.get(id);
-    if (points.ground) grounds.push({ label, point: points.ground });
-    if (hardware) {
-      switches.push({ id, label, hardware, at: points });
+    if (at.ground) grounds.push({ label, point: at.ground });
+    const switching = hardware.get(id);
+    if (switching) {
+      switches.push({ id, label, hardware: switching, at });
       continue;
     }
-    const circuit = outlet.device.circuit ?? unit.circuits[0]!.id;
-    const [from, to] = [`hot/${circuit}`, `neutral/${unit.id}`];
-    const common = { label, kind: loadKind(outlet), ground: points.ground, from };
-    const neutral = points.neutral ?? points['line-neutral'];
-    const two = points['hot-2'];
-    if (unit.gfcis.some((one) => one.device.id === outlet.device.id)) gfcis.push({ id, label, at: points });
-    const hot = points.hot ?? points['line-hot'];
-    if (two && hot)
-      loads.push({
-        ...common,
-        id,
-        a: hot,
-        b: two,
-        watts: wattsOf(outlet),
-        volts: 240,
-        to: `hot/${circuit}/2`,
-        group: undefined,
-      });
-    if (points.switched && neutral)
-      loads.push({
-        ...common,
-        id: `${id}.switched`,
-        a: points.switched,
-        b: neutral,
-        watts: 90,
-        volts: 120,
-        to,
-        group: groupOf.get(id),
-      });
-    if (hot && neutral && !two)
-      loads.push({
-        ...common,
-        id,
-        a: hot,
-        b: neutral,
-        watts: wattsOf(outlet),
-        volts: 120,
-        to,
-        group: points.switched ? undefined : groupOf.get(id),
-      });
-    // The 120 V part of a range or dryer.
-    if (hot && neutral && two)
-      loads.push({ ...common, id: `${id}.120`, a: hot, b: neutral, watts: 60, volts: 120, to, group: undefined });
+    if (unit.gfcis.some((one) => one.device.id === id)) gfcis.push({ id, label, at });
+    loads.push(...loadsOf(device, wiring, groupOf.get(id)));
   }
-  const groups = plan.chains.map(({ group, order }) => ({
+  const groups = chains.map(({ group, order }) => ({
     id: group.group.id,
     name: group.group.name,
     switches: order.map((one) => one.device.id),
   }));
-  return { node, wires, switches, loads, gfcis, sources, groups, grounds };
+  return { node: metal.node, wires, switches, loads, gfcis, sources, groups, grounds };
 }
 
 /** Which terminals a switch joins inside, by its position: published behaviour of three-way and four-way switches. */
