@@ -96,32 +96,71 @@ function whyAlone(house: House, outlet: Outlet, planning: Planning): CircuitRequ
   return undefined;
 }
 
-/** What an outlet asks of its circuit; undefined for switches, which ride along with what they control. */
-export function requirementOf(house: House, outlet: Outlet): CircuitRequirement | undefined {
-  const planning = planningOf(house);
-  const { device, room, load } = outlet;
-  if (device.kind === 'switch') return undefined;
-  const lone = whyAlone(house, outlet, planning);
-  if (lone) return lone;
-  const opener = openerPool(house, outlet);
-  const pool = (
-    key: string,
-    title: string,
-    ratingA: number,
-    purpose: Circuit['purpose'],
-    why: string,
-    section: string,
-  ): CircuitRequirement => ({
-    pool: key,
-    title,
-    purpose,
-    poles: 1,
-    ratingA,
-    demand: load || device.kind !== 'receptacle' ? loadShare(outlet, ratingA) : receptacleShare(house, ratingA),
-    why,
-    section,
-  });
-  if (load?.volts === 240)
+/** Circuits that outlets of one kind share: what each is called and why it is there. */
+const POOLS = {
+  dishes: ['Dishwasher and disposer', 'general', 'both fixed, nothing else', '210.23'],
+  food: ['Counter', 'small-appliance', 'small-appliance circuits', '210.52(B), 210.11(C)(1)'],
+  laundry: ['Laundry', 'laundry', 'laundry receptacles and nothing else', '210.11(C)(2)'],
+  bathroom: ['Bathroom', 'bathroom', 'bathroom receptacles and nothing else', '210.11(C)(3)'],
+  garage: ['Garage', 'garage', 'garage receptacles', '210.11(C)(4)'],
+  'outside with garage': ['Garage', 'garage', 'outdoors with the garage, by exception', '210.11(C)(4)'],
+  outside: ['Outside', 'general', 'the firm keeps outside apart', 'shop standard'],
+  'outdoor equipment': ['Outside', 'general', 'outdoor equipment keeps off the lights of the house', 'common practice'],
+  opener: [
+    'Garage opener and outside lights',
+    'general',
+    'the opener apart from the lights of the house',
+    'common practice',
+  ],
+  alarms: ['Alarms', 'general', 'the firm keeps alarms alone', 'shop standard'],
+  rooms: ['Rooms', 'general', 'lights and receptacles room by room', '210.11(A)'],
+  general: ['Receptacles', 'general', 'general receptacles', '210.11(A)'],
+  lighting: ['Lights', 'general', 'lighting', '210.11(A)'],
+} as const satisfies Readonly<
+  Record<string, readonly [title: string, purpose: Circuit['purpose'], why: string, section: string]>
+>;
+
+const SHARED_A = 20;
+
+/** The requirement of an outlet that shares circuits of a kind; outlets with one key share. */
+function pooled(
+  house: House,
+  outlet: Outlet,
+  kind: keyof typeof POOLS,
+  ratingA: number,
+  key: string = kind,
+): CircuitRequirement {
+  const [title, purpose, why, section] = POOLS[kind];
+  const isBare = outlet.device.kind === 'receptacle' && !outlet.load;
+  const demand = isBare ? receptacleShare(house, ratingA) : loadShare(outlet, ratingA);
+  return { pool: key, title, purpose, poles: 1, ratingA, demand, why, section };
+}
+
+/** What a receptacle requires by the place where it is, where the code or the firm says so. */
+function requirementByPlace(house: House, outlet: Outlet, planning: Planning): CircuitRequirement | undefined {
+  const { room, load } = outlet;
+  if (isFoodReceptacle(outlet))
+    return {
+      ...pooled(house, outlet, 'food', SABC_A),
+      counter: room.kind === 'kitchen' && servesCounter(viewRoom(house, room.id), outlet.box),
+    };
+  if (isInLaundryArea(house, outlet)) return pooled(house, outlet, 'laundry', SHARED_A);
+  if (BATHROOMS.has(room.kind)) {
+    const isOwn = planning.baths === 'each' && room.kind === 'bathroom';
+    return pooled(house, outlet, 'bathroom', SHARED_A, isOwn ? `bath ${room.id}` : bathFor(house, planning));
+  }
+  if (room.kind === 'garage' && load?.kind !== 'garage-door-opener') return pooled(house, outlet, 'garage', SHARED_A);
+  if (!OUTDOOR_KINDS.has(room.kind)) return undefined;
+  return planning.outside === 'with-garage' && house.job.edition !== '2014'
+    ? pooled(house, outlet, 'outside with garage', SHARED_A, 'garage')
+    : pooled(house, outlet, 'outside', SHARED_A);
+}
+
+/** What a load requires that shares with others of its kind. */
+function requirementByLoad(house: House, outlet: Outlet): CircuitRequirement | undefined {
+  const { load, room } = outlet;
+  if (!load) return undefined;
+  if (load.volts === 240)
     return {
       pool: 'heat 240',
       title: 'Heat',
@@ -132,66 +171,41 @@ export function requirementOf(house: House, outlet: Outlet): CircuitRequirement 
       why: 'fixed heat of several rooms, at 125 %',
       section: '424.3, 424.4 from 2020',
     };
-  if (load && DISHES.has(load.kind) && room.kind === 'kitchen')
-    return {
-      ...pool('dishes', 'Dishwasher and disposer', 20, 'general', 'both fixed, nothing else', '210.23'),
-      demand: 0.45,
-    };
-  if (device.kind === 'receptacle') {
-    if (isFoodReceptacle(outlet))
-      return {
-        ...pool('food', 'Counter', SABC_A, 'small-appliance', 'small-appliance circuits', '210.52(B), 210.11(C)(1)'),
-        counter: room.kind === 'kitchen' && servesCounter(viewRoom(house, room.id), outlet.box),
-      };
-    if (isInLaundryArea(house, outlet))
-      return pool('laundry', 'Laundry', 20, 'laundry', 'laundry receptacles and nothing else', '210.11(C)(2)');
-    if (BATHROOMS.has(room.kind))
-      return pool(
-        planning.baths === 'each' && room.kind === 'bathroom' ? `bath ${room.id}` : bathFor(house, planning),
-        'Bathroom',
-        20,
-        'bathroom',
-        'bathroom receptacles and nothing else',
-        '210.11(C)(3)',
-      );
-    if (room.kind === 'garage' && load?.kind !== 'garage-door-opener')
-      return pool('garage', 'Garage', 20, 'garage', 'garage receptacles', '210.11(C)(4)');
-    if (OUTDOOR_KINDS.has(room.kind))
-      return planning.outside === 'with-garage' && house.job.edition !== '2014'
-        ? pool('garage', 'Garage', 20, 'garage', 'outdoors with the garage, by exception', '210.11(C)(4)')
-        : pool('outside', 'Outside', 20, 'general', 'the firm keeps outside apart', 'shop standard');
-  }
-  if (load && OUTDOOR_KINDS.has(room.kind))
-    return pool(
-      'outside',
-      'Outside',
-      20,
-      'general',
-      'outdoor equipment keeps off the lights of the house',
-      'common practice',
-    );
-  if (opener)
-    return {
-      ...pool(
-        'opener',
-        'Garage opener and outside lights',
-        generalRating(planning),
-        'general',
-        'the opener apart from the lights of the house',
-        'common practice',
-      ),
-      demand: Math.max(loadShare(outlet, generalRating(planning)), load ? 0 : lightShare(planning)),
-    };
-  if (device.kind === 'alarm' && planning.alarms === 'alone')
-    return pool('alarms', 'Alarms', 15, 'general', 'the firm keeps alarms alone', 'shop standard');
+  if (DISHES.has(load.kind) && room.kind === 'kitchen')
+    return { ...pooled(house, outlet, 'dishes', SHARED_A), demand: 0.45 };
+  return undefined;
+}
+
+/** Lights, alarms, and receptacles for general use, as the firm divides them. */
+function generalRequirement(house: House, outlet: Outlet, planning: Planning): CircuitRequirement {
+  const { device, load, room } = outlet;
   const ratingA = generalRating(planning);
-  const isPlug = device.kind === 'receptacle' && !load?.fastened;
-  if (planning.lighting === 'by-room')
-    return pool(`rooms ${room.level}`, 'Rooms', ratingA, 'general', 'lights and receptacles room by room', '210.11(A)');
-  if (isPlug)
-    return pool(`general ${room.level}`, 'Receptacles', ratingA, 'general', 'general receptacles', '210.11(A)');
-  const lights = pool(`lighting ${room.level}`, 'Lights', ratingA, 'general', 'lighting', '210.11(A)');
+  if (openerPool(house, outlet)) {
+    const demand = Math.max(loadShare(outlet, ratingA), load ? 0 : lightShare(planning));
+    return { ...pooled(house, outlet, 'opener', ratingA), demand };
+  }
+  if (device.kind === 'alarm' && planning.alarms === 'alone') return pooled(house, outlet, 'alarms', 15);
+  if (planning.lighting === 'by-room') return pooled(house, outlet, 'rooms', ratingA, `rooms ${room.level}`);
+  if (device.kind === 'receptacle' && !load?.fastened)
+    return pooled(house, outlet, 'general', ratingA, `general ${room.level}`);
+  const lights = pooled(house, outlet, 'lighting', ratingA, `lighting ${room.level}`);
   return device.kind === 'luminaire' ? { ...lights, demand: Math.max(lights.demand, lightShare(planning)) } : lights;
+}
+
+/** What an outlet requires of its circuit; undefined for switches, which ride along with what they control. */
+export function requirementOf(house: House, outlet: Outlet): CircuitRequirement | undefined {
+  const { device, room, load } = outlet;
+  if (device.kind === 'switch') return undefined;
+  const planning = planningOf(house);
+  return (
+    whyAlone(house, outlet, planning) ??
+    requirementByLoad(house, outlet) ??
+    (device.kind === 'receptacle' ? requirementByPlace(house, outlet, planning) : undefined) ??
+    (load && OUTDOOR_KINDS.has(room.kind)
+      ? pooled(house, outlet, 'outdoor equipment', SHARED_A, 'outside')
+      : undefined) ??
+    generalRequirement(house, outlet, planning)
+  );
 }
 
 const isOpener = (outlet: Outlet): boolean => outlet.load?.kind === 'garage-door-opener';
