@@ -1,6 +1,6 @@
 import type { Edited } from '../house/edit';
 import { featureSchema, openingSchema, type FeatureKind, type OpeningKind } from '../house/schema-fixed';
-import type { House, Room } from '../house/schema';
+import type { Feature, House, Opening, Room } from '../house/schema';
 import { addFeature } from '../edits/place-panel';
 import { addEntity, type NewId } from '../edits/verbs';
 import { BEHIND_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from '../edits/usual-sizes';
@@ -182,6 +182,104 @@ function readSize(text: string): Result<{ widthIn: number | undefined; otherIn: 
   return second.ok ? succeed({ widthIn: first.value, otherIn: second.value }) : second;
 }
 
+/** Where a typed thing goes, and its sizes as far as they were said, inches. */
+interface Place extends Meant {
+  readonly room: Room;
+  readonly word: string;
+  readonly size: { readonly widthIn: number | undefined; readonly otherIn: number | undefined };
+  /** From the wall's left end; undefined in the middle of the stretch. */
+  readonly atIn: number | undefined;
+  readonly sillIn: number | undefined;
+}
+
+function findPlace(house: House, level: string, word: string, pieces: Read, selected: string | null): Result<Place> {
+  const inRoom = pieces.room === undefined ? undefined : findRoomByName(house, level, pieces.room);
+  if (inRoom && !inRoom.ok) return inRoom;
+  const room = inRoom?.value ?? house.rooms[selected ?? ''];
+  if (!room || room.level !== level)
+    return refuse('room', 'tape', `In which room? Choose one, or say it: ${word} in kitchen on north.`);
+  const to = pieces.to === undefined ? undefined : findRoomByName(house, level, pieces.to);
+  if (to && !to.ok) return to;
+  if (!to && pieces.side === undefined)
+    return refuse('wall', 'tape', `On which wall of ${room.name}? Say: ${word} on north, or ${word} to hall.`);
+  const meant = to ? wallToRoom(house, room, to.value) : wallOnSide(room, pieces.side!);
+  if (!meant.ok) return meant;
+  const size = readSize(pieces.size);
+  if (!size.ok) return size;
+  const at = readOptional(pieces.at ?? (pieces.trailing || undefined), 'Distance');
+  if (!at.ok) return at;
+  const sill = readOptional(pieces.sill, 'Sill');
+  if (!sill.ok) return sill;
+  const atIn = pieces.isCentered ? undefined : at.value;
+  return succeed({ ...meant.value, room, word, size: size.value, atIn, sillIn: sill.value });
+}
+
+const inTheMiddle = ({ fromIn, toIn }: Meant, widthIn: number): number =>
+  Math.max(fromIn, (fromIn + toIn - widthIn) / 2);
+
+const toSixteenths = (lengthIn: number): number => Math.round(lengthIn * 16) / 16;
+
+const tooWide = ({ word, wall, room }: Place, widthIn: number) =>
+  refuse(
+    'width',
+    'tape',
+    `${word} is ${formatLength(widthIn)} wide, and the ${wall.name} wall of ${room.name} ${formatLength(wall.lengthIn)}.`,
+  );
+
+function toOpening(place: Place, thing: Extract<Thing, { opening: OpeningKind }>, id: string): Result<Opening> {
+  const { room, wall, size } = place;
+  const kind = thing.opening;
+  const widthIn = size.widthIn ?? OPENING_WIDTH_IN[kind] * (thing.leaves ?? 1);
+  if (widthIn > wall.lengthIn) return tooWide(place, widthIn);
+  const sillIn = place.sillIn ?? 36;
+  const heightIn = size.otherIn;
+  return succeed(
+    openingSchema.parse({
+      id,
+      room: room.id,
+      wall: wall.id,
+      kind,
+      widthIn,
+      alongIn: toSixteenths(place.atIn ?? inTheMiddle(place, widthIn)),
+      ...(kind === 'window' ? { sillIn } : {}),
+      ...(heightIn === undefined ? {} : { headIn: kind === 'window' ? sillIn + heightIn : heightIn }),
+      ...(thing.leaves ? { leaves: thing.leaves } : {}),
+    }),
+  );
+}
+
+function toFeature(place: Place, kind: FeatureKind, id: string): Result<Feature> {
+  const { room, wall, size, atIn, word } = place;
+  const [usualIn, depthIn, heightIn] = FEATURE_SIZE_IN[kind] ?? [36, 24, 36];
+  // A counter is as long as its wall where nothing is said.
+  const widthIn = size.widthIn ?? (kind === 'counter' && atIn === undefined ? place.toIn - place.fromIn : usualIn);
+  if (widthIn > wall.lengthIn) return tooWide(place, widthIn);
+  // A fixture's distance is said to its middle, as its center line is.
+  const alongIn = atIn === undefined ? inTheMiddle(place, widthIn) : atIn - widthIn / 2;
+  if (alongIn < -0.5 || alongIn + widthIn > wall.lengthIn + 0.5)
+    return refuse(
+      'place',
+      'tape',
+      `At ${formatLength(atIn ?? 0)} the ${word} of ${formatLength(widthIn)} runs past the end of the ${wall.name} wall, ${formatLength(wall.lengthIn)} long.`,
+    );
+  return succeed(
+    featureSchema.parse({
+      id,
+      room: room.id,
+      kind,
+      heightIn,
+      at: {
+        kind: 'wall',
+        wall: wall.id,
+        widthIn,
+        depthIn: size.otherIn ?? depthIn,
+        alongIn: toSixteenths(Math.max(0, Math.min(wall.lengthIn - widthIn, alongIn))),
+        behindIn: BEHIND_IN[kind] ?? 0,
+      },
+    }),
+  );
+}
+
 /**
  * Puts a door, window or fixture in by a typed line: `door 32 to hall at 4'`, `window 48x36 sill 40 centered on north`,
  * `sink at 5' on north`, `panel in garage east 12'`. Distances are from the wall's left end, seen from inside the room. Answers what was
@@ -196,99 +294,14 @@ export function addTypedThing(
 ): Result<{ readonly edited: Result<Edited>; readonly id: string; readonly kind: 'opening' | 'feature' }> {
   const read = readThing(text);
   if (!read) return refuse('thing', 'tape', `"${text.trim()}" names no door, window or fixture.`);
-  const pieces = readPieces(read.rest);
-  const inRoom = pieces.room === undefined ? undefined : findRoomByName(house, level, pieces.room);
-  if (inRoom && !inRoom.ok) return inRoom;
-  const room = inRoom?.value ?? house.rooms[selectedRoom ?? ''];
-  if (!room || room.level !== level)
-    return refuse('room', 'tape', `In which room? Choose one, or say it: ${read.word} in kitchen on north.`);
-  const to = pieces.to === undefined ? undefined : findRoomByName(house, level, pieces.to);
-  if (to && !to.ok) return to;
-  if (!to && pieces.side === undefined)
-    return refuse(
-      'wall',
-      'tape',
-      `On which wall of ${room.name}? Say: ${read.word} on north, or ${read.word} to hall.`,
-    );
-  const meant = to ? wallToRoom(house, room, to.value) : wallOnSide(room, pieces.side!);
-  if (!meant.ok) return meant;
-  const size = readSize(pieces.size);
-  if (!size.ok) return size;
-  const at = readOptional(pieces.at ?? (pieces.trailing || undefined), 'Distance');
-  if (!at.ok) return at;
-  const sill = readOptional(pieces.sill, 'Sill');
-  if (!sill.ok) return sill;
-  const { wall, fromIn, toIn } = meant.value;
-  const place = (widthIn: number): number =>
-    at.value === undefined || pieces.isCentered ? Math.max(fromIn, (fromIn + toIn - widthIn) / 2) : at.value;
-  const tooWide = (widthIn: number) =>
-    refuse(
-      'width',
-      'tape',
-      `${read.word} is ${formatLength(widthIn)} wide, and the ${wall.name} wall of ${room.name} ${formatLength(wall.lengthIn)}.`,
-    );
-
+  const place = findPlace(house, level, read.word, readPieces(read.rest), selectedRoom);
+  if (!place.ok) return place;
   if ('opening' in read.thing) {
-    const kind = read.thing.opening;
-    const widthIn = size.value.widthIn ?? OPENING_WIDTH_IN[kind] * (read.thing.leaves ?? 1);
-    if (widthIn > wall.lengthIn) return tooWide(widthIn);
     const id = newId('opening');
-    const sillIn = sill.value ?? 36;
-    const heightIn = size.value.otherIn;
-    return succeed({
-      id,
-      kind: 'opening',
-      edited: addEntity(
-        house,
-        'openings',
-        openingSchema.parse({
-          id,
-          room: room.id,
-          wall: wall.id,
-          kind,
-          widthIn,
-          alongIn: Math.round(place(widthIn) * 16) / 16,
-          ...(kind === 'window' ? { sillIn } : {}),
-          ...(heightIn === undefined ? {} : { headIn: kind === 'window' ? sillIn + heightIn : heightIn }),
-          ...(read.thing.leaves ? { leaves: read.thing.leaves } : {}),
-        }),
-      ),
-    });
+    const opening = toOpening(place.value, read.thing, id);
+    return opening.ok ? succeed({ id, kind: 'opening', edited: addEntity(house, 'openings', opening.value) }) : opening;
   }
-  const { feature } = read.thing;
-  const [usualIn, depthIn, heightIn] = FEATURE_SIZE_IN[feature] ?? [36, 24, 36];
-  // A counter is as long as its wall where nothing is said.
-  const widthIn = size.value.widthIn ?? (feature === 'counter' && at.value === undefined ? toIn - fromIn : usualIn);
-  if (widthIn > wall.lengthIn) return tooWide(widthIn);
   const id = newId('feature');
-  // A fixture's distance is said to its middle, as its center line is.
-  const alongIn = at.value === undefined || pieces.isCentered ? place(widthIn) : at.value - widthIn / 2;
-  if (alongIn < -0.5 || alongIn + widthIn > wall.lengthIn + 0.5)
-    return refuse(
-      'place',
-      'tape',
-      `At ${formatLength(at.value ?? 0)} the ${read.word} of ${formatLength(widthIn)} runs past the end of the ${wall.name} wall, ${formatLength(wall.lengthIn)} long.`,
-    );
-  return succeed({
-    id,
-    kind: 'feature',
-    edited: addFeature(
-      house,
-      featureSchema.parse({
-        id,
-        room: room.id,
-        kind: feature,
-        heightIn,
-        at: {
-          kind: 'wall',
-          wall: wall.id,
-          widthIn,
-          depthIn: size.value.otherIn ?? depthIn,
-          alongIn: Math.round(Math.max(0, Math.min(wall.lengthIn - widthIn, alongIn)) * 16) / 16,
-          behindIn: BEHIND_IN[feature] ?? 0,
-        },
-      }),
-      newId,
-    ),
-  });
+  const feature = toFeature(place.value, read.thing.feature, id);
+  return feature.ok ? succeed({ id, kind: 'feature', edited: addFeature(house, feature.value, newId) }) : feature;
 }
