@@ -209,7 +209,7 @@ export const QUESTIONS: readonly Question[] = [
     why: 'A hood on a cord needs a receptacle in the cabinet on a circuit of its own (422.16(B)(4)), and the duct takes the bay.',
     usual: 'a hood on a cord, receptacle in the cabinet',
     who: 'cabinets',
-    drawn: connects('range-hood', 'microwave'),
+    drawn: either(connects('range-hood', 'microwave'), has('range-hood', 'microwave')),
   },
   {
     id: 'backsplash',
@@ -280,6 +280,7 @@ export const QUESTIONS: readonly Question[] = [
     why: 'A box behind the mirror is found at trim. A lit one takes its cable in the middle.',
     usual: 'a plain mirror 36 in wide, lights over it',
     who: 'designer',
+    drawn: has('mirror'),
     rests: (asked) => [...wallLights(asked), ...overCounters(asked)],
   },
   {
@@ -300,6 +301,7 @@ export const QUESTIONS: readonly Question[] = [
     who: 'hvac',
     drawn: either(
       connects('exhaust-fan', 'bath-heater'),
+      has('bath-fan'),
       holds('a fan', (box) => deviceOf(box, 'fan')),
     ),
   },
@@ -310,7 +312,7 @@ export const QUESTIONS: readonly Question[] = [
     why: 'It needs a receptacle low beside the toilet: the one that owners request after the tile is up.',
     usual: 'none',
     who: 'owner',
-    drawn: connects('bidet-seat'),
+    drawn: either(connects('bidet-seat'), has('bidet-seat')),
   },
   {
     id: 'warm-floor',
@@ -396,7 +398,10 @@ export const QUESTIONS: readonly Question[] = [
     why: 'An opener takes a receptacle in the ceiling; shop machines need circuits by horsepower.',
     usual: 'one opener a vehicle door',
     who: 'owner',
-    drawn: connects('garage-door-opener', 'freezer', 'table-saw', 'compressor', 'welder', 'battery-charger'),
+    drawn: either(
+      connects('garage-door-opener', 'freezer', 'table-saw', 'compressor', 'welder', 'battery-charger'),
+      has('garage-opener', 'freezer', 'workbench'),
+    ),
   },
   {
     id: 'shelves',
@@ -432,6 +437,6 @@ export const QUESTIONS: readonly Question[] = [
     why: 'A pump that trips with something else floods the basement.',
     usual: 'none',
     who: 'plumber',
-    drawn: connects('sump-pump', 'well-pump', 'grinder-pump', 'dehumidifier', 'radon-fan'),
+    drawn: either(connects('sump-pump', 'well-pump', 'grinder-pump', 'dehumidifier', 'radon-fan'), has('sump')),
   },
 ];

@@ -42,6 +42,31 @@ export const FEATURE_SIZE_IN: Readonly<Partial<Record<FeatureKind, readonly [num
   desk: [60, 28, 30],
   sofa: [84, 38, 34],
   tv: [55, 4, 60],
+  disposer: [10, 10, 24],
+  'range-hood': [30, 20, 84],
+  microwave: [30, 16, 72],
+  'bath-fan': [12, 12, 96],
+  mirror: [36, 1, 76],
+  'bidet-seat': [16, 20, 18],
+  workbench: [96, 24, 36],
+  freezer: [30, 30, 66],
+  'garage-opener': [12, 40, 96],
+  sump: [24, 24, 1],
+  'ev-charger': [12, 8, 60],
+  'attic-access': [22, 30, 96],
+  'water-service': [6, 6, 24],
+  'gas-meter': [18, 12, 48],
+};
+
+/** The underside of what hangs, inches above the floor: *common practice*. */
+export const FEATURE_BOTTOM_IN: Readonly<Partial<Record<FeatureKind, number>>> = {
+  'range-hood': 66,
+  microwave: 54,
+  mirror: 40,
+  'bath-fan': 90,
+  'garage-opener': 84,
+  'attic-access': 90,
+  'ev-charger': 40,
 };
 /** The gap that a basin or a sink leaves behind it, inches. */
 export const BEHIND_IN: Readonly<Partial<Record<FeatureKind, number>>> = { sink: 3, basin: 3 };

@@ -12,6 +12,7 @@ import {
   placeBoxes,
   type NewId,
 } from '../edits/verbs';
+import { connectAppliances } from '../loads/appliances';
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
@@ -98,6 +99,8 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return edit(house, remedy.label, (draft) => {
         for (const id of remedy.circuits) if (draft.circuits[id]) draft.circuits[id].commonTrip = true;
       });
+    case 'connect-appliances':
+      return connectAppliances(house, newId);
     case 'feed-panel':
       return feedPanel(house, remedy.panel, newId);
     case 'set-supply':

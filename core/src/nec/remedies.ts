@@ -29,6 +29,7 @@ export type Remedy = { readonly label: string } & (
   | { readonly kind: 'set-circuit'; readonly circuit: string; readonly changes: Partial<Circuit> }
   | { readonly kind: 'common-trip'; readonly circuits: readonly string[] }
   | { readonly kind: 'feed-panel'; readonly panel: string }
+  | { readonly kind: 'connect-appliances' }
   | { readonly kind: 'set-supply'; readonly changes: Partial<Supply> }
   | { readonly kind: 'set-building'; readonly building: string; readonly changes: Partial<Building> }
   | { readonly kind: 'set-feeder'; readonly feeder: string; readonly changes: Partial<Feeder> }
@@ -54,6 +55,12 @@ export const setLoadsRemedy = (
   changes: Readonly<Record<string, unknown>>,
   label: string,
 ): Remedy => ({ kind: 'set-loads', loads, changes, label });
+
+/** A box and a typical load for everything that is drawn and connects nowhere. */
+export const connectRemedy = (n: number): Remedy => ({
+  kind: 'connect-appliances',
+  label: n === 1 ? 'Connect it' : `Connect all ${n}`,
+});
 
 /** Adds the fewest receptacles that complete a room. */
 export const fillRoomRemedy = (room: Room): Remedy => ({

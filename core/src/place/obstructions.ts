@@ -22,6 +22,7 @@ const COVERS: Readonly<Record<string, string>> = {
   bed: 'the headboard of a bed',
   sofa: 'a sofa',
   'tall-cabinet': 'a tall cabinet',
+  mirror: 'a mirror',
 };
 
 /** What covers, shades or bars stretches of a room's walls: open doors, barn panels, heaters, furniture, tile, zones. */

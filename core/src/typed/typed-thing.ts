@@ -3,7 +3,7 @@ import { featureSchema, openingSchema, type FeatureKind, type OpeningKind } from
 import type { Feature, House, Opening, Room } from '../house/schema';
 import { addFeature } from '../edits/place-panel';
 import { addEntity, type NewId } from '../edits/verbs';
-import { BEHIND_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from '../edits/usual-sizes';
+import { BEHIND_IN, FEATURE_BOTTOM_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from '../edits/usual-sizes';
 import { facingOf } from '../plan/facing';
 import { wallLoop, type LoopWall } from '../plan/wall-loop';
 import { formatLength, parseLength } from '../units/length';
@@ -21,7 +21,6 @@ const WORDS: readonly (readonly [words: string, thing: Thing])[] = [
   ['barn door', { opening: 'barn' }],
   ['double door', { opening: 'door', leaves: 2 }],
   ['french door', { opening: 'door', leaves: 2 }],
-  ['garage door', { opening: 'vehicle' }],
   ['overhead door', { opening: 'vehicle' }],
   ['vehicle door', { opening: 'vehicle' }],
   ['cased opening', { opening: 'cased' }],
@@ -30,6 +29,34 @@ const WORDS: readonly (readonly [words: string, thing: Thing])[] = [
   ['window', { opening: 'window' }],
   ['door', { opening: 'door' }],
   ['water heater', { feature: 'water-heater' }],
+  ['water service', { feature: 'water-service' }],
+  ['garbage disposer', { feature: 'disposer' }],
+  ['garage door opener', { feature: 'garage-opener' }],
+  ['garage opener', { feature: 'garage-opener' }],
+  ['garage door', { opening: 'vehicle' }],
+  ['range hood', { feature: 'range-hood' }],
+  ['vent hood', { feature: 'range-hood' }],
+  ['exhaust fan', { feature: 'bath-fan' }],
+  ['attic access', { feature: 'attic-access' }],
+  ['attic hatch', { feature: 'attic-access' }],
+  ['scuttle', { feature: 'attic-access' }],
+  ['bidet seat', { feature: 'bidet-seat' }],
+  ['bath fan', { feature: 'bath-fan' }],
+  ['gas meter', { feature: 'gas-meter' }],
+  ['ev charger', { feature: 'ev-charger' }],
+  ['car charger', { feature: 'ev-charger' }],
+  ['sump pump', { feature: 'sump' }],
+  ['medicine cabinet', { feature: 'mirror' }],
+  ['microwave', { feature: 'microwave' }],
+  ['workbench', { feature: 'workbench' }],
+  ['disposer', { feature: 'disposer' }],
+  ['disposal', { feature: 'disposer' }],
+  ['freezer', { feature: 'freezer' }],
+  ['mirror', { feature: 'mirror' }],
+  ['opener', { feature: 'garage-opener' }],
+  ['bidet', { feature: 'bidet-seat' }],
+  ['sump', { feature: 'sump' }],
+  ['hood', { feature: 'range-hood' }],
   ['baseboard heater', { feature: 'baseboard-heater' }],
   ['air handler', { feature: 'air-handler' }],
   ['tall cabinet', { feature: 'tall-cabinet' }],
@@ -268,6 +295,7 @@ function toFeature(place: Place, kind: FeatureKind, id: string): Result<Feature>
       room: room.id,
       kind,
       heightIn,
+      ...(FEATURE_BOTTOM_IN[kind] === undefined ? {} : { bottomIn: FEATURE_BOTTOM_IN[kind] }),
       at: {
         kind: 'wall',
         wall: wall.id,

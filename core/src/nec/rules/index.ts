@@ -5,6 +5,7 @@ import { alarmInterconnection } from './alarm-interconnection';
 import { applianceDisconnect } from './appliance-disconnect';
 import { applianceOvercurrent } from './appliance-overcurrent';
 import { applianceReceptacle } from './appliance-receptacle';
+import { appliancesConnected } from './appliances-connected';
 import { atticCable } from './attic-cable';
 import { basementReceptacle } from './basement-receptacle';
 import { bathroomBasinReceptacle } from './bathroom-basin-receptacle';
@@ -132,6 +133,7 @@ export const rules: readonly Rule[] = [
   applianceDisconnect,
   applianceOvercurrent,
   applianceReceptacle,
+  appliancesConnected,
   atticCable,
   basementReceptacle,
   bathroomBasinReceptacle,

@@ -26,7 +26,7 @@ testRule(panelWorkingSpace, {
         .feature('r', 'panel', ['c0', 60, 16, 4], { id: 'p' })
         .panel('Main', 'r', 40, 'p'),
     ],
-    ['a bench beside it: the space need not be centerd', panel('garage').feature('r', 'counter', ['c0', 76, 40, 25])],
+    ['a bench beside it: the space need not be centered', panel('garage').feature('r', 'counter', ['c0', 76, 40, 25])],
   ],
   fails: [
     [

@@ -6,7 +6,7 @@ import { wallOf } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 /** Marks on a wall or ceiling, which take no floor. */
-const FLAT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['no-device', 'beam', 'brace', 'tile']);
+const FLAT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['no-device', 'beam', 'brace', 'tile', 'mirror']);
 
 /** The sides of the room that a space in front of a panel would reach beyond. */
 function crossedSides(room: Room, space: readonly Point[]): readonly LoopWall[] {
@@ -86,7 +86,7 @@ export const panelWorkingSpace = defineRule({
       const others = view.features.filter(
         (one) => one.id !== drawn.id && !FLAT.has(one.kind) && (one.bottomIn ?? 0) < limits.heightIn,
       );
-      // The space need not be centerd: any place that holds the panel's width will do.
+      // The space need not be centered: any place that holds the panel's width will do.
       let blocker: string | undefined;
       let [shallow, open] = [false, false];
       let fits = false;

@@ -11,7 +11,7 @@ import { wireHouse } from '../../makeup/make-up';
 import { checkHouse, type HouseCheck } from '../../nec/check-house';
 import { spacesOf } from '../../panel/schedule';
 import { BOX_TYPES } from '../../place/box-catalogue';
-import { connectAppliances, unconnectedAppliances } from './appliances';
+import { connectAppliances, unconnectedAppliances } from '../../loads/appliances';
 import { planningOf, CIRCUIT_STANDARDS } from './circuit-standards';
 import { findLockConflict } from './lock-conflict';
 import { acceptCircuitPlan, planCircuits, type CircuitPlan } from './plan-circuits';

@@ -10,7 +10,7 @@ import { viewRoom, type RoomView } from '../../plan/room-view';
 import { stretchBefore, wallLoop, type LoopWall } from '../../plan/wall-loop';
 import { receptaclesOf } from '../../place/receptacles';
 import { refuse, succeed, type Result } from '../../units/result';
-import { connectAppliances } from '../circuits/appliances';
+import { connectAppliances } from '../../loads/appliances';
 
 export const INSULATION = ['good', 'usual', 'poor'] as const;
 export type Insulation = (typeof INSULATION)[number];

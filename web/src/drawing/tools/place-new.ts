@@ -1,6 +1,7 @@
 import {
   addFeature,
   BEHIND_IN,
+  FEATURE_BOTTOM_IN,
   FEATURE_SIZE_IN,
   OPENING_WIDTH_IN,
   addEntity,
@@ -29,7 +30,16 @@ import {
 } from '@winculum/core';
 import { snapToStud } from './drag-edit';
 
-const STANDS_FREE: ReadonlySet<FeatureKind> = new Set(['island', 'stair', 'kiln', 'furniture']);
+const STANDS_FREE: ReadonlySet<FeatureKind> = new Set([
+  'island',
+  'stair',
+  'kiln',
+  'furniture',
+  'bath-fan',
+  'garage-opener',
+  'sump',
+  'attic-access',
+]);
 /** How far from a wall a click still means that wall, inches. */
 const NEAR_WALL_IN = 30;
 
@@ -59,7 +69,7 @@ function wallNear(house: House, level: string, point: Point) {
     : refuse('no-wall', 'place', 'There is no wall here. Click close to the wall of a room.');
 }
 
-/** Where a thing of some width starts so that it is centerd on a place and stays on its wall. */
+/** Where a thing of some width starts so that it is centered on a place and stays on its wall. */
 const center = (alongIn: number, widthIn: number, wallIn: number) =>
   Math.max(0, Math.min(wallIn - widthIn, Math.round((alongIn - widthIn / 2) * 2) / 2));
 
@@ -96,7 +106,8 @@ export function placeFeature(
   newId: NewId,
 ): Result<Edited> {
   const [widthIn, depthIn, heightIn] = FEATURE_SIZE_IN[kind] ?? [36, 24, 36];
-  const base = { id: newId('feature'), kind, heightIn };
+  const bottomIn = FEATURE_BOTTOM_IN[kind];
+  const base = { id: newId('feature'), kind, heightIn, ...(bottomIn === undefined ? {} : { bottomIn }) };
   if (STANDS_FREE.has(kind)) {
     const room = roomAt(house, level, point);
     if (!room) return refuse('no-room', 'place', 'This stands in a room. Click inside one.');

@@ -15,7 +15,10 @@ const view = useView();
 const change = (changes: Partial<Feature>) =>
   store.apply(changeEntity(store.current, 'features', props.feature.id, changes));
 const move = (changes: object) => change({ at: { ...props.feature.at, ...changes } as Feature['at'] });
-const UNDERSIDE = new Set(['cabinet', 'tall-cabinet', 'tile', 'no-device', 'beam', 'brace', 'tv', 'closet-shelf']);
+const UNDERSIDE = new Set([
+  ...['cabinet', 'tall-cabinet', 'tile', 'no-device', 'beam', 'brace', 'tv', 'closet-shelf'],
+  ...['range-hood', 'microwave', 'mirror', 'ev-charger'],
+]);
 const CORNERED = new Set(['sink', 'basin', 'range', 'cooktop', 'fireplace', 'tv', 'tub', 'shower']);
 const BURNS = new Set(['furnace', 'water-heater', 'fireplace', 'range', 'cooktop', 'dryer']);
 const panel = computed(() => Object.values(store.current.panels).find((one) => one.feature === props.feature.id));

@@ -1,17 +1,17 @@
-import { count } from '../../units/count';
-import { featureMiddle } from '../../plan/points';
-import { inTheWayOf } from '../../plan/blocked-by-framing';
-import { viewRoom, wallOf } from '../../plan/room-view';
-import { isFramedAt, studFaces } from '../../plan/studs';
-import { wallLoop, findWall } from '../../plan/wall-loop';
-import { edit, type Edited } from '../../house/edit';
-import type { Box, BoxPlace, Feature, FeatureKind, House } from '../../house/schema';
-import { newDevice, type Load, type LoadKind } from '../../house/schema-equipment';
-import { nextTag, type NewId } from '../../edits/verbs';
-import { isTakenFromBehind } from '../../place/back-to-back';
-import { areApart, nearestOnStud } from '../../place/nearest-on-stud';
-import { LOAD_LIBRARY } from '../../loads/library';
-import { refuse, type Result } from '../../units/result';
+import { count } from '../units/count';
+import { featureMiddle } from '../plan/points';
+import { inTheWayOf } from '../plan/blocked-by-framing';
+import { viewRoom, wallOf } from '../plan/room-view';
+import { isFramedAt, studFaces } from '../plan/studs';
+import { findWall, nearestWall, wallLoop } from '../plan/wall-loop';
+import { edit, type Edited } from '../house/edit';
+import type { Box, BoxPlace, Feature, FeatureKind, House } from '../house/schema';
+import { newDevice, type Load, type LoadKind } from '../house/schema-equipment';
+import { nextTag, type NewId } from '../edits/verbs';
+import { isTakenFromBehind } from '../place/back-to-back';
+import { areApart, nearestOnStud } from '../place/nearest-on-stud';
+import { LOAD_LIBRARY } from './library';
+import { refuse, type Result } from '../units/result';
 
 /** Where an appliance connects, inches above the floor: *common practice*; the instructions decide. */
 interface Hookup {
@@ -22,6 +22,10 @@ interface Hookup {
   readonly gas?: LoadKind | null;
   /** In the cabinet beside it, never behind it: a dishwasher's plug is its disconnect, NEC 422.16(B)(2). */
   readonly beside?: true;
+  /** In the cabinet behind or over it. */
+  readonly inCabinet?: true;
+  /** Where the box of one that stands free is: over it, on the nearest wall; under it where nothing is said. */
+  readonly free?: 'ceiling' | 'nearest-wall';
 }
 const HOOKUPS: Readonly<Partial<Record<FeatureKind, Hookup>>> = {
   range: { kind: 'range', heightIn: 6, ratingA: 50, gas: 'gas-range' },
@@ -36,6 +40,15 @@ const HOOKUPS: Readonly<Partial<Record<FeatureKind, Hookup>>> = {
   'air-handler': { kind: 'furnace', heightIn: 48 },
   condenser: { kind: 'air-conditioner', heightIn: 36 },
   'baseboard-heater': { kind: 'baseboard-heat', heightIn: 4 },
+  disposer: { kind: 'disposer', heightIn: 18, inCabinet: true },
+  'range-hood': { kind: 'range-hood', heightIn: 80, inCabinet: true },
+  microwave: { kind: 'microwave', heightIn: 80, inCabinet: true },
+  'bath-fan': { kind: 'exhaust-fan', heightIn: 84, free: 'ceiling' },
+  'bidet-seat': { kind: 'bidet-seat', heightIn: 14 },
+  freezer: { kind: 'freezer', heightIn: 48 },
+  'garage-opener': { kind: 'garage-door-opener', heightIn: 84, free: 'ceiling' },
+  sump: { kind: 'sump-pump', heightIn: 48, free: 'nearest-wall' },
+  'ev-charger': { kind: 'ev-charger', heightIn: 48 },
 };
 
 const alike = (kind: LoadKind): LoadKind[] =>
@@ -76,8 +89,8 @@ export function unconnectedAppliances(house: House): Feature[] {
   });
 }
 
-/** Behind the middle of the appliance: on its wall, or under it in the floor. */
-function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
+/** At the middle of the appliance: behind it on its wall, over or under it, or on the wall that is nearest. */
+function placeFor(house: House, feature: Feature, { heightIn, free }: Hookup): BoxPlace {
   const room = house.rooms[feature.room]!;
   const { at } = feature;
   if (at.kind === 'wall') {
@@ -85,7 +98,11 @@ function placeFor(house: House, feature: Feature, heightIn: number): BoxPlace {
     const alongIn = at.acrossCorner ? at.widthIn / 2 : at.alongIn + at.widthIn / 2;
     return { kind: 'wall', wall: at.wall, alongIn: Math.min(wall.lengthIn, alongIn), heightIn };
   }
-  return { kind: 'floor', ...featureMiddle(room, feature) };
+  const middle = featureMiddle(room, feature);
+  if (free === 'ceiling') return { kind: 'ceiling', ...middle };
+  if (free !== 'nearest-wall') return { kind: 'floor', ...middle };
+  const { wall, alongIn } = nearestWall(wallLoop(room), middle);
+  return { kind: 'wall', wall: wall.id, alongIn, heightIn };
 }
 
 /** How far from the middle of its place a box may move for the sake of a stud, inches. */
@@ -120,9 +137,9 @@ function onStud(house: House, feature: Feature, box: Box): Box {
 const ASIDE_IN = 6;
 
 /** In the space beside the appliance: on the side of the sink where there is one, and where the wall goes on. */
-function placeBeside(house: House, feature: Feature, heightIn: number): BoxPlace {
+function placeBeside(house: House, feature: Feature, hookup: Hookup): BoxPlace {
   const { at } = feature;
-  if (at.kind !== 'wall') return placeFor(house, feature, heightIn);
+  if (at.kind !== 'wall') return placeFor(house, feature, hookup);
   const { lengthIn } = findWall(wallLoop(house.rooms[feature.room]!), at.wall)!;
   const sinks = Object.values(house.features).flatMap((one) =>
     one.room === feature.room && one.kind === 'sink' && one.at.kind === 'wall' && one.at.wall === at.wall
@@ -134,8 +151,8 @@ function placeBeside(house: House, feature: Feature, heightIn: number): BoxPlace
     .filter((alongIn) => alongIn >= ASIDE_IN / 2 && alongIn <= lengthIn - ASIDE_IN / 2)
     .sort((a, b) => toSink(a) - toSink(b));
   return best === undefined
-    ? placeFor(house, feature, heightIn)
-    : { kind: 'wall', wall: at.wall, alongIn: best, heightIn };
+    ? placeFor(house, feature, hookup)
+    : { kind: 'wall', wall: at.wall, alongIn: best, heightIn: hookup.heightIn };
 }
 
 /** What an appliance connects to: its box with a receptacle or a connection, and its typical load. */
@@ -153,8 +170,8 @@ function connect(house: House, feature: Feature, newId: NewId): { readonly box: 
     id: ids.box,
     room: feature.room,
     tag: nextTag(house, house.rooms[feature.room]!),
-    at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup.heightIn),
-    ...(hookup.beside ? { inCabinet: true } : {}),
+    at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup),
+    ...(hookup.beside || hookup.inCabinet ? { inCabinet: true } : {}),
     gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
     origin: 'request',
     devices: { [ids.device]: device },
