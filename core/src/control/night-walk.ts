@@ -42,6 +42,14 @@ export interface NightWalks {
   readonly score: number;
 }
 
+/** A way from one room into the next, on somebody's walk. */
+interface Doorway {
+  readonly passage: Passage;
+  readonly from: Room;
+  readonly to: Room;
+  readonly walk: string;
+}
+
 const GOALS = /^(bedroom|bathroom|half-bath|kitchen|garage|deck|laundry)$/;
 class Walker {
   readonly flaws = new Map<string, NightFlaw & { walks: string[] }>();
@@ -52,126 +60,96 @@ class Walker {
     readonly lit: Lit,
   ) {}
 
-  #flaw(
-    kind: NightFlaw['kind'],
-    room: Room,
-    passage: Passage,
-    group: SwitchGroup | undefined,
-    walk: string,
-    message: string,
-  ): void {
-    const key = `${kind} ${room.id} ${passage.id}`;
+  #note({ passage, walk }: Doorway, flaw: Pick<NightFlaw, 'kind' | 'room' | 'group' | 'message'>): void {
+    const key = `${flaw.kind} ${flaw.room} ${passage.id}`;
     const known = this.flaws.get(key);
     if (known) known.walks.push(walk);
     else
       this.flaws.set(key, {
-        kind,
-        room: room.id,
+        ...flaw,
         passage: passage.id,
         at: passage.at,
         level: this.house.rooms[passage.from]!.level,
-        message,
-        group: group?.id,
         walks: [walk],
       });
+  }
+
+  /** What one finds on coming in: light, a switch within reach, or neither. What is switched on joins `on`. */
+  #comeIn(doorway: Doorway, on: Set<string>): Pick<NightStep, 'flaw' | 'says'> {
+    const { house, lit } = this;
+    const { passage, from, to } = doorway;
+    const groups = lit.byRoom.get(to.id) ?? [];
+    if (groups.some((one) => on.has(one.id))) return { flaw: undefined, says: `${to.name} is lit already` };
+    const found = groups.flatMap((group) => {
+      const outlet = within(passage, lit, group);
+      return outlet ? [{ group, outlet }] : [];
+    })[0];
+    if (found) {
+      const { group, outlet } = found;
+      on.add(group.id);
+      const says = `switch ${outlet.box.tag} lights ${to.name}`;
+      if (!isBehindDoor(house, passage, outlet)) return { flaw: undefined, says };
+      const message = `${outlet.box.tag} is on the hinge side, behind the open door, when one comes into ${to.name} from ${from.name}.`;
+      this.#note(doorway, { kind: 'behind-door', room: to.id, group: group.id, message });
+      return { flaw: 'behind-door', says };
+    }
+    if (groups.length === 0) {
+      if (OUTDOOR_KINDS.has(to.kind)) return { flaw: undefined, says: '' };
+      const message = `${to.name} has no light with a wall switch.`;
+      this.#note(doorway, { kind: 'no-light', room: to.id, group: undefined, message });
+      return { flaw: 'no-light', says: `${to.name} has no switched light` };
+    }
+    const place = passage.edges ? `by the door from ${from.name}` : `at the stair from ${from.name}`;
+    const message = `${capital(place)} there is no switch for the light of ${to.name}: one walks into the dark.`;
+    this.#note(doorway, { kind: 'dark', room: to.id, group: groups[0]!.id, message });
+    return { flaw: 'dark', says: `no switch for ${to.name} ${place}` };
+  }
+
+  /** What was lit behind must go out from where one goes on: here, or at the next doorway. Answers what stays on. */
+  #putOutBehind(doorway: Doorway, next: Passage | undefined, on: Set<string>): readonly SwitchGroup[] {
+    const { lit } = this;
+    const { passage, from, to } = doorway;
+    const behind = (lit.byRoom.get(from.id) ?? []).filter(
+      (one) => on.has(one.id) && !lit.roomsOf.get(one.id)!.includes(to.id),
+    );
+    return behind.filter((group) => {
+      on.delete(group.id);
+      if (within(passage, lit, group) || (next && within(next, lit, group))) return false;
+      const message = `Going from ${from.name} into ${to.name} one turns back to switch off ${group.name}: no switch for it by that door.`;
+      this.#note(doorway, { kind: 'turn-back', room: from.id, group: group.id, message });
+      return true;
+    });
   }
 
   walk(name: string, path: readonly Passage[]): NightWalk {
     const { house, lit } = this;
     const on = new Set<string>();
+    const inRoom = (room: Room): Pick<NightStep, 'room' | 'level' | 'at'> => ({
+      room: room.id,
+      level: room.level,
+      at: innerPoint(room.corners),
+    });
     const first = house.rooms[path[0]!.from]!;
-    const steps: NightStep[] = [
-      {
-        room: first.id,
-        level: first.level,
-        at: innerPoint(first.corners),
-        lit: [],
-        flaw: undefined,
-        says: `start in ${first.name}`,
-      },
-    ];
+    const steps: NightStep[] = [{ ...inRoom(first), lit: [], flaw: undefined, says: `start in ${first.name}` }];
     path.forEach((passage, i) => {
-      const [from, to] = [house.rooms[passage.from]!, house.rooms[passage.to]!];
-      const groups = lit.byRoom.get(to.id) ?? [];
-      const isLit = groups.some((one) => on.has(one.id));
-      let flaw: NightFlaw['kind'] | undefined;
-      let says = '';
       this.steps++;
-      const found = groups.flatMap((group) => {
-        const outlet = within(passage, lit, group);
-        return outlet ? [{ group, outlet }] : [];
-      })[0];
-      const doorway = passage.edges ? `by the door from ${from.name}` : `at the stair from ${from.name}`;
-      if (isLit) says = `${to.name} is lit already`;
-      else if (found) {
-        on.add(found.group.id);
-        says = `switch ${found.outlet.box.tag} lights ${to.name}`;
-        if (isBehindDoor(house, passage, found.outlet)) {
-          flaw = 'behind-door';
-          this.#flaw(
-            'behind-door',
-            to,
-            passage,
-            found.group,
-            name,
-            `${found.outlet.box.tag} is on the hinge side, behind the open door, when one comes into ${to.name} from ${from.name}.`,
-          );
-        }
-      } else if (!OUTDOOR_KINDS.has(to.kind) || groups.length > 0) {
-        flaw = groups.length > 0 ? 'dark' : 'no-light';
-        says = groups.length > 0 ? `no switch for ${to.name} ${doorway}` : `${to.name} has no switched light`;
-        this.#flaw(
-          flaw,
-          to,
-          passage,
-          groups[0],
-          name,
-          groups.length > 0
-            ? `${capital(doorway)} there is no switch for the light of ${to.name}: one walks into the dark.`
-            : `${to.name} has no light with a wall switch.`,
-        );
-      }
-      // What was lit behind must go out from where one goes on: here, or at the next doorway.
-      const behind = (lit.byRoom.get(from.id) ?? []).filter(
-        (one) => on.has(one.id) && !lit.roomsOf.get(one.id)!.includes(to.id),
-      );
-      for (const group of behind) {
-        if (within(passage, lit, group) || (path[i + 1] && within(path[i + 1]!, lit, group))) on.delete(group.id);
-        else {
-          on.delete(group.id);
-          if (!flaw) this.bad += 0.5;
-          this.#flaw(
-            'turn-back',
-            from,
-            passage,
-            group,
-            name,
-            `Going from ${from.name} into ${to.name} one turns back to switch off ${group.name}: no switch for it by that door.`,
-          );
-          flaw ??= 'turn-back';
-          says += `; ${group.name} stays on behind`;
-        }
-      }
-      if (flaw && flaw !== 'turn-back') this.bad++;
+      const [from, to] = [house.rooms[passage.from]!, house.rooms[passage.to]!];
+      const doorway = { passage, from, to, walk: name };
+      const { flaw, says } = this.#comeIn(doorway, on);
+      const left = this.#putOutBehind(doorway, path[i + 1], on);
+      // What stays on is half as bad as walking into the dark.
+      this.bad += flaw ? 1 : left.length > 0 ? 0.5 : 0;
       const rooms = [...on].flatMap((id) => lit.roomsOf.get(id) ?? []);
-      const end = i === path.length - 1;
+      const isEnd = i === path.length - 1;
       steps.push({
-        room: from.id,
-        level: from.level,
-        at: passage.edges ? passage.at : innerPoint(from.corners),
+        ...inRoom(from),
+        ...(passage.edges ? { at: passage.at } : {}),
         lit: rooms,
-        flaw,
-        says,
+        flaw: flaw ?? (left.length > 0 ? 'turn-back' : undefined),
+        says: [says, ...left.map((group) => `${group.name} stays on behind`)].join('; '),
       });
-      if (!passage.edges || end)
-        steps.push({
-          room: to.id,
-          level: to.level,
-          at: innerPoint(to.corners),
-          lit: rooms,
-          flaw: undefined,
-          says: end ? `there: ${to.name}` : '',
-        });
+      if (!passage.edges || isEnd)
+        steps.push({ ...inRoom(to), lit: rooms, flaw: undefined, says: isEnd ? `there: ${to.name}` : '' });
     });
     return { id: name, name, steps };
   }
