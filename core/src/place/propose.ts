@@ -140,78 +140,106 @@ function floorPoint(loop: WallLoop, atLoopIn: number): Point {
   return { x: on.x - wall.unit.y * FLOOR_BOX_OFF_IN, y: on.y + wall.unit.x * FLOOR_BOX_OFF_IN };
 }
 
-function fill(house: House, view: RoomView, wanted: Wanted): Part {
-  const { stretch, reachIn, purpose } = wanted;
-  const loop = wallLoop(view.room);
-  const room = view.room.id;
-  const missing = wanted.reach.gaps;
-  if (missing.length === 0) return { missing, boxes: [], unreachable: [] };
-  const lengthIn = lengthOf(stretch);
-  const problem = {
-    lengthIn,
-    reachIn,
-    fixedIn: placesIn(
-      stretch,
-      loop.lengthIn,
-      wanted.fixed.map((one) => one.atIn),
-    ),
-    endless: stretch.endless ?? false,
-  };
-  const boxAt = ({ at, heightIn, on }: Place): Placed => ({
-    reaches: reachesOf(stretch, at, reachIn),
-    room,
-    heightIn,
-    purpose,
-    on,
-    atLoopIn: (stretch.fromIn + at) % loop.lengthIn,
-  });
-  const tiers = placesAlong(house, view, wanted);
-  const along = (places: readonly Place[]) => places.map((one) => one.at);
-  const chosen = (cover: { readonly chosenIn: readonly number[] }, places: readonly Place[]) =>
-    cover.chosenIn.map((at) => boxAt(places.find((one) => Math.abs(one.at - at) < HAIR_IN)!));
-  // Clear of furniture where that takes no box more than the fewest.
-  const fewest = coverWithFewest({ ...problem, candidatesIn: along(tiers[1]!) });
-  for (const places of tiers) {
-    const cover = coverWithFewest({ ...problem, candidatesIn: along(places) });
-    const more =
-      cover.kind === 'covered' && fewest.kind === 'covered' && cover.chosenIn.length > fewest.chosenIn.length;
-    if (cover.kind === 'covered' && !more) return { missing, unreachable: [], boxes: chosen(cover, places) };
+/** A stretch that is to be reached everywhere, as the search for the fewest boxes sees it, and back again. */
+class Filling {
+  readonly #loopIn: number;
+  readonly #lengthIn: number;
+  readonly #problem: Omit<CoverProblem, 'candidatesIn'>;
+
+  constructor(
+    readonly view: RoomView,
+    readonly wanted: Wanted,
+  ) {
+    const { stretch, reachIn, fixed } = wanted;
+    this.#loopIn = wallLoop(view.room).lengthIn;
+    this.#lengthIn = lengthOf(stretch);
+    const fixedAt = fixed.map((one) => one.atIn);
+    this.#problem = {
+      lengthIn: this.#lengthIn,
+      reachIn,
+      fixedIn: placesIn(stretch, this.#loopIn, fixedAt),
+      endless: stretch.endless ?? false,
+    };
   }
-  // Something of it no box on the wall can reach. The rest is completed all the same; what is left is served from the floor, or named.
-  const { pieces, holes } = splitByReach(problem, along(tiers.at(-1)!));
-  const within = (piece: Interval, places: readonly Place[]): Place[] =>
-    places.flatMap((one) =>
-      [one.at, one.at + lengthIn]
+
+  #boxAt({ at, heightIn, on }: Place): Placed {
+    const { stretch, reachIn, purpose } = this.wanted;
+    return {
+      reaches: reachesOf(stretch, at, reachIn),
+      room: this.view.room.id,
+      heightIn,
+      purpose,
+      on,
+      atLoopIn: (stretch.fromIn + at) % this.#loopIn,
+    };
+  }
+
+  /** The fewest boxes from one list of places, or undefined where they do not reach everything. */
+  fewestFrom(places: readonly Place[]): Placed[] | undefined {
+    const cover = coverWithFewest({ ...this.#problem, candidatesIn: along(places) });
+    if (cover.kind !== 'covered') return undefined;
+    return cover.chosenIn.map((at) => this.#boxAt(places.find((one) => Math.abs(one.at - at) < HAIR_IN)!));
+  }
+
+  /** Where something of it no box on the wall can reach: the rest is completed; what is left is served from the floor, or named. */
+  asFarAsPossible(tiers: readonly (readonly Place[])[]): Pick<Part, 'boxes' | 'unreachable'> {
+    const { stretch, purpose } = this.wanted;
+    const { pieces, holes } = splitByReach(this.#problem, along(tiers.at(-1)!));
+    const boxes = pieces.flatMap((piece) => this.#coverPiece(piece, tiers, this.#problem.fixedIn) ?? []);
+    const floor = purpose === 'wall space' ? placesInFloor(this.view, this.wanted) : [];
+    const unreachable: Proposal['unreachable'][number][] = [];
+    for (const hole of holes) {
+      const served = floor.length > 0 ? this.#coverPiece(hole, [floor], []) : undefined;
+      if (served) boxes.push(...served);
+      else
+        unreachable.push({
+          room: this.view.room.id,
+          stretch: { fromIn: stretch.fromIn + hole.fromIn, toIn: stretch.fromIn + hole.toIn },
+        });
+    }
+    return { boxes, unreachable };
+  }
+
+  /** The places that lie in a piece, counted from its start; a piece may run past the end of the stretch. */
+  #within(piece: Interval, places: readonly Place[]): Place[] {
+    return places.flatMap((one) =>
+      [one.at, one.at + this.#lengthIn]
         .filter((at) => at >= piece.fromIn - HAIR_IN && at <= piece.toIn + HAIR_IN)
         .map((at) => ({ ...one, at: at - piece.fromIn })),
     );
-  const coverPiece = (piece: Interval, lists: readonly (readonly Place[])[], fixed: readonly number[]) => {
-    for (const list of lists) {
-      const places = within(piece, list);
-      const fixedIn = within(
-        piece,
-        fixed.map((at) => ({ at, heightIn: 0, on: 'stud' })),
-      ).map((one) => one.at);
+  }
+
+  #coverPiece(piece: Interval, tiers: readonly (readonly Place[])[], fixed: readonly number[]): Placed[] | undefined {
+    const taken = fixed.map((at): Place => ({ at, heightIn: 0, on: 'stud' }));
+    const fixedIn = along(this.#within(piece, taken));
+    const { reachIn } = this.wanted;
+    for (const tier of tiers) {
+      const places = this.#within(piece, tier);
       const cover = coverWithFewest({ lengthIn: lengthOf(piece), reachIn, fixedIn, candidatesIn: along(places) });
       if (cover.kind !== 'covered') continue;
-      const back = places.map((one) => ({ ...one, at: (piece.fromIn + one.at) % Math.max(lengthIn, HAIR_IN) }));
-      return cover.chosenIn.map((at) => boxAt(back[places.findIndex((one) => Math.abs(one.at - at) < HAIR_IN)]!));
+      return cover.chosenIn.map((at) => {
+        const place = places.find((one) => Math.abs(one.at - at) < HAIR_IN)!;
+        return this.#boxAt({ ...place, at: (piece.fromIn + place.at) % Math.max(this.#lengthIn, HAIR_IN) });
+      });
     }
     return undefined;
-  };
-  const boxes = pieces.flatMap((piece) => coverPiece(piece, tiers, problem.fixedIn) ?? []);
-  const floor = purpose === 'wall space' ? placesInFloor(view, wanted) : [];
-  const unreachable: Proposal['unreachable'][number][] = [];
-  for (const hole of holes) {
-    const served = floor.length > 0 ? coverPiece(hole, [floor], []) : undefined;
-    if (served) boxes.push(...served);
-    else
-      unreachable.push({
-        room,
-        stretch: { fromIn: stretch.fromIn + hole.fromIn, toIn: stretch.fromIn + hole.toIn },
-      });
   }
-  return { missing, boxes, unreachable };
+}
+
+const along = (places: readonly Place[]): number[] => places.map((one) => one.at);
+
+function fill(house: House, view: RoomView, wanted: Wanted): Part {
+  const missing = wanted.reach.gaps;
+  if (missing.length === 0) return { missing, boxes: [], unreachable: [] };
+  const filling = new Filling(view, wanted);
+  const tiers = placesAlong(house, view, wanted);
+  // Clear of furniture where that takes no box more than the fewest.
+  const fewest = filling.fewestFrom(tiers[1]!);
+  for (const places of tiers) {
+    const boxes = filling.fewestFrom(places);
+    if (boxes && !(fewest && boxes.length > fewest.length)) return { missing, unreachable: [], boxes };
+  }
+  return { missing, ...filling.asFarAsPossible(tiers) };
 }
 
 /**
