@@ -1,7 +1,6 @@
-import type { Box } from '../house/schema';
+import type { Box, Feature } from '../house/schema';
 import { perShell, type RoomView } from '../plan/room-view';
-import { stretchBefore, toLoop, wallLoop } from '../plan/wall-loop';
-import { nearestWall } from '../plan/wall-loop';
+import { nearestWall, stretchBefore, toLoop, wallLoop, type WallLoop } from '../plan/wall-loop';
 import { featureOutline } from '../plan/points';
 import { receptaclesOf } from './receptacles';
 
@@ -25,72 +24,69 @@ const COVERS: Readonly<Record<string, string>> = {
   mirror: 'a mirror',
 };
 
-/** What covers, shades or bars stretches of a room's walls: open doors, barn panels, heaters, furniture, tile, zones. */
+type SeenOpening = RoomView['openings'][number];
+
+/** Where the leaves of a door that opens into the room stand before the wall. */
+function shadowsOfDoor(loop: WallLoop, { opening, wall, alongIn, widthIn, own }: SeenOpening): Shadow[] {
+  if (opening.kind !== 'door' || own !== (opening.swing === 'in')) return [];
+  const fromIn = toLoop(loop, wall, alongIn);
+  const hingeAtStart = (opening.hinge === 'left') === own;
+  const reach = opening.leaves === 2 ? widthIn / 2 : widthIn;
+  const sides = opening.leaves === 2 ? [true, false] : [hingeAtStart];
+  return sides.map((atStart) => ({
+    fromIn: atStart ? fromIn - reach : fromIn + widthIn,
+    toIn: atStart ? fromIn : fromIn + widthIn + reach,
+    bottomIn: 0,
+    topIn: opening.headIn,
+    cause: 'the open door',
+    barred: false,
+  }));
+}
+
+/** Where the panel of a barn door hangs before the wall while it is open. */
+function shadowsOfBarnDoor(loop: WallLoop, { opening, wall, alongIn, widthIn, own }: SeenOpening): Shadow[] {
+  if (opening.kind !== 'barn' || !own) return [];
+  const start = toLoop(loop, wall, alongIn) + (opening.opens === 'left' ? -widthIn : widthIn);
+  const cause = 'the open barn door';
+  return [{ fromIn: start, toIn: start + widthIn, bottomIn: 0, topIn: opening.headIn, cause, barred: true }];
+}
+
+/** What a feature against a wall covers of it. */
+function shadowsOnWall(loop: WallLoop, feature: Feature): Shadow[] {
+  const { at, kind, heightIn, bottomIn = 0 } = feature;
+  if (at.kind !== 'wall') return [];
+  const name = feature.name || kind.replaceAll('-', ' ');
+  const stretch = { ...stretchBefore(loop, at), bottomIn, topIn: heightIn };
+  if (kind === 'no-device') return [{ ...stretch, cause: `${name}: no device here`, barred: true }];
+  if (kind === 'tile') return [{ ...stretch, cause: `${name}: settle with the tile setter`, barred: false }];
+  if (kind === 'tub' || kind === 'shower')
+    return [{ ...stretch, topIn: Math.max(heightIn, 80), cause: `the ${name}`, barred: true }];
+  const cause = COVERS[kind];
+  return cause && at.behindIn <= AGAINST_WALL_IN ? [{ ...stretch, cause, barred: false }] : [];
+}
+
+/** What furniture that stands free covers of the walls that it is pushed against. */
+function shadowsOfFurniture(view: RoomView, loop: WallLoop, feature: Feature): Shadow[] {
+  const cause = COVERS[feature.kind];
+  if (!cause || feature.at.kind === 'wall') return [];
+  const near = featureOutline(view.room, feature)
+    .map((corner) => nearestWall(loop, corner))
+    .filter((one) => one.distanceIn <= AGAINST_WALL_IN);
+  return [...new Set(near.map((one) => one.wall))].flatMap((wall) => {
+    const along = near.filter((one) => one.wall === wall).map((one) => wall.startIn + one.alongIn);
+    if (along.length < 2) return [];
+    const [fromIn, toIn] = [Math.min(...along), Math.max(...along)];
+    return [{ fromIn, toIn, bottomIn: feature.bottomIn ?? 0, topIn: feature.heightIn, cause, barred: false }];
+  });
+}
+
+/** What covers, shades or blocks stretches of a room's walls: open doors, barn panels, furniture, tile, zones. */
 export const shadowsOf = perShell((view: RoomView): readonly Shadow[] => {
   const loop = wallLoop(view.room);
-  const shadows: Shadow[] = [];
-  for (const { opening, wall, alongIn, widthIn, own } of view.openings) {
-    const fromIn = toLoop(loop, wall, alongIn);
-    if (opening.kind === 'door' && own === (opening.swing === 'in')) {
-      const hingeAtStart = (opening.hinge === 'left') === own;
-      const reach = opening.leaves === 2 ? widthIn / 2 : widthIn;
-      const sides = opening.leaves === 2 ? [true, false] : [hingeAtStart];
-      for (const atStart of sides)
-        shadows.push({
-          ...(atStart
-            ? { fromIn: fromIn - reach, toIn: fromIn }
-            : { fromIn: fromIn + widthIn, toIn: fromIn + widthIn + reach }),
-          bottomIn: 0,
-          topIn: opening.headIn,
-          cause: 'the open door',
-          barred: false,
-        });
-    }
-    if (opening.kind === 'barn' && own) {
-      const toStart = opening.opens === 'left';
-      shadows.push({
-        ...(toStart
-          ? { fromIn: fromIn - widthIn, toIn: fromIn }
-          : { fromIn: fromIn + widthIn, toIn: fromIn + 2 * widthIn }),
-        bottomIn: 0,
-        topIn: opening.headIn,
-        cause: 'the open barn door',
-        barred: true,
-      });
-    }
-  }
-  for (const feature of view.features) {
-    const top = feature.heightIn;
-    const name = feature.name || feature.kind.replaceAll('-', ' ');
-    if (feature.at.kind === 'wall') {
-      const stretch = { ...stretchBefore(loop, feature.at), bottomIn: feature.bottomIn ?? 0, topIn: top };
-      if (feature.kind === 'no-device') shadows.push({ ...stretch, cause: `${name}: no device here`, barred: true });
-      else if (feature.kind === 'tile')
-        shadows.push({ ...stretch, cause: `${name}: settle with the tile setter`, barred: false });
-      else if (feature.kind === 'tub' || feature.kind === 'shower')
-        shadows.push({ ...stretch, topIn: Math.max(top, 80), cause: `the ${name}`, barred: true });
-      else if (COVERS[feature.kind] && feature.at.behindIn <= AGAINST_WALL_IN)
-        shadows.push({ ...stretch, cause: COVERS[feature.kind]!, barred: false });
-    } else if (COVERS[feature.kind]) {
-      const outline = featureOutline(view.room, feature);
-      const near = outline
-        .map((corner) => nearestWall(loop, corner))
-        .filter((one) => one.distanceIn <= AGAINST_WALL_IN);
-      for (const wall of new Set(near.map((one) => one.wall))) {
-        const along = near.filter((one) => one.wall === wall).map((one) => wall.startIn + one.alongIn);
-        if (along.length < 2) continue;
-        shadows.push({
-          fromIn: Math.min(...along),
-          toIn: Math.max(...along),
-          bottomIn: feature.bottomIn ?? 0,
-          topIn: top,
-          cause: COVERS[feature.kind]!,
-          barred: false,
-        });
-      }
-    }
-  }
-  return shadows;
+  return [
+    ...view.openings.flatMap((seen) => [...shadowsOfDoor(loop, seen), ...shadowsOfBarnDoor(loop, seen)]),
+    ...view.features.flatMap((one) => [...shadowsOnWall(loop, one), ...shadowsOfFurniture(view, loop, one)]),
+  ];
 });
 
 const isWithin = ({ fromIn, toIn }: Shadow, atIn: number): boolean => atIn > fromIn && atIn < toIn;

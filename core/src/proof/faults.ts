@@ -33,61 +33,51 @@ const withPart = (net: Netlist, part: SwitchPart): Netlist => ({
   switches: net.switches.map((one) => (one.id === part.id ? part : one)),
 });
 
+type Add = (id: string, found: Found, words: string, remedy: string, changed: Netlist) => void;
+
+function addThreeWay(net: Netlist, one: SwitchPart, add: Add): void {
+  const { common, t1, t2 } = one.at;
+  if (!common || !t1 || !t2) return;
+  const remedy = 'Put the feed or the wire to the light on the dark common screw, the pair on the brass ones.';
+  add('common first', 'often', 'common and first traveler are swapped', remedy, swap(net, common, t1));
+  add('common second', 'often', 'common and second traveler are swapped', remedy, swap(net, common, t2));
+  add(
+    'single-pole',
+    'sometimes',
+    'a single-pole switch stands in place of the three-way',
+    'Put in a three-way: it has a dark common screw and two brass ones.',
+    withPart(net, { ...one, hardware: 'single-pole', at: { line: common, load: t1 } }),
+  );
+}
+
+function addFourWay(net: Netlist, one: SwitchPart, add: Add): void {
+  const { a1, a2, b1, b2 } = one.at;
+  if (!a1 || !a2 || !b1 || !b2) return;
+  const remedy = 'Each cable’s pair goes on one side of the four-way.';
+  const mixed = 'the pairs of the four-way are mixed';
+  add('pairs', 'often', `${mixed}: one in and one out are swapped`, remedy, swap(net, a2, b1));
+  add('pairs across', 'sometimes', `${mixed} across`, remedy, swap(net, a2, b2));
+  for (const [common, t1, t2, loose, n] of [
+    [a1, b1, b2, a2, 1],
+    [b1, a1, a2, b2, 2],
+  ] as const) {
+    const placed = withPart(net, { ...one, hardware: 'three-way', at: { common, t1, t2 } });
+    add(
+      `three-way ${n}`,
+      'sometimes',
+      `a three-way stands in place of the four-way, its common on ${n === 1 ? 'an incoming' : 'an outgoing'} traveler`,
+      'A place between two others takes a four-way.',
+      moved(placed, new Map([[loose, fresh(net)]])),
+    );
+  }
+}
+
 function faultsOfSwitch(net: Netlist, one: SwitchPart): Fault[] {
   const faults: Fault[] = [];
-  const add = (id: string, found: Found, words: string, remedy: string, changed: Netlist) =>
+  const add: Add = (id, found, words, remedy, changed) =>
     faults.push({ id: `${one.id} ${id}`, words: `${one.label}: ${words}`, remedy, found, net: changed });
-  const { common, t1, t2, a1, a2, b1, b2 } = one.at;
-  if (one.hardware === 'three-way' && common && t1 && t2) {
-    for (const [pin, name] of [
-      [t1, 'first'],
-      [t2, 'second'],
-    ] as const)
-      add(
-        `common ${name}`,
-        'often',
-        `common and ${name} traveler are swapped`,
-        'Put the feed or the wire to the light on the dark common screw, the pair on the brass ones.',
-        swap(net, common, pin),
-      );
-    add(
-      'single-pole',
-      'sometimes',
-      'a single-pole switch stands in place of the three-way',
-      'Put in a three-way: it has a dark common screw and two brass ones.',
-      withPart(net, { ...one, hardware: 'single-pole', at: { line: common, load: t1 } }),
-    );
-  }
-  if (one.hardware === 'four-way' && a1 && a2 && b1 && b2) {
-    add(
-      'pairs',
-      'often',
-      'the pairs of the four-way are mixed: one in and one out are swapped',
-      'Each cable’s pair goes on one side of the four-way.',
-      swap(net, a2, b1),
-    );
-    add(
-      'pairs across',
-      'sometimes',
-      'the pairs of the four-way are mixed across',
-      'Each cable’s pair goes on one side of the four-way.',
-      swap(net, a2, b2),
-    );
-    for (const [common3, way1, way2, loose, n] of [
-      [a1, b1, b2, a2, 1],
-      [b1, a1, a2, b2, 2],
-    ] as const)
-      add(
-        `three-way ${n}`,
-        'sometimes',
-        `a three-way stands in place of the four-way, its common on ${n === 1 ? 'an incoming' : 'an outgoing'} traveler`,
-        'A place between two others takes a four-way.',
-        moved(
-          withPart(net, { ...one, hardware: 'three-way', at: { common: common3, t1: way1, t2: way2 } }),
-          new Map([[loose, fresh(net)]]),
-        ),
-      );
-  }
+  if (one.hardware === 'three-way') addThreeWay(net, one, add);
+  if (one.hardware === 'four-way') addFourWay(net, one, add);
   for (const [name, pin] of Object.entries(one.at))
     if (name !== 'ground')
       add(
