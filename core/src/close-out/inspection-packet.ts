@@ -5,7 +5,7 @@ import { keptRoutes, keyOf } from '../circuits/kept-routes';
 import { indexOutlets, outletsOn } from '../circuits/outlets';
 import type { Box, Circuit, House, Room } from '../house/schema';
 import { boxFill, nameOfBox } from '../makeup/box-fill';
-import { wireHouse } from '../makeup/make-up';
+import { wireHouse, type BoxMakeUp } from '../makeup/make-up';
 import { checkHouse, type Finding } from '../nec/check-house';
 import { protectionOf } from '../nec/protection/circuit-protection';
 import { spacesOf } from '../panel/schedule';
@@ -116,6 +116,20 @@ function linesOf(all: readonly Finding[]): PacketLine[] {
 const roomOf = (house: House, { where }: Finding): string | undefined =>
   where.room ?? (where.box ? house.boxes[where.box]?.room : undefined);
 
+function toFillRow(house: House, makeUp: BoxMakeUp): FillRow {
+  const fill = boxFill(house, makeUp);
+  return {
+    tag: makeUp.box.tag,
+    room: house.rooms[makeUp.box.room]!.name,
+    type: nameOfBox(fill),
+    usedIn3: fill.usedIn3,
+    allowedIn3: fill.allowedIn3,
+    fits: fill.fits,
+    grounds: makeUp.cables.length,
+    isMadeUp: makeUp.box.progress === 'made-up' || makeUp.box.progress === 'trimmed',
+  };
+}
+
 /** The packet of a rough inspection, room by room in walking order, then what concerns the house as a whole. */
 export function inspectionPacket(house: House): InspectionPacket {
   const check = checkHouse(house);
@@ -129,19 +143,7 @@ export function inspectionPacket(house: House): InspectionPacket {
   }
   const violations = check.findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
   const questions = check.findings.filter((one) => one.kind === 'cannot-tell');
-  const fills = [...wireHouse(house).boxes.values()].map((makeUp): FillRow => {
-    const fill = boxFill(house, makeUp);
-    return {
-      tag: makeUp.box.tag,
-      room: house.rooms[makeUp.box.room]!.name,
-      type: nameOfBox(fill),
-      usedIn3: fill.usedIn3,
-      allowedIn3: fill.allowedIn3,
-      fits: fill.fits,
-      grounds: makeUp.cables.length,
-      isMadeUp: makeUp.box.progress === 'made-up' || makeUp.box.progress === 'trimmed',
-    };
-  });
+  const fills = [...wireHouse(house).boxes.values()].map((makeUp) => toFillRow(house, makeUp));
   const circuits = Object.values(house.circuits).filter((circuit) => outletsOn(house, circuit).length > 0);
   return {
     verdict: violations.length > 0 ? 'not-ready' : questions.length > 0 ? 'questions' : 'ready',

@@ -248,6 +248,12 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Prot
       kind: 'not-required',
       reason: `210.8(A) of ${edition} covers 125 V, 15 and 20 A receptacles; this is ${voltsAt(outlet)} V, ${device.ratingA} A.`,
     };
+  return decideByPlace(house, outlet, edition);
+}
+
+/** A 125 V receptacle, or what the edition reads with it, by where it is: 210.8(A). */
+function decideByPlace(house: House, outlet: Outlet, edition: Edition): ProtectionDecision {
+  const { room } = outlet;
   const whole = WHOLE_ROOMS[room.kind];
   const item = whole?.[edition];
   if (whole && item) return required(`210.8(A)${item}`, `A receptacle ${whole.what}.`);

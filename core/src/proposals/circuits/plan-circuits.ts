@@ -83,29 +83,30 @@ function numberAlike(planned: PlannedCircuit[]): void {
   }
 }
 
+/** A draft as the circuit that it becomes: one that stands already and keeps its place, or a new one. */
+function toPlanned(house: House, draft: Draft, before: Circuit | undefined, newId: NewId): PlannedCircuit {
+  const made = circuitFor(house, draft.requirement, draft.outlets);
+  const stays = before ? outletsOn(house, before).filter((one) => draft.outlets.includes(one)).length : 0;
+  const own = before && stays * 2 >= outletsOn(house, before).length ? { name: before.name } : {};
+  const circuit: Circuit = before
+    ? { ...before, ...made, ...own, breaker: before.breaker, gfciFirst: before.gfciFirst }
+    : { ...made, id: newId('circuit'), panel: null, space: null };
+  const keepsFirst = draft.outlets.some((outlet) => outlet.device.id === circuit.gfciFirst);
+  return {
+    circuit: keepsFirst ? circuit : { ...circuit, gfciFirst: null },
+    devices: draft.outlets.map((outlet) => outlet.device.id),
+    why: draft.requirement.why,
+    section: draft.requirement.section,
+    before,
+    moved: draft.outlets.filter((outlet) => outlet.device.circuit !== circuit.id).length,
+  };
+}
+
 function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit[], newId: NewId): Result<Carried> {
   const matched = matchCircuits(drafts, free);
   const kept = new Set(matched.values());
   const removed = free.filter((circuit) => !kept.has(circuit) && outletsOn(house, circuit).length > 0);
-  const planned = drafts.map((draft): PlannedCircuit => {
-    const before = matched.get(draft);
-    const made = circuitFor(house, draft.requirement, draft.outlets);
-    const stays = before ? outletsOn(house, before).filter((one) => draft.outlets.includes(one)).length : 0;
-    const own = before && stays * 2 >= outletsOn(house, before).length ? { name: before.name } : {};
-    const circuit: Circuit = before
-      ? { ...before, ...made, ...own, breaker: before.breaker, gfciFirst: before.gfciFirst }
-      : { ...made, id: newId('circuit'), panel: null, space: null };
-    const first = circuit.gfciFirst;
-    const keepsFirst = draft.outlets.some((outlet) => outlet.device.id === first);
-    return {
-      circuit: keepsFirst ? circuit : { ...circuit, gfciFirst: null },
-      devices: draft.outlets.map((outlet) => outlet.device.id),
-      why: draft.requirement.why,
-      section: draft.requirement.section,
-      before,
-      moved: draft.outlets.filter((outlet) => outlet.device.circuit !== circuit.id).length,
-    };
-  });
+  const planned = drafts.map((draft) => toPlanned(house, draft, matched.get(draft), newId));
   numberAlike(planned);
   const onto = new Map(planned.flatMap((one) => one.devices.map((device) => [device, one.circuit.id] as const)));
   const gone = new Set(removed.map((circuit) => circuit.id));
