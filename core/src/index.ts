@@ -264,7 +264,7 @@ export { feederAmpacity, feederDrop, leastFeeder } from './service/feeder-size';
 export { leastServiceAmps, loadsOfHouse, withMore } from './nec/requirements/service-load';
 export { addTypedRoom } from './typed/typed-room';
 export { addTypedThing, readThing } from './typed/typed-thing';
-export { BEHIND_IN, FEATURE_BOTTOM_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from './edits/usual-sizes';
+export { BEHIND_IN, FEATURE_BOTTOM_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN, STANDS_FREE } from './edits/usual-sizes';
 export { applyRemedy, circuitForDevices, placementLimits } from './nec/apply-remedy';
 export { askTap, outletsAsked, takeTap, type TapAnswer, tapOf, type TapQuestion } from './nec/ask-tap';
 export { acceptFinding } from './nec/accept-finding';

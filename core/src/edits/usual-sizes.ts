@@ -58,6 +58,18 @@ export const FEATURE_SIZE_IN: Readonly<Partial<Record<FeatureKind, readonly [num
   'gas-meter': [18, 12, 48],
 };
 
+/** What stands or hangs in a room, and not against a wall. */
+export const STANDS_FREE: ReadonlySet<FeatureKind> = new Set([
+  'island',
+  'stair',
+  'kiln',
+  'furniture',
+  'bath-fan',
+  'garage-opener',
+  'sump',
+  'attic-access',
+]);
+
 /** The underside of what hangs, inches above the floor: *common practice*. */
 export const FEATURE_BOTTOM_IN: Readonly<Partial<Record<FeatureKind, number>>> = {
   'range-hood': 66,

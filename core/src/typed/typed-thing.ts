@@ -3,7 +3,8 @@ import { featureSchema, openingSchema, type FeatureKind, type OpeningKind } from
 import type { Feature, House, Opening, Room } from '../house/schema';
 import { addFeature } from '../edits/place-panel';
 import { addEntity, type NewId } from '../edits/verbs';
-import { BEHIND_IN, FEATURE_BOTTOM_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN } from '../edits/usual-sizes';
+import { BEHIND_IN, FEATURE_BOTTOM_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN, STANDS_FREE } from '../edits/usual-sizes';
+import { innerPoint } from '../geometry/geometry';
 import { facingOf } from '../plan/facing';
 import { wallLoop, type LoopWall } from '../plan/wall-loop';
 import { formatLength, parseLength } from '../units/length';
@@ -219,12 +220,18 @@ interface Place extends Meant {
   readonly sillIn: number | undefined;
 }
 
+function findRoom(house: House, level: string, pieces: Read, selected: string | null, example: string): Result<Room> {
+  if (pieces.room !== undefined) return findRoomByName(house, level, pieces.room);
+  const room = house.rooms[selected ?? ''];
+  return room?.level === level
+    ? succeed(room)
+    : refuse('room', 'tape', `In which room? Choose one, or say it: ${example}.`);
+}
+
 function findPlace(house: House, level: string, word: string, pieces: Read, selected: string | null): Result<Place> {
-  const inRoom = pieces.room === undefined ? undefined : findRoomByName(house, level, pieces.room);
-  if (inRoom && !inRoom.ok) return inRoom;
-  const room = inRoom?.value ?? house.rooms[selected ?? ''];
-  if (!room || room.level !== level)
-    return refuse('room', 'tape', `In which room? Choose one, or say it: ${word} in kitchen on north.`);
+  const found = findRoom(house, level, pieces, selected, `${word} in kitchen on north`);
+  if (!found.ok) return found;
+  const room = found.value;
   const to = pieces.to === undefined ? undefined : findRoomByName(house, level, pieces.to);
   if (to && !to.ok) return to;
   if (!to && pieces.side === undefined)
@@ -308,6 +315,27 @@ function toFeature(place: Place, kind: FeatureKind, id: string): Result<Feature>
   );
 }
 
+/** What stands free and for which no wall is said: in the middle of its room. */
+function inTheRoom(room: Room, kind: FeatureKind, size: Place['size'], id: string): Feature {
+  const [widthIn = 36, depthIn = 36, heightIn = 36] = FEATURE_SIZE_IN[kind] ?? [];
+  const [w, d] = [size.widthIn ?? widthIn, size.otherIn ?? depthIn];
+  const middle = innerPoint(room.corners);
+  return featureSchema.parse({
+    id,
+    room: room.id,
+    kind,
+    heightIn,
+    ...(FEATURE_BOTTOM_IN[kind] === undefined ? {} : { bottomIn: FEATURE_BOTTOM_IN[kind] }),
+    at: {
+      kind: 'free',
+      x: toSixteenths(middle.x - w / 2),
+      y: toSixteenths(middle.y - d / 2),
+      widthIn: w,
+      depthIn: d,
+    },
+  });
+}
+
 /**
  * Puts a door, window or fixture in by a typed line: `door 32 to hall at 4'`, `window 48x36 sill 40 centered on north`,
  * `sink at 5' on north`, `panel in garage east 12'`. Distances are from the wall's left end, seen from inside the room. Answers what was
@@ -322,7 +350,17 @@ export function addTypedThing(
 ): Result<{ readonly edited: Result<Edited>; readonly id: string; readonly kind: 'opening' | 'feature' }> {
   const read = readThing(text);
   if (!read) return refuse('thing', 'tape', `"${text.trim()}" names no door, window or fixture.`);
-  const place = findPlace(house, level, read.word, readPieces(read.rest), selectedRoom);
+  const pieces = readPieces(read.rest);
+  if ('feature' in read.thing && STANDS_FREE.has(read.thing.feature) && !pieces.side && !pieces.to) {
+    const room = findRoom(house, level, pieces, selectedRoom, `${read.word} in bath`);
+    const size = readSize(pieces.size);
+    if (!room.ok) return room;
+    if (!size.ok) return size;
+    const id = newId('feature');
+    const feature = inTheRoom(room.value, read.thing.feature, size.value, id);
+    return succeed({ id, kind: 'feature', edited: addFeature(house, feature, newId) });
+  }
+  const place = findPlace(house, level, read.word, pieces, selectedRoom);
   if (!place.ok) return place;
   if ('opening' in read.thing) {
     const id = newId('opening');

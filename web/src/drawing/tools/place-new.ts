@@ -14,6 +14,7 @@ import {
   suitedTo,
   refuse,
   roomSpan,
+  STANDS_FREE,
   toLoop,
   usualHeightIn,
   wallLoop,
@@ -30,16 +31,6 @@ import {
 } from '@winculum/core';
 import { snapToStud } from './drag-edit';
 
-const STANDS_FREE: ReadonlySet<FeatureKind> = new Set([
-  'island',
-  'stair',
-  'kiln',
-  'furniture',
-  'bath-fan',
-  'garage-opener',
-  'sump',
-  'attic-access',
-]);
 /** How far from a wall a click still means that wall, inches. */
 const NEAR_WALL_IN = 30;
 
