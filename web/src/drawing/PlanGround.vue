@@ -29,6 +29,8 @@ const features = computed(() =>
       return { feature: one, path, label, ...labelPlace(path, label.length * props.textSize * LABEL_SHARE * 0.5) };
     }),
 );
+/** A plan is cut so high above the floor: what hangs over the cut is dashed, *common practice* of drawings. */
+const OVERHEAD_IN = 48;
 /** Size of a feature's label beside that of a room. */
 const LABEL_SHARE = 0.72;
 const wallsOf = (isSolid: boolean) =>
@@ -82,7 +84,7 @@ function labelPlace(path: string, labelIn: number): { at: Point; turn: 0 | -90 |
       v-for="{ feature, path, label, at, turn } in features"
       :key="feature.id"
       class="feature"
-      :class="[feature.kind, { selected: selected.has(feature.id) }]"
+      :class="[feature.kind, { overhead: (feature.bottomIn ?? 0) >= OVERHEAD_IN, selected: selected.has(feature.id) }]"
       data-hit="feature"
       :data-id="feature.id"
     >
@@ -149,6 +151,10 @@ function labelPlace(path: string, labelIn: number): { at: Point; turn: 0 | -90 |
   fill: none;
   stroke-dasharray: 4 3;
   stroke: var(--rule);
+}
+.feature.overhead path {
+  fill: none;
+  stroke-dasharray: 4 3;
 }
 .feature.selected path {
   stroke: var(--chalk);

@@ -23,7 +23,7 @@ interface Clusters {
 }
 
 /** Up to so many places the best answer is found outright, by trying every way to divide them. */
-const EXACT_UP_TO = 11;
+export const EXACT_UP_TO = 11;
 /** Up to so many places of two circuits are divided again outright. */
 const PAIR_UP_TO = 14;
 const HAIR = 1e-9;
@@ -92,7 +92,7 @@ function gapBetween(problem: ClusterProblem, a: readonly number[], b: readonly n
 }
 
 /** How many clusters must have a marked place: no more than there are marked places. */
-function leastOf(problem: ClusterProblem): number {
+export function leastOf(problem: ClusterProblem): number {
   const marked = problem.root.filter((_, i) => problem.marked?.[i] ?? true).length;
   return Math.min(problem.least ?? 0, marked);
 }

@@ -5,6 +5,7 @@ import { suggestCircuit } from '../../circuits/suggest';
 import { switchesFor } from '../../control/room-light';
 import type { Box, Circuit, House, Panel } from '../../house/schema';
 import type { OnProgress } from '../../units/result';
+import { worthOf, type Worth } from './cluster-bound';
 import { divide, type ClusterProblem } from './cluster';
 import { requirementOf, leastCircuits, type CircuitRequirement } from './circuit-requirements';
 import { planningOf } from './circuit-standards';
@@ -93,11 +94,20 @@ function problemOf(
   };
 }
 
-function dividePool(house: House, pool: Pool, panel: Panel | undefined, least: number): Place[][] {
+/** A pool divided into circuits; its worth where cable decided. */
+interface Division {
+  readonly clusters: readonly (readonly Place[])[];
+  readonly worth: Worth | undefined;
+}
+
+function dividePool(house: House, pool: Pool, panel: Panel | undefined, least: number): Division {
   const { places, requirement } = pool;
-  if (requirement.pool.startsWith('alone') || requirement.pool === 'dishes') return [[...places]];
-  if (requirement.pool === 'food') return alternate(house, places, least);
-  return divide(problemOf(house, pool, panel, least)).clusters.map((one) => one.map((i) => places[i]!));
+  if (requirement.pool.startsWith('alone') || requirement.pool === 'dishes')
+    return { clusters: [places], worth: undefined };
+  if (requirement.pool === 'food') return { clusters: alternate(house, places, least), worth: undefined };
+  const problem = problemOf(house, pool, panel, least);
+  const { clusters, cost } = divide(problem);
+  return { clusters: clusters.map((one) => one.map((i) => places[i]!)), worth: worthOf(problem, cost) };
 }
 
 /**
@@ -258,14 +268,22 @@ function partsOf(house: House, outlets: readonly Outlet[]): (Pool & { readonly p
 }
 
 /** Every outlet of some that are free on a circuit to be; `extra` general circuits more than their load asks for. */
-export function draftAll(house: House, outlets: readonly Outlet[], extra: number, onProgress: OnProgress): Draft[] {
+export function draftAll(
+  house: House,
+  outlets: readonly Outlet[],
+  extra: number,
+  onProgress: OnProgress,
+): { readonly drafts: Draft[]; readonly worth: Worth } {
   const pools = partsOf(house, outlets);
   const general = pools.filter((pool) => /^(general|rooms) /.test(pool.requirement.pool));
+  let [costIn, boundIn] = [0, 0];
   const drafts = pools.flatMap((pool, i): Draft[] => {
     onProgress((0.8 * i) / pools.length, pool.requirement.title);
     const more = general.indexOf(pool) === 0 ? extra : 0;
     const plain = dividePool(house, pool, pool.panel, leastCircuits(house, pool.requirement.pool));
-    const clusters = more === 0 ? plain : dividePool(house, pool, pool.panel, plain.length + more);
+    const { clusters, worth } = more === 0 ? plain : dividePool(house, pool, pool.panel, plain.clusters.length + more);
+    costIn += worth?.costIn ?? 0;
+    boundIn += worth?.boundIn ?? 0;
     return clusters.map((places) => ({
       requirement: pool.requirement,
       outlets: places.flatMap((place) => place.outlets),
@@ -274,5 +292,5 @@ export function draftAll(house: House, outlets: readonly Outlet[], extra: number
   gatherAlarms(drafts);
   gatherGroups(house, drafts);
   rideAlong(house, outlets, drafts);
-  return drafts;
+  return { drafts, worth: { costIn, boundIn } };
 }

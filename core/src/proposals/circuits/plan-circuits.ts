@@ -5,6 +5,7 @@ import type { Circuit, House } from '../../house/schema';
 import type { NewId } from '../../edits/verbs';
 import { arrangePanels } from '../../panel/arrange';
 import { refuse, succeed, type OnProgress, type Result } from '../../units/result';
+import type { Worth } from './cluster-bound';
 import { circuitFor, draftAll, type Draft } from './drafts';
 import { circuitRules, totalsOf, type PlanTotals } from './plan-totals';
 import { settleFeeds } from './settle-feeds';
@@ -31,6 +32,8 @@ export interface CircuitPlan {
   readonly settled: readonly string[];
   /** What the rules would still object to; of locked circuits first. */
   readonly objections: readonly Finding[];
+  /** How well places were divided into circuits, by the planner's own measure, beside what is proven to be the least. */
+  readonly worth: Worth;
 }
 
 /** Square feet times 3 VA in volt-amperes of 15 or 20 A circuits: how many general circuits 210.11(A) wants at least. */
@@ -152,6 +155,7 @@ function carryOut(house: House, drafts: readonly Draft[], free: readonly Circuit
 /** A plan before its feed orders are settled and its totals counted. */
 interface UncheckedPlan extends Carried {
   readonly objections: readonly Finding[];
+  readonly worth: Worth;
 }
 
 /** What {@link planCircuits} plans, with what the rules of circuits would still object to. */
@@ -163,8 +167,10 @@ export function planUnchecked(house: House, newId: NewId, onProgress: OnProgress
   const outlets = index.all.filter((outlet) => !(outlet.device.circuit !== null && locked.has(outlet.device.circuit)));
   const free = Object.values(house.circuits).filter((circuit) => !locked.has(circuit.id));
   let carried: Result<Carried> | undefined;
+  let worth: Worth = { costIn: 0, boundIn: 0 };
   for (let extra = 0; extra < 8; extra++) {
-    const drafts = draftAll(house, outlets, extra, onProgress);
+    const { drafts, worth: found } = draftAll(house, outlets, extra, onProgress);
+    worth = found;
     carried = carryOut(house, drafts, free, newId);
     if (!carried.ok) return carried;
     if (!areaShortfall(carried.value.house)) break;
@@ -173,11 +179,11 @@ export function planUnchecked(house: House, newId: NewId, onProgress: OnProgress
   const { findings } = checkHouse(value.house, { rules: circuitRules });
   const objections = findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
   const ofLocked = (one: Finding) => Number(one.where.circuit !== undefined && locked.has(one.where.circuit));
-  return succeed({ ...value, objections: objections.sort((a, b) => ofLocked(b) - ofLocked(a)) });
+  return succeed({ ...value, worth, objections: objections.sort((a, b) => ofLocked(b) - ofLocked(a)) });
 }
 
 /** Share of the work that is done before feed orders are settled. */
-const DRAUGHT_SHARE = 0.6;
+const UNCHECKED_SHARE = 0.6;
 
 /**
  * A circuit plan for the whole house: every outlet on a circuit, so that the rules and the shop standards hold, rooms stay
@@ -189,11 +195,11 @@ export function planCircuits(
   newId: NewId,
   onProgress: OnProgress = () => undefined,
 ): Result<CircuitPlan> {
-  const draught = planUnchecked(house, newId, (share, note) => onProgress(share * DRAUGHT_SHARE, note));
-  if (!draught.ok) return draught;
-  const { planned, removed, objections } = draught.value;
-  const settled = settleFeeds(draught.value.house, (share, note) =>
-    onProgress(DRAUGHT_SHARE + share * (1 - DRAUGHT_SHARE), `feed order of ${note}`),
+  const unchecked = planUnchecked(house, newId, (share, note) => onProgress(share * UNCHECKED_SHARE, note));
+  if (!unchecked.ok) return unchecked;
+  const { planned, removed, objections, worth } = unchecked.value;
+  const settled = settleFeeds(unchecked.value.house, (share, note) =>
+    onProgress(UNCHECKED_SHARE + share * (1 - UNCHECKED_SHARE), `feed order of ${note}`),
   );
   return succeed({
     planned,
@@ -203,6 +209,7 @@ export function planCircuits(
     house: settled.house,
     settled: settled.circuits,
     objections,
+    worth,
   });
 }
 

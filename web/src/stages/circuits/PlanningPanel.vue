@@ -55,6 +55,15 @@ const free = computed(() => {
   const waiting = Object.values(props.plan.house.circuits).filter((one) => one.space === null).length;
   return { left, wanted: planningOf(props.made).spareSpaces, waiting };
 });
+/** How near the division is to the least that is proven possible. */
+const quality = computed(() => {
+  const { costIn, boundIn } = props.plan.worth;
+  if (costIn <= 0) return '';
+  const more = ((costIn - boundIn) / costIn) * 100;
+  return more < 0.05
+    ? 'Places are divided into circuits with the least cable that is possible, proven.'
+    : `Places are divided into circuits with cable within ${more.toFixed(1)} % of the least that is possible, proven.`;
+});
 const moved = computed(() => props.plan.planned.reduce((sum, one) => sum + one.moved, 0));
 
 function accept(): void {
@@ -109,7 +118,7 @@ function accept(): void {
         Cable along the feed orders, not the real route.<template v-if="plan.after.tooFull">
           Boxes that are still too full take a second box, or fewer circuits, under Make-up.</template
         >
-        Prices are typical, for comparing only. Shop standards are under Job.
+        {{ quality }} Prices are typical, for comparing only. Shop standards are under Job.
       </p>
       <p v-if="free && free.waiting" class="is-violation">
         The panel has no space for {{ free.waiting }} of the circuits: take a larger one, or a subpanel.
