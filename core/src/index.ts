@@ -141,13 +141,16 @@ export { createHouse } from './edits/create-house';
 export { addDevice, removeDevice, setGangs } from './edits/device-verbs';
 export { addFeature } from './edits/place-panel';
 export { addRoom } from './edits/place-room';
+export { commonOf, devicesIn, ownHeightIn, setHeights } from './edits/many-boxes';
 export { removeEntities } from './edits/remove';
 export { keepOwnStandards, standardsApart, takeStandards } from './edits/shop-standards';
 export { joinSwitch, leaveGroup, orderGangs } from './edits/switch-verbs';
 export {
   addEntity,
   assignToCircuit,
+  changeBoxes,
   changeDevice,
+  changeDevices,
   changeEntity,
   choosePrefix,
   moveBox,

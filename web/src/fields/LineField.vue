@@ -19,6 +19,7 @@ const take = () => {
     v-model="text"
     :label="label"
     :placeholder="hint ?? ''"
+    :persistent-placeholder="!!hint"
     :maxlength="most ?? 80"
     :disabled="disabled || !store.canEdit"
     @blur="take"

@@ -17,6 +17,7 @@ import LengthField from '../fields/LengthField.vue';
 import { useHouse } from '../stores/house';
 import { useView } from '../stores/view';
 import ArrangeTools from './ArrangeTools.vue';
+import ManyBoxes from './ManyBoxes.vue';
 import BoxDetails from './BoxDetails.vue';
 import BoxDevices from './BoxDevices.vue';
 import CopyLayout from './CopyLayout.vue';
@@ -193,7 +194,10 @@ const circuitAnswers = computed(() => [
   </section>
   <section v-else-if="view.selection.length > 1" class="stack">
     <h2 class="tag num">{{ view.selection.length }} selected</h2>
-    <ArrangeTools v-if="view.selection.every((one) => one.kind === 'box')" />
+    <template v-if="view.selection.every((one) => one.kind === 'box')">
+      <ArrangeTools />
+      <ManyBoxes :boxes="view.selection.flatMap((one) => store.current.boxes[one.id] ?? [])" />
+    </template>
     <v-btn v-if="store.canEdit && view.selection.every((one) => one.kind === 'box')" @click="remove">
       Delete them
     </v-btn>
