@@ -101,3 +101,32 @@ test('a box whose typed distance puts it in a doorway is told so, and moved to a
   await page.getByRole('tab', { name: /Open items/ }).click();
   await expect(finding).toHaveCount(0);
 });
+
+test('three boxes at once: one height, a state, weather-resistant, and undone', async ({ owner: page }) => {
+  await openDemo(page, 'Boxes');
+  await page.getByRole('button', { name: /^ST-2,/ }).click();
+  for (const tag of ['ST-3', 'ST-4'])
+    await page.getByRole('button', { name: new RegExp(`^${tag},`) }).click({ modifiers: ['Shift'] });
+  const all = page.getByRole('region', { name: 'All of them' });
+  await all.getByLabel('Height to the center').fill('20');
+  await all.getByLabel('Height to the center').press('Enter');
+  for (const tag of ['ST-2', 'ST-3', 'ST-4'])
+    await expect(page.getByRole('button', { name: new RegExp(`^${tag},.*1'-8" high`) })).toBeVisible();
+  await pick(page, 'Weather-resistant', 'yes');
+  await pick(page, 'State', 'held');
+  await page.getByRole('button', { name: /^ST-3,/ }).click();
+  await expect(page.getByLabel('weather-resistant')).toBeChecked();
+  await expect(page.getByRole('combobox', { name: 'State' })).toHaveValue(/held/);
+  for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^ST-3,.*1'-4" high/ })).toBeVisible();
+});
+
+test('a GFCI receptacle feeds through, and what stands behind it says so', async ({ owner: page }) => {
+  await openDemo(page, 'Boxes');
+  await page.getByRole('button', { name: /^ST-2,/ }).click();
+  await page.getByLabel('GFCI receptacle', { exact: true }).check();
+  await page.getByLabel(/feeds through/).check();
+  await goTo(page, 'Circuits');
+  await page.getByRole('tab', { name: 'Trips' }).click();
+  await expect(page.getByText(/GFCI ST-2,/)).toBeVisible();
+});
