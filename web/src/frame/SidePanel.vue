@@ -43,13 +43,17 @@ const OPEN = 1;
 const FOLDED = 2;
 const besideSheet = rememberedSize('side folded', OPEN);
 const besidePapers = rememberedSize('side folded, papers', FOLDED);
-const isAsked = computed(() => view.stagePart !== '' || view.selection.length > 0 || view.finding !== null);
+const isAsked = computed(
+  () =>
+    view.stagePart !== '' ||
+    view.finding !== null ||
+    view.selection.some((one) => one.kind === 'box' || one.kind === 'room'),
+);
 const isFolded = computed(() => {
   if (layout.value !== 'desk') return false;
   return isPapers.value ? besidePapers.value === FOLDED && !isAsked.value : besideSheet.value === FOLDED;
 });
-const fold = (state: typeof OPEN | typeof FOLDED) =>
-  void ((isPapers.value ? besidePapers : besideSheet).value = state);
+const fold = (state: typeof OPEN | typeof FOLDED) => void ((isPapers.value ? besidePapers : besideSheet).value = state);
 function showOpenItems(): void {
   view.side = 'open-items';
   fold(OPEN);
