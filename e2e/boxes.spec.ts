@@ -63,7 +63,7 @@ test('the edition changes everything at once, and a local amendment is part of t
   const side = page.getByLabel('What is selected, and why');
   await expect(side).not.toContainText('island');
   await pick(page, 'Edition of the code', 'NEC 2020');
-  await expect(side).toContainText('The island (13.3 ft²) has 0 receptacles; 2 are due.');
+  await expect(side).toContainText('The island (13.3 ft²) has 0 receptacles; 2 required.');
   await page.getByRole('button', { name: 'Job' }).click();
   const job = page.getByRole('dialog');
   await job.getByRole('tab', { name: 'Decisions' }).click();

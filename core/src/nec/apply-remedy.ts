@@ -42,7 +42,7 @@ function fillRoom(house: House, roomId: string, newId: NewId): Result<Edited> {
   return refuse(
     'nowhere',
     `rooms.${roomId}`,
-    `No box on a wall of ${name} reaches it: glass to the floor wants a floor receptacle within 18" of it.`,
+    `No box on a wall of ${name} reaches it: glass to the floor needs a floor receptacle within 18" of it.`,
   );
 }
 

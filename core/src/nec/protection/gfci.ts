@@ -228,7 +228,7 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Prot
   if (staysAsItIs(outlet))
     return {
       kind: 'not-required',
-      reason: 'It exists and stays as it is. Replaced, it needs what its place asks for today: 406.4(D)(3).',
+      reason: 'It exists and stays as it is. Replaced, it needs what its place requires today: 406.4(D)(3).',
     };
   if (device.kind === 'luminaire' && room.kind === 'crawl-space' && edition !== '2014') {
     return required(edition === '2017' ? '210.8(E)' : '210.8(C)', 'A lighting outlet in a crawl space.');

@@ -61,7 +61,7 @@ testRule(bathroomCircuit, {
     [
       'a 15 A circuit',
       baths().circuit('C', 15).receptacle('one', 'c0', 20, { circuit: 'C' }),
-      'receptacle R1-1 in one: on C, a 15 A circuit. A 20 A circuit is due.',
+      'receptacle R1-1 in one: on C, a 15 A circuit. A 20 A circuit is required.',
     ],
   ],
   cannotTell: [

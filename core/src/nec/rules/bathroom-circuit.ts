@@ -41,7 +41,7 @@ export const bathroomCircuit = defineRule({
     },
     messages: {
       weak: ({ circuit, rating, outlets }: { circuit: string; rating: number; outlets: string }) =>
-        `${outlets}: on ${circuit}, a ${rating} A circuit. A 20 A circuit is due.`,
+        `${outlets}: on ${circuit}, a ${rating} A circuit. A 20 A circuit is required.`,
       mixed: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
         `${circuit} feeds bathroom receptacles and also ${outlets}.`,
       alone: ({ circuit }: { circuit: string }) => `${circuit} feeds bathroom receptacles alone.`,

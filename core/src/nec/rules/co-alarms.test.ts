@@ -24,7 +24,7 @@ testRule(coAlarms, {
     [
       'a fireplace and no alarm',
       sleeping().feature('hall', 'fireplace', ['c0', 60, 40, 20]),
-      'No carbon monoxide alarm outside bed; it is due because of the fireplace.',
+      'No carbon monoxide alarm outside bed; it is required because of the fireplace.',
     ],
     [
       'a gas heater in the bathroom that opens to the bedroom',
@@ -33,12 +33,12 @@ testRule(coAlarms, {
         .opening('bed', 'c1', 'door', 10, 28)
         .feature('bath', 'water-heater', ['c0', 10, 20, 20], { fuel: true, name: 'gas heater' })
         .ceiling('hall', 'alarm', null, both),
-      'No carbon monoxide alarm in bed; it is due there because of the gas heater in it or in its bathroom.',
+      'No carbon monoxide alarm in bed; it is required there because of the gas heater in it or in its bathroom.',
     ],
     [
       'a garage with a door into the hall',
       sleeping().room('gar', 'garage', [148.5, 124.5, 200, 200]).opening('gar', 'c3', 'door', 160, 32),
-      'No carbon monoxide alarm outside bed; it is due because of the door from gar.',
+      'No carbon monoxide alarm outside bed; it is required because of the door from gar.',
     ],
   ],
   cannotTell: [

@@ -37,9 +37,9 @@ export const coAlarms = defineRule({
     editions: everyEdition({ section: 'IRC R315', limits: {}, basis: fromMemory('high') }),
     messages: {
       none: ({ room, cause: why }: { room: string; cause: string }) =>
-        `No carbon monoxide alarm outside ${room}; it is due because of ${why}.`,
+        `No carbon monoxide alarm outside ${room}; it is required because of ${why}.`,
       bedroom: ({ room, what }: { room: string; what: string }) =>
-        `No carbon monoxide alarm in ${room}; it is due there because of the ${what} in it or in its bathroom.`,
+        `No carbon monoxide alarm in ${room}; it is required there because of the ${what} in it or in its bathroom.`,
       inside: ({ room }: { room: string }) => `A carbon monoxide alarm stands in ${room}.`,
       there: ({ room }: { room: string }) => `A carbon monoxide alarm stands outside ${room}.`,
       noDoor: ({ room }: { room: string }) =>

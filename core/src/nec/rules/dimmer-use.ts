@@ -6,7 +6,7 @@ export const dimmerUse = defineRule({
     summary: 'Dimmers govern luminaires: no receptacle, no fan',
     stage: 'switching',
     severity: 'violation',
-    why: 'Whatever is plugged into a dimmed receptacle, a vacuum cleaner at last, burns up or burns the dimmer. A fan motor wants a fan control.',
+    why: 'Whatever is plugged into a dimmed receptacle, a vacuum cleaner at last, burns up or burns the dimmer. A fan motor needs a fan control.',
     editions: everyEdition({ section: '404.14(E)', limits: {}, basis: fromMemory('high') }),
     messages: {
       wrong: ({ name, what }: { name: string; what: string }) =>

@@ -12,7 +12,7 @@ testRule(generalCircuits, {
     [
       '2017: one 15 A circuit serves 600 ft², outside walls counted',
       lit(long('2017', 29)),
-      '580 ft² of floor ask for 1740 VA of general circuits; there are 1800 VA.',
+      '580 ft² of floor require 1740 VA of general circuits; there are 1800 VA.',
     ],
     [
       'two rooms with a partition between are as large as the one they were',
@@ -21,7 +21,7 @@ testRule(generalCircuits, {
         .room('den', 'den', [0, 169.5, 231, 169.5])
         .circuit('A', 15)
         .ceiling('hall', 'luminaire', 'A'),
-      '580 ft² of floor ask for 1740 VA of general circuits; there are 1800 VA.',
+      '580 ft² of floor require 1740 VA of general circuits; there are 1800 VA.',
     ],
     [
       'one that feeds only outdoors is a general one',
@@ -37,7 +37,7 @@ testRule(generalCircuits, {
     [
       '2020: 660 ft² ask for a second',
       lit(long('2020', 33)),
-      '660 ft² of floor ask for 1980 VA of general circuits; there are 1800 VA.',
+      '660 ft² of floor require 1980 VA of general circuits; there are 1800 VA.',
     ],
     [
       'a circuit that feeds one appliance, and one that feeds nothing, serve none of the floor',
@@ -46,14 +46,14 @@ testRule(generalCircuits, {
         .circuit('A', 15)
         .load('freezer', 'hall', 'c0', 30, 'A')
         .circuit('B', 20),
-      '600 ft² of floor ask for 1800 VA of general circuits; there are 0 VA.',
+      '600 ft² of floor require 1800 VA of general circuits; there are 0 VA.',
     ],
   ],
   cannotTell: [
     [
       '610 ft²: the walls are estimated',
       lit(long('2023', 30.5)),
-      '610 ft² of floor by estimated outside walls ask for about 1830 VA of general circuits; there are 1800 VA. Measure the outside of the house, or add a circuit.',
+      '610 ft² of floor by estimated outside walls require about 1830 VA of general circuits; there are 1800 VA. Measure the outside of the house, or add a circuit.',
     ],
   ],
 });

@@ -24,11 +24,11 @@ export const generalCircuits = defineRule({
     },
     messages: {
       few: ({ area, need, have }: { area: number; need: number; have: number }) =>
-        `${area.toFixed(0)} ft² of floor ask for ${need} VA of general circuits; there are ${have} VA.`,
+        `${area.toFixed(0)} ft² of floor require ${need} VA of general circuits; there are ${have} VA.`,
       close: ({ area, need, have }: { area: number; need: number; have: number }) =>
-        `${area.toFixed(0)} ft² of floor by estimated outside walls ask for about ${need} VA of general circuits; there are ${have} VA. Measure the outside of the house, or add a circuit.`,
+        `${area.toFixed(0)} ft² of floor by estimated outside walls require about ${need} VA of general circuits; there are ${have} VA. Measure the outside of the house, or add a circuit.`,
       enough: ({ area, need, have }: { area: number; need: number; have: number }) =>
-        `${area.toFixed(0)} ft² of floor ask for ${need} VA of general circuits; there are ${have} VA.`,
+        `${area.toFixed(0)} ft² of floor require ${need} VA of general circuits; there are ${have} VA.`,
     },
   },
   scope: 'house',

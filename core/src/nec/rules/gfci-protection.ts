@@ -6,7 +6,7 @@ import { defineRule, everyEdition, fromMemory } from '../rule';
 export const gfciProtection = defineRule({
   id: 'gfci-protection',
   meta: {
-    summary: 'Ground-fault protection where the place or the appliance asks for it',
+    summary: 'Ground-fault protection where the place or the appliance requires it',
     stage: 'circuits',
     severity: 'violation',
     why: 'Five milliamperes through a heart can kill; an ordinary breaker never sees them. Water and earth make the path.',

@@ -43,7 +43,7 @@ const entry = { section: '110.3(B)', limits: {}, basis: fromMemory('high') };
 export const individualCircuit = defineRule({
   id: 'individual-circuit',
   meta: {
-    summary: 'Equipment that asks for an individual circuit has one',
+    summary: 'Equipment that requires an individual circuit has one',
     stage: 'circuits',
     severity: 'violation',
     why: 'The instructions of listed equipment bind. A furnace, a car charger and a cord-connected hood are named by the code itself.',

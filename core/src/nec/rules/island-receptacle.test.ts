@@ -42,7 +42,7 @@ testRule(islandReceptacle, {
     [
       '2014: 24 in from the edge where it joins the counter',
       peninsula('2014', 49),
-      'The peninsula (10.2 ft²) has 0 receptacles; 1 is due.',
+      'The peninsula (10.2 ft²) has 0 receptacles; 1 required.',
     ],
     [
       'a dining room\u2019s island is a counter as well',
@@ -56,17 +56,17 @@ testRule(islandReceptacle, {
     [
       '2017: a sink divides it into two pieces of 20 by 36 in, and each counts',
       island('2017', 73, 36).standing('sink', 'kit', 'sink', [120, 102, 33, 32]).onFeature('kit', 'isl'),
-      'The island (18.3 ft²) has 1 receptacle; 2 are due.',
+      'The island (18.3 ft²) has 1 receptacle; 2 required.',
     ],
     [
       '2020: only under a top that reaches 7 in over',
       island('2020', 36, 36, { overhangIn: 7 }).onFeature('kit', 'isl'),
     ],
-    ['2017: none', island('2017', 24, 12), 'The island (2.0 ft²) has 0 receptacles; 1 is due.'],
+    ['2017: none', island('2017', 24, 12), 'The island (2.0 ft²) has 0 receptacles; 1 required.'],
     [
       '2020: a hair over 27 ft² asks for three',
       island('2020', 72, 54.1).onFeature('kit', 'isl').onFeature('kit', 'isl'),
-      'The island (27.1 ft²) has 2 receptacles; 3 are due.',
+      'The island (27.1 ft²) has 2 receptacles; 3 required.',
     ],
     [
       '2023: neither receptacle nor provision',

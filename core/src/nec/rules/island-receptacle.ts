@@ -12,7 +12,7 @@ export const islandReceptacle = defineRule({
     summary: 'Receptacles for island and peninsula counters',
     stage: 'boxes',
     severity: 'violation',
-    why: 'People work on islands with corded appliances. How many receptacles are due changed with each edition; since 2023 a provision for one is the least.',
+    why: 'People work on islands with corded appliances. How many receptacles are required changed with each edition; since 2023 a provision for one is the least.',
     editions: {
       '2014': { section: '210.52(C)(2), (3)', limits: { ...BY_SPACE, fromWall: 0 }, basis: HIGH },
       '2017': { section: '210.52(C)(2), (3)', limits: { ...BY_SPACE, fromWall: 1 }, basis: HIGH },
@@ -29,7 +29,7 @@ export const islandReceptacle = defineRule({
     },
     messages: {
       few: ({ name, have, need, area }: { name: string; have: number; need: number; area: number }) =>
-        `The ${name} (${area.toFixed(1)} ft²) has ${count(have, 'receptacle')}; ${need} ${need === 1 ? 'is' : 'are'} due.`,
+        `The ${name} (${area.toFixed(1)} ft²) has ${count(have, 'receptacle')}; ${need} required.`,
       enough: ({ name, have }: { name: string; have: number }) =>
         `The ${name} has ${count(have, 'receptacle')}: enough.`,
       end: ({ name, nearest }: { name: string; nearest: number }, show) =>

@@ -14,7 +14,7 @@ testRule(panelSpaces, {
     ['a one-pole in the last space', house().circuit('A', 20, at(8))],
   ],
   fails: [
-    ['one space past the last', house().circuit('A', 20, at(9)), 'A wants space 9; P has 8.'],
+    ['one space past the last', house().circuit('A', 20, at(9)), 'A needs space 9; P has 8.'],
     [
       'the second pole meets another breaker',
       house().circuit('A', 30, at(1, 2)).circuit('B', 20, at(3)),
@@ -26,6 +26,6 @@ testRule(panelSpaces, {
       'Space 3 of P is taken twice: A and the feeder of Q.',
     ],
     ['a feeder that nobody has placed', withShop({ space: null }), 'P has no space for the feeder of Q yet.'],
-    ['a two-pole at the last row', house().circuit('A', 30, at(7, 2)), 'A wants space 9; P has 8.'],
+    ['a two-pole at the last row', house().circuit('A', 30, at(7, 2)), 'A needs space 9; P has 8.'],
   ],
 });

@@ -14,7 +14,7 @@ export const panelSpaces = defineRule({
       clash: ({ panel, space, circuits }: { panel: string; space: number; circuits: string }) =>
         `Space ${space} of ${panel} is taken twice: ${circuits}.`,
       beyond: ({ panel, space, spaces, circuit }: { panel: string; space: number; spaces: number; circuit: string }) =>
-        `${circuit} wants space ${space}; ${panel} has ${spaces}.`,
+        `${circuit} needs space ${space}; ${panel} has ${spaces}.`,
       waits: ({ panel, feeder }: { panel: string; feeder: string }) => `${panel} has no space for ${feeder} yet.`,
       fits: ({ panel, free }: { panel: string; free: number }) =>
         `${panel} holds its circuits; ${free} spaces are free.`,

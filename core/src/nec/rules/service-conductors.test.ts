@@ -15,7 +15,7 @@ testRule(serviceConductors, {
     [
       'the conductors of 150 A on a new main of 200 A',
       served({ conductor: { size: '1', metal: 'copper' } }),
-      'Service conductors of No. 1 copper carry 130 A; a main of 200 A asks for 166 A.',
+      'Service conductors of No. 1 copper carry 130 A; a main of 200 A requires 166 A.',
     ],
     [
       'aluminum that is not made so small',

@@ -21,7 +21,7 @@ export const serviceConductors = defineRule({
     },
     messages: {
       thin: ({ size, main, carries, least }: Data) =>
-        `Service conductors of ${size} carry ${carries} A; a main of ${main} A asks for ${least.toFixed(0)} A.`,
+        `Service conductors of ${size} carry ${carries} A; a main of ${main} A requires ${least.toFixed(0)} A.`,
       unmade: ({ size }: Data) => `There are no service conductors of ${size}. Take another size or metal.`,
       enough: ({ size, main }: Data) => `Service conductors of ${size} are enough for the main of ${main} A.`,
     },

@@ -17,7 +17,7 @@ testRule(smallApplianceCircuits, {
         .receptacle('kit', 'c0', 20, over('SA1'))
         .receptacle('kit', 'c0', 70, over('SA1'))
         .receptacle('din', 'c0', 20, { circuit: 'SA2' }),
-      'The counter of kit is fed by 1 circuit of 20 A; 2 are due.',
+      'The counter of kit is fed by 1 circuit of 20 A; 2 are required.',
     ],
     [
       'a 15 A circuit does not count',

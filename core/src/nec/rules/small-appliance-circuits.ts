@@ -16,7 +16,7 @@ export const smallApplianceCircuits = defineRule({
     }),
     messages: {
       few: ({ room, n, need }: { room: string; n: number; need: number }) =>
-        `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A; ${need} are due.`,
+        `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A; ${need} are required.`,
       enough: ({ room, n }: { room: string; n: number }) =>
         `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A.`,
       twoKitchens: ({ circuit, rooms }: { circuit: string; rooms: string }) =>

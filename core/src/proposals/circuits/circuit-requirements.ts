@@ -76,7 +76,7 @@ function whyAlone(house: House, outlet: Outlet, planning: Planning): CircuitRequ
       ? alone(outlet, 'a hard-wired connection, whose load nobody has said', 'common practice')
       : undefined;
   }
-  if (load.individual) return alone(outlet, 'its instructions ask for an individual circuit', '110.3(B)');
+  if (load.individual) return alone(outlet, 'its instructions require an individual circuit', '110.3(B)');
   if (load.volts === 240 && !(/^(baseboard|cove)-heat$/.test(load.kind) && load.va <= HEAT_VA))
     return alone(outlet, 'a 240 V appliance', 'common practice');
   if (load.volts === 240) return undefined;

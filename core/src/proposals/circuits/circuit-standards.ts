@@ -34,7 +34,7 @@ export const CIRCUIT_STANDARDS: readonly CircuitStandard[] = [
         word: 'each full bath its own',
         why: 'Two hair dryers of 1,875 W are 31 A: on one 20 A circuit they trip it. A half bath may share.',
       },
-      { value: 'shared', word: 'one circuit for their receptacles', why: 'The least that 210.11(C)(3) asks for.' },
+      { value: 'shared', word: 'one circuit for their receptacles', why: 'The least that 210.11(C)(3) requires.' },
     ],
   },
   {
@@ -54,7 +54,7 @@ export const CIRCUIT_STANDARDS: readonly CircuitStandard[] = [
         word: 'on one 20 A circuit',
         why: 'Both are fixed, nothing else is on it: 210.23 allows it.',
       },
-      { value: 'apart', word: 'each its own', why: 'Their instructions often ask for it, and both may start at once.' },
+      { value: 'apart', word: 'each its own', why: 'Their instructions often require it, and both may start at once.' },
     ],
   },
   {

@@ -83,7 +83,7 @@ export class Boxing {
     const lengthIn = at.kind === 'wall' ? (wallLengthIn(drawn, at.wall) ?? 0) : Infinity;
     const parsed = boxSchema.safeParse(boxOf(box, this.#tagFor(drawn)));
     if (!parsed.success || (at.kind === 'wall' && (at.alongIn < 0 || at.alongIn > lengthIn))) {
-      this.leaveOpen(room, `No room for a box where ${because.reason} asks for one. Place it by hand.`);
+      this.leaveOpen(room, `No room for a box where ${because.reason} requires one. Place it by hand.`);
       return false;
     }
     this.#house = { ...this.#house, boxes: { ...this.#house.boxes, [box.id]: parsed.data } };

@@ -109,7 +109,8 @@ function atBasins(boxing: Boxing, room: string): void {
 
 function inGarage(boxing: Boxing, room: string): void {
   const { bays } = boxing.view(room).room;
-  if (bays === undefined) return boxing.leaveOpen(room, 'Say how many vehicles it holds: one receptacle a bay is due.');
+  if (bays === undefined)
+    return boxing.leaveOpen(room, 'Say how many vehicles it holds: one receptacle a bay is required.');
   const lanes = vehicleBays(boxing.view(room), bays);
   const fill = (isIn: (point: Point) => boolean): boolean => {
     const view = boxing.view(room);

@@ -15,7 +15,7 @@ const isOwner = computed(() => session.signedIn?.role === 'owner');
 const mustDo = computed(() => session.signedIn?.mustDo);
 const DUE = {
   password: 'Your password is from before passwords had to be longer. Choose a new one to go on.',
-  'second-factor': 'Your firm asks for a second factor. Set it up to go on.',
+  'second-factor': 'Your firm requires a second factor. Set it up to go on.',
 } as const;
 </script>
 

@@ -47,11 +47,11 @@ export function useFilling(room: ComputedRef<Room | undefined>) {
   const nothing = ref('');
   function whyNothing(what: 'wall' | 'room' | 'house'): string {
     if (what === 'house')
-      return 'Every wall and counter that spacing is asked for is within reach: nothing to add. What else is due stands in the open items.';
+      return 'Every wall and counter for which spacing is required is within reach: nothing to add. What else is required stands in the open items.';
     const { id, name, kind } = room.value!;
     const hasCounters = reachAlongCounters(viewRoom(store.current, id), limits.value.counter).length > 0;
     if (!SPACED_ROOMS.has(kind) && !hasCounters)
-      return `Spacing along the walls is not asked for in ${name}. What else is due there stands in the open items.`;
+      return `Spacing along the walls is not required in ${name}. What else is required there stands in the open items.`;
     return `Nothing of this ${what} is out of reach: nothing to add.`;
   }
 

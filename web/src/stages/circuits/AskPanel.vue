@@ -128,7 +128,7 @@ const whats = computed(() => [
           persistent-placeholder
         />
         <p v-if="problem" class="is-violation">{{ problem }}</p>
-        <p v-else-if="!question" class="is-caution">{{ box.tag }} has nothing that wants a circuit.</p>
+        <p v-else-if="!question" class="is-caution">{{ box.tag }} has nothing that needs a circuit.</p>
         <p v-else role="status">
           <b class="num count">{{ yes.length }}</b> of {{ answers.length }} circuits may feed it, nearest first
         </p>

@@ -34,7 +34,7 @@ const flags = [
   ['continuous', 'runs 3 hours or more'],
   ['fastened', 'fastened in place'],
   ['cord', 'cord and plug'],
-  ['individual', 'its instructions ask for a circuit of its own'],
+  ['individual', 'its instructions require a circuit of its own'],
   ['motor', 'motor'],
 ] as const;
 

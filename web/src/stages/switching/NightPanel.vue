@@ -136,7 +136,7 @@ const walkItems = computed(() => [
           Add a switch here
         </v-btn>
       </article>
-      <p class="muted">Common practice; the code asks for less (210.70).</p>
+      <p class="muted">Common practice; the code requires less (210.70).</p>
     </template>
   </div>
 </template>
