@@ -12,6 +12,8 @@ export default defineConfig({
       'web/src/**/*.test.ts',
     ],
     maxWorkers: 2,
+    // Its components bring their styles along, which only the bundler can read.
+    server: { deps: { inline: ['vuetify'] } },
     // Nothing in the core, the server or the interface keeps state that a test could see of another; loading it anew for
     // each file took a third of the time.
     isolate: false,

@@ -1,5 +1,6 @@
 /** What the rest of the application may ask of the core: the whole list, so that what nobody asks for is found. */
 export { count, wordFor } from './units/count';
+export { parseNumber } from './units/number';
 export { formatLength, parseLength } from './units/length';
 export { type Problem, refuse, type Result, succeed } from './units/result';
 export {

@@ -7,6 +7,8 @@ import { parsePower } from './parse-power';
 describe('what stands on a plate', () => {
   it.each([
     ['1500', 120, 1500],
+    ['1,500', 120, 1500],
+    ['12,000 W', 240, 12000],
     ['1.5 kW', 120, 1500],
     ['12.5 A', 120, 1500],
     ['12.5a', 240, 3000],

@@ -1,4 +1,5 @@
 import { motorAmps } from '../electrical/tables';
+import { withoutThousands } from '../units/number';
 import { refuse, succeed, type Result } from '../units/result';
 
 interface Power {
@@ -30,7 +31,9 @@ const fraction = (text: string): number => {
  * @example parsePower('12.5 A', 120) // 1500 VA
  */
 export function parsePower(text: string, volts: 120 | 240, field = 'Power', powerFactor = 1): Result<Power> {
-  const match = /^\s*([\d.]+(?:[ -]\d+)?(?:\/\d+)?)\s*(va|w|watts?|kva|kw|a|amps?|hp|ft|')?\s*$/i.exec(text);
+  const match = /^\s*([\d.]+(?:[ -]\d+)?(?:\/\d+)?)\s*(va|w|watts?|kva|kw|a|amps?|hp|ft|')?\s*$/i.exec(
+    withoutThousands(text),
+  );
   const say = `${field}: type the number off the plate as 1500, 1.5 kW, 12.5 A, 3/4 hp, or 6 ft of baseboard.`;
   if (!match) return refuse('power', field, say);
   const value = fraction(match[1]!);

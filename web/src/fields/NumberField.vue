@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import { parseNumber } from '@winculum/core';
 import { useHouse } from '../stores/house';
 
 /** A number with its unit, or nothing said where that is allowed. What cannot be read or lies outside is told, and nothing is stored. */
@@ -28,9 +29,10 @@ watch(() => props.modelValue, reset);
 
 function take(): void {
   if (text.value.trim() === shown()) return reset();
-  const value = text.value.trim() === '' ? undefined : Number(text.value.trim().replace(',', '.'));
+  const value = text.value.trim() === '' ? undefined : (parseNumber(text.value) ?? NaN);
   if (value === undefined && !props.optional) problem.value = `${props.label}: type a number.`;
-  else if (value !== undefined && !Number.isFinite(value)) problem.value = `"${text.value}" is not a number.`;
+  else if (value !== undefined && !Number.isFinite(value))
+    problem.value = `"${text.value}" is not a number. Type it as 1500, 1,500 or 1.5.`;
   else if (value !== undefined && props.whole && !Number.isInteger(value)) problem.value = 'Type a whole number.';
   else if (value !== undefined && (value < props.min || value > props.max))
     problem.value = `From ${props.min} to ${props.max}${props.unit ? ` ${props.unit}` : ''}.`;
