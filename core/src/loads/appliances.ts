@@ -51,18 +51,18 @@ const HOOKUPS: Readonly<Partial<Record<FeatureKind, Hookup>>> = {
   'ev-charger': { kind: 'ev-charger', heightIn: 48 },
 };
 
-const alike = (kind: LoadKind): LoadKind[] =>
-  kind === 'range' || kind === 'cooktop' || kind === 'gas-range'
-    ? ['range', 'cooktop', 'induction-cooktop', 'gas-range']
-    : kind === 'dryer' || kind === 'gas-dryer'
-      ? ['dryer', 'gas-dryer', 'heat-pump-dryer']
-      : kind === 'air-conditioner'
-        ? ['air-conditioner', 'heat-pump', 'mini-split']
-        : kind === 'water-heater'
-          ? ['water-heater', 'heat-pump-water-heater', 'tankless-water-heater']
-          : kind === 'furnace'
-            ? ['furnace', 'electric-furnace', 'boiler', 'heat-pump']
-            : [kind];
+/** Loads that are one drawn thing: any of them connects it. The first stands for all. */
+const ALIKE: readonly (readonly LoadKind[])[] = [
+  ['range', 'cooktop', 'induction-cooktop', 'gas-range'],
+  ['dryer', 'gas-dryer', 'heat-pump-dryer'],
+  ['air-conditioner', 'heat-pump', 'mini-split'],
+  ['water-heater', 'heat-pump-water-heater', 'tankless-water-heater'],
+  ['furnace', 'electric-furnace', 'boiler', 'heat-pump'],
+  ['microwave', 'counter-microwave'],
+  ['exhaust-fan', 'bath-heater'],
+  ['ev-charger', 'ev-charger-48', 'ev-cord'],
+];
+const alike = (kind: LoadKind): readonly LoadKind[] => ALIKE.find((some) => some.includes(kind)) ?? [kind];
 
 /** The load that a drawn appliance is; undefined for one that needs no electricity. */
 function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | undefined {

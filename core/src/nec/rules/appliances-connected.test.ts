@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { aHouse } from '../../test/house-builder';
+import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { must } from '../../test/must';
 import { testRule } from '../../test/rule-tester';
 import type { FeatureKind } from '../../house/schema';
@@ -18,6 +18,18 @@ testRule(appliancesConnected, {
       kitchen().feature('kit', 'range', ['c0', 20, 30, 26]).load('range', 'kit', 'c0', 35, null),
       'Every appliance that is drawn is connected: 1.',
     ],
+    ...(
+      [
+        ['ev-charger', 'ev-charger-48'],
+        ['ev-charger', 'ev-cord'],
+        ['bath-fan', 'bath-heater'],
+        ['microwave', 'counter-microwave'],
+        ['condenser', 'mini-split'],
+      ] as const
+    ).map(([drawnAs, load]): [string, HouseBuilder] => [
+      `a ${drawnAs} that is a ${load}`,
+      kitchen().feature('kit', drawnAs, ['c0', 20, 30, 26]).load(load, 'kit', 'c0', 35, null),
+    ]),
     [
       'a gas water heater takes no power',
       kitchen()
