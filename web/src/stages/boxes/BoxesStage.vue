@@ -164,7 +164,7 @@ function pickOther(value: string): void {
   </div>
   <ProgressBar
     v-if="boxingWork.progress.value"
-    title="Boxing the rooms"
+    title="Laying out boxes"
     :progress="boxingWork.progress.value"
     @cancel="boxingWork.cancel()"
   />

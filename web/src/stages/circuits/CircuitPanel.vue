@@ -91,8 +91,8 @@ const othersWorded = computed(() =>
     />
     <p v-if="circuit.sharesNeutralWith" class="muted fine">
       A multiwire circuit (210.4): both halves trip together by a two-pole breaker or a handle tie, on opposite legs;
-      its neutrals are pigtailed (300.13(B)). Protection wants a two-pole AFCI or GFCI breaker, or GFCI receptacles
-      beyond the point where the neutral parts.
+      its neutrals are pigtailed (300.13(B)). Use a two-pole AFCI or GFCI breaker, or GFCI receptacles beyond the point
+      where the neutral parts.
     </p>
     <MenuButton
       v-if="store.canEdit && outlets.length"

@@ -124,7 +124,7 @@ function accept(): void {
         The panel has no space for {{ free.waiting }} of the circuits: take a larger one, or a subpanel.
       </p>
       <p v-else-if="free && free.left < free.wanted" class="is-caution">
-        {{ free.left }} spaces stay free; the firm wants {{ free.wanted }}.
+        {{ free.left }} spaces stay free; the shop standard is {{ free.wanted }}.
       </p>
       <template v-if="plan.objections.length && plan.objections.length !== conflict?.objections.length">
         <p class="is-violation">The rules still object, to what is locked or cannot be shared out otherwise:</p>
