@@ -139,7 +139,7 @@ export { inTurn, mergeCircuits, shareNeutral } from './edits/circuit-verbs';
 export { copyRoom } from './edits/copy-room';
 export { addLevel, copyLevel, heldByLevel, removeLevel } from './edits/levels';
 export { createHouse } from './edits/create-house';
-export { addDevice, removeDevice, setGangs } from './edits/device-verbs';
+export { addDevice, joinDuplex, removeDevice, setGangs, splitDuplex } from './edits/device-verbs';
 export { addFeature } from './edits/place-panel';
 export { addRoom } from './edits/place-room';
 export { commonOf, devicesIn, ownHeightIn, setHeights } from './edits/many-boxes';

@@ -1,3 +1,4 @@
+import { yokesIn } from '../house/yokes';
 import { indexOutlets } from '../circuits/outlets';
 import type { House } from '../house/schema';
 import { describeBox } from '../walk/walk-sheets';
@@ -16,7 +17,7 @@ export function futuresOf(house: House): readonly Future[] {
   const roomName = (id: string) => house.rooms[id]?.name ?? '';
   const boxes = Object.values(house.boxes).flatMap((box): Future[] => {
     const sleeve = Object.values(box.devices).some((one) => one.kind === 'low-voltage' && one.system === 'sleeve');
-    const spare = box.at.kind === 'wall' && box.gangs > Math.max(1, Object.keys(box.devices).length);
+    const spare = box.at.kind === 'wall' && box.gangs > Math.max(1, yokesIn(box));
     if (box.state !== 'future' && !sleeve && !spare) return [];
     const what = sleeve ? 'sleeve' : spare && box.state !== 'future' ? 'spare gang' : describeBox(box);
     return [{ what, where: `${box.tag}, ${roomName(box.room)}`, note: box.note ?? '', box: box.id }];

@@ -1,3 +1,4 @@
+import { yokesIn } from '../house/yokes';
 import type { NewId } from '../edits/verbs';
 import type { Edited } from '../house/edit';
 import { newDevice } from '../house/schema-equipment';
@@ -141,7 +142,7 @@ export const WANTS: readonly Want[] = [
     says: 'Spare gang beside the switches',
     why: 'Eave lights, a gate, a fan: the box is there, its volume kept.',
     isThere: (house, room) =>
-      boxesOf(house, room).some((box) => box.gangs > Object.keys(box.devices).length && box.at.kind === 'wall'),
+      boxesOf(house, room).some((box) => box.gangs > yokesIn(box) && box.at.kind === 'wall'),
     add: spareGang,
   },
   {

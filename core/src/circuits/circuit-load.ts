@@ -1,3 +1,4 @@
+import { isLowerHalf, otherHalfOf } from '../house/yokes';
 import type { Circuit, House, Standards } from '../house/schema';
 import { Memory } from '../cache/memory';
 import type { Load } from '../house/schema-equipment';
@@ -44,6 +45,17 @@ interface CircuitLoad {
 export const isGeneralReceptacle = (outlet: Outlet): boolean =>
   outlet.device.kind === 'receptacle' && outlet.load === undefined;
 
+/** Without the lower half of a duplex whose upper half counts already: two halves on one circuit are one yoke, 220.14(I). */
+const yokesOf = (outlets: readonly Outlet[]): readonly Outlet[] =>
+  outlets.some(({ device }) => isLowerHalf(device))
+    ? outlets.filter(
+        ({ box, device, load }) =>
+          load ||
+          !isLowerHalf(device) ||
+          !outlets.some((one) => !one.load && one.device === otherHalfOf(box, device.id)),
+      )
+    : outlets;
+
 /** Share by which a nameplate may differ from the typical value of its kind: *common practice*. */
 export const TYPICAL_SPREAD = 0.1;
 
@@ -89,7 +101,7 @@ function describe(outlet: Outlet, standard: CircuitStandard): Omit<LoadLine, 'co
 
 function addUp(outlets: readonly Outlet[], standard: CircuitStandard): LoadLine[] {
   const lines = new Map<string, LoadLine & { count: number; va: number }>();
-  for (const outlet of outlets) {
+  for (const outlet of yokesOf(outlets)) {
     const line = describe(outlet, standard);
     if (!line) continue;
     const key = outlet.load ? `load ${outlet.load.id}` : `${line.what} ${line.eachVa}`;
@@ -151,7 +163,7 @@ function addUpCircuit(
   const sizedVa = lines.reduce((sum, line) => sum + line.va * line.factor, 0);
   const amps = ampsOf({ va, volts });
   const sizedAmps = ampsOf({ va: sizedVa, volts });
-  const generalReceptacles = outlets.filter(isGeneralReceptacle).length;
+  const generalReceptacles = yokesOf(outlets).filter(isGeneralReceptacle).length;
   const standardShare = standard === 'yoke-80' && generalReceptacles > 0 ? 0.8 : 1;
   const allowedA = circuit.ratingA * standardShare;
   const byAmps = standardShare < 1 ? amps / allowedA : sizedAmps / allowedA;

@@ -4,6 +4,7 @@ import { edit, type Edited } from '../house/edit';
 import { boundsOf, distance, type Point } from '../geometry/geometry';
 import { wallLengthIn } from '../house/on-wall';
 import type { Box, BoxPlace, Corner, Feature, FeaturePlace, House, Opening, Room } from '../house/schema';
+import type { Device } from '../house/schema-equipment';
 import { nameCopy } from '../house/room-names';
 import { choosePrefix, nextTag, type NewId } from './verbs';
 
@@ -96,7 +97,13 @@ class Placing {
 function copyBox(draft: Draft<House>, box: Box, room: Room, at: BoxPlace, newId: NewId): void {
   const { progress: _done, trimWaits: _waits, ...rest } = box;
   const id = newId('box');
-  const devices = Object.values(box.devices).map((device) => ({ ...device, id: newId('device'), circuit: null }));
+  const ids = new Map(Object.keys(box.devices).map((old) => [old, newId('device')]));
+  const devices = Object.values(box.devices).map((device): Device => {
+    const copy = { ...device, id: ids.get(device.id)!, circuit: null };
+    return copy.kind === 'receptacle' && copy.yokeWith !== undefined
+      ? { ...copy, yokeWith: ids.get(copy.yokeWith)! }
+      : copy;
+  });
   draft.boxes[id] = {
     ...rest,
     id,

@@ -64,7 +64,8 @@ export function joinSwitch(house: House, switchId: string, controlId: string, ne
       };
     }
     const target = draft.boxes[to.box.id]!.devices[controlId]!;
-    if (target.kind === 'receptacle' && target.switched === 'no') target.switched = 'half';
+    if (target.kind === 'receptacle' && target.switched === 'no')
+      target.switched = target.style === 'half' ? 'whole' : 'half';
     if (target.circuit !== null) draft.boxes[from.box.id]!.devices[switchId]!.circuit = target.circuit;
     return undefined;
   });

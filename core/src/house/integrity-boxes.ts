@@ -3,6 +3,7 @@ import type { Problem } from '../units/result';
 import { checkOnWall } from './on-wall';
 import { collect, rememberBy, rememberEach, sameParts, type Find, type Report } from './remember';
 import type { Box, House } from './schema';
+import type { Device } from './schema-equipment';
 import { Memory } from '../cache/memory';
 
 const describeBox = (box: Box): string => `Box ${box.tag}`;
@@ -46,7 +47,42 @@ function findHoldings(boxes: House['boxes'], devices: Record<string, true>, repo
       if (key !== device.id) report('key-differs', path, `The key "${key}" and the id "${device.id}" differ.`);
       if (Object.hasOwn(devices, device.id)) report('id-twice', path, `The device id "${device.id}" is in two boxes.`);
       devices[device.id] = true;
+      checkYoke(box, device, report);
     }
+}
+
+/** A half names the other half of its duplex, in the same box, which names none; a GFCI has no tab to take off. */
+function checkYoke(box: Box, device: Device, report: Report): void {
+  if (device.kind !== 'receptacle') return;
+  const path = `boxes.${box.id}.devices.${device.id}`;
+  if (device.style === 'half' && device.gfci)
+    report(
+      'no-tab',
+      `${path}.gfci`,
+      `${describeBox(box)}: a GFCI receptacle has no tab to take off. Make it a duplex, or no GFCI.`,
+    );
+  if (device.style === 'half' && device.switched === 'half')
+    report(
+      'half-of-a-half',
+      `${path}.switched`,
+      `${describeBox(box)}: a half of a split duplex is switched wholly or not at all. Make it one of these.`,
+    );
+  if (device.yokeWith === undefined) return;
+  const other = box.devices[device.yokeWith];
+  const isHalf =
+    device.style === 'half' &&
+    other?.kind === 'receptacle' &&
+    other.style === 'half' &&
+    other.yokeWith === undefined &&
+    !Object.values(box.devices).some(
+      (one) => one.kind === 'receptacle' && one.id !== device.id && one.yokeWith === other.id,
+    );
+  if (!isHalf)
+    report(
+      'not-a-half',
+      `${path}.yokeWith`,
+      `${describeBox(box)}: "${device.yokeWith}" is no half of a duplex that waits for its other half in this box. Make both of style "half", and let one name the other.`,
+    );
 }
 
 function checkPlace(house: House, box: Box, report: Report): void {

@@ -26,7 +26,10 @@ export const deviceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...onCircuit,
     kind: z.literal('receptacle'),
-    style: z.enum(['duplex', 'single']).default('duplex'),
+    /** A half is one of the two receptacles of a duplex whose tab is taken off. */
+    style: z.enum(['duplex', 'single', 'half']).default('duplex'),
+    /** The other half, in the same box: this one sits below it on its yoke (NEC 210.7). */
+    yokeWith: id.optional(),
     volts: z.union([z.literal(120), z.literal(240)]).default(120),
     ratingA: z.union([z.literal(15), z.literal(20), z.literal(30), z.literal(40), z.literal(50)]).default(15),
     /** The device itself is a GFCI receptacle. */

@@ -1,6 +1,7 @@
 import { wordFor } from '../units/count';
 import type { Awg, Box, BoxType, Edition, House } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
+import { isLowerHalf, otherHalfOf } from '../house/yokes';
 import { Memory } from '../cache/memory';
 import { boxTypes, suitableType, typeOf } from '../place/box-catalogue';
 import { groundOf } from './cables';
@@ -56,11 +57,23 @@ function yokesOf({ box, units }: BoxMakeUp): Yokes {
   for (const { plan, unit } of units)
     for (const { outlet } of plan.needsAt.get(box.id) ?? []) {
       if (!isYoke(outlet.device) || devices.includes(outlet.device)) continue;
+      const { awg } = unit.circuits[0]!;
+      // The halves of a split duplex sit on one yoke: it counts once, by the larger wire that comes to it.
+      const other = otherHalfOf(box, outlet.device.id);
+      const counted = other ? devices.indexOf(other) : -1;
+      if (counted >= 0) {
+        awgs[counted] = larger(awgs[counted]!, awg);
+        continue;
+      }
       devices.push(outlet.device);
-      awgs.push(unit.circuits[0]!.awg);
+      awgs.push(awg);
     }
+  const isCounted = (one: Device): boolean => {
+    const other = otherHalfOf(box, one.id);
+    return devices.includes(one) || (other !== undefined && (devices.includes(other) || isLowerHalf(one)));
+  };
   let idle = 0;
-  for (const one of Object.values(box.devices)) if (isYoke(one) && !devices.includes(one)) idle++;
+  for (const one of Object.values(box.devices)) if (isYoke(one) && !isCounted(one)) idle++;
   return { devices, awgs, idle };
 }
 

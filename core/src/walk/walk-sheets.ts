@@ -93,7 +93,7 @@ function describeDevice(device: Device): string {
       const kind =
         device.volts === 240
           ? `240 V ${device.ratingA} A receptacle`
-          : `${device.style === 'single' ? 'single ' : ''}receptacle`;
+          : `${{ single: 'single ', half: 'half of a split ', duplex: '' }[device.style]}receptacle`;
       return [kind, device.gfci && 'GFCI', device.wr && 'WR', device.switched !== 'no' && `${device.switched} switched`]
         .filter(Boolean)
         .join(', ');

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { changeDevice, OUTDOOR_KINDS, stripVa, type Box, type Device } from '@winculum/core';
+import { changeDevice, joinDuplex, OUTDOOR_KINDS, splitDuplex, stripVa, type Box, type Device } from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TickField from '../fields/TickField.vue';
+import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
 
 /** What can be said of a device in a box, by its kind. */
@@ -23,6 +24,7 @@ const SWITCHED = [
   { value: 'half', word: 'half switched' },
   { value: 'whole', word: 'wholly switched' },
 ] as const;
+const WHOLLY = SWITCHED.filter((one) => one.value !== 'half');
 const SENSORS = [
   NOT_SAID,
   { value: 'photoelectric', word: 'photoelectric' },
@@ -59,6 +61,7 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
   <div class="fields">
     <template v-if="device.kind === 'receptacle'">
       <ChoiceField
+        v-if="device.style !== 'half'"
         label="Duplex or single"
         :model-value="device.style"
         :answers="worded(['duplex', 'single'])"
@@ -80,10 +83,11 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
         <ChoiceField
           label="Switched"
           :model-value="device.switched"
-          :answers="SWITCHED"
+          :answers="device.style === 'half' ? WHOLLY : SWITCHED"
           @update:model-value="set({ switched: $event })"
         />
         <TickField
+          v-if="device.style !== 'half'"
           label="GFCI receptacle"
           :model-value="device.gfci"
           @update:model-value="set($event ? { gfci: true } : { gfci: false, feedsThrough: undefined })"
@@ -95,6 +99,20 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
           @update:model-value="set({ feedsThrough: $event || undefined })"
         />
       </template>
+      <v-btn
+        v-if="device.style === 'half'"
+        size="small"
+        @click="store.apply(joinDuplex(store.current, box.id, device.id))"
+      >
+        Make one duplex of the halves
+      </v-btn>
+      <v-btn
+        v-else-if="device.style === 'duplex' && device.volts === 120 && !device.gfci"
+        size="small"
+        @click="store.apply(splitDuplex(store.current, box.id, device.id, newId('device')))"
+      >
+        Split: two circuits on one yoke
+      </v-btn>
       <TickField label="tamper-resistant" :model-value="device.tr" @update:model-value="set({ tr: $event })" />
       <TickField label="weather-resistant" :model-value="device.wr" @update:model-value="set({ wr: $event })" />
       <TickField

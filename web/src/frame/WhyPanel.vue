@@ -53,7 +53,7 @@ const findings = computed(() =>
 
 const describe = (device: Device) => {
   if (device.kind === 'receptacle')
-    return `${device.style} receptacle, ${device.volts} V ${device.ratingA} A${device.gfci ? ', GFCI' : ''}${device.switched === 'no' ? '' : `, ${device.switched} switched`}`;
+    return `${device.style === 'half' ? `${device.yokeWith === undefined ? 'upper' : 'lower'} half of a split duplex` : `${device.style} receptacle`}, ${device.volts} V ${device.ratingA} A${device.gfci ? ', GFCI' : ''}${device.switched === 'no' ? '' : `, ${device.switched} switched`}`;
   return device.kind === 'connection' ? `hard-wired, ${device.volts} V` : device.kind;
 };
 const circuitOf = (device: Device) => (device.circuit === null ? undefined : house.value.circuits[device.circuit]);

@@ -70,7 +70,7 @@ export const cordLoad = defineRule({
   },
 });
 
-const isDuplex = ({ device }: Outlet): boolean => device.kind === 'receptacle' && device.style === 'duplex';
+const isDuplex = ({ device }: Outlet): boolean => device.kind === 'receptacle' && device.style !== 'single';
 
 interface Data {
   readonly load: string;

@@ -103,6 +103,7 @@ import { smallApplianceReceptacles } from './small-appliance-receptacles';
 import { smokeAlarms } from './smoke-alarms';
 import { sourceBusbar } from './source-busbar';
 import { sourceTransfer } from './source-transfer';
+import { splitYoke } from './split-yoke';
 import { stairDimmer } from './stair-dimmer';
 import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
@@ -202,6 +203,7 @@ export const rules: readonly Rule[] = [
   lightingStorageSpaces,
   lowVoltageApart,
   multiwireCircuit,
+  splitYoke,
   neutralAtSwitch,
   neutralBond,
   outdoorCovers,

@@ -43,7 +43,7 @@ export const tamperResistant = defineRule({
       const plain = own.filter(({ device, box, load }) => {
         if (device.kind !== 'receptacle' || device.tr || device.ratingA > 20) return false;
         if (device.volts === 240 && limits.with240 === 0) return false;
-        const behindAppliance = load !== undefined && device.style === 'single';
+        const behindAppliance = load !== undefined && device.style !== 'duplex';
         return !behindAppliance && boxHeightIn(box, view.level.ceilingIn) <= limits.aboveIn;
       });
       const where = { room: view.room.id };

@@ -1,3 +1,4 @@
+import { yokesIn } from '../../house/yokes';
 import type { Draft } from 'immer';
 import { indexOutlets, type Outlet } from '../../circuits/outlets';
 import { edit, type Edited } from '../../house/edit';
@@ -58,14 +59,14 @@ const MOVES_IN = 1.9;
 export function addGang(house: House, draft: Draft<House>, boxId: string, device: Device): void {
   const box = draft.boxes[boxId]!;
   box.devices[device.id] = device;
-  resize(house, box, Math.max(box.gangs, Math.min(6, Object.keys(box.devices).length)));
+  resize(house, box, Math.max(box.gangs, Math.min(6, yokesIn(box))));
 }
 
 /** A switch out of its box, which shrinks towards its stud; the box with it when nothing else is in it. */
 export function dropDevice(house: House, draft: Draft<House>, boxId: string, device: string): void {
   const box = draft.boxes[boxId]!;
   delete box.devices[device];
-  const left = Object.keys(box.devices).length;
+  const left = yokesIn(box);
   if (left > 0) return resize(house, box, Math.min(box.gangs, left));
   delete draft.boxes[boxId];
   for (const cable of Object.values(draft.cables))
