@@ -323,6 +323,7 @@ export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters
 export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';
 export { connectAppliances, unconnectedAppliances } from './loads/appliances';
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
+export { compareCounterSplits, type CounterSplit } from './proposals/circuits/counter-splits';
 export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';
 export { acceptCircuitPlan, type CircuitPlan, planCircuits } from './proposals/circuits/plan-circuits';
 export { comparePanelPlaces, hangPanelAt, type PanelPlace } from './proposals/circuits/panel-places';

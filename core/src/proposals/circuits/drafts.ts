@@ -6,10 +6,10 @@ import { switchesFor } from '../../control/room-light';
 import type { Box, Circuit, House, Panel } from '../../house/schema';
 import type { OnProgress } from '../../units/result';
 import { worthOf, type Worth } from './cluster-bound';
+import { boxesAlongCounters } from './counter-splits';
 import { divide, type ClusterProblem } from './cluster';
 import { requirementOf, leastCircuits, type CircuitRequirement } from './circuit-requirements';
 import { planningOf } from './circuit-standards';
-import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { groupBy } from '../../units/group-by';
 
 /** A room that one more circuit enters counts like so much cable: people want to know what a breaker switches off. */
@@ -118,11 +118,11 @@ function alternate(house: House, places: readonly Place[], least: number): Place
   const demand = places.reduce((sum, one) => sum + one.demand, 0);
   const count = Math.min(places.length, Math.max(least, Math.ceil(demand - 1e-9)));
   const circuits = Array.from({ length: count }, (): Place[] => []);
-  const alongOf = ({ box }: Place): number => {
-    const loop = wallLoop(house.rooms[box.room]!);
-    if (box.at.kind === 'wall') return toLoop(loop, box.at.wall, box.at.alongIn);
-    return loop.lengthIn + 1;
-  };
+  const kitchens = new Set(places.filter((one) => one.counter).map(({ box }) => house.rooms[box.room]!));
+  const inOrder = new Map(
+    [...kitchens].flatMap((room) => boxesAlongCounters(house, room).flat()).map((box, i) => [box, i]),
+  );
+  const alongOf = ({ box }: Place): number => inOrder.get(box) ?? inOrder.size;
   const ordered = [...places].sort(
     (a, b) =>
       Number(b.counter) - Number(a.counter) ||

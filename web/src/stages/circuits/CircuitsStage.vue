@@ -21,6 +21,7 @@ import { useView } from '../../stores/view';
 import { inkOf, numberOf, ringOf } from '../../drawing/circuit-colors';
 import AskPanel from './AskPanel.vue';
 import ProgressBar from '../../work/ProgressBar.vue';
+import CounterPanel from './CounterPanel.vue';
 import EditionsPanel from './EditionsPanel.vue';
 import TripsPanel from './TripsPanel.vue';
 import PlanningPanel from './PlanningPanel.vue';
@@ -37,6 +38,7 @@ const showLoad = ref(false);
 const SIDES = [
   ['cards', 'Cards'],
   ['ask', 'Ask'],
+  ['counter', 'Counter'],
   ['trips', 'Trips'],
   ['editions', 'Editions'],
 ] as const;
@@ -206,6 +208,7 @@ function selectUnassigned(): void {
           view.select([{ kind: 'circuit', id: $event }]);
         "
       />
+      <CounterPanel v-else-if="side === 'counter'" />
       <TripsPanel v-else-if="side === 'trips'" />
       <EditionsPanel v-else-if="side === 'editions'" />
       <section v-else class="cards" aria-label="Circuits">
