@@ -141,8 +141,7 @@ export const WANTS: readonly Want[] = [
     rooms: ['foyer', 'kitchen', 'living', 'family', 'hallway'],
     says: 'Spare gang beside the switches',
     why: 'Eave lights, a gate, a fan: the box is there, its volume kept.',
-    isThere: (house, room) =>
-      boxesOf(house, room).some((box) => box.gangs > yokesIn(box) && box.at.kind === 'wall'),
+    isThere: (house, room) => boxesOf(house, room).some((box) => box.gangs > yokesIn(box) && box.at.kind === 'wall'),
     add: spareGang,
   },
   {

@@ -13,6 +13,8 @@ export const planningSchema = z.strictObject({
   dishwasher: z.enum(['apart', 'together']).default('together'),
   refrigerator: z.enum(['apart', 'with-counter']).default('apart'),
   alarms: z.enum(['with-lighting', 'alone']).default('with-lighting'),
+  /** GFCI at a receptacle first in line where that is cheaper and within reach of those it serves, or always at the breaker. */
+  gfci: z.enum(['compare', 'breaker']).default('compare'),
   /** Most lights on one circuit, so that one trip does not darken a house; 12 where nothing is said, *common practice*. */
   lightsPerCircuit: z.number().int().min(4).max(60).optional(),
   /** Panel spaces that stay free for later. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { indexOutlets } from '../../circuits/outlets';
 import { EDITIONS } from '../../house/schema';
+import { buildingSchema } from '../../house/schema-supply';
 import { compareEditions } from '../compare-editions';
 import { outagesIn, outagesOn } from '../outages';
 import { decideAfci } from './afci';
@@ -62,9 +63,9 @@ describe('ways to protect', () => {
       .receptacle('b', 'c0', 60, { circuit: 'A', heightIn: 43 })
       .build();
     const ways = protectionWays(house, 'A');
-    expect(ways.map((one) => [one.breaker, one.first?.box.tag, one.isCheapest, one.isConvenient])).toEqual([
-      ['gfci', undefined, false, false],
-      ['plain', 'R1-1', true, true],
+    expect(ways.map((one) => [one.breaker, one.first?.box.tag, one.isCheapest, one.proposed])).toEqual([
+      ['gfci', undefined, false, undefined],
+      ['plain', 'R1-1', true, 'cheaper, and all it protects is in b, where it is reset'],
     ]);
   });
 
@@ -96,6 +97,33 @@ describe('ways to protect', () => {
   ] as const)('%s', (_, house, breakers) =>
     expect(protectionWays(house().build(), 'A').map((one) => one.breaker)).toEqual(breakers),
   );
+
+  it('the breaker is proposed where AFCI is required too, or several rooms hang on one receptacle', () => {
+    const proposed = (house: ReturnType<typeof aHouse>) =>
+      protectionWays(house.build(), 'A').flatMap((one) => (one.proposed ? [[one.breaker, one.proposed]] : []));
+    const laundry = aHouse().room('l', 'laundry', [0, 0, 99, 99]).circuit('A', 20);
+    expect(proposed(laundry.receptacle('l', 'c0', 30, { circuit: 'A' }))).toEqual([
+      ['dual', 'AFCI is required as well: one dual-function breaker gives both'],
+    ]);
+    const two = (panelIn?: string) => {
+      const house = aHouse()
+        .room('g', 'garage', [0, 0, 240, 240], { bays: 1 })
+        .room('o', 'outdoors', [300, 0, 99, 99])
+        .room('h', 'hallway', [0, 300, 99, 99])
+        .circuit('A', 20, panelIn ? { panel: 'P' } : {})
+        .receptacle('g', 'c0', 30, { circuit: 'A', heightIn: 48 })
+        .receptacle('o', 'c0', 30, { circuit: 'A', wr: true });
+      return panelIn ? house.panel('P', panelIn, 20) : house;
+    };
+    expect(proposed(two('h'))).toEqual([
+      ['gfci', 'it protects 2 rooms: whoever finds an outlet dead looks at the panel, not in another room'],
+    ]);
+    const apart = two('h').with((house) => {
+      house.buildings['B'] = buildingSchema.parse({ id: 'B', name: 'Garage' });
+      house.rooms['g']!.building = 'B';
+    });
+    expect(proposed(apart)).toEqual([['plain', 'the panel is in another building: people reset it where they are']]);
+  });
 
   it('names what does not go well with a GFCI', () => {
     expect(nuisancesOn(garage().build(), 'A').map((one) => one.outlet.load!.name)).toEqual(['Freezer', 'Sump pump']);

@@ -77,6 +77,22 @@ export const CIRCUIT_STANDARDS: readonly CircuitStandard[] = [
       { value: 'alone', word: 'alone', why: 'No lamp or tool can trip it.' },
     ],
   },
+  {
+    field: 'gfci',
+    question: 'GFCI where no AFCI is required',
+    answers: [
+      {
+        value: 'compare',
+        word: 'receptacle or breaker, by price and reach',
+        why: 'A receptacle first in line is cheaper and resets in the room; the breaker where it protects several rooms.',
+      },
+      {
+        value: 'breaker',
+        word: 'always the breaker',
+        why: 'One place to look, and nothing that must stay first in line.',
+      },
+    ],
+  },
 ];
 
 const usual = planningSchema.parse({});

@@ -8,6 +8,7 @@ import { refuse, succeed, type OnProgress, type Result } from '../../units/resul
 import type { Worth } from './cluster-bound';
 import { circuitFor, draftAll, type Draft } from './drafts';
 import { circuitRules, totalsOf, type PlanTotals } from './plan-totals';
+import { protectAtReceptacles } from './protect-circuits';
 import { settleFeeds } from './settle-feeds';
 
 export interface PlannedCircuit {
@@ -197,8 +198,11 @@ export function planCircuits(
 ): Result<CircuitPlan> {
   const unchecked = planUnchecked(house, newId, (share, note) => onProgress(share * UNCHECKED_SHARE, note));
   if (!unchecked.ok) return unchecked;
-  const { planned, removed, objections, worth } = unchecked.value;
-  const settled = settleFeeds(unchecked.value.house, (share, note) =>
+  const { removed, objections, worth } = unchecked.value;
+  const fresh = unchecked.value.planned.flatMap(({ circuit, before }) => (before ? [] : [circuit]));
+  const guarded = protectAtReceptacles(unchecked.value.house, fresh);
+  const planned = unchecked.value.planned.map((one) => ({ ...one, circuit: guarded.circuits[one.circuit.id]! }));
+  const settled = settleFeeds(guarded, (share, note) =>
     onProgress(UNCHECKED_SHARE + share * (1 - UNCHECKED_SHARE), `feed order of ${note}`),
   );
   return succeed({
@@ -227,7 +231,6 @@ export function acceptCircuitPlan(house: House, plan: CircuitPlan, made: House):
       if (house.cables[id] !== cable) draft.cables[id] = { ...cable };
     for (const [id, box] of Object.entries(then.boxes))
       for (const device of Object.values(box.devices))
-        if (house.boxes[id]!.devices[device.id]!.circuit !== device.circuit)
-          draft.boxes[id]!.devices[device.id]!.circuit = device.circuit;
+        if (house.boxes[id]!.devices[device.id] !== device) draft.boxes[id]!.devices[device.id] = { ...device };
   });
 }

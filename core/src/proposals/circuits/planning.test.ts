@@ -9,6 +9,7 @@ import { EDITIONS, planningSchema, type Edition, type House, type Planning } fro
 import { validateHouse } from '../../house/validate';
 import { wireHouse } from '../../makeup/make-up';
 import { checkHouse, type HouseCheck } from '../../nec/check-house';
+import { protectionOf } from '../../nec/protection/circuit-protection';
 import { spacesOf } from '../../panel/schedule';
 import { BOX_TYPES } from '../../place/box-catalogue';
 import { connectAppliances, unconnectedAppliances } from '../../loads/appliances';
@@ -49,6 +50,28 @@ const circuitOf = (made: CircuitPlan, room: string, kind: string) =>
   );
 
 describe('the demo house, planned from nothing', () => {
+  it('GFCI stands at a receptacle of each bath, unless the shop standard keeps it in the panel', () => {
+    const bathFirsts = (planning: Partial<Planning>) => {
+      const made = plan(emptied('2023', planning)).house;
+      return indexOutlets(made).all.flatMap(({ room, device }) =>
+        /bathroom/.test(room.kind) && device.circuit && made.circuits[device.circuit]!.gfciFirst === device.id
+          ? [[device.kind === 'receptacle' && device.gfci, protectionOf(made, device.circuit).fitted]]
+          : [],
+      );
+    };
+    expect(bathFirsts({ gfci: 'breaker' })).toEqual([]);
+    expect(bathFirsts({})).not.toEqual([]);
+    expect(new Set(bathFirsts({}).map(String))).toEqual(new Set(['true,plain']));
+  });
+
+  it('what the plan shows is what is accepted, device for device', () => {
+    const house = emptied('2023');
+    const made = plan(house);
+    const then = acceptCircuitPlan(house, made, house);
+    expect(then.ok && then.value.house.boxes).toEqual(made.house.boxes);
+    expect(then.ok && then.value.house.circuits).toEqual(made.house.circuits);
+  });
+
   it.each(EDITIONS)('%s: no violation, every outlet fed, every breaker in the panel', (edition) => {
     const made = plan(emptied(edition));
     expect(made.objections.map((one) => `${one.section} ${one.message}`)).toEqual([]);

@@ -29,8 +29,8 @@ const isChosen = (one: ProtectionWay) => (one.first?.device.id ?? null) === prop
           <b>{{ BREAKER_NAMES[one.breaker] }} breaker{{ one.first ? ` and GFCI at ${one.first.box.tag}` : '' }}</b>
           <b class="num price">${{ one.cost }}</b
           ><br />
-          <span v-if="one.isCheapest && ways.length > 1" class="is-caution">cheapest. </span
-          ><span v-if="one.isConvenient && ways.length > 1" class="is-caution">most convenient. </span>{{ one.pros }}
+          <span v-if="one.isCheapest && ways.length > 1" class="is-caution">cheapest. </span>{{ one.pros
+          }}<template v-if="one.proposed && ways.length > 1">. <b>Proposed:</b> {{ one.proposed }}</template>
           <v-btn
             v-if="store.canEdit && ways.length > 1 && !isChosen(one)"
             @click="emit('choose', one.first?.device.id ?? '')"
