@@ -6,11 +6,20 @@ import { findFaults } from '../../core/src/proof/diagnose';
 import { acceptCircuitPlan, planCircuits } from '../../core/src/proposals/circuits/plan-circuits';
 import { acceptPlan, planBoxes } from '../../core/src/proposals/layout/lay-out-boxes';
 import { must } from '../../core/src/test/must';
-import { randomHouse } from '../../core/src/test/random-house';
+import { randomHouse, type RandomSpec } from '../../core/src/test/random-house';
 import { chainOf, wired } from '../../core/src/test/wiring-house';
 import type { Figure } from './main';
 
 /** One, two, four and eight times as many rooms. */
+const PLAIN: RandomSpec = {
+  rooms: 0,
+  upper: false,
+  basement: false,
+  garage: true,
+  clipped: false,
+  secondKitchen: false,
+  splitLevel: false,
+};
 const ROOMS = [25, 50, 100, 200] as const;
 
 type Step = 'layout' | 'planning' | 'check' | 'wiring';
@@ -34,7 +43,7 @@ function measure(rooms: number): { boxes: number; ms: Record<Step, number> } {
     };
     let n = 0;
     const newId = (prefix: string) => `${prefix}-n${++n}`;
-    let house = structuredClone(randomHouse(5, '2023', { rooms, upper: false, basement: false, garage: true }));
+    let house = structuredClone(randomHouse(5, '2023', { ...PLAIN, rooms }));
     const all = Object.keys(house.rooms);
     const plan = take('layout', () => planBoxes(house, all, newId));
     house = must(acceptPlan(house, plan, new Set(plan.boxes.map((one) => one.box.id)))).house;

@@ -1,5 +1,5 @@
 import { innerPoint, type Point } from '../geometry/geometry';
-import type { Box, House, Level, Panel } from '../house/schema';
+import type { Box, House, Level, Panel, Room } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { drillableStretches } from '../plan/drillable';
 import type { Interval } from '../geometry/intervals';
@@ -18,6 +18,9 @@ interface InWall {
 /** A place in the house: on the plan, above the lowest zero of the levels, and where its wall ends above. Inches. */
 export interface Spot extends Point {
   readonly z: number;
+  /** The same place in the axes that most walls of the house follow: a house may be drawn askew on the sheet. */
+  readonly u: number;
+  readonly v: number;
   readonly level: string;
   /** Top plate of its story, inches above the same zero. */
   readonly plateZ: number;
@@ -31,11 +34,55 @@ const PANEL_HEIGHT_IN = 60;
 /** Boxes on walls so near on the plan, inches, share a bay or stand in two beside each other, be it back to back: the cable goes straight through. */
 const SAME_BAY_IN = 16;
 
+/** The direction of most walls of a house, as the turn of its axes against those of the sheet. */
+interface Axes {
+  readonly cos: number;
+  readonly sin: number;
+}
+const STRAIGHT: Axes = { cos: 1, sin: 0 };
+const axesMemory = new Memory<House['rooms'], Axes>();
+
+/** The axes that most feet of wall follow, to half a degree; those of the sheet where nothing outweighs them. */
+function axesOf({ rooms }: Pick<House, 'rooms'>): Axes {
+  let axes = axesMemory.get(rooms);
+  if (!axes) axesMemory.set(rooms, (axes = findAxes(Object.values(rooms))));
+  return axes;
+}
+
+function findAxes(rooms: readonly Room[]): Axes {
+  const feet = new Map<number, { sum: number; lengthIn: number }>();
+  for (const { corners } of rooms)
+    for (let i = 0; i < corners.length; i++) {
+      const [a, b] = [corners[i]!, corners[(i + 1) % corners.length]!];
+      const lengthIn = Math.hypot(b.x - a.x, b.y - a.y);
+      const degrees = ((((Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI) % 90) + 90) % 90;
+      const half = Math.round(degrees * 2) % 180;
+      // Just short of a quarter turn is just short of none.
+      const turn = degrees > 89.75 ? degrees - 90 : degrees;
+      const known = feet.get(half);
+      if (known) {
+        known.sum += turn * lengthIn;
+        known.lengthIn += lengthIn;
+      } else feet.set(half, { sum: turn * lengthIn, lengthIn });
+    }
+  let [best, most] = [feet.get(0), feet.get(0)?.lengthIn ?? 0];
+  for (const one of feet.values()) if (one.lengthIn > most * 1.001) [best, most] = [one, one.lengthIn];
+  if (!best || best === feet.get(0)) return STRAIGHT;
+  const turn = ((best.sum / best.lengthIn) * Math.PI) / 180;
+  return { cos: Math.cos(turn), sin: Math.sin(turn) };
+}
+
+/** Lengths that are equal on paper stay equal whichever way the house is drawn: ties are then settled alike. */
+const onGrid = (inches: number): number => Math.round(inches * 1024) / 1024;
+
 function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWall?: InWall): Spot {
   const level = house.levels[house.rooms[roomId]!.level]!;
+  const { cos, sin } = axesOf(house);
   return {
     x: at.x,
     y: at.y,
+    u: onGrid(at.x * cos + at.y * sin),
+    v: onGrid(at.y * cos - at.x * sin),
     z: level.elevationIn + heightIn,
     level: level.id,
     plateZ: level.elevationIn + level.ceilingIn,
@@ -43,7 +90,9 @@ function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWal
   };
 }
 
-const spots = new Memory<Box, { level: Level; stretches: readonly Interval[]; spot: Spot }>();
+const spots = new Memory<Box, { level: Level; stretches: readonly Interval[]; axes: Axes; spot: Spot }>();
+
+const isSame = (a: Axes, b: Axes): boolean => a === b || (a.cos === b.cos && a.sin === b.sin);
 
 /** Where a box is, remembered as long as its story and the walls of its room are the same. */
 export function spotOfBox(house: House, box: Box): Spot {
@@ -51,9 +100,10 @@ export function spotOfBox(house: House, box: Box): Spot {
   const { level } = view;
   const stretches = drillableStretches(view);
   const known = spots.get(box);
-  if (known && known.stretches === stretches && known.level === level) return known.spot;
+  const axes = axesOf(house);
+  if (known && known.stretches === stretches && known.level === level && isSame(known.axes, axes)) return known.spot;
   const spot = findSpot(house, box, level, stretches);
-  spots.set(box, { level, stretches, spot });
+  spots.set(box, { level, stretches, axes, spot });
   return spot;
 }
 
@@ -91,7 +141,7 @@ export function spotOfPanel(house: House, panel: Panel): Spot {
  * story to story the difference in height. *Common practice*; the real route decides when it is known.
  */
 export function cableBetween(a: Spot, b: Spot): number {
-  const across = Math.abs(a.x - b.x) + Math.abs(a.y - b.y);
+  const across = Math.abs(a.u - b.u) + Math.abs(a.v - b.v);
   const rise = Math.abs(a.z - b.z);
   const ends = 2 * MAKE_UP_IN;
   if (a.level !== b.level) return across + rise + ends;

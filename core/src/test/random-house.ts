@@ -32,14 +32,20 @@ interface Drawn {
   readonly taken: Map<string, [number, number][]>;
 }
 
-interface RandomSpec {
+export interface RandomSpec {
   readonly rooms: number;
   readonly upper: boolean;
   readonly basement: boolean;
   readonly garage: boolean;
+  /** Two outer corners are cut off by angled walls. */
+  readonly clipped: boolean;
+  /** A second kitchen, in the basement where there is one. */
+  readonly secondKitchen: boolean;
+  /** Bedrooms half a story up beside the main level, where there is no other level. */
+  readonly splitLevel: boolean;
 }
 
-/** What a seed stands for: one to three levels, with and without a garage, 4 to 14 rooms a level. */
+/** What a seed stands for: one to three levels, with and without a garage, 4 to 14 rooms a level, some with what few houses have. */
 export function specOf(seed: number): RandomSpec {
   const random = randomFrom(seed * 7919 + 1);
   return {
@@ -47,6 +53,9 @@ export function specOf(seed: number): RandomSpec {
     upper: random() < 0.35,
     basement: random() < 0.35,
     garage: random() < 0.6,
+    clipped: random() < 0.4,
+    secondKitchen: random() < 0.3,
+    splitLevel: random() < 0.35,
   };
 }
 
@@ -70,6 +79,8 @@ class Builder {
   readonly random: () => number;
   readonly house: HouseBuilder;
   readonly drawn: Drawn[] = [];
+  /** The rectangle that the rooms being drawn divide. */
+  outline: Rect | undefined;
   #n = 0;
 
   constructor(
@@ -122,10 +133,32 @@ class Builder {
     ];
     // Some walls are drawn in two collinear pieces, as people draw them.
     if (this.chance(0.15) && w > 100) points = [points[0]!, [x + Math.round(w / 2), y], ...points.slice(1)];
+    points = this.clip(points, rect);
     this.house.room(id, kind, points, { level, ...extra });
     const one = { id, kind, rect, points, taken: new Map<string, [number, number][]>() };
     this.drawn.push(one);
     return one;
+  }
+
+  /** The outline without its south corners where they are corners of the house and the house has angled walls. */
+  clip(points: (readonly [number, number])[], { x, y, w, d }: Rect): (readonly [number, number])[] {
+    const { outline } = this;
+    if (!this.spec.clipped || !outline || y + d !== outline.y + outline.d) return points;
+    const cut = Math.min(40, Math.round(w / 4), Math.round(d / 4));
+    return points.flatMap((point): (readonly [number, number])[] => {
+      if (point[1] !== y + d) return [point];
+      if (point[0] === outline.x + outline.w)
+        return [
+          [point[0], point[1] - cut],
+          [point[0] - cut, point[1]],
+        ];
+      return point[0] === outline.x && x === outline.x
+        ? [
+            [point[0] + cut, point[1]],
+            [point[0], point[1] - cut],
+          ]
+        : [point];
+    });
   }
 
   /** The walls of a room on one side of its rectangle, with their stretch along x or y. */
@@ -204,9 +237,12 @@ class Builder {
       }
       const start = from + 2 + Math.floor(this.random() * (to - from - wide - 4));
       const at = this.along(wall, start, start + wide);
-      this.house.opening(a.id, wall.id, isOpen ? 'cased' : this.chance(0.12) ? 'pocket' : 'door', at, wide);
-      this.take(a, wall.id, at - 6, at + wide + 6);
-      this.block(b, shared.side, start - 6, start + wide + 6);
+      const kind = isOpen ? 'cased' : this.chance(0.12) ? 'pocket' : 'door';
+      this.house.opening(a.id, wall.id, kind, at, wide);
+      // Beside a pocket door its leaf is in the wall: nothing is hung there on either side.
+      const beside = kind === 'pocket' ? wide + 6 : 6;
+      this.take(a, wall.id, at - beside, at + wide + beside);
+      this.block(b, shared.side, start - beside, start + wide + beside);
       return true;
     }
     return false;
@@ -273,6 +309,7 @@ function furnish(one: Builder, room: Drawn): void {
 
 /** Rooms of one level in a rectangle, joined so that each can be reached from the first. */
 function level(one: Builder, rect: Rect, kinds: readonly RoomKind[], id: string): Drawn[] {
+  one.outline = rect;
   const rects = one.split(rect, kinds.length).sort((a, b) => b.w * b.d - a.w * a.d);
   const rooms = rects.map((r, i) => {
     const long = Math.max(r.w, r.d) / Math.min(r.w, r.d);
@@ -283,6 +320,7 @@ function level(one: Builder, rect: Rect, kinds: readonly RoomKind[], id: string)
       id,
     );
   });
+  one.outline = undefined;
   return rooms;
 }
 
@@ -312,9 +350,11 @@ export function randomHouse(seed: number, edition: Edition, spec: RandomSpec = s
   const one = new Builder(seed, edition, spec);
   const side = Math.round(Math.sqrt(spec.rooms * 150 * 150));
   const main: Rect = { x: 0, y: 0, w: Math.round(side * 1.2), d: Math.round(side / 1.2) };
-  const stairs = spec.upper || spec.basement;
+  const isSplit = spec.splitLevel && !spec.upper && !spec.basement;
+  const stairs = spec.upper || spec.basement || isSplit;
   const stair: Rect = { x: main.x - 44.5 - 4, y: main.y, w: 44, d: 150 };
   const list = [...BIG, ...Array.from({ length: spec.rooms }, (_, i) => REST[i % REST.length]!)];
+  if (spec.secondKitchen && !spec.basement && spec.rooms > 7) list[6] = 'kitchen';
   const rooms = level(one, main, list.slice(0, spec.rooms), 'L1');
   const add = (id: string, name: string, elevationIn: number, extra = {}) =>
     one.house.with((house) => {
@@ -334,13 +374,20 @@ export function randomHouse(seed: number, edition: Edition, spec: RandomSpec = s
   }
   if (spec.basement) {
     add('L0', 'Basement', -100, { grade: 'below', below: 'slab' });
-    floors.push(level(one, main, BELOW.slice(0, Math.max(3, Math.min(BELOW.length, spec.rooms - 2))), 'L0'));
+    const below = BELOW.slice(0, Math.max(3, Math.min(BELOW.length, spec.rooms - 2)));
+    floors.push(level(one, main, spec.secondKitchen ? ['kitchen', ...below.slice(1)] : below, 'L0'));
+  }
+  if (isSplit) {
+    add('LS', 'Half level', 54);
+    const w = Math.round(main.w * 0.7);
+    const beside = { ...main, x: main.x - 2 * WALL - stair.w - w, w };
+    floors.push(level(one, beside, UPPER.slice(0, 5), 'LS'));
   }
   for (const [i, floor] of floors.entries()) {
     const id = i === 0 ? 'L1' : one.house.levelOf(floor[0]!.id);
     if (stairs) {
       const well = one.room('stair', { ...stair, x: main.x - WALL - stair.w }, id);
-      one.house.feature(well.id, 'stair', ['c1', 10, 110, 36], { risers: 14 });
+      one.house.feature(well.id, 'stair', ['c1', 10, 110, 36], { risers: isSplit ? 7 : 14 });
       one.take(well, 'c1', 0, 0);
       floor.push(well);
     }
@@ -371,6 +418,7 @@ export function randomHouse(seed: number, edition: Edition, spec: RandomSpec = s
   for (const room of floors.flat()) furnish(one, room);
   for (const floor of floors)
     for (const room of floor) {
+      if (floor !== rooms && isSplit && room.rect.y === main.y) one.pierce(room, 'north', 'window', 40);
       const level = one.house.levelOf(room.id);
       if (level === 'L0' || ['closet', 'pantry', 'stair'].includes(room.kind)) continue;
       const wide = one.between(28, 72);

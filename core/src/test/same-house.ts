@@ -35,6 +35,12 @@ export const shifted = (house: House): House => moved(house, ({ x, y }) => ({ x:
 /** A quarter turn clockwise. */
 export const turned = (house: House): House => moved(house, ({ x, y }) => ({ x: -y, y: x }));
 
+/** Seventeen degrees askew, as a house stands on a lot that is not square; islands would not come along, so there must be none. */
+export function askew(house: House): House {
+  const [cos, sin] = [Math.cos((17 * Math.PI) / 180), Math.sin((17 * Math.PI) / 180)];
+  return moved(house, ({ x, y }) => ({ x: x * cos - y * sin + 500, y: x * sin + y * cos }));
+}
+
 const FLIP = { left: 'right', right: 'left', start: 'end', end: 'start' } as const;
 
 /** The house in a mirror: what was hinged left is hinged right, and every wall runs the other way. */

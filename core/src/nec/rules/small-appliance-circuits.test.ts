@@ -33,7 +33,16 @@ testRule(smallApplianceCircuits, {
         .receptacle('kit', 'c0', 70, over('SA2'))
         .receptacle('kit2', 'c0', 20, over('SA3'))
         .receptacle('kit2', 'c0', 70, over('SA2')),
-      'SA2 feeds the counters of kit and kit2: a small-appliance circuit serves one kitchen.',
+      'SA2 feeds receptacles of kit and kit2: a small-appliance circuit serves one kitchen.',
+    ],
+    [
+      'a wall receptacle of the other kitchen on the counter circuit of this one',
+      kitchen()
+        .room('kit2', 'kitchen', [300, 0, 144, 144])
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA2'))
+        .receptacle('kit2', 'c2', 20, { circuit: 'SA2' }),
+      'SA2 feeds receptacles of kit and kit2: a small-appliance circuit serves one kitchen.',
     ],
   ],
   cannotTell: [

@@ -1,4 +1,4 @@
-import { circuitsOf, isCounterReceptacle, outletsOf } from '../requirements/circuit-facts';
+import { circuitsOf, isCounterReceptacle, isFoodReceptacle, outletsOf } from '../requirements/circuit-facts';
 import { count } from '../../units/count';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -20,7 +20,7 @@ export const smallApplianceCircuits = defineRule({
       enough: ({ room, n }: { room: string; n: number }) =>
         `The counter of ${room} is fed by ${count(n, 'circuit')} of 20 A.`,
       twoKitchens: ({ circuit, rooms }: { circuit: string; rooms: string }) =>
-        `${circuit} feeds the counters of ${rooms}: a small-appliance circuit serves one kitchen.`,
+        `${circuit} feeds receptacles of ${rooms}: a small-appliance circuit serves one kitchen.`,
       noCounter: ({ room }: { room: string }) =>
         `${room} has no counter receptacle yet, so its small-appliance circuits cannot be counted.`,
     },
@@ -30,10 +30,13 @@ export const smallApplianceCircuits = defineRule({
   check: (facts, limits, report) => {
     const kitchens = facts.views.filter((view) => view.room.kind === 'kitchen');
     const shared = circuitsOf(facts).flatMap((circuit) => {
+      const outlets = outletsOf(facts, circuit);
+      if (!outlets.some((one) => isCounterReceptacle(facts, one))) return [];
+      // A receptacle on a wall of the other kitchen is as much of that kitchen as one over its counter.
       const rooms = new Set(
-        outletsOf(facts, circuit).flatMap((one) => (isCounterReceptacle(facts, one) ? [one.room.name] : [])),
+        outlets.flatMap((one) => (one.room.kind === 'kitchen' && isFoodReceptacle(one) ? [one.room] : [])),
       );
-      const data = { circuit: circuit.name, rooms: [...rooms].join(' and ') };
+      const data = { circuit: circuit.name, rooms: [...rooms].map(({ name }) => name).join(' and ') };
       return rooms.size > 1 ? [report.fail('twoKitchens', data, { circuit: circuit.id })] : [];
     });
     const counters = kitchens.map(({ room }) => {

@@ -1,12 +1,13 @@
 import { indexOutlets, voltsAt, type Outlet } from '../../circuits/outlets';
-import { areaFt2 } from '../../geometry/geometry';
+import { partOf } from '../../circuits/panel-tree';
+import { areaFt2, distance, innerPoint } from '../../geometry/geometry';
 import { YOKE_VA } from '../../circuits/circuit-load';
 import { servesCounter } from '../../place/receptacles';
 import { viewRoom } from '../../plan/room-view';
 import { BATHROOMS, FOOD_ROOMS, isFoodReceptacle } from '../../nec/requirements/circuit-facts';
 import { isInLaundryArea } from '../../nec/requirements/laundry-area';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
-import type { Circuit, House, Planning } from '../../house/schema';
+import type { Circuit, House, Planning, Room } from '../../house/schema';
 import { lightShare, planningOf } from './circuit-standards';
 
 /** What an outlet asks of the circuit that feeds it, before anybody shares with it. */
@@ -141,7 +142,7 @@ function requirementByPlace(house: House, outlet: Outlet, planning: Planning): C
   const { room, load } = outlet;
   if (isFoodReceptacle(outlet))
     return {
-      ...pooled(house, outlet, 'food', SABC_A),
+      ...pooled(house, outlet, 'food', SABC_A, foodPool(house, room)),
       counter: room.kind === 'kitchen' && servesCounter(viewRoom(house, room.id), outlet.box),
     };
   if (isInLaundryArea(house, outlet)) return pooled(house, outlet, 'laundry', SHARED_A);
@@ -155,6 +156,22 @@ function requirementByPlace(house: House, outlet: Outlet, planning: Planning): C
     ? pooled(house, outlet, 'outside with garage', SHARED_A, 'garage')
     : pooled(house, outlet, 'outside', SHARED_A);
 }
+
+/**
+ * The pool of a room where food is: that of its kitchen, since no small-appliance circuit serves two (210.52(B)(3)). A dining room or
+ * pantry goes with the nearest one of its dwelling unit and structure, on its own level before others.
+ */
+function foodPool(house: House, room: Room): string {
+  const kitchens = Object.values(house.rooms).filter((one) => one.kind === 'kitchen' && partOf(one) === partOf(room));
+  if (room.kind === 'kitchen') return `food ${room.id}`;
+  const middle = innerPoint(room.corners);
+  const far = (one: Room) => (one.level === room.level ? 0 : 1e6) + distance(middle, innerPoint(one.corners));
+  const [nearest] = kitchens.map((one) => ({ one, far: far(one) })).sort((a, b) => a.far - b.far);
+  return nearest ? `food ${nearest.one.id}` : 'food';
+}
+
+/** Whether a pool is one of small-appliance circuits. */
+export const isFoodPool = (pool: string): boolean => pool === 'food' || pool.startsWith('food ');
 
 /** What a load requires that shares with others of its kind. */
 function requirementByLoad(house: House, outlet: Outlet): CircuitRequirement | undefined {
@@ -229,7 +246,7 @@ const TWO_CIRCUITS_FT2 = 1000;
 
 /** How many circuits a pool is divided into at the least. */
 export function leastCircuits(house: House, pool: string): number {
-  if (pool === 'food') return 2;
+  if (isFoodPool(pool)) return 2;
   if (pool === 'bath' || pool === 'laundry') return 1;
   const [kind, level] = pool.split(' ');
   if (kind !== 'lighting') return 0;

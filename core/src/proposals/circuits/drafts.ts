@@ -8,7 +8,7 @@ import type { OnProgress } from '../../units/result';
 import { worthOf, type Worth } from './cluster-bound';
 import { boxesAlongCounters } from './counter-splits';
 import { divide, type ClusterProblem } from './cluster';
-import { requirementOf, leastCircuits, type CircuitRequirement } from './circuit-requirements';
+import { isFoodPool, requirementOf, leastCircuits, type CircuitRequirement } from './circuit-requirements';
 import { planningOf } from './circuit-standards';
 import { groupBy } from '../../units/group-by';
 
@@ -17,6 +17,8 @@ const ROOM_FEE_IN = 10 * 12;
 /** A circuit more counts like so much cable: breaker, space and label, at typical prices. */
 const CIRCUIT_FEE_IN = 90 * 12;
 const FEWEST_BOXES_OF_A_LEVEL = 4;
+/** Pools that stand for a level, not for a room. */
+const BY_LEVEL: ReadonlySet<string> = new Set(['general', 'rooms', 'lighting']);
 /** How far circuits that are to be even may differ: the fullest holds so much of its share. */
 const EVEN = 1.15;
 
@@ -47,7 +49,7 @@ function poolsOf(house: House, outlets: readonly Outlet[]): Pool[] {
   for (const [key, small] of requirements) {
     const [kind, level] = key.split(' ');
     const boxes = new Set(small.outlets.map(({ outlet }) => outlet.box)).size;
-    if (!level || !house.levels[level] || boxes >= FEWEST_BOXES_OF_A_LEVEL) continue;
+    if (!level || !BY_LEVEL.has(kind!) || boxes >= FEWEST_BOXES_OF_A_LEVEL) continue;
     const home = [...requirements].find(
       ([other, one]) => other !== key && other.startsWith(`${kind} `) && one.outlets.length > small.outlets.length,
     );
@@ -90,7 +92,7 @@ function problemOf(
     groupFee: ROOM_FEE_IN,
     clusterFee: CIRCUIT_FEE_IN,
     least,
-    ...(requirement.pool === 'food' ? { marked: places.map((place) => place.counter) } : {}),
+    ...(isFoodPool(requirement.pool) ? { marked: places.map((place) => place.counter) } : {}),
   };
 }
 
@@ -104,7 +106,7 @@ function dividePool(house: House, pool: Pool, panel: Panel | undefined, least: n
   const { places, requirement } = pool;
   if (requirement.pool.startsWith('alone') || requirement.pool === 'dishes')
     return { clusters: [places], worth: undefined };
-  if (requirement.pool === 'food') return { clusters: alternate(house, places, least), worth: undefined };
+  if (isFoodPool(requirement.pool)) return { clusters: alternate(house, places, least), worth: undefined };
   const problem = problemOf(house, pool, panel, least);
   const { clusters, cost } = divide(problem);
   return { clusters: clusters.map((one) => one.map((i) => places[i]!)), worth: worthOf(problem, cost) };

@@ -3,10 +3,18 @@ import { serviceReceptacles, SERVICED_EQUIPMENT } from '../../nec/requirements/s
 import { areaFt2, distance, distanceToSegment, type Point } from '../../geometry/geometry';
 import type { Feature } from '../../house/schema';
 import { boxesOfProposal, proposeForRoom } from '../../place/propose';
-import { boxHeightIn, countedOnLoop, receptaclesOf, usualHeightIn, whyNotCounted } from '../../place/receptacles';
+import {
+  boxHeightIn,
+  countedOnLoop,
+  receptaclesOf,
+  servesCounter,
+  usualHeightIn,
+  whyNotCounted,
+} from '../../place/receptacles';
 import { placesIn } from '../../place/reach';
 import { cutIntervals, lengthOf } from '../../geometry/intervals';
 import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
+import { measureCounterSpaces } from '../../plan/counter-spaces';
 import { vehicleBays } from '../../plan/vehicle-bays';
 import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../../plan/wall-spaces';
@@ -17,7 +25,7 @@ import { lengthOfHallIn } from '../../nec/requirements/halls';
 import { islandNeed, type IslandLimits } from '../../nec/requirements/islands';
 import { outerEnd } from '../../plan/islands';
 import type { Boxing } from './plan';
-import { bestSpot, LAST_RESORT, type SpotRequest } from './spots';
+import { bestSpot, LAST_RESORT, type Spot, type SpotRequest } from './spots';
 
 const isOrdinary = (boxing: Boxing, room: string) => {
   const view = boxing.view(room);
@@ -219,6 +227,34 @@ function onIsland(boxing: Boxing, room: string, island: Feature): void {
     );
 }
 
+/** As many receptacles over the counters of a kitchen as circuits must reach them: one alone can be on one circuit only. */
+function forEachCircuit(boxing: Boxing, room: string): void {
+  const { circuits } = effectiveLimits<{ circuits: number }>(boxing.house, 'small-appliance-circuits') ?? {
+    circuits: 0,
+  };
+  const over = () => {
+    const view = boxing.view(room);
+    return view.boxes.filter((box) => receptaclesOf(box).some((one) => one.volts === 120) && servesCounter(view, box));
+  };
+  if (over().length === 0) return;
+  const { wall, counter } = placementLimits(boxing.house);
+  const spaces = measureCounterSpaces(boxing.view(room));
+  const loop = wallLoop(boxing.view(room).room);
+  while (over().length < circuits) {
+    const view = boxing.view(room);
+    const taken = over().map((box) => placeOf(view, box));
+    const heightIn = Math.min(
+      (spaces[0]?.heightIn ?? 0) + counter.maxAboveIn,
+      Math.max((spaces[0]?.heightIn ?? 0) + 4, boxing.house.standards.counterHeightIn),
+    );
+    const isOver = (atLoopIn: number) => spaces.some((space) => placesIn(space, loop.lengthIn, [atLoopIn]).length > 0);
+    const cost = ({ point, atLoopIn }: Spot) =>
+      isOver(atLoopIn) ? -Math.min(wall.reachIn, ...taken.map((one) => distance(one, point))) : undefined;
+    if (!drop(boxing, room, { heightIn, cost }, 'two small-appliance circuits reach the counter', '210.52(B)(3)'))
+      return;
+  }
+}
+
 function forService(boxing: Boxing, room: string, equipment: Feature): void {
   const view = boxing.view(room);
   const within = effectiveLimit(boxing.house, 'service-receptacle', 'withinIn');
@@ -240,6 +276,7 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
   spaced(boxing, room);
   for (const feature of boxing.view(room).features)
     if (feature.kind === 'island' || feature.kind === 'peninsula') onIsland(boxing, room, feature);
+  if (kind === 'kitchen') forEachCircuit(boxing, room);
   // What the authority has switched off asks for nothing.
   const isAsked = (rule: string) => effectiveLimits(boxing.house, rule) !== undefined;
   if ((kind === 'bathroom' || kind === 'half-bath') && isAsked('bathroom-basin-receptacle')) atBasins(boxing, room);
