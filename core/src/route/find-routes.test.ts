@@ -133,7 +133,7 @@ const apart = (a: { x: number; y: number; z: number }, b: { x: number; y: number
   Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z);
 
 describe('houses at random, laid out and planned by the tool', () => {
-  it.each([3, 17, 42, 101, 644])(
+  it.each([3, 34, 42, 101, 644])(
     'house %i: every cable is whole, starts and ends in its boxes, and passes no opening',
     (seed) => {
       const house = byTheTool(randomHouse(seed, '2020'));

@@ -12,7 +12,8 @@ import { joistsBetween, spacesOf, type Space, type SpaceNode } from './spaces';
 /**
  * `studs`: through the members between two bays. `top` and `bottom`: through the plates. `space`: along or across the joists.
  */
-export type EdgeKind = 'studs' | 'top' | 'bottom' | 'space';
+/** `rim`: out of a wall, sideways into the floor of a half level that meets it. */
+export type EdgeKind = 'studs' | 'top' | 'bottom' | 'rim' | 'space';
 
 export interface BayNode {
   readonly kind: 'bay';
@@ -72,6 +73,10 @@ const LOWEST_HOLE_IN = 6;
 const STUD_SPACE_IN = 16;
 /** A double plate above, and a plate with the floor below: two members each, *common practice*. */
 const PLATE_MEMBERS = 2;
+
+/** A floor that lies lower than this above another meets no wall of it; from a wall to the first joist bay of a half level. Inches. */
+const RIM_IN = 18;
+const RIM_REACH_IN = 48;
 
 /** Height at which the members between two bays are bored; undefined where nothing may be bored. */
 function holeHeight({ mostIn, barred }: Crossing, lineIn: number): number | undefined {
@@ -161,12 +166,18 @@ class Builder {
     for (const crossing of crossings) if (!isOut) this.#addCrossing(view, crossing, bays);
     const above = isOut ? undefined : spaces.find((one) => one.over?.id === view.level.id);
     const below = isOut ? undefined : spaces.find((one) => one.under?.id === view.level.id);
+    const { elevationIn, ceilingIn } = view.level;
+    const beside = spaces.filter(
+      ({ under }) =>
+        !isOut && under && under.elevationIn > elevationIn + RIM_IN && under.elevationIn < elevationIn + ceilingIn,
+    );
     bays.forEach((bay, n) => {
       const at = this.#numbers.get(view.room.id)![n];
       if (at === undefined) return;
       const node = this.nodes[at]!;
       if (above && bay.opensUp) this.#addPlate('top', at, node, above, view);
       if (below) this.#addPlate('bottom', at, node, below, view);
+      for (const space of beside) this.#addRim(at, node, space, view);
     });
   }
 
@@ -193,6 +204,15 @@ class Builder {
       crossing,
       room: view.room.id,
     });
+  }
+
+  /** From a bay through the rim joist into the floor of a half level beside it. */
+  #addRim(a: number, from: GraphNode, space: Space, view: RoomView): void {
+    const isBeside = ({ below, above }: SpaceNode) => below === undefined && above !== undefined;
+    const nearest = space.nearest(from, RIM_REACH_IN, isBeside);
+    if (nearest === undefined) return;
+    const lengthIn = manhattan(space.nodes[nearest]!, from);
+    this.edges.push({ kind: 'rim', a, b: this.#firstOf.get(space)! + nearest, lengthIn, holes: 1, room: view.room.id });
   }
 
   #addPlate(kind: 'top' | 'bottom', a: number, from: GraphNode, space: Space, view: RoomView): void {

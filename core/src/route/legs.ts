@@ -182,18 +182,18 @@ export class LegWriter {
     else this.#passPlate(edge.kind, from, to, isLast);
   }
 
-  #passPlate(kind: 'top' | 'bottom', from: GraphNode, to: GraphNode, isLast: boolean): void {
+  #passPlate(kind: 'top' | 'bottom' | 'rim', from: GraphNode, to: GraphNode, isLast: boolean): void {
     const bay = (from.kind === 'bay' ? from : to) as BayNode;
     const plateZ = (from.kind === 'bay' ? to : from).z;
     if (from.kind === 'bay') {
-      this.#rise(from, plateZ, this.#at, kind);
+      this.#rise(from, plateZ, this.#at, kind === 'rim' ? undefined : kind);
       this.#enter(to as LatticeNode);
       return;
     }
     // In the bay of the box itself the cable comes down beside it.
     this.#leave(isLast ? this.to.spot : bay);
     this.#z = plateZ;
-    this.#plate = kind;
+    this.#plate = kind === 'rim' ? undefined : kind;
   }
 
   /** Where a point lies on the loop of the room in whose drawing the cable runs, as far as it is in a bay of that drawing; else the nearest place in the bay. Inches. */

@@ -32,11 +32,14 @@ export function pointsOfLeg(house: House, leg: RouteLeg): readonly Point[] {
   if (leg.kind === 'space' || leg.kind === 'end') return leg.points;
   const room = house.rooms[leg.room]!;
   const insetIn = -house.levels[room.level]!.wallThicknessIn / 2;
-  if (leg.kind === 'rise') {
+  const pointAt = (atIn: number): Point => {
     const loop = wallLoop(room);
-    const { wall, alongIn } = fromLoop(loop, wrapIn(loop, leg.atIn));
-    return [pointOnWall(wall, alongIn, insetIn)];
-  }
+    const { wall, alongIn } = fromLoop(loop, wrapIn(loop, atIn));
+    return pointOnWall(wall, alongIn, insetIn);
+  };
+  if (leg.kind === 'rise') return [pointAt(leg.atIn)];
+  // Between two boxes back to back nothing lies along the wall.
+  if (leg.fromIn === leg.toIn) return [pointAt(leg.fromIn)];
   return piecesOf(house, leg.room, leg.fromIn, leg.toIn).flatMap(({ wall, fromIn, toIn }) => [
     pointOnWall(wall, fromIn, insetIn),
     pointOnWall(wall, toIn, insetIn),

@@ -29,13 +29,15 @@ export interface Space {
   /** Pairs of neighbors by number, the first before the second. */
   readonly links: readonly (readonly [number, number])[];
   /** The nearest node to a point, by the way square to the house; undefined where none is within reach. */
-  readonly nearest: (point: Point, withinIn?: number) => number | undefined;
+  readonly nearest: (point: Point, withinIn?: number, accept?: (node: SpaceNode) => boolean) => number | undefined;
 }
 
 /** How far apart lines of the lattice are: a cable is laid along a joist or square to it, and a foot or two aside is the same to a crew. */
 export const LATTICE_IN = 24;
 /** A cable reaches from the middle of a wall to the lattice within this. */
 const REACH_IN = 40;
+/** Where the framing steps up by more than this to a half level, no cable goes on in the space: it goes up or down in the wall between. */
+const STEP_IN = 24;
 /** Walls between rooms, which the space goes over without a break: half of the thickest and a little. */
 const OVER_WALL_IN = 9;
 /** A node above a ceiling lies on top of the plates; under a floor, in the depth of the joists: *common practice*. */
@@ -124,18 +126,19 @@ function buildSpace(id: string, over: Level | undefined, under: Level | undefine
       numbers[n] = at;
       const point = { x: left + column * LATTICE_IN, y: top + row * LATTICE_IN };
       nodes.push({ ...point, z: zOf(over, under, kind, lower), kind, below: lower?.id, above: upper?.id });
-      if (column > 0 && numbers[n - 1]! >= 0) links.push([numbers[n - 1]!, at]);
-      if (row > 0 && numbers[n - columns]! >= 0) links.push([numbers[n - columns]!, at]);
+      for (const before of [column > 0 ? numbers[n - 1]! : -1, row > 0 ? numbers[n - columns]! : -1])
+        if (before >= 0 && Math.abs(nodes[before]!.z - nodes[at]!.z) <= STEP_IN) links.push([before, at]);
     }
-  const nearest = (point: Point, withinIn = REACH_IN): number | undefined => {
+  const nearest: Space['nearest'] = (point, withinIn = REACH_IN, accept) => {
+    const rings = accept ? 2 : 1;
     const [column, row] = [Math.round((point.x - left) / LATTICE_IN), Math.round((point.y - top) / LATTICE_IN)];
     let best: number | undefined;
     let least = withinIn;
-    for (let dc = -1; dc <= 1; dc++)
-      for (let dr = -1; dr <= 1; dr++) {
+    for (let dc = -rings; dc <= rings; dc++)
+      for (let dr = -rings; dr <= rings; dr++) {
         const [c, r] = [column + dc, row + dr];
         const at = c < 0 || r < 0 || c >= columns || r >= rows ? -1 : numbers[r * columns + c]!;
-        if (at < 0) continue;
+        if (at < 0 || (accept && !accept(nodes[at]!))) continue;
         const far = Math.abs(nodes[at]!.x - point.x) + Math.abs(nodes[at]!.y - point.y);
         if (far < least) [best, least] = [at, far];
       }

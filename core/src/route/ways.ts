@@ -48,9 +48,9 @@ export type RoutePlace = (typeof ROUTE_PLACES)[number];
 /** How many times as much every other place costs then: it is taken where nothing else leads there. */
 const UNWANTED = 8;
 const WANTED: Readonly<Record<RoutePlace, ReadonlySet<string>>> = {
-  over: new Set(['top', 'attic', 'closed', 'unknown']),
+  over: new Set(['top', 'rim', 'attic', 'closed', 'unknown']),
   walls: new Set(['studs']),
-  under: new Set(['bottom', 'crawl', 'open', 'closed', 'unknown']),
+  under: new Set(['bottom', 'rim', 'crawl', 'open', 'closed', 'unknown']),
 };
 
 function isWanted(graph: FramingGraph, { kind, a }: Edge, place: RoutePlace): boolean {
