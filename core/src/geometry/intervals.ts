@@ -9,6 +9,10 @@ export const lengthOf = (interval: Interval): number => interval.toIn - interval
 /** Closer than this two places on a tape are the same place, inches. */
 export const HAIR_IN = 1 / 64;
 
+/** Whether a measured length is longer, or shorter, than a limit by more than a tape shows: what is exactly at a limit keeps it. Inches. */
+export const isLonger = (measuredIn: number, limitIn: number): boolean => measuredIn > limitIn + HAIR_IN;
+export const isShorter = (measuredIn: number, limitIn: number): boolean => measuredIn < limitIn - HAIR_IN;
+
 /** Sorted, with touching and overlapping stretches joined. */
 export function joinIntervals(intervals: readonly Interval[]): Interval[] {
   const joined: { fromIn: number; toIn: number }[] = [];

@@ -80,6 +80,8 @@ export const standardsSchema = z.strictObject({
     .optional(),
   /** Boxes that this firm buys, beside or in place of those of the catalogue with the same id. */
   boxTypes: z.array(boxTypeSchema).max(60).optional(),
+  /** A receptacle at each side of a bed's head, *common practice*; or only where spacing puts one. */
+  bedsides: z.enum(['both', 'as-spaced']).optional(),
   /** How a row of luminaires ends: half a spacing from the wall, or equal divisions. */
   ceilingRows: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */

@@ -22,6 +22,7 @@ import {
   type OnLoop,
   type SpaceReach,
 } from './receptacles';
+import { isInCorner } from './inside-corners';
 import { isTakenFromBehind } from './back-to-back';
 import { roundToSixteenth } from '../units/length';
 
@@ -83,7 +84,7 @@ interface Place {
   readonly on: ProposedBox['on'];
 }
 
-/** Where boxes may stand along a stretch, the best kind of place first: studs clear of furniture, any stud, any inch, under sills. */
+/** Where boxes may stand along a stretch, the best kind of place first: studs out of corners and clear of furniture, any stud, any inch, under sills. */
 function placesAlong(
   house: House,
   view: RoomView,
@@ -116,7 +117,8 @@ function placesAlong(
     purpose === 'wall space'
       ? UNDER_SILL_IN.filter((one) => one < heightIn)
       : COUNTER_UNDER_SILL_IN.map((one) => heightIn - one);
-  return [onStuds(clear), onStuds(faces), anywhere([heightIn]), anywhere([heightIn, ...low])];
+  const outOfCorners = clear.filter((atIn) => !isInCorner(view, atIn));
+  return [onStuds(outOfCorners), onStuds(clear), onStuds(faces), anywhere([heightIn]), anywhere([heightIn, ...low])];
 }
 
 /** Places in the floor before a stretch: where nothing stands and no door swings. */
@@ -233,8 +235,8 @@ function fill(house: House, view: RoomView, wanted: Wanted): Part {
   if (missing.length === 0) return { missing, boxes: [], unreachable: [] };
   const filling = new Filling(view, wanted);
   const tiers = placesAlong(house, view, wanted);
-  // Clear of furniture where that takes no box more than the fewest.
-  const fewest = filling.fewestFrom(tiers[1]!);
+  // Out of corners and clear of furniture where that takes no box more than the fewest.
+  const fewest = filling.fewestFrom(tiers[2]!);
   for (const places of tiers) {
     const boxes = filling.fewestFrom(places);
     if (boxes && !(fewest && boxes.length > fewest.length)) return { missing, unreachable: [], boxes };

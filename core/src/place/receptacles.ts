@@ -1,7 +1,7 @@
 import { HABITABLE_ROOMS } from './habitable';
 import type { Box, Room } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
-import { lengthOf } from '../geometry/intervals';
+import { isShorter, lengthOf } from '../geometry/intervals';
 import { measureCounterSpaces, type CounterSpace } from '../plan/counter-spaces';
 import { perRoom, type RoomView } from '../plan/room-view';
 import { nearestWall, toLoop, wallLoop } from '../plan/wall-loop';
@@ -98,7 +98,7 @@ export function reachAlongWalls(view: RoomView, allowedIn: number, minWidthIn: n
   const loop = wallLoop(view.room);
   const counted = countedOnLoop(view);
   return measureWallSpaces(view)
-    .filter((space) => lengthOf(space) >= minWidthIn - 1 / 64)
+    .filter((space) => !isShorter(lengthOf(space), minWidthIn))
     .map((space) => {
       const places = placesIn(
         space,
@@ -132,7 +132,7 @@ export function reachAlongCounters(
 ): CounterReach[] {
   const loop = wallLoop(view.room);
   return measureCounterSpaces(view)
-    .filter((space) => lengthOf(space) >= limits.minWidthIn - 1 / 64)
+    .filter((space) => !isShorter(lengthOf(space), limits.minWidthIn))
     .map((space) => {
       const places = aboveCounter(view, space, limits.maxAboveIn).map((one) => one.atIn);
       return { space, reach: measureReach(space, placesIn(space, loop.lengthIn, places), limits.reachIn) };

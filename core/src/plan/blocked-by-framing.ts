@@ -83,13 +83,16 @@ const gapsOf = perShell((view: RoomView): readonly Gap[] => {
   });
 });
 
+/** What just touches does not overlap, whichever way the house is drawn and its lengths are rounded, inches. */
+const TOUCHING_IN = 1e-4;
+
 /**
  * Whether something bars the middle of a box that is to be proposed from a place on the loop at a height: openings with their casings,
  * over doors up to the ceiling; headers, pockets, braces.
  */
 export function isBarredAt(view: RoomView, atIn: number, heightIn: number, halfIn: number): boolean {
   for (const { fromIn, toIn, bottomIn, topIn, casingIn, isWindow } of gapsOf(view)) {
-    const half = halfIn + casingIn;
+    const half = halfIn + casingIn - TOUCHING_IN;
     if (
       atIn > fromIn - half &&
       atIn < toIn + half &&
@@ -97,8 +100,9 @@ export function isBarredAt(view: RoomView, atIn: number, heightIn: number, halfI
     )
       return true;
   }
+  const half = halfIn - TOUCHING_IN;
   for (const { fromIn, toIn, bottomIn, topIn } of barredByFraming(view))
-    if (atIn > fromIn - halfIn && atIn < toIn + halfIn && heightIn > bottomIn - 2 && heightIn < topIn + 2) return true;
+    if (atIn > fromIn - half && atIn < toIn + half && heightIn > bottomIn - 2 && heightIn < topIn + 2) return true;
   return false;
 }
 

@@ -8,6 +8,9 @@ import type { Interval } from '../geometry/intervals';
 /** Narrowest clear bay that an ordinary drill gets into, inches: *common practice*. */
 const NARROWEST_DRILLABLE_IN = 10;
 
+/** Lengths that are equal on paper differ by less than this however they are reckoned, inches. */
+const EXACT_IN = 1e-4;
+
 type StudKind = 'common' | 'king' | 'jack' | 'cripple' | 'end' | 'partition';
 
 /** A stud behind a wall, by its center, inches along the loop. */
@@ -114,14 +117,15 @@ class WallFraming {
     const fromEnd = framing?.layoutFrom === 'end';
     if (framing?.studsAtIn) for (const atIn of framing.studsAtIn) this.#add(atIn, 'common');
     else
-      for (let atIn = spacing; atIn < lengthIn; atIn += spacing) this.#add(fromEnd ? lengthIn - atIn : atIn, 'common');
+      for (let atIn = spacing; atIn < lengthIn - EXACT_IN; atIn += spacing)
+        this.#add(fromEnd ? lengthIn - atIn : atIn, 'common');
     return this.#studs;
   }
 
   /** Sets a stud in its place of the row; none in a doorway or a pocket, a cripple below a window. */
   #add(alongIn: number, kind: StudKind): void {
     if (alongIn < 0 || alongIn > this.run.lengthIn) return;
-    for (const one of this.#pockets) if (alongIn > one.fromIn && alongIn < one.toIn) return;
+    for (const one of this.#pockets) if (alongIn > one.fromIn + EXACT_IN && alongIn < one.toIn - EXACT_IN) return;
     const gap = this.#gapAt(alongIn);
     if (gap && gap.opening.kind !== 'window') return;
     const atIn = this.run.startIn + alongIn;
@@ -137,7 +141,8 @@ class WallFraming {
   }
 
   #gapAt(alongIn: number): SeenOpening | undefined {
-    for (const gap of this.#gaps) if (alongIn >= gap.inRunIn && alongIn <= gap.inRunIn + gap.widthIn) return gap;
+    for (const gap of this.#gaps)
+      if (alongIn >= gap.inRunIn - EXACT_IN && alongIn <= gap.inRunIn + gap.widthIn + EXACT_IN) return gap;
     return undefined;
   }
 }
@@ -226,7 +231,8 @@ function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: num
     if (!on) continue;
     for (const side of SIDES) {
       const aside = side === 'left' ? -offset : offset;
-      if (on.fromStartIn + aside < half + 0.5 || on.fromStartIn + aside > on.run.lengthIn - half - 0.5) continue;
+      const inRunIn = on.fromStartIn + aside;
+      if (inRunIn < half + 0.5 - EXACT_IN || inRunIn > on.run.lengthIn - half - 0.5 + EXACT_IN) continue;
       const atIn = (stud.atIn + aside + loop.lengthIn) % loop.lengthIn;
       if (isBarredAt(view, atIn, heightIn, half)) continue;
       const clear = half + STUD_WIDTH_IN / 2 - 0.05;

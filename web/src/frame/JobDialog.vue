@@ -97,6 +97,10 @@ const ENDS = [
   { value: 'half-at-walls', word: 'half a spacing at the walls' },
   { value: 'equal-divisions', word: 'in equal divisions' },
 ] as const;
+const BEDSIDES = [
+  { value: 'both', word: 'one at each side' },
+  { value: 'as-spaced', word: 'where spacing puts one' },
+] as const;
 const ruleItems = editable.map(({ id, meta }) => ({ value: id, title: meta.summary }));
 const limitItems = computed(() => [
   { value: '', title: 'switch the rule off' },
@@ -177,6 +181,13 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             :answers="ENDS"
             :disabled="!store.canEdit"
             @update:model-value="setStandards({ ceilingRows: $event })"
+          />
+          <ChoiceField
+            label="Receptacles at a bed"
+            :model-value="house.standards.bedsides ?? 'both'"
+            :answers="BEDSIDES"
+            :disabled="!store.canEdit"
+            @update:model-value="setStandards({ bedsides: $event })"
           />
         </div>
         <StandardsForm

@@ -1,6 +1,6 @@
 import { boundsOf } from '../../geometry/geometry';
 import type { Box, Feature } from '../../house/schema';
-import { cutIntervals } from '../../geometry/intervals';
+import { cutIntervals, isLonger, isShorter } from '../../geometry/intervals';
 import { featureOutline } from '../../plan/points';
 import type { RoomView } from '../../plan/room-view';
 import { peninsulaLengthIn } from '../../plan/islands';
@@ -58,14 +58,15 @@ function neededBy(view: RoomView, island: Feature, limits: IslandLimits): number
     island.kind === 'peninsula' && !limits.byArea
       ? peninsulaLengthIn(view, island, limits.fromWall ? 'wall' : 'edge')
       : Math.max(widthIn, depthIn);
-  if (long < limits.minLongIn || short < limits.minShortIn) return 0;
+  if (isShorter(long, limits.minLongIn) || isShorter(short, limits.minShortIn)) return 0;
   if (limits.optional) return 'provision';
   if (limits.byArea) return neededByArea((widthIn * depthIn) / 144);
   const spaces = spacesAlong(view, island);
   if (spaces.length === 1) return 1;
   // Each piece by itself: its longer side and its shorter one, whichever way it lies.
   return spaces.filter(
-    (along) => Math.max(along, short) >= limits.minLongIn && Math.min(along, short) >= limits.minShortIn,
+    (along) =>
+      !isShorter(Math.max(along, short), limits.minLongIn) && !isShorter(Math.min(along, short), limits.minShortIn),
   ).length;
 }
 
@@ -76,7 +77,7 @@ function servingBoxes(view: RoomView, island: Feature, limits: IslandLimits): re
       box.at.kind === 'feature' &&
       box.at.feature === island.id &&
       receptaclesOf(box).length > 0 &&
-      island.heightIn - box.at.heightIn <= limits.belowIn + 1 / 64 &&
+      !isLonger(island.heightIn - box.at.heightIn, limits.belowIn) &&
       // Under a top that reaches over by more than 6 in nobody finds it, and a cord hangs over the edge.
       !(box.at.heightIn < island.heightIn && (island.overhangIn ?? 0) > MOST_OVERHANG_IN),
   );

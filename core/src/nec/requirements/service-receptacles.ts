@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { distance } from '../../geometry/geometry';
 import { indexOutlets } from '../../circuits/outlets';
 import type { Box, Feature, FeatureKind, House } from '../../house/schema';
@@ -30,7 +31,7 @@ interface Serving {
 export function serviceReceptacles(house: House, equipment: Feature, withinIn: number): readonly Serving[] {
   const room = house.rooms[equipment.room]!;
   const outline = featureOutline(room, equipment);
-  const isBeside = ({ box, farIn }: Serving) => box.room === room.id && farIn <= withinIn;
+  const isBeside = ({ box, farIn }: Serving) => box.room === room.id && !isLonger(farIn, withinIn);
   return Object.values(house.boxes)
     .filter((box) => house.rooms[box.room]!.level === room.level && canServe(house, box))
     .map((box) => ({ box, farIn: Math.min(...outline.map((corner) => distance(corner, boxPoint(house, box)))) }))

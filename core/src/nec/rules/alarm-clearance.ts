@@ -1,3 +1,4 @@
+import { isShorter } from '../../geometry/intervals';
 import { distance, nearestOnSegment } from '../../geometry/geometry';
 import type { FeatureKind } from '../../house/schema';
 import { boxPoint, distanceToFeature, placeOf } from '../../plan/points';
@@ -65,7 +66,7 @@ export const alarmClearance = defineRule({
           .map(({ room, feature }) => distanceToFeature(room, feature, boxPoint(facts.house, box))),
       );
       const found: Verdict[] = [];
-      if (bath < limits.bathDoorIn)
+      if (isShorter(bath, limits.bathDoorIn))
         found.push(
           report.fail('bath', { tag: box.tag, nearest: bath }, where, {
             measured: (show) => show(bath),
@@ -74,14 +75,14 @@ export const alarmClearance = defineRule({
         );
       const least = device.sensor ? leastOf[device.sensor] : limits.photoelectricIn;
       const sensor = device.sensor?.replace('-', ', ') ?? 'of any kind';
-      if (cooking < least)
+      if (isShorter(cooking, least))
         found.push(
           report.fail('cooking', { tag: box.tag, nearest: cooking, sensor }, where, {
             measured: (show) => show(cooking),
             required: (show) => `${show(least)} or more, unless a required place would be left without an alarm`,
           }),
         );
-      else if (!device.sensor && cooking < limits.ionizationIn) {
+      else if (!device.sensor && isShorter(cooking, limits.ionizationIn)) {
         unknown.push({ tag: box.tag, device: device.id });
         if (found.length === 0) return [];
       }

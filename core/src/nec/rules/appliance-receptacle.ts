@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import type { FeatureKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
 import { distanceToFeature, placeOf } from '../../plan/points';
@@ -52,7 +53,9 @@ export const applianceReceptacle = defineRule({
         required: (show: (lengthIn: number) => string) => `${show(limits.reachIn)} at most`,
       };
       return [
-        far > limits.reachIn ? report.fail('far', data, where, detail) : report.pass('near', data, where, detail),
+        isLonger(far, limits.reachIn)
+          ? report.fail('far', data, where, detail)
+          : report.pass('near', data, where, detail),
       ];
     }),
 });

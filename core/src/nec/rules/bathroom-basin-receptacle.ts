@@ -1,3 +1,4 @@
+import { isLonger, isShorter } from '../../geometry/intervals';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { whyNotCounted } from '../../place/receptacles';
@@ -37,7 +38,7 @@ export const bathroomBasinReceptacle = defineRule({
       const distances = view.boxes.flatMap((box) =>
         whyNotCounted(box, view.level.ceilingIn) === undefined &&
         (box.at.kind === 'wall' || box.at.kind === 'feature') &&
-        box.at.heightIn >= basin.heightIn - limits.belowTopIn
+        !isShorter(box.at.heightIn, basin.heightIn - limits.belowTopIn)
           ? [distanceToFeature(view.room, basin, placeOf(view, box))]
           : [],
       );
@@ -48,7 +49,7 @@ export const bathroomBasinReceptacle = defineRule({
         required: (show: (lengthIn: number) => string) =>
           `${show(limits.reachIn)} at most, not more than ${show(limits.belowTopIn)} below the basin's top`,
       };
-      if (nearest <= limits.reachIn + 1 / 64) return report.pass('near', { room, nearest }, where, detail);
+      if (!isLonger(nearest, limits.reachIn)) return report.pass('near', { room, nearest }, where, detail);
       const stretch = basin.at.kind === 'wall' ? stretchBefore(wallLoop(view.room), basin.at) : undefined;
       return report.fail('far', { room, nearest }, { ...where, stretch }, detail);
     });

@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { count } from '../../units/count';
 import { BATHROOMS, deviceIds, listOutlets, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import type { Outlet } from '../../circuits/outlets';
@@ -20,7 +21,7 @@ function isAtBasin(facts: Facts, { box, room }: Outlet): boolean {
   const basins = view.features.filter((one) => one.kind === 'basin' || one.kind === 'sink' || one.kind === 'counter');
   return (
     basins.length === 0 ||
-    basins.some((one) => distanceToFeature(room, one, placeOf(view, box)) <= AT_BASIN_IN + 1 / 64)
+    basins.some((one) => !isLonger(distanceToFeature(room, one, placeOf(view, box)), AT_BASIN_IN))
   );
 }
 const AT_BASIN_IN = 36;

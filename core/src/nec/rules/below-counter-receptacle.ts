@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { receptaclesOf } from '../../place/receptacles';
 import { defineRule, fromMemory } from '../rule';
 
@@ -45,7 +46,7 @@ export const belowCounterReceptacle = defineRule({
         const where = { room: view.room.id, box: box.id, feature: feature.id };
         const data = { tag: box.tag, name: feature.name || feature.kind };
         if (limits.serves === 0) return [report.pass('beside', data, where)];
-        if (belowIn > limits.belowIn + 1 / 64)
+        if (isLonger(belowIn, limits.belowIn))
           return [
             report.fail('deep', { ...data, below: belowIn }, where, {
               measured: (show) => show(belowIn),
@@ -55,7 +56,7 @@ export const belowCounterReceptacle = defineRule({
         const { overhangIn } = feature;
         if (overhangIn === undefined) return [report.cannotTell('overhang', data, where)];
         return [
-          overhangIn > limits.overhangIn
+          isLonger(overhangIn, limits.overhangIn)
             ? report.fail('hidden', { ...data, overhang: overhangIn }, where, {
                 measured: (show) => show(overhangIn),
                 required: (show) => `${show(limits.overhangIn)} of overhang at most`,

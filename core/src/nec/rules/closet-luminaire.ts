@@ -1,3 +1,4 @@
+import { isShorter } from '../../geometry/intervals';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { boxHeightIn } from '../../place/receptacles';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -54,7 +55,7 @@ export const closetLuminaire = defineRule({
           required: (show: (lengthIn: number) => string) => `${show(needed)} at least`,
         };
         return [
-          gap < needed - 1 / 64
+          isShorter(gap, needed)
             ? report.fail('near', { tag: box.tag, gap }, where, detail)
             : report.pass('clear', { tag: box.tag }, where, detail),
         ];

@@ -2,7 +2,7 @@ import { defineRule, everyEdition, fromMemory } from '../rule';
 import { areaFt2 } from '../../geometry/geometry';
 import { countedOnLoop } from '../../place/receptacles';
 import { placesIn } from '../../place/reach';
-import { cutIntervals, cutLoop, lengthOf, type Interval } from '../../geometry/intervals';
+import { cutIntervals, cutLoop, isShorter, lengthOf, type Interval } from '../../geometry/intervals';
 import { toLoop, wallLoop, type WallLoop } from '../../plan/wall-loop';
 import { measureBreaks } from '../../plan/wall-spaces';
 
@@ -47,7 +47,7 @@ export const foyerReceptacle = defineRule({
       ).length > 0;
     const straight = loop.walls.flatMap((wall) =>
       cutIntervals({ fromIn: wall.startIn, toIn: wall.startIn + wall.lengthIn }, breaks)
-        .filter((space) => space.toIn - space.fromIn >= limits.minWallIn - 1 / 64)
+        .filter((space) => !isShorter(space.toIn - space.fromIn, limits.minWallIn))
         .map((space) => {
           const length = space.toIn - space.fromIn;
           const served = isServed(space);
@@ -65,8 +65,8 @@ export const foyerReceptacle = defineRule({
     );
     // A space of 3 ft and more that has them only around a corner: disputed.
     const around = cutLoop(loop.lengthIn, breaks)
-      .filter((space) => lengthOf(space) >= limits.minWallIn - 1 / 64 && !isServed(space))
-      .filter((space) => longestStraight(loop, space) < limits.minWallIn - 1 / 64)
+      .filter((space) => !isShorter(lengthOf(space), limits.minWallIn) && !isServed(space))
+      .filter((space) => isShorter(longestStraight(loop, space), limits.minWallIn))
       .map((space) =>
         report.cannotTell(
           'corner',

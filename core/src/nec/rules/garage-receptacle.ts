@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { isFreeBox } from '../requirements/circuit-facts';
 import { count } from '../../units/count';
 import { mayHaveNoPower } from '../requirements/detached';
@@ -51,7 +52,7 @@ export const garageReceptacle = defineRule({
         const counted = view.boxes.filter(
           (box) =>
             whyNotCounted(box, view.level.ceilingIn) === undefined &&
-            boxHeightIn(box, view.level.ceilingIn) <= limits.maxHeightIn &&
+            !isLonger(boxHeightIn(box, view.level.ceilingIn), limits.maxHeightIn) &&
             isFreeBox(facts, box),
         );
         const have = counted.length;

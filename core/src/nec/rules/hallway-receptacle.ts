@@ -1,3 +1,4 @@
+import { isShorter } from '../../geometry/intervals';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { countedOnLoop } from '../../place/receptacles';
 import { lengthOfHallIn } from '../requirements/halls';
@@ -29,7 +30,7 @@ export const hallwayReceptacle = defineRule({
       measured: (show: (lengthIn: number) => string) => `${show(length)} along the middle`,
       required: (show: (lengthIn: number) => string) => `one receptacle from ${show(limits.minLengthIn)} up`,
     };
-    if (length < limits.minLengthIn - 1 / 64) return [report.pass('short', data, where, detail)];
+    if (isShorter(length, limits.minLengthIn)) return [report.pass('short', data, where, detail)];
     return [
       countedOnLoop(view).length > 0
         ? report.pass('enough', data, where, detail)

@@ -1,3 +1,4 @@
+import { isLonger, isShorter } from '../../geometry/intervals';
 import type { Box, Feature } from '../../house/schema';
 import { isOpenToSky, OUTDOOR_KINDS } from '../../place/outdoors';
 import { receptaclesOf } from '../../place/receptacles';
@@ -52,7 +53,7 @@ export const hotTubReceptacles = defineRule({
         const most = isOut ? limits.outdoorFarIn : limits.indoorFarIn;
         const all = receptaclesNear(facts, tub);
         const near = all
-          .filter(({ away }) => away < limits.nearIn - 1e-6)
+          .filter(({ away }) => isShorter(away, limits.nearIn))
           .map(({ box, away }) =>
             report.fail(
               'near',
@@ -62,7 +63,7 @@ export const hotTubReceptacles = defineRule({
             ),
           );
         const serving = all.find(
-          ({ isGeneral, away }) => isGeneral && away >= limits.nearIn - 1e-6 && away <= most + 1e-6,
+          ({ isGeneral, away }) => isGeneral && !isShorter(away, limits.nearIn) && !isLonger(away, most),
         );
         const where = { room: room.id, feature: tub.id };
         if (!serving)

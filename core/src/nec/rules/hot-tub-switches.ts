@@ -1,3 +1,4 @@
+import { isShorter } from '../../geometry/intervals';
 import type { Box } from '../../house/schema';
 import { isOpenToSky, OUTDOOR_KINDS } from '../../place/outdoors';
 import { boxPoint, distanceToFeature } from '../../plan/points';
@@ -31,7 +32,7 @@ export const hotTubSwitches = defineRule({
         const near = Object.values(house.boxes).flatMap((box) => {
           if (box.room !== room.id || !hasSwitch(box)) return [];
           const away = distanceToFeature(room, tub, boxPoint(house, box));
-          if (away >= limits.nearIn - 1e-6) return [];
+          if (!isShorter(away, limits.nearIn)) return [];
           const where = { room: room.id, box: box.id, feature: tub.id };
           return [report.fail('near', { tag: box.tag, away, least: limits.nearIn }, where, { section })];
         });

@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { fromOuterEnd } from '../../plan/islands';
 import { islandNeed, isWorkTop } from '../requirements/islands';
 import { count } from '../../units/count';
@@ -67,7 +68,7 @@ export const islandReceptacle = defineRule({
       const detail = { measured: () => `${have}`, required: () => `${due}` };
       if (have < due) return [report.fail('few', { name, have, need: due, area }, where, detail)];
       const nearest = Math.min(...serving.map((box) => fromOuterEnd(view, feature, box)));
-      if (endIn > 0 && nearest > endIn + 1 / 64)
+      if (endIn > 0 && isLonger(nearest, endIn))
         return [
           report.fail('end', { name, nearest }, where, {
             measured: (show) => show(nearest),

@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { distance, nearestOnSegment } from '../../geometry/geometry';
 import { featureOutline } from '../../plan/points';
@@ -40,7 +41,7 @@ export const laundryReceptacle = defineRule({
             outline.map((corner, i) => distance(at, nearestOnSegment(at, corner, outline[(i + 1) % outline.length]!))),
           ),
         );
-        return nearest <= limits.reachIn
+        return !isLonger(nearest, limits.reachIn)
           ? report.pass('near', { room }, where)
           : report.fail('far', { room, nearest }, where, { required: (show) => `${show(limits.reachIn)} at most` });
       })

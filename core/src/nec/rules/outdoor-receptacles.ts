@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 import { isFreeBox } from '../requirements/circuit-facts';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
@@ -35,7 +36,7 @@ export const outdoorReceptacles = defineRule({
         view.boxes.filter(
           (box) =>
             receptaclesOf(box).some((one) => one.volts === 120) &&
-            boxHeightIn(box, view.level.ceilingIn) + view.level.elevationIn <= limits.maxAboveGradeIn,
+            !isLonger(boxHeightIn(box, view.level.ceilingIn) + view.level.elevationIn, limits.maxAboveGradeIn),
         ),
       );
       const served = boxes.find((box) => isFreeBox(facts, box));

@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import type { RoomKind } from '../../house/schema';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -49,9 +50,9 @@ export const panelPlace = defineRule({
         section: '240.24(A)',
         required: (show: (lengthIn: number) => string) => `highest handle at ${show(limits.highestHandleIn)} at most`,
       };
-      if (drawn?.bottomIn !== undefined && drawn.bottomIn > limits.highestHandleIn)
+      if (drawn?.bottomIn !== undefined && isLonger(drawn.bottomIn, limits.highestHandleIn))
         return report.fail('high', { panel: panel.name, bottom: drawn.bottomIn }, where, detail);
-      if (drawn && drawn.heightIn > limits.highestHandleIn)
+      if (drawn && isLonger(drawn.heightIn, limits.highestHandleIn))
         return report.cannotTell('reach', { panel: panel.name, top: drawn.heightIn }, where, detail);
       return report.pass('fine', data, where);
     }),

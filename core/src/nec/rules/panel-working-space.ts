@@ -1,3 +1,4 @@
+import { isShorter } from '../../geometry/intervals';
 import { polygonsOverlap, segmentsCross, type Point } from '../../geometry/geometry';
 import type { Feature, FeatureKind, Room } from '../../house/schema';
 import { featureOutline } from '../../plan/points';
@@ -75,7 +76,7 @@ export const panelWorkingSpace = defineRule({
       const drawn = view.features.find((feature) => feature.id === panel.feature);
       const where = { panel: panel.id, room: panel.room };
       if (drawn?.at.kind !== 'wall') return report.cannotTell('notDrawn', { panel: panel.name }, where);
-      if (view.level.ceilingIn < limits.heightIn)
+      if (isShorter(view.level.ceilingIn, limits.heightIn))
         return report.fail('low', { panel: panel.name, ceiling: view.level.ceilingIn }, where, {
           measured: (show) => show(view.level.ceilingIn),
           required: (show) => `${show(limits.heightIn)} at least`,

@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
 
@@ -21,7 +22,7 @@ export const porchReceptacle = defineRule({
     const served = view.boxes.some(
       (box) =>
         receptaclesOf(box).some((one) => one.volts === 120) &&
-        boxHeightIn(box, view.level.ceilingIn) <= limits.maxHeightIn,
+        !isLonger(boxHeightIn(box, view.level.ceilingIn), limits.maxHeightIn),
     );
     const detail = {
       measured: () => (served ? 'one or more' : 'none'),

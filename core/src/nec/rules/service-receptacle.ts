@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { serviceReceptacles, SERVICED_EQUIPMENT } from '../requirements/service-receptacles';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
@@ -43,7 +44,7 @@ export const serviceReceptacle = defineRule({
             measured: (show: (lengthIn: number) => string) => (nearest ? show(nearest.farIn) : 'none on this level'),
             required: (show: (lengthIn: number) => string) => `within ${show(limits.withinIn)}`,
           };
-          if (!nearest || nearest.farIn > limits.withinIn)
+          if (!nearest || isLonger(nearest.farIn, limits.withinIn))
             return report.fail('none', { what, room: view.room.name }, where, detail);
           const { tag, room } = nearest.box;
           return room === view.room.id

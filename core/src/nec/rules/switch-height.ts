@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const switchHeight = defineRule({
@@ -19,7 +20,7 @@ export const switchHeight = defineRule({
   check: (view, limits, report) => {
     const high = view.boxes.flatMap((box) =>
       (box.at.kind === 'wall' || box.at.kind === 'feature') &&
-      box.at.heightIn > limits.highestIn + 1 / 64 &&
+      isLonger(box.at.heightIn, limits.highestIn) &&
       Object.values(box.devices).some((one) => one.kind === 'switch')
         ? [{ box, heightIn: box.at.heightIn }]
         : [],

@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import { distance } from '../../geometry/geometry';
 import { Memory } from '../../cache/memory';
 import { lightOf, switchesFor, type RoomLight } from '../../control/room-light';
@@ -74,7 +75,7 @@ export const switchNearEntrance = defineRule({
       };
       const where = { room: view.room.id, box };
       return [
-        nearest > limits.nearIn
+        isLonger(nearest, limits.nearIn)
           ? report.fail('far', { room: view.room.name, nearest }, where, detail)
           : report.pass('near', { room: view.room.name }, where, detail),
       ];

@@ -1,3 +1,4 @@
+import { isLonger } from '../../geometry/intervals';
 import type { RoomKind } from '../../house/schema';
 import { boxHeightIn, HIGHEST_REQUIRED_IN } from '../../place/receptacles';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
@@ -44,7 +45,7 @@ export const tamperResistant = defineRule({
         if (device.kind !== 'receptacle' || device.tr || device.ratingA > 20) return false;
         if (device.volts === 240 && limits.with240 === 0) return false;
         const behindAppliance = load !== undefined && device.style !== 'duplex';
-        return !behindAppliance && boxHeightIn(box, view.level.ceilingIn) <= limits.aboveIn;
+        return !behindAppliance && !isLonger(boxHeightIn(box, view.level.ceilingIn), limits.aboveIn);
       });
       const where = { room: view.room.id };
       if (plain.length === 0) return [report.pass('fine', { room: view.room.name }, where)];

@@ -1,3 +1,4 @@
+import { isLonger, isShorter } from '../../geometry/intervals';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { boxHeightIn } from '../../place/receptacles';
 import { rimIn } from '../requirements/tub-rim';
@@ -30,7 +31,7 @@ export const tubZoneLuminaires = defineRule({
         const height = boxHeightIn(box, view.level.ceilingIn);
         return wet.flatMap((feature) => {
           const gap = distanceToFeature(view.room, feature, placeOf(view, box));
-          if (gap >= limits.sideIn || height > rimIn(feature) + limits.upIn) return [];
+          if (!isShorter(gap, limits.sideIn) || isLonger(height, rimIn(feature) + limits.upIn)) return [];
           if (device.kind === 'fan' || device.style === 'pendant') {
             const what = device.kind === 'fan' ? 'fan' : 'pendant';
             const measured = (show: (lengthIn: number) => string) => show(gap);

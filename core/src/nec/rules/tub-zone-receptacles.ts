@@ -1,3 +1,4 @@
+import { isShorter } from '../../geometry/intervals';
 import { fitsInWall } from '../../plan/blocked-by-framing';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
@@ -35,7 +36,7 @@ function placesOn(view: RoomView): { wall: string; atBasin: boolean; gapIn: numb
  */
 function bySmallBath(view: RoomView, box: Box, sideIn: number): 'yes' | 'maybe' | 'no' {
   const places = placesOn(view);
-  const outside = places.filter((one) => one.atBasin && one.gapIn >= sideIn);
+  const outside = places.filter((one) => one.atBasin && !isShorter(one.gapIn, sideIn));
   if (outside.some((one) => one.fits)) return 'no';
   if (outside.length > 0 || box.at.kind !== 'wall') return 'maybe';
   const { wall } = box.at;
@@ -92,7 +93,7 @@ export const tubZoneReceptacles = defineRule({
             .filter((one) => height <= rimIn(one) + limits.upIn)
             .map((one) => distanceToFeature(view.room, one, placeOf(view, box))),
         );
-        if (gap > 0 && gap >= limits.sideIn - 1 / 64) return [];
+        if (gap > 0 && !isShorter(gap, limits.sideIn)) return [];
         const where = { room: view.room.id, box: box.id };
         const detail = {
           measured: (show: (lengthIn: number) => string) => show(gap),

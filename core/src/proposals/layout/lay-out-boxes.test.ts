@@ -167,3 +167,86 @@ describe('rooms of any shape', () => {
     );
   });
 });
+
+describe('what the trade prefers where the code leaves the choice', () => {
+  const receptacles = (house: House, room = 'r') =>
+    Object.values(house.boxes).flatMap((box) =>
+      box.room === room && box.at.kind === 'wall' && Object.values(box.devices)[0]!.kind === 'receptacle'
+        ? [{ ...box.at, height: box.at.heightIn }]
+        : [],
+    );
+  /** A bedroom of 14 by 12 ft with its bed in the middle of the north wall. */
+  const sleeping = (bedsides?: 'as-spaced') =>
+    boxed(
+      bedroom('2023')
+        .feature('bed', 'bed', ['c0', 42, 60, 80])
+        .with((house) => Object.assign(house.standards, bedsides ? { bedsides } : {}))
+        .build(),
+    );
+  const beside = (house: House) =>
+    receptacles(house, 'bed').filter(
+      ({ wall, alongIn }) => wall === 'c0' && ((alongIn >= 12 && alongIn <= 39) || (alongIn >= 105 && alongIn <= 132)),
+    );
+
+  it('one at each side of a bed, on studs, unless the shop standard leaves it to the spacing', () => {
+    expect(beside(sleeping())).toHaveLength(2);
+    expect(beside(sleeping('as-spaced')).length).toBeLessThan(2);
+    expect(faults(sleeping())).toEqual([]);
+    const again = planWhole(sleeping());
+    expect(again.boxes).toEqual([]);
+  });
+
+  it('none in the last 4 in before a corner where as few on other studs reach everything', () => {
+    for (const [width, depth] of [
+      [144, 120],
+      [168, 144],
+      [132, 156],
+      [200, 130],
+    ] as const) {
+      const house = boxed(
+        aHouse('2023').room('r', 'den', [0, 0, width, depth]).opening('r', 'c2', 'door', 12, 32).build(),
+      );
+      const lengthOf = { c0: width, c1: depth, c2: width, c3: depth };
+      for (const { wall, alongIn } of receptacles(house))
+        expect(Math.min(alongIn, lengthOf[wall as 'c0'] - alongIn) - 1.125).toBeGreaterThanOrEqual(4);
+    }
+  });
+
+  it('a garage has them along its walls, not in the corners behind the vehicles', () => {
+    const house = boxed(
+      aHouse('2023')
+        .room('r', 'garage', [0, 0, 264, 288], { bays: 2 })
+        .opening('r', 'c0', 'vehicle', 12, 96)
+        .opening('r', 'c0', 'vehicle', 150, 96)
+        .build(),
+    );
+    const found = receptacles(house);
+    expect(found).toHaveLength(2);
+    const lengthOf = { c0: 264, c1: 288, c2: 264, c3: 288 };
+    for (const { wall, alongIn } of found)
+      expect(Math.min(alongIn, lengthOf[wall as 'c0'] - alongIn)).toBeGreaterThan(36);
+  });
+
+  it('a kitchen with one short counter gets two receptacles over it: each circuit reaches it', () => {
+    const house = boxed(
+      aHouse('2023').room('r', 'kitchen', [0, 0, 120, 120]).feature('r', 'counter', ['c0', 30, 44, 25]).build(),
+    );
+    expect(receptacles(house).filter(({ height }) => height > 36)).toHaveLength(2);
+  });
+
+  it('the gangs of every box are in one order: the light of the room, its fan, the light outside', () => {
+    const nth = (name: string) => (/fan$/.test(name) ? 1 : 0);
+    const house = boxed(emptied('2023'));
+    for (const box of Object.values(house.boxes)) {
+      const names = Object.keys(box.devices).flatMap((id) =>
+        Object.values(house.switchGroups).flatMap((group) =>
+          group.switches.includes(id)
+            ? [{ name: group.name, own: group.name.startsWith(house.rooms[box.room]!.name) }]
+            : [],
+        ),
+      );
+      const order = names.map(({ name, own }) => (own ? nth(name) : 2));
+      expect(order, box.tag).toEqual([...order].sort());
+    }
+  });
+});

@@ -11,12 +11,14 @@ import {
   usualHeightIn,
   whyNotCounted,
 } from '../../place/receptacles';
+import { awayFromCorners, isInCorner } from '../../place/inside-corners';
 import { placesIn } from '../../place/reach';
 import { cutIntervals, lengthOf } from '../../geometry/intervals';
 import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
+import type { RoomView } from '../../plan/room-view';
 import { measureCounterSpaces } from '../../plan/counter-spaces';
 import { vehicleBays } from '../../plan/vehicle-bays';
-import { toLoop, wallLoop } from '../../plan/wall-loop';
+import { findWall, toLoop, wallLoop } from '../../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../../plan/wall-spaces';
 import { effectiveLimit, effectiveLimits } from '../../nec/check-house';
 import { placementLimits } from '../../nec/apply-remedy';
@@ -49,6 +51,40 @@ function drop(
   }
   const devices = [boxing.device('receptacle', asPlaced(view.room))];
   return boxing.place(room, spot.at, devices, { reason, section }, spot.bracket);
+}
+
+/** A receptacle beside a bed is looked for from its edge to so far from it, inches; a lamp stands about in the middle. *Common practice*. */
+const BEDSIDE_IN = { least: 3, middle: 12, most: 30 };
+
+/** One at each side of a bed's head, before the walls are filled: the others are spaced from them. */
+function atBedsides(boxing: Boxing, room: string): void {
+  if (boxing.house.standards.bedsides === 'as-spaced') return;
+  for (const bed of boxing.view(room).features) {
+    if (bed.kind !== 'bed' || bed.at.kind !== 'wall' || bed.at.acrossCorner) continue;
+    const loop = wallLoop(boxing.view(room).room);
+    const wall = findWall(loop, bed.at.wall);
+    if (!wall) continue;
+    const [from, to] = [wall.startIn + bed.at.alongIn, wall.startIn + bed.at.alongIn + bed.at.widthIn];
+    for (const beyond of [(at: number) => from - at, (at: number) => at - to]) {
+      const view = boxing.view(room);
+      const isBeside = (at: number) => beyond(at) >= BEDSIDE_IN.least && beyond(at) <= BEDSIDE_IN.most;
+      if (countedOnLoop(view).some((one) => isBeside(one.atIn))) continue;
+      const spot = bestSpot(boxing.house, room, {
+        behindDoors: false,
+        heightIn: usualHeightIn(view.room, boxing.house.standards),
+        cost: ({ at, atLoopIn, bracket }) =>
+          at.wall === wall.id && isBeside(atLoopIn) && !bracket && !isInCorner(view, atLoopIn)
+            ? Math.abs(beyond(atLoopIn) - BEDSIDE_IN.middle)
+            : undefined,
+      });
+      // Between a bed and a corner there may be no stud: spacing alone decides there.
+      if (spot)
+        boxing.place(room, spot.at, [boxing.device('receptacle', asPlaced(view.room))], {
+          reason: 'beside the bed',
+          section: 'common practice',
+        });
+    }
+  }
 }
 
 /** Wall spaces and counters with the fewest, exactly. */
@@ -115,6 +151,10 @@ function atBasins(boxing: Boxing, room: string): void {
   }
 }
 
+/** Receptacles of a garage so far apart are apart, and so far from a corner are out of it, inches: *common practice*. */
+const APART_IN = 96;
+const OUT_OF_CORNER_IN = 48;
+
 function inGarage(boxing: Boxing, room: string): void {
   const { bays } = boxing.view(room).room;
   if (bays === undefined)
@@ -123,8 +163,10 @@ function inGarage(boxing: Boxing, room: string): void {
   const fill = (isIn: (point: Point) => boolean): boolean => {
     const view = boxing.view(room);
     const taken = view.boxes.filter((box) => receptaclesOf(box).length > 0).map((box) => placeOf(view, box));
-    const away = (point: Point) => Math.min(600, ...taken.map((one) => distance(one, point)));
-    const cost = ({ point }: { point: Point }) => (isIn(point) ? -away(point) : undefined);
+    // Apart from the others, on a wall one can reach: not in a corner behind the vehicles.
+    const away = (point: Point) => Math.min(APART_IN, ...taken.map((one) => distance(one, point)));
+    const cost = ({ point, atLoopIn }: Spot) =>
+      isIn(point) ? -away(point) - Math.min(OUT_OF_CORNER_IN, awayFromCorners(view, atLoopIn)) : undefined;
     return drop(boxing, room, { cost }, 'one for each vehicle bay', '210.52(G)(1)');
   };
   for (let bay = 0; lanes && bay < bays; bay++) {
@@ -270,9 +312,14 @@ function forService(boxing: Boxing, room: string, equipment: Feature): void {
   );
 }
 
+/** The first place along the walls that is in no corner, where nothing else matters. */
+const firstOutOfCorner = (view: RoomView, atLoopIn: number): number =>
+  atLoopIn + (isInCorner(view, atLoopIn) ? wallLoop(view.room).lengthIn : 0);
+
 /** Every receptacle that 210.52 and its relatives ask of a room, beyond what stands there. */
 export function boxReceptacles(boxing: Boxing, room: string): void {
   const { kind } = boxing.view(room).room;
+  atBedsides(boxing, room);
   spaced(boxing, room);
   for (const feature of boxing.view(room).features)
     if (feature.kind === 'island' || feature.kind === 'peninsula') onIsland(boxing, room, feature);
@@ -302,12 +349,21 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
     isAsked('basement-receptacle') &&
     isOrdinary(boxing, room).length === 0
   )
-    drop(boxing, room, { cost: ({ atLoopIn }) => atLoopIn }, 'an unfinished basement', '210.52(G)(3)');
+    drop(
+      boxing,
+      room,
+      { cost: ({ atLoopIn }) => firstOutOfCorner(boxing.view(room), atLoopIn) },
+      'an unfinished basement',
+      '210.52(G)(3)',
+    );
   if (kind === 'accessory-building' && isAsked('accessory-receptacle') && isOrdinary(boxing, room).length === 0)
     drop(
       boxing,
       room,
-      { heightIn: boxing.house.standards.garageHeightIn, cost: ({ atLoopIn }) => atLoopIn },
+      {
+        heightIn: boxing.house.standards.garageHeightIn,
+        cost: ({ atLoopIn }) => firstOutOfCorner(boxing.view(room), atLoopIn),
+      },
       'an accessory building with power',
       '210.52(G)(2)',
     );
