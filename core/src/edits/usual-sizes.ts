@@ -56,6 +56,7 @@ export const FEATURE_SIZE_IN: Readonly<Partial<Record<FeatureKind, readonly [num
   'attic-access': [22, 30, 96],
   'water-service': [6, 6, 24],
   'gas-meter': [18, 12, 48],
+  disconnect: [9, 5, 60],
 };
 
 /** What stands or hangs in a room, and not against a wall. */

@@ -106,6 +106,8 @@ export const FEATURE_KINDS = [
   'attic-access',
   'water-service',
   'gas-meter',
+  /** A switch or pull-out that cuts off equipment in sight of it. */
+  'disconnect',
 ] as const;
 export const featureSchema = z.strictObject({
   id,

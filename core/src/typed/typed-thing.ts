@@ -44,6 +44,7 @@ const WORDS: readonly (readonly [words: string, thing: Thing])[] = [
   ['bidet seat', { feature: 'bidet-seat' }],
   ['bath fan', { feature: 'bath-fan' }],
   ['gas meter', { feature: 'gas-meter' }],
+  ['disconnect', { feature: 'disconnect' }],
   ['ev charger', { feature: 'ev-charger' }],
   ['car charger', { feature: 'ev-charger' }],
   ['sump pump', { feature: 'sump' }],

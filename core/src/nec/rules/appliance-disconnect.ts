@@ -1,5 +1,8 @@
-import type { Edition } from '../../house/schema';
+import { isShorter } from '../../geometry/intervals';
+import type { Edition, Feature, House } from '../../house/schema';
 import type { Load, LoadKind } from '../../house/schema-equipment';
+import { distanceToFeature, featureOutline } from '../../plan/points';
+import { disconnectsInSight } from '../requirements/disconnects';
 import { setLoadsRemedy, type Remedy } from '../remedies';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
@@ -85,18 +88,31 @@ const BY_KIND: Readonly<Partial<Record<LoadKind, Class>>> = {
 const sectionOf = ({ section }: Class, edition: Edition): string =>
   typeof section === 'string' ? section : section[edition];
 
-const entry = (basis = fromMemory('medium')): EditionEntry<{ appliance: number }> => ({
+interface Limits extends Record<string, number> {
+  appliance: number;
+  spaIn: number;
+}
+const entry = (basis = fromMemory('medium')): EditionEntry<Limits> => ({
   section: '422.31',
-  // Volt-amperes up to which the branch circuit's breaker alone is enough: 422.31(A).
-  limits: { appliance: 300 },
+  // Volt-amperes up to which the branch circuit's breaker alone is enough, 422.31(A); from the water to a spa's disconnect, inches.
+  limits: { appliance: 300, spaIn: 60 },
   basis,
 });
-const editions: Readonly<Record<Edition, EditionEntry<{ appliance: number }>>> = {
+const editions: Readonly<Record<Edition, EditionEntry<Limits>>> = {
   '2014': entry(),
   '2017': entry(),
   '2020': entry(),
   '2023': entry(),
 };
+
+/** From the disconnect of a spa to the nearest tub of its room, inches; undefined where none is drawn. */
+function awayFromTub(house: House, load: Load, disconnect: Feature): number | undefined {
+  const room = house.rooms[house.boxes[load.box]!.room]!;
+  const at = featureOutline(house.rooms[disconnect.room]!, disconnect);
+  const tubs = Object.values(house.features).filter(({ kind, room: of }) => kind === 'hot-tub' && of === room.id);
+  if (tubs.length === 0) return undefined;
+  return Math.min(...tubs.flatMap((tub) => at.map((corner) => distanceToFeature(room, tub, corner))));
+}
 
 const WORDS: Readonly<Record<Means, string>> = {
   plug: 'a plug',
@@ -119,6 +135,10 @@ export const applianceDisconnect = defineRule({
         `${load} has ${has}. It needs ${needs}.`,
       unsaid: ({ loads, needs }: { loads: string; needs: string }) =>
         `By what is this cut off: ${loads}? It needs ${needs}.`,
+      close: ({ load, away, least }: { load: string; away: number; least: number }, show) =>
+        `The disconnect of ${load} is ${show(away)} from the inside wall of the tub: ${show(least)} at least, unless a barrier that nobody reaches around stands between. Move it.`,
+      drawn: ({ load, away }: { load: string; away: number }, show) =>
+        `A disconnect is drawn in sight of ${load}, ${show(away)} from it.`,
       served: ({ load, has }: { load: string; has: string }) => `${load} is cut off by ${has}.`,
     },
   },
@@ -127,10 +147,22 @@ export const applianceDisconnect = defineRule({
   appliesTo: (facts) => Object.values(facts.house.loads).some((load) => BY_KIND[load.kind] && !load.cord),
   check: (facts, limits, report) => {
     const open = new Map<Class, Load[]>();
+    const wired = Object.values(facts.house.loads).filter((load) => BY_KIND[load.kind] && !load.cord);
+    const inSight = disconnectsInSight(facts.house, wired);
     const verdicts = Object.values(facts.house.loads).flatMap((load) => {
       const its = BY_KIND[load.kind];
       // A plug that can be reached is enough for what has one: 422.33, 440.13.
       if (!its || load.cord || (its === APPLIANCE && load.va <= limits.appliance)) return [];
+      const drawn = inSight.get(load.id);
+      if (drawn && (load.disconnect === undefined || load.disconnect === 'in-sight')) {
+        const at = { box: load.box, feature: drawn.feature.id };
+        const section = sectionOf(its, facts.edition);
+        const water = its === SPA ? awayFromTub(facts.house, load, drawn.feature) : undefined;
+        if (water !== undefined && isShorter(water, limits.spaIn))
+          return [report.fail('close', { load: load.name, away: water, least: limits.spaIn }, at, { section })];
+        if (its.serves.has('in-sight'))
+          return [report.pass('drawn', { load: load.name, away: drawn.awayIn }, at, { section })];
+      }
       if (load.disconnect === undefined) {
         open.set(its, [...(open.get(its) ?? []), load]);
         return [];
