@@ -72,6 +72,13 @@ function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | undefine
   return kind === null ? undefined : { kind, hookup };
 }
 
+/** Fans in a room's boxes that are nothing but fans: a bath fan is drawn as one, without a load of its own. */
+const bareFans = (house: House, room: string): number =>
+  Object.values(house.boxes)
+    .filter((box) => box.room === room)
+    .flatMap((box) => Object.values(box.devices))
+    .filter(({ id, kind }) => kind === 'fan' && !Object.values(house.loads).some((load) => load.device === id)).length;
+
 /** Appliances that are drawn and connect nowhere yet; of several alike in a room, as many as lack a load. */
 export function unconnectedAppliances(house: House): Feature[] {
   const seen = new Map<string, number>();
@@ -85,7 +92,7 @@ export function unconnectedAppliances(house: House): Feature[] {
     const have = Object.values(house.loads).filter(
       (one) => kinds.includes(one.kind) && house.boxes[one.box]?.room === feature.room,
     ).length;
-    return n > have;
+    return n > have + (feature.kind === 'bath-fan' ? bareFans(house, feature.room) : 0);
   });
 }
 

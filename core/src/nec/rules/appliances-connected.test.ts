@@ -49,7 +49,13 @@ testRule(appliancesConnected, {
     ],
     ['one of two', drawn().load('range', 'kit', 'c0', 35, null)],
   ],
-  notApplicable: [['nothing drawn and nothing connected', kitchen()]],
+  notApplicable: [
+    [
+      'a bath fan that hangs in the ceiling as a fan and nothing else',
+      kitchen().standing('fan', 'kit', 'bath-fan', [60, 60, 12, 12]).over('kit', 'fan', 66, 66),
+    ],
+    ['nothing drawn and nothing connected', kitchen()],
+  ],
 });
 
 let n = 0;

@@ -37,6 +37,7 @@ import { cordSupply } from './cord-supply';
 import { counterReceptacleSpacing } from './counter-receptacle-spacing';
 import { dimmerUse } from './dimmer-use';
 import { dishwasherReceptacle } from './dishwasher-receptacle';
+import { drawingComplete } from './drawing-complete';
 import { driverPlace } from './driver-place';
 import { emergencyDisconnect } from './emergency-disconnect';
 import { escapeOpening } from './escape-opening';
@@ -223,6 +224,7 @@ export const rules: readonly Rule[] = [
   receptaclesPerCircuit,
   refrigeratorOnGfci,
   roomUseNamed,
+  drawingComplete,
   routeStands,
   serviceConductors,
   serviceReceptacle,
