@@ -116,6 +116,13 @@ export default ts.config(
     },
   },
   {
+    // A promise that nobody waits for fails unheard: it is awaited, returned, or dropped on purpose with `void`.
+    files: ['{server,cli}/src/**/*.ts', 'web/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'web/src/test/**'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: { '@typescript-eslint/no-floating-promises': 'error' },
+  },
+  {
     // Vuetify carries every control. Named here is what it has none for: the hidden input behind a file button.
     files: ['web/src/**/*.vue'],
     ignores: ['web/src/fields/FilePicker.vue'],
