@@ -56,8 +56,6 @@ test('a house of two bedrooms is typed, laid out, switched and planned in at mos
   await did(page.getByRole('button', { name: 'New house' }).click());
   await expect(page).toHaveURL(/\/house$/);
   for (const line of LINES) await did(tape(page, line));
-  await did(goTo(page, 'Circuits'));
-  await did(page.getByRole('button', { name: /^Connect \d+ appliances/ }).click());
   await did(goTo(page, 'Boxes'));
   await did(menu(page, 'Lay out boxes', 'The whole house'), 2);
   await did(page.getByRole('region', { name: 'Proposed boxes' }).getByRole('button', { name: 'Accept all' }).click());

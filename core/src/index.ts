@@ -140,7 +140,7 @@ export { copyRoom } from './edits/copy-room';
 export { addLevel, copyLevel, heldByLevel, removeLevel } from './edits/levels';
 export { createHouse } from './edits/create-house';
 export { addDevice, joinDuplex, removeDevice, setGangs, splitDuplex } from './edits/device-verbs';
-export { addFeature } from './edits/place-panel';
+export { addFeature } from './edits/place-feature';
 export { addRoom } from './edits/place-room';
 export { commonOf, devicesIn, ownHeightIn, setHeights } from './edits/many-boxes';
 export { removeEntities } from './edits/remove';
@@ -157,7 +157,6 @@ export {
   moveBox,
   moveCorners,
   moveRooms,
-  type NewId,
   placeBoxes,
   placeBreakers,
   rectangleCorners,
@@ -321,7 +320,8 @@ export { type RouteTotals, totalsOfRoutes } from './route/totals';
 export { type RoutePlace, ROUTE_WAYS, type RouteWay } from './route/ways';
 export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
 export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';
-export { connectAppliances, unconnectedAppliances } from './loads/appliances';
+export type { NewId } from './house/new-box';
+export { connectAppliances, setFuel, unconnectedAppliances } from './edits/connect-appliances';
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
 export { compareCounterSplits, type CounterSplit } from './proposals/circuits/counter-splits';
 export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';

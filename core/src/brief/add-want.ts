@@ -1,5 +1,5 @@
 import { inTurn } from '../edits/circuit-verbs';
-import type { NewId } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import { edit, type Edited } from '../house/edit';
 import type { House, Room } from '../house/schema';
 import { checkHouse, type Finding } from '../nec/check-house';

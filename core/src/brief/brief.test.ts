@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { removeEntities } from '../edits/remove';
-import { addEntity, changeEntity, type NewId } from '../edits/verbs';
+import { addEntity, changeEntity } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import { USE_KINDS, type House } from '../house/schema';
 import { validateHouse } from '../house/validate';
 import { byTheTool } from '../test/by-the-tool';

@@ -1,4 +1,5 @@
-import { addEntity, type NewId } from '../edits/verbs';
+import { addEntity } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import type { Edited } from '../house/edit';
 import type { FeatureKind, House, LivingUse, Room, UseKind } from '../house/schema';
 import { inRoom } from '../plan/room-view';

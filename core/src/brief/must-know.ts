@@ -1,7 +1,7 @@
 import { edit, type Edited } from '../house/edit';
 import { remembering } from '../house/remember';
 import type { Decision, House, Room } from '../house/schema';
-import type { NewId } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import { refuse, type Result } from '../units/result';
 import { walkingOrder } from '../walk/walk-sheets';
 import { QUESTIONS, type Question } from './questions';

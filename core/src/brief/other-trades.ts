@@ -1,7 +1,7 @@
 import { edit, type Edited } from '../house/edit';
 import type { House, Phase, Room, Task, Trade } from '../house/schema';
 import type { LoadKind } from '../house/schema-equipment';
-import type { NewId } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import { inRoom } from '../plan/room-view';
 import type { Result } from '../units/result';
 

@@ -1,6 +1,7 @@
 import { inTurn } from '../edits/circuit-verbs';
 import { joinSwitch } from '../edits/switch-verbs';
-import { addEntity, changeEntity, placeBoxes, type NewBox, type NewId } from '../edits/verbs';
+import { addEntity, changeEntity, placeBoxes } from '../edits/verbs';
+import type { NewBox, NewId } from '../house/new-box';
 import type { Edited } from '../house/edit';
 import { newDevice, type Device, type LoadKind } from '../house/schema-equipment';
 import type { Box, Feature, House, Room } from '../house/schema';

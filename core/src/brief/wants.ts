@@ -1,5 +1,5 @@
 import { yokesIn } from '../house/yokes';
-import type { NewId } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import type { Edited } from '../house/edit';
 import { newDevice } from '../house/schema-equipment';
 import type { House, Room, RoomKind } from '../house/schema';

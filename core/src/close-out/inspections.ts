@@ -1,6 +1,6 @@
 import { edit, type Edited } from '../house/edit';
 import type { House, Inspection, Task } from '../house/schema';
-import type { NewId } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import { refuse, type Result } from '../units/result';
 
 /** Something that an inspector wants put right. */

@@ -1,5 +1,8 @@
 import type { Draft } from 'immer';
-import type { Feature, House } from '../house/schema';
+import { edit, joinEdits, type Edited } from '../house/edit';
+import { succeed, type Result } from '../units/result';
+import { connectionOf, onStud } from '../loads/hookups';
+import type { Box, Feature, House } from '../house/schema';
 import { featureOutline } from '../plan/points';
 
 const frameOf = (house: House, feature: Feature) => {
@@ -28,4 +31,40 @@ export function carryBoxes(draft: Draft<House>, before: House, ids: ReadonlySet<
       Math.round((now.origin[axis] + across * now.right[axis] + along * now.down[axis]) * 16) / 16;
     Object.assign(box.at, { x: put('x'), y: put('y') });
   }
+}
+
+/**
+ * The box that an appliance connects to goes with it: as far along the wall, onto another wall, over or under it where it stands
+ * free, and onto a stud again. One that is nailed or holds other things as well stays where it is.
+ */
+export function carryConnection(before: House, moved: Edited, id: string): Result<Edited> {
+  const { house } = moved;
+  const [was, is] = [before.features[id], house.features[id]];
+  const had = was && connectionOf(before, was);
+  if (!had || !is || was.room !== is.room || had.box.progress || Object.keys(had.box.devices).length > 1)
+    return succeed(moved);
+  const at = movedWith(had.box, was, is);
+  if (!at) return succeed(moved);
+  const { bracket: _bracket, ...bare } = { ...had.box, at };
+  // Thought of without itself, so that its old place is free.
+  const { [bare.id]: _itself, ...boxes } = house.boxes;
+  const box = at.kind === 'wall' ? onStud({ ...house, boxes }, is, bare) : bare;
+  const carried = edit(house, moved.edit.label, (draft) => void (draft.boxes[box.id] = box));
+  if (!carried.ok) return succeed(moved);
+  return succeed({ house: carried.value.house, edit: joinEdits(moved.edit.label, [moved.edit, carried.value.edit]) });
+}
+
+function movedWith({ at }: Box, was: Feature, is: Feature): Box['at'] | undefined {
+  const [from, to] = [was.at, is.at];
+  if (from.kind === 'wall' && to.kind === 'wall' && at.kind === 'wall') {
+    if (at.wall !== from.wall || from.acrossCorner || to.acrossCorner) return undefined;
+    const alongIn = Math.max(0, at.alongIn + to.alongIn + to.widthIn / 2 - from.alongIn - from.widthIn / 2);
+    return from.wall === to.wall && alongIn === at.alongIn ? undefined : { ...at, wall: to.wall, alongIn };
+  }
+  if (from.kind !== 'free' || to.kind !== 'free' || (at.kind !== 'ceiling' && at.kind !== 'floor')) return undefined;
+  const [dx, dy] = [
+    to.x + to.widthIn / 2 - from.x - from.widthIn / 2,
+    to.y + to.depthIn / 2 - from.y - from.depthIn / 2,
+  ];
+  return dx === 0 && dy === 0 ? undefined : { ...at, x: at.x + dx, y: at.y + dy };
 }

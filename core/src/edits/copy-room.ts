@@ -6,7 +6,8 @@ import { wallLengthIn } from '../house/on-wall';
 import type { Box, BoxPlace, Corner, Feature, FeaturePlace, House, Opening, Room } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import { nameCopy } from '../house/room-names';
-import { choosePrefix, nextTag, type NewId } from './verbs';
+import { choosePrefix, nextTag } from './verbs';
+import type { NewId } from '../house/new-box';
 
 interface CopyOptions {
   readonly mirror: 'none' | 'left-right' | 'up-down';

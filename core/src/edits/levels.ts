@@ -4,7 +4,8 @@ import { refuse, type Result } from '../units/result';
 import { inTurn } from './circuit-verbs';
 import { putRoomCopy } from './copy-room';
 import { removeEntities } from './remove';
-import { missing, type NewId } from './verbs';
+import { missing } from './verbs';
+import type { NewId } from '../house/new-box';
 
 /** From floor to floor, inches: 9 ft of wall and a floor of 12 in; 8 ft and 12 in for a basement. *Common practice*. */
 const STORY_IN = 120;

@@ -4,7 +4,8 @@ import type { Edited } from '../house/edit';
 import type { Corner, House, Room, RoomKind } from '../house/schema';
 import type { Result } from '../units/result';
 import { nameRoom } from '../house/room-names';
-import { addEntity, choosePrefix, rectangleCorners, turnClockwise, type NewId } from './verbs';
+import { addEntity, choosePrefix, rectangleCorners, turnClockwise } from './verbs';
+import type { NewId } from '../house/new-box';
 
 export type Side = 'north' | 'south' | 'east' | 'west';
 

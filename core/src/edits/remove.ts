@@ -2,6 +2,7 @@ import type { Draft } from 'immer';
 import type { Collection } from '../house/collections';
 import { edit, type Edited } from '../house/edit';
 import type { House, Route } from '../house/schema';
+import { connectionOf } from '../loads/hookups';
 import type { Result } from '../units/result';
 import { ENTITY_WORDS } from './verbs';
 
@@ -98,7 +99,14 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
 /** Removes entities with everything that cannot stand without them. */
 export function removeEntities(house: House, refs: readonly EntityRef[]): Result<Edited> {
   const label = refs.length === 1 ? `Delete ${ENTITY_WORDS[refs[0]!.collection]}` : `Delete ${refs.length} things`;
+  const connections = refs.flatMap(({ collection, id }): EntityRef[] => {
+    const feature = collection === 'features' ? house.features[id] : undefined;
+    const its = feature && connectionOf(house, feature);
+    // What an appliance alone connects to goes with it, but for work that is done.
+    const goes = its && !its.box.progress && Object.keys(its.box.devices).length === 1;
+    return goes ? [{ collection: 'boxes', id: its.box.id }] : [];
+  });
   return edit(house, label, (draft) => {
-    for (const ref of refs) removeOne(draft, ref);
+    for (const ref of [...refs, ...connections]) removeOne(draft, ref);
   });
 }

@@ -1,7 +1,7 @@
 import { edit, type Edited } from '../house/edit';
 import type { Result } from '../units/result';
 import type { House } from '../house/schema';
-import type { NewId } from './verbs';
+import type { NewId } from '../house/new-box';
 
 const deviceIn = (house: House, id: string) =>
   Object.values(house.boxes)

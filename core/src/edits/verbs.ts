@@ -1,16 +1,13 @@
+import type { NewBox } from '../house/new-box';
 import type { Draft } from 'immer';
 import { isClockwise, type Point } from '../geometry/geometry';
 import { edit, type Edited } from '../house/edit';
 import type { Collection } from '../house/collections';
 import type { Problem, Result } from '../units/result';
-import type { Box, BoxPlace, BoxState, Circuit, Corner, House, Room } from '../house/schema';
-import type { Device } from '../house/schema-equipment';
-import { carryBoxes } from './carry-boxes';
+import type { Box, BoxPlace, Circuit, Corner, House, Room } from '../house/schema';
+import { carryBoxes, carryConnection } from './carry-boxes';
 
 type Entity<C extends Collection> = House[C][string];
-/** Gives a new id with a readable prefix; comes in as an argument so that the core stays without chance. */
-export type NewId = (prefix: string) => string;
-
 /** What one entity of each collection is called. */
 export const ENTITY_WORDS: Readonly<Record<Collection, string>> = {
   levels: 'level',
@@ -61,7 +58,7 @@ export function changeEntity<C extends Collection>(
   id: string,
   changes: Partial<Entity<C>>,
 ): Result<Edited> {
-  return edit(house, `Change ${ENTITY_WORDS[collection]}`, (draft) => {
+  const changed = edit(house, `Change ${ENTITY_WORDS[collection]}`, (draft) => {
     const entity = (draft[collection] as Record<string, Record<string, unknown>>)[id];
     if (!entity) return missing(collection, id);
     for (const [field, value] of Object.entries(changes)) {
@@ -71,6 +68,9 @@ export function changeEntity<C extends Collection>(
     if (collection === 'features' && 'at' in changes) carryBoxes(draft, house, new Set([id]));
     return undefined;
   });
+  return changed.ok && collection === 'features' && 'at' in changes
+    ? carryConnection(house, changed.value, id)
+    : changed;
 }
 
 /** The same outline, clockwise. */
@@ -166,19 +166,6 @@ export function moveCorners(house: House, roomId: string, places: Readonly<Recor
     carryBoxes(draft, house, new Set(onWalls.map((one) => one.id)));
     return undefined;
   });
-}
-
-export interface NewBox {
-  readonly id: string;
-  readonly room: string;
-  readonly at: BoxPlace;
-  readonly origin: Box['origin'];
-  readonly devices: readonly Device[];
-  readonly inCabinet?: boolean;
-  /** It hangs on a bracket, since no stud stands where it must be. */
-  readonly bracket?: boolean;
-  readonly state?: BoxState;
-  readonly note?: string;
 }
 
 /** A new box as the document holds it. */

@@ -82,6 +82,8 @@ export const standardsSchema = z.strictObject({
   boxTypes: z.array(boxTypeSchema).max(60).optional(),
   /** A receptacle at each side of a bed's head, *common practice*; or only where spacing puts one. */
   bedsides: z.enum(['both', 'as-spaced']).optional(),
+  /** An appliance that is set down comes with its box and typical load, or bare; connected where nothing is said. */
+  appliances: z.enum(['connected', 'bare']).optional(),
   /** How a row of luminaires ends: half a spacing from the wall, or equal divisions. */
   ceilingRows: z.enum(['half-at-walls', 'equal-divisions']).default('half-at-walls'),
   /** How receptacles count towards a circuit: 180 VA a yoke at 80 % or 100 %, or by area with a firm's maximum. */

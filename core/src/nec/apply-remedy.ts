@@ -10,9 +10,9 @@ import {
   changeEntity,
   moveBox,
   placeBoxes,
-  type NewId,
 } from '../edits/verbs';
-import { connectAppliances } from '../loads/appliances';
+import type { NewId } from '../house/new-box';
+import { connectAppliances } from '../edits/connect-appliances';
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
 import { assertNever, refuse, succeed, type Result } from '../units/result';

@@ -1,6 +1,7 @@
 import { servicePanel } from '../circuits/panel-tree';
 import { nextStandardRating } from '../electrical/conductors';
-import { addEntity, type NewId } from '../edits/verbs';
+import { addEntity } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import type { Edited } from '../house/edit';
 import type { Feeder, House } from '../house/schema';
 import { freeSpace } from '../panel/arrange';

@@ -1,7 +1,7 @@
 import { asPlaced } from './outdoors';
 import type { House } from '../house/schema';
 import { newDevice } from '../house/schema-equipment';
-import type { NewBox, NewId } from '../edits/verbs';
+import type { NewBox, NewId } from '../house/new-box';
 import { cutIntervals, HAIR_IN, lengthOf, type Interval } from '../geometry/intervals';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { fitsInWall } from '../plan/blocked-by-framing';

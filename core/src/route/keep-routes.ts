@@ -1,5 +1,5 @@
 import { keyOfRoute } from '../circuits/kept-routes';
-import type { NewId } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import { edit, type Edited } from '../house/edit';
 import type { House, Route, RouteStep } from '../house/schema';
 import type { Result } from '../units/result';

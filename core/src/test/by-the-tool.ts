@@ -1,5 +1,5 @@
 import type { House } from '../house/schema';
-import { connectAppliances } from '../loads/appliances';
+import { connectAppliances } from '../edits/connect-appliances';
 import { acceptCircuitPlan, planCircuits } from '../proposals/circuits/plan-circuits';
 import { acceptPlan, planBoxes } from '../proposals/layout/lay-out-boxes';
 import { must } from './must';

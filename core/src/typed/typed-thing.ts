@@ -1,8 +1,9 @@
 import type { Edited } from '../house/edit';
 import { featureSchema, openingSchema, type FeatureKind, type OpeningKind } from '../house/schema-fixed';
 import type { Feature, House, Opening, Room } from '../house/schema';
-import { addFeature } from '../edits/place-panel';
-import { addEntity, type NewId } from '../edits/verbs';
+import { addFeature } from '../edits/place-feature';
+import { addEntity } from '../edits/verbs';
+import type { NewId } from '../house/new-box';
 import { BEHIND_IN, FEATURE_BOTTOM_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN, STANDS_FREE } from '../edits/usual-sizes';
 import { innerPoint } from '../geometry/geometry';
 import { facingOf } from '../plan/facing';

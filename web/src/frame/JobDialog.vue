@@ -97,6 +97,10 @@ const ENDS = [
   { value: 'half-at-walls', word: 'half a spacing at the walls' },
   { value: 'equal-divisions', word: 'in equal divisions' },
 ] as const;
+const APPLIANCES = [
+  { value: 'connected', word: 'come with box and load' },
+  { value: 'bare', word: 'are connected later' },
+] as const;
 const BEDSIDES = [
   { value: 'both', word: 'one at each side' },
   { value: 'as-spaced', word: 'where spacing puts one' },
@@ -181,6 +185,13 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             :answers="ENDS"
             :disabled="!store.canEdit"
             @update:model-value="setStandards({ ceilingRows: $event })"
+          />
+          <ChoiceField
+            label="Appliances that are drawn"
+            :model-value="house.standards.appliances ?? 'connected'"
+            :answers="APPLIANCES"
+            :disabled="!store.canEdit"
+            @update:model-value="setStandards({ appliances: $event })"
           />
           <ChoiceField
             label="Receptacles at a bed"

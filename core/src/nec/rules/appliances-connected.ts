@@ -1,4 +1,4 @@
-import { unconnectedAppliances } from '../../loads/appliances';
+import { unconnectedAppliances } from '../../edits/connect-appliances';
 import type { Feature } from '../../house/schema';
 import { connectRemedy } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';

@@ -1,5 +1,5 @@
 import type { Finding } from '../../nec/check-house';
-import type { NewId } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import type { Circuit, House } from '../../house/schema';
 import type { OnProgress } from '../../units/result';
 import { planUnchecked } from './plan-circuits';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { addFeature } from '../../edits/place-panel';
+import { addFeature } from '../../edits/place-feature';
 import type { House } from '../../house/schema';
 import { featureSchema } from '../../house/schema-fixed';
 import { byTheTool } from '../../test/by-the-tool';

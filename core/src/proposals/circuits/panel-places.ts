@@ -1,7 +1,7 @@
 import { measureDrop } from '../../circuits/circuit-drop';
 import { feederTo, servicePanel } from '../../circuits/panel-tree';
 import { outletsOn } from '../../circuits/outlets';
-import type { NewId } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { edit, type Edited } from '../../house/edit';
 import type { House, Panel } from '../../house/schema';
 import { runAlong } from '../../makeup/wired-run';

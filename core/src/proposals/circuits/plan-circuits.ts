@@ -2,7 +2,7 @@ import { indexOutlets, outletsOn } from '../../circuits/outlets';
 import { checkHouse, type Finding } from '../../nec/check-house';
 import { edit, type Edited } from '../../house/edit';
 import type { Circuit, House } from '../../house/schema';
-import type { NewId } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { arrangePanels } from '../../panel/arrange';
 import { refuse, succeed, type OnProgress, type Result } from '../../units/result';
 import type { Worth } from './cluster-bound';

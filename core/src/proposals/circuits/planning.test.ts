@@ -12,7 +12,7 @@ import { checkHouse, type HouseCheck } from '../../nec/check-house';
 import { protectionOf } from '../../nec/protection/circuit-protection';
 import { spacesOf } from '../../panel/schedule';
 import { BOX_TYPES } from '../../place/box-catalogue';
-import { connectAppliances, unconnectedAppliances } from '../../loads/appliances';
+import { connectAppliances, unconnectedAppliances } from '../../edits/connect-appliances';
 import { planningOf, CIRCUIT_STANDARDS } from './circuit-standards';
 import { findLockConflict } from './lock-conflict';
 import { acceptCircuitPlan, planCircuits, type CircuitPlan } from './plan-circuits';

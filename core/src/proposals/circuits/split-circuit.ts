@@ -4,7 +4,7 @@ import { outletsOn } from '../../circuits/outlets';
 import { suggestCircuit } from '../../circuits/suggest';
 import { edit, type Edited } from '../../house/edit';
 import type { House } from '../../house/schema';
-import type { NewId } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { refuse, type Result } from '../../units/result';
 import { divide } from './cluster';
 

@@ -2,7 +2,7 @@ import { areaFt2 } from '../../geometry/geometry';
 import { cutIntervals, type Interval } from '../../geometry/intervals';
 import { edit, joinEdits, type Edited } from '../../house/edit';
 import type { Feature, House, Opening } from '../../house/schema';
-import type { NewId } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { shadowsOf } from '../../place/obstructions';
 import { facingOf } from '../../plan/facing';
@@ -10,7 +10,7 @@ import { viewRoom, type RoomView } from '../../plan/room-view';
 import { stretchBefore, wallLoop, type LoopWall } from '../../plan/wall-loop';
 import { receptaclesOf } from '../../place/receptacles';
 import { refuse, succeed, type Result } from '../../units/result';
-import { connectAppliances } from '../../loads/appliances';
+import { connectAppliances } from '../../edits/connect-appliances';
 
 export const INSULATION = ['good', 'usual', 'poor'] as const;
 export type Insulation = (typeof INSULATION)[number];

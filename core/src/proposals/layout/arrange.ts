@@ -1,6 +1,7 @@
 import { edit, type Edited } from '../../house/edit';
 import type { Box, BoxPlace, House } from '../../house/schema';
-import { placeBoxes, type NewId } from '../../edits/verbs';
+import { placeBoxes } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { viewRoom } from '../../plan/room-view';
 import { halfBoxWidthIn } from '../../plan/framing-sizes';
 import { studFaces } from '../../plan/studs';

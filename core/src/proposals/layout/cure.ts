@@ -5,7 +5,8 @@ import { inTurn } from '../../edits/circuit-verbs';
 import { newDevice } from '../../house/schema-equipment';
 import type { House } from '../../house/schema';
 import { joinSwitch } from '../../edits/switch-verbs';
-import { placeBoxes, type NewId } from '../../edits/verbs';
+import { placeBoxes } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { refuse, type Result } from '../../units/result';
 import { bestSpot } from './spots';
 

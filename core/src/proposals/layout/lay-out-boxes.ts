@@ -1,6 +1,7 @@
 import { edit, type Edited } from '../../house/edit';
 import type { House } from '../../house/schema';
-import { placeBoxes, type NewId } from '../../edits/verbs';
+import { placeBoxes } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { joinEdits } from '../../house/edit';
 import { refuse, succeed, type OnProgress, type Result } from '../../units/result';
 import { boxAlarms } from './alarms';

@@ -1,7 +1,8 @@
 import { applyEdit } from '../../house/edit';
 import { newDevice, type Device, type DeviceKind } from '../../house/schema-equipment';
 import type { BoxPlace, House } from '../../house/schema';
-import { boxOf, freeTags, type NewBox, type NewId } from '../../edits/verbs';
+import { boxOf, freeTags } from '../../edits/verbs';
+import type { NewBox, NewId } from '../../house/new-box';
 import { wallLengthIn } from '../../house/on-wall';
 import { boxSchema } from '../../house/schema-boxes';
 import { viewRoom, type RoomView } from '../../plan/room-view';

@@ -1,7 +1,8 @@
 import { suitedTo } from '../../place/outdoors';
 import type { House } from '../../house/schema';
 import { newDevice, type Device } from '../../house/schema-equipment';
-import { placeBoxes, type NewBox, type NewId } from '../../edits/verbs';
+import { placeBoxes } from '../../edits/verbs';
+import type { NewBox, NewId } from '../../house/new-box';
 import type { Edited } from '../../house/edit';
 import { fromLoop, wallLoop, wrapIn } from '../../plan/wall-loop';
 import { viewRoom } from '../../plan/room-view';

@@ -4,7 +4,7 @@ import { indexOutlets, type Outlet } from '../../circuits/outlets';
 import { edit, type Edited } from '../../house/edit';
 import type { Box, BoxPlace, House, SwitchGroup, Switching } from '../../house/schema';
 import type { Device } from '../../house/schema-equipment';
-import type { NewId } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { nearestOnStud } from '../../place/nearest-on-stud';
 import { inTheWayOf } from '../../plan/blocked-by-framing';
 import { viewRoom } from '../../plan/room-view';

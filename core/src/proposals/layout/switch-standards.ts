@@ -1,7 +1,7 @@
 import { inTurn } from '../../edits/circuit-verbs';
 import type { Edited } from '../../house/edit';
 import { switchingSchema, type House, type Switching } from '../../house/schema';
-import type { NewId } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import type { Result } from '../../units/result';
 import { drawnGroups, type StandardChange } from './standard-change';
 import { closetChanges } from './standard-closets';

@@ -1,5 +1,6 @@
 import { keptRoutes, keyOf } from '../../circuits/kept-routes';
-import { moveBox, type NewId } from '../../edits/verbs';
+import { moveBox } from '../../edits/verbs';
+import type { NewId } from '../../house/new-box';
 import { joinEdits, type Edited } from '../../house/edit';
 import type { Box, House } from '../../house/schema';
 import { wireHouse } from '../../makeup/make-up';

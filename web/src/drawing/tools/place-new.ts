@@ -105,9 +105,8 @@ export function placeFeature(
     const span = roomSpan(room);
     if (widthIn > span.widthIn || depthIn > span.depthIn)
       return refuse('too-large', 'place', `${room.name} is too small for this.`);
-    return addEntity(
+    return addFeature(
       house,
-      'features',
       featureSchema.parse({
         ...base,
         room: room.id,
@@ -119,6 +118,7 @@ export function placeFeature(
           depthIn,
         },
       }),
+      newId,
     );
   }
   const near = wallNear(house, level, point);

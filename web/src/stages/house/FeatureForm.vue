@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { addEntity, changeEntity, removeEntities, type Feature } from '@winculum/core';
+import { addEntity, changeEntity, removeEntities, setFuel, type Feature } from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -96,7 +96,7 @@ function remove(): void {
       v-if="BURNS.has(feature.kind)"
       label="burns fuel"
       :model-value="feature.fuel ?? false"
-      @update:model-value="change({ fuel: $event || undefined })"
+      @update:model-value="store.apply(setFuel(store.current, feature.id, $event, newId))"
     />
     <LengthField
       v-if="feature.kind === 'island' || feature.kind === 'peninsula'"

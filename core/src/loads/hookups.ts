@@ -1,20 +1,16 @@
-import { count } from '../units/count';
-import { featureMiddle } from '../plan/points';
+import { distance } from '../geometry/geometry';
+import type { Box, BoxPlace, Feature, FeatureKind, House } from '../house/schema';
+import type { Load, LoadKind } from '../house/schema-equipment';
+import { isTakenFromBehind } from '../place/back-to-back';
+import { areApart, nearestOnStud } from '../place/nearest-on-stud';
 import { inTheWayOf } from '../plan/blocked-by-framing';
+import { boxPoint, featureMiddle } from '../plan/points';
 import { viewRoom, wallOf } from '../plan/room-view';
 import { isFramedAt, studFaces } from '../plan/studs';
 import { findWall, nearestWall, wallLoop } from '../plan/wall-loop';
-import { edit, type Edited } from '../house/edit';
-import type { Box, BoxPlace, Feature, FeatureKind, House } from '../house/schema';
-import { newDevice, type Load, type LoadKind } from '../house/schema-equipment';
-import { nextTag, type NewId } from '../edits/verbs';
-import { isTakenFromBehind } from '../place/back-to-back';
-import { areApart, nearestOnStud } from '../place/nearest-on-stud';
-import { LOAD_LIBRARY } from './library';
-import { refuse, type Result } from '../units/result';
 
 /** Where an appliance connects, inches above the floor: *common practice*; the instructions decide. */
-interface Hookup {
+export interface Hookup {
   readonly kind: LoadKind;
   readonly heightIn: number;
   readonly ratingA?: 15 | 20 | 30 | 40 | 50;
@@ -62,42 +58,18 @@ const ALIKE: readonly (readonly LoadKind[])[] = [
   ['exhaust-fan', 'bath-heater'],
   ['ev-charger', 'ev-charger-48', 'ev-cord'],
 ];
-const alike = (kind: LoadKind): readonly LoadKind[] => ALIKE.find((some) => some.includes(kind)) ?? [kind];
+export const alike = (kind: LoadKind): readonly LoadKind[] => ALIKE.find((some) => some.includes(kind)) ?? [kind];
 
 /** The load that a drawn appliance is; undefined for one that needs no electricity. */
-function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | undefined {
+export function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | undefined {
   const hookup = HOOKUPS[feature.kind];
   if (!hookup) return undefined;
   const kind = feature.fuel && hookup.gas !== undefined ? hookup.gas : hookup.kind;
   return kind === null ? undefined : { kind, hookup };
 }
 
-/** Fans in a room's boxes that are nothing but fans: a bath fan is drawn as one, without a load of its own. */
-const bareFans = (house: House, room: string): number =>
-  Object.values(house.boxes)
-    .filter((box) => box.room === room)
-    .flatMap((box) => Object.values(box.devices))
-    .filter(({ id, kind }) => kind === 'fan' && !Object.values(house.loads).some((load) => load.device === id)).length;
-
-/** Appliances that are drawn and connect nowhere yet; of several alike in a room, as many as lack a load. */
-export function unconnectedAppliances(house: House): Feature[] {
-  const seen = new Map<string, number>();
-  return Object.values(house.features).filter((feature) => {
-    const load = loadOf(feature);
-    if (!load) return false;
-    const key = `${feature.room} ${alike(load.kind)[0]}`;
-    const n = (seen.get(key) ?? 0) + 1;
-    seen.set(key, n);
-    const kinds = alike(load.kind);
-    const have = Object.values(house.loads).filter(
-      (one) => kinds.includes(one.kind) && house.boxes[one.box]?.room === feature.room,
-    ).length;
-    return n > have + (feature.kind === 'bath-fan' ? bareFans(house, feature.room) : 0);
-  });
-}
-
 /** At the middle of the appliance: behind it on its wall, over or under it, or on the wall that is nearest. */
-function placeFor(house: House, feature: Feature, { heightIn, free }: Hookup): BoxPlace {
+export function placeFor(house: House, feature: Feature, { heightIn, free }: Hookup): BoxPlace {
   const room = house.rooms[feature.room]!;
   const { at } = feature;
   if (at.kind === 'wall') {
@@ -119,7 +91,7 @@ const TO_STUD_IN = 8;
  * Moves a box on a wall to the nearest stud's side: behind the appliance, or beside it where it belongs there. Where none is near,
  * a bracket carries the box; where a doorway or another box is in its place, it goes where there is room.
  */
-function onStud(house: House, feature: Feature, box: Box): Box {
+export function onStud(house: House, feature: Feature, box: Box): Box {
   const { at } = box;
   const view = viewRoom(house, feature.room);
   if (at.kind !== 'wall' || feature.at.kind !== 'wall' || !isFramedAt(view, at.wall)) return box;
@@ -144,7 +116,7 @@ function onStud(house: House, feature: Feature, box: Box): Box {
 const ASIDE_IN = 6;
 
 /** In the space beside the appliance: on the side of the sink where there is one, and where the wall goes on. */
-function placeBeside(house: House, feature: Feature, hookup: Hookup): BoxPlace {
+export function placeBeside(house: House, feature: Feature, hookup: Hookup): BoxPlace {
   const { at } = feature;
   if (at.kind !== 'wall') return placeFor(house, feature, hookup);
   const { lengthIn } = findWall(wallLoop(house.rooms[feature.room]!), at.wall)!;
@@ -162,53 +134,27 @@ function placeBeside(house: House, feature: Feature, hookup: Hookup): BoxPlace {
     : { kind: 'wall', wall: at.wall, alongIn: best, heightIn: hookup.heightIn };
 }
 
-/** What an appliance connects to: its box with a receptacle or a connection, and its typical load. */
-function connect(house: House, feature: Feature, newId: NewId): { readonly box: Box; readonly load: Load } {
-  const { kind, hookup } = loadOf(feature)!;
-  const typical = LOAD_LIBRARY[kind];
-  const ids = { box: newId('box'), device: newId('device'), load: newId('load') };
-  const device = typical.cord
-    ? newDevice('receptacle', ids.device, {
-        volts: typical.volts,
-        ...(typical.volts === 240 ? { style: 'single', ratingA: hookup.ratingA ?? 30, tr: false } : {}),
-      })
-    : newDevice('connection', ids.device, { volts: typical.volts });
-  const box: Box = {
-    id: ids.box,
-    room: feature.room,
-    tag: nextTag(house, house.rooms[feature.room]!),
-    at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup),
-    ...(hookup.beside || hookup.inCabinet ? { inCabinet: true } : {}),
-    gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
-    origin: 'request',
-    devices: { [ids.device]: device },
-  };
-  return {
-    box: onStud(house, feature, box),
-    load: {
-      ...typical,
-      id: ids.load,
-      kind,
-      name: feature.name || typical.name,
-      source: 'typical',
-      box: ids.box,
-      device: ids.device,
-    },
-  };
-}
+/** A load that stands farther from a drawn appliance than this is not that appliance's, inches. */
+const ITS_OWN_IN = 60;
 
-/** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere, or for some of them. */
-export function connectAppliances(house: House, newId: NewId, only?: ReadonlySet<string>): Result<Edited> {
-  const open = only ? [...only].flatMap((id) => house.features[id] ?? []) : unconnectedAppliances(house);
-  if (open.length === 0) return refuse('nothing', 'features', 'Every appliance that is drawn is connected.');
-  // One after the other, so that each keeps clear of the boxes of those before it.
-  let now = house;
-  const made = open.map((feature) => {
-    const one = connect(now, feature, newId);
-    now = { ...now, boxes: { ...now.boxes, [one.box.id]: one.box } };
-    return one;
+/** What a drawn appliance connects to: the nearest load of its kind in its room, where no appliance of that kind is nearer to it. */
+export function connectionOf(house: House, feature: Feature): { readonly box: Box; readonly load: Load } | undefined {
+  const its = loadOf(feature);
+  if (!its) return undefined;
+  const kinds = alike(its.kind);
+  const room = house.rooms[feature.room]!;
+  const like = Object.values(house.features).filter((one) => {
+    const other = one.room === room.id ? loadOf(one) : undefined;
+    return other !== undefined && kinds.includes(other.kind);
   });
-  return edit(house, `Connect ${count(open.length, 'appliance')}`, (draft) => {
-    for (const { box, load } of made) [draft.boxes[box.id], draft.loads[load.id]] = [box, load];
-  });
+  const awayFrom = (one: Feature, box: Box) => distance(featureMiddle(room, one), boxPoint(house, box));
+  return Object.values(house.loads)
+    .flatMap((load) => {
+      const box = house.boxes[load.box];
+      if (!box || box.room !== room.id || !kinds.includes(load.kind)) return [];
+      const awayIn = awayFrom(feature, box);
+      const isNearest = like.every((one) => one.id === feature.id || awayFrom(one, box) >= awayIn);
+      return awayIn <= ITS_OWN_IN && isNearest ? [{ box, load, awayIn }] : [];
+    })
+    .sort((a, b) => a.awayIn - b.awayIn)[0];
 }
