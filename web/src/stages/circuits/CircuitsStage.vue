@@ -257,6 +257,10 @@ section.cards {
   padding: 10px;
   align-content: start;
 }
+.tab {
+  min-width: 0;
+  padding-inline: 7px;
+}
 .empty {
   grid-column: 1 / -1;
   font-size: 15px;

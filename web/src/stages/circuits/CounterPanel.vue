@@ -15,7 +15,7 @@ const WAYS: Readonly<Record<CounterSplit['way'], string>> = {
 </script>
 
 <template>
-  <section class="counters stack">
+  <section class="counters" aria-label="Counter receptacles">
     <p v-if="!kitchens.length" class="muted">
       Two small-appliance circuits and three or more receptacles over the counters of a kitchen: then the ways to divide
       them are compared here.
@@ -34,7 +34,7 @@ const WAYS: Readonly<Record<CounterSplit['way'], string>> = {
             >{{ c.peakA.toFixed(1) }} of {{ c.circuit.ratingA }} A</span
           >
           <span class="grow">
-            {{ c.circuit.name }}: <span class="num">{{ c.boxes.map((box) => box.tag).join(', ') }}</span>
+            {{ c.circuit.name }}: <span class="num">{{ c.boxes.map((box) => box.tag).join(', ') }}</span>{{ ' ' }}
             <span class="muted">{{ c.running.join(', ') || 'nothing known' }}</span>
           </span>
         </p>
@@ -59,8 +59,9 @@ const WAYS: Readonly<Record<CounterSplit['way'], string>> = {
 
 <style scoped>
 .counters {
+  flex: 1;
+  overflow-y: auto;
   padding: 10px 12px;
-  gap: 10px;
 }
 .way {
   border-top: 1px solid var(--rule);
