@@ -1,8 +1,10 @@
 import { boundsOf } from '../geometry/geometry';
 import type { Point } from '../geometry/geometry';
-import type { Edited } from '../house/edit';
+import { edit, joinEdits, type Edited } from '../house/edit';
 import type { Corner, House, Room, RoomKind } from '../house/schema';
-import type { Result } from '../units/result';
+import { succeed, type Result } from '../units/result';
+import { OUTDOOR_KINDS } from '../place/outdoors';
+import { facingOf } from '../plan/facing';
 import { nameRoom } from '../house/room-names';
 import { addEntity, choosePrefix, rectangleCorners, turnClockwise } from './verbs';
 import type { NewId } from '../house/new-box';
@@ -34,7 +36,16 @@ export function setAgainst(
   }
 }
 
-/** A new room with an outline, in whichever direction it was drawn. */
+/** Walls of an outdoor room at which an indoor room stands; its other sides are free. */
+function wallsAtHouse(house: House, room: Room): ReadonlySet<string> {
+  const walls = facingOf(house, room).filter(({ other }) => !OUTDOOR_KINDS.has(other.kind));
+  return new Set(walls.map(({ wall }) => wall.id));
+}
+
+/**
+ * A new room with an outline, in whichever direction it was drawn. The free sides of a porch, deck or yard are open: what is solid
+ * of it is the wall of the house, also where the house comes later.
+ */
 export function addRoom(
   house: House,
   level: string,
@@ -44,7 +55,7 @@ export function addRoom(
   name = nameRoom(house, kind),
 ): Result<Edited> {
   const corners = turnClockwise(outline).map(({ x, y }, i) => ({ id: `c${i}`, x, y, wall: 'solid' as const }));
-  return addEntity(house, 'rooms', {
+  const added = addEntity(house, 'rooms', {
     id: newId('room'),
     level,
     name,
@@ -52,5 +63,29 @@ export function addRoom(
     prefix: choosePrefix(house, name),
     corners,
     ...(kind === 'garage' ? { bays: 1 } : {}),
+  });
+  if (!added.ok) return added;
+  const drawn = added.value.house;
+  const isNew = (room: Room) => !Object.hasOwn(house.rooms, room.id);
+  const outdoors = Object.values(drawn.rooms).filter(
+    (room) => room.level === level && OUTDOOR_KINDS.has(room.kind) && (isNew(room) || !OUTDOOR_KINDS.has(kind)),
+  );
+  const changes = outdoors.flatMap((room) => {
+    const atHouse = wallsAtHouse(drawn, room);
+    return room.corners.flatMap(({ id, wall }, i) => {
+      // Of one that stood before only what the new room has closed changes: a person may have drawn the rest on purpose.
+      const now = atHouse.has(id) ? 'solid' : isNew(room) ? 'open' : wall;
+      const isClosed = isNew(room) || (wall === 'open' && !wallsAtHouse(house, room).has(id));
+      return now !== wall && isClosed ? [{ room: room.id, i, now } as const] : [];
+    });
+  });
+  if (changes.length === 0) return added;
+  const opened = edit(drawn, added.value.edit.label, (draft) => {
+    for (const { room, i, now } of changes) draft.rooms[room]!.corners[i]!.wall = now;
+  });
+  if (!opened.ok) return added;
+  return succeed({
+    house: opened.value.house,
+    edit: joinEdits(added.value.edit.label, [added.value.edit, opened.value.edit]),
   });
 }

@@ -10,6 +10,8 @@ const openingBase = {
   alongIn: z.number().min(0).max(12_000),
   widthIn: span,
   headIn: height.default(80),
+  /** Depth of the header over it as built, inches; 0 where there is none. A usual one where nothing is said. */
+  headerIn: z.number().min(0).max(24).optional(),
 };
 export const openingSchema = z.discriminatedUnion('kind', [
   z.strictObject({

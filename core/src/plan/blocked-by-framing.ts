@@ -44,8 +44,9 @@ export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
       toIn = Math.max(toIn, pocket.toIn);
     }
     const over = { fromIn: fromIn - STUD_WIDTH_IN, toIn: toIn + STUD_WIDTH_IN };
-    const topIn = Math.min(view.level.ceilingIn, headIn + HEADER_IN);
-    bar(wall, over, { bottomIn: headIn, topIn, cause: 'header', what });
+    const headerIn = opening.headerIn ?? HEADER_IN;
+    const topIn = Math.min(view.level.ceilingIn, headIn + headerIn);
+    if (headerIn > 0) bar(wall, over, { bottomIn: headIn, topIn, cause: 'header', what });
   }
   for (const { kind, name, at, bottomIn = 0, heightIn: topIn } of view.features) {
     if (kind !== 'brace' || at.kind !== 'wall') continue;

@@ -11,6 +11,12 @@ import { room, den } from '../../test/boxes-in-place-cases';
 testRule(boxClearOfFraming, {
   passes: [
     ['5 in beside a door', den().receptacle('r', 'c0', 55), 'The boxes of r are clear of casings, headers and braces.'],
+    [
+      '2 in above the head of an opening that was built without a header',
+      den('cased')
+        .with((house) => Object.values(house.openings).forEach((one) => (one.headerIn = 0)))
+        .receptacle('r', 'c0', 76, { heightIn: 83 }),
+    ],
     ['an inch beside a cased opening, which has no casing', den('cased').receptacle('r', 'c0', 58.5)],
     [
       'beside a brace',
@@ -18,6 +24,14 @@ testRule(boxClearOfFraming, {
     ],
   ],
   fails: [
+    // The usual header, 7 1/4 in, ends at 7'-3 1/4": as built it is 11 1/4 in.
+    [
+      '9 in above the head, where the header is as deep as it was built',
+      den('cased')
+        .with((house) => Object.values(house.openings).forEach((one) => (one.headerIn = 11.25)))
+        .receptacle('r', 'c0', 76, { heightIn: 90 }),
+      'R1-1 stands in the header over the cased opening.',
+    ],
     ['2 in beside a door', den().receptacle('r', 'c0', 58), 'R1-1 stands where the casing of the door goes.'],
     [
       'over a cased opening, 2 in above its head',

@@ -13,6 +13,7 @@ import {
 } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
+import UsualKinds from './UsualKinds.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
 import type { Tool } from '../../drawing/tools/machine';
 import { useHand } from '../../drawing/use-hand';
@@ -38,6 +39,15 @@ const openings: readonly { kind: OpeningKind; label: string }[] = [
   { kind: 'barn', label: 'Barn door' },
 ];
 const opening = ref<OpeningKind>('door');
+const USUAL_ROOMS: readonly RoomKind[] = [
+  ...(['living', 'kitchen', 'dining', 'bedroom', 'bathroom', 'half-bath', 'hallway', 'closet'] as const),
+  ...(['laundry', 'garage', 'foyer', 'porch', 'deck'] as const),
+];
+const USUAL_OPENINGS: readonly OpeningKind[] = ['door', 'window', 'cased', 'slider', 'pocket', 'vehicle'];
+const USUAL_FIXTURES: readonly FeatureKind[] = [
+  ...(['counter', 'sink', 'range', 'refrigerator', 'dishwasher', 'island', 'basin', 'toilet', 'tub'] as const),
+  ...(['shower', 'washer', 'dryer', 'water-heater', 'furnace', 'panel', 'stair', 'bed'] as const),
+];
 
 const tool = computed<Tool>(() => {
   switch (view.tool) {
@@ -131,6 +141,16 @@ function typed(text: string): string | null {
     </span>
     <v-btn @click="sheet?.fit()">Fit</v-btn>
   </div>
+  <template v-if="store.canEdit">
+    <UsualKinds
+      v-if="view.tool === 'rectangle' || view.tool === 'polygon'"
+      v-model="roomKind"
+      label="Usual rooms"
+      :kinds="USUAL_ROOMS"
+    />
+    <UsualKinds v-else-if="view.tool === 'opening'" v-model="opening" label="Openings" :kinds="USUAL_OPENINGS" />
+    <UsualKinds v-else-if="view.tool === 'feature'" v-model="feature" label="Usual fixtures" :kinds="USUAL_FIXTURES" />
+  </template>
   <div class="sheet">
     <PlanSheet
       ref="sheet"

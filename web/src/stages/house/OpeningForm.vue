@@ -49,6 +49,13 @@ function remove(): void {
     <LengthField label="Width" :model-value="opening.widthIn" @update:model-value="change({ widthIn: $event })" />
     <LengthField label="Head" :model-value="opening.headIn" @update:model-value="change({ headIn: $event })" />
     <LengthField
+      label="Header over it, as built"
+      optional
+      :model-value="opening.headerIn"
+      @update:model-value="change({ headerIn: $event })"
+      @clear="change({ headerIn: undefined })"
+    />
+    <LengthField
       v-if="opening.kind === 'window'"
       label="Sill"
       :model-value="opening.sillIn"
