@@ -1,30 +1,21 @@
 <script setup lang="ts">
 import SearchField from '../../fields/SearchField.vue';
+import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import {
-  addTypedRoom,
-  addTypedThing,
-  FEATURE_KINDS,
-  readThing,
-  ROOM_KINDS,
-  type FeatureKind,
-  type OpeningKind,
-  type RoomKind,
-} from '@winculum/core';
+import { addTypedRoom, addTypedThing, FEATURE_KINDS, readThing, ROOM_KINDS, type OpeningKind } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
-import UsualKinds from './UsualKinds.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
 import type { Tool } from '../../drawing/tools/machine';
 import { useHand } from '../../drawing/use-hand';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
+import { useKinds } from './use-kinds';
 
 const store = useHouse();
 const view = useView();
-const roomKind = ref<RoomKind>('bedroom');
-const feature = ref<FeatureKind>('counter');
+const { room: roomKind, opening, feature } = storeToRefs(useKinds());
 const sheet = ref<InstanceType<typeof PlanSheet>>();
 const scale = ref(1);
 
@@ -38,17 +29,6 @@ const openings: readonly { kind: OpeningKind; label: string }[] = [
   { kind: 'pocket', label: 'Pocket door' },
   { kind: 'barn', label: 'Barn door' },
 ];
-const opening = ref<OpeningKind>('door');
-const USUAL_ROOMS: readonly RoomKind[] = [
-  ...(['living', 'kitchen', 'dining', 'bedroom', 'bathroom', 'half-bath', 'hallway', 'closet'] as const),
-  ...(['laundry', 'garage', 'foyer', 'porch', 'deck'] as const),
-];
-const USUAL_OPENINGS: readonly OpeningKind[] = ['door', 'window', 'cased', 'slider', 'pocket', 'vehicle'];
-const USUAL_FIXTURES: readonly FeatureKind[] = [
-  ...(['counter', 'sink', 'range', 'refrigerator', 'dishwasher', 'island', 'basin', 'toilet', 'tub'] as const),
-  ...(['shower', 'washer', 'dryer', 'water-heater', 'furnace', 'panel', 'stair', 'bed'] as const),
-];
-
 const tool = computed<Tool>(() => {
   switch (view.tool) {
     case 'rectangle':
@@ -141,16 +121,6 @@ function typed(text: string): string | null {
     </span>
     <v-btn @click="sheet?.fit()">Fit</v-btn>
   </div>
-  <template v-if="store.canEdit">
-    <UsualKinds
-      v-if="view.tool === 'rectangle' || view.tool === 'polygon'"
-      v-model="roomKind"
-      label="Usual rooms"
-      :kinds="USUAL_ROOMS"
-    />
-    <UsualKinds v-else-if="view.tool === 'opening'" v-model="opening" label="Openings" :kinds="USUAL_OPENINGS" />
-    <UsualKinds v-else-if="view.tool === 'feature'" v-model="feature" label="Usual fixtures" :kinds="USUAL_FIXTURES" />
-  </template>
   <div class="sheet">
     <PlanSheet
       ref="sheet"
@@ -201,7 +171,7 @@ function typed(text: string): string | null {
   gap: 4px;
 }
 .pick {
-  width: 106px;
+  width: 116px;
   flex: none;
 }
 .sheet {

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string">
-/** What is set down most often, one press each; the whole list stands in the field above. */
+/** What is set down most often, one press each; the whole list stands in the field of the toolbar. */
 defineProps<{ label: string; kinds: readonly T[]; modelValue: T }>();
 defineEmits<{ 'update:modelValue': [kind: T] }>();
 </script>
@@ -21,8 +21,10 @@ defineEmits<{ 'update:modelValue': [kind: T] }>();
 .usual {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px;
-  padding: 0 12px 6px;
+  gap: 4px;
+  padding-bottom: 12px;
+  margin-bottom: 12px;
+  border-bottom: 1px solid var(--rule);
 }
 .usual .v-btn {
   min-width: 0;
