@@ -247,10 +247,13 @@ export { type Connected, type DwellingLoads, oneMore } from './service/connected
 export {
   type CalculationLine,
   existingLoad,
+  isMultifamily,
   type LoadCalculation,
+  multifamilyLoad,
   neutralLoad,
   optionalLoad,
   standardLoad,
+  twoDwellingsLoad,
 } from './service/load-calculation';
 export {
   electrodeConductor,

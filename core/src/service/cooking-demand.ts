@@ -1,4 +1,4 @@
-/** Table 220.55, one row a number of appliances from 1 on: columns A and B in percent, C in kilowatts. *From memory*, high. */
+/** Table 220.55, one row a number of appliances from 1 to 25: columns A and B in percent, C in kilowatts. *From memory*, high. */
 const ROWS: readonly (readonly [a: number, b: number, c: number])[] = [
   [80, 80, 8],
   [75, 65, 11],
@@ -12,14 +12,40 @@ const ROWS: readonly (readonly [a: number, b: number, c: number])[] = [
   [49, 34, 25],
   [47, 32, 26],
   [45, 32, 27],
+  [43, 32, 28],
+  [41, 32, 29],
+  [40, 32, 30],
+  [39, 28, 31],
+  [38, 28, 32],
+  [37, 28, 33],
+  [36, 28, 34],
+  [35, 28, 35],
+  [34, 26, 36],
+  [33, 26, 37],
+  [32, 26, 38],
+  [31, 26, 39],
+  [30, 26, 40],
+];
+/** Beyond them column A is 30 %, column B falls by tens, and column C grows by each range. *From memory*, medium. */
+const LATER_B: readonly (readonly [most: number, b: number])[] = [
+  [30, 24],
+  [40, 22],
+  [50, 20],
+  [60, 18],
+  [Infinity, 16],
 ];
 const [SMALL_KW, MIDDLE_KW, COLUMN_C_KW] = [3.5, 8.75, 12];
 
-const rowFor = (count: number) => ROWS[Math.min(count, ROWS.length) - 1]!;
+function rowFor(count: number): readonly [a: number, b: number, c: number] {
+  const row = ROWS[count - 1];
+  if (row) return row;
+  const [, b] = LATER_B.find(([most]) => count <= most)!;
+  return [30, b, count <= 40 ? 15 + count : 25 + 0.75 * count];
+}
 
 /**
  * Demand of household cooking appliances over 1¾ kW on a service or feeder, volt-amperes: column C with Notes 1 and 2, or columns A and B by
- * Note 3 where they give less. Up to twelve appliances.
+ * Note 3 where they give less.
  * @example a range of 12 kW is 8,000 VA; ovens of 4 and 4 with a cooktop of 5.1 kW are 7,205 VA
  */
 export function cookingDemandVa(platesVa: readonly number[]): number {

@@ -5,7 +5,15 @@ import { EDITIONS } from '../house/schema';
 import { cookingDemandVa } from './cooking-demand';
 import { aHouse } from '../test/house-builder';
 import { dwellingLoads, type Connected, type DwellingLoads, type LoadGroup } from './connected-loads';
-import { existingLoad, neutralLoad, optionalLoad, standardLoad } from './load-calculation';
+import {
+  existingLoad,
+  isMultifamily,
+  multifamilyLoad,
+  neutralLoad,
+  optionalLoad,
+  standardLoad,
+  twoDwellingsLoad,
+} from './load-calculation';
 import { electrodeConductor, nextServiceRating, serviceConductors } from './service-conductors';
 
 const one = (group: LoadGroup, va: number, extra: Partial<Connected> = {}): Connected => ({
@@ -87,6 +95,87 @@ describe('Annex D', () => {
     expect(optionalLoad(loads).va).toBeCloseTo(34_790, 6);
     expect(nextServiceRating(optionalLoad(loads).amps)).toBe(150);
   });
+
+  it.each([
+    // One unit, a bank of 20 and all 40: 840 ft² each, half of them with a range, laundry in common.
+    ['a unit without a range', 1, 0, 3_882, 3_882],
+    ['a unit with its range', 1, 1, 11_882, 3_882 + 5_600],
+    ['a bank of 20', 20, 10, 65_590, 58_090],
+    ['all 40', 40, 20, 104_150, 93_650],
+  ])('D4(a): multifamily, standard method, %s (confidence medium)', (_, units, ranges, va, neutralVa) => {
+    const loads = dwelling(
+      Array.from({ length: ranges }, () => one('cooking', 12_000)),
+      { areaFt2: 840 * units, dwellings: units, smallApplianceCircuits: 2 * units, laundryCircuits: 0 },
+    );
+    expect(standardLoad(loads).va).toBeCloseTo(va, 6);
+    const over = Math.max(0, neutralVa / 240 - 200);
+    expect(neutralLoad(loads).va).toBeCloseTo(neutralVa - 0.3 * over * 240, 6);
+  });
+
+  it.each([
+    ['a bank of 20 at 38 %', 20, 167_352, 697],
+    ['all 40 at 28 %', 40, 246_624, 1028],
+  ])('D4(b): multifamily, optional method, %s (confidence low)', (_, units, va, amps) => {
+    const each = [
+      one('cooking', 8_000),
+      one('fixed', 2_500),
+      ...[1, 2, 3, 4].map((n) => one('heat', 1_500, { control: `${n}` })),
+    ];
+    const loads = dwelling(Array.from({ length: units }, () => each).flat(), {
+      areaFt2: 840 * units,
+      dwellings: units,
+      smallApplianceCircuits: 2 * units,
+      laundryCircuits: 0,
+    });
+    expect(isMultifamily(loads)).toBe(true);
+    expect(multifamilyLoad(loads).va).toBeCloseTo(va, 6);
+    expect(Math.round(multifamilyLoad(loads).amps)).toBe(amps);
+  });
+
+  it('220.84 is for three units and more, each with electric cooking and with heat or cooling', () => {
+    const units = (n: number, cooking: number, climate: number) =>
+      isMultifamily(
+        dwelling(
+          [
+            ...Array.from({ length: cooking }, () => one('cooking', 12_000)),
+            ...Array.from({ length: climate }, () => one('cooling', 3_000)),
+          ],
+          { dwellings: n },
+        ),
+      );
+    expect([units(3, 3, 3), units(2, 3, 3), units(3, 2, 3), units(3, 3, 2)]).toEqual([true, false, false, false]);
+  });
+
+  it('220.85: two units as three like them, 45 % of half as much again', () => {
+    const loads = dwelling([one('cooking', 12_000), one('cooking', 12_000)], {
+      areaFt2: 2000,
+      dwellings: 2,
+      smallApplianceCircuits: 4,
+      laundryCircuits: 2,
+    });
+    expect(twoDwellingsLoad(loads).va).toBeCloseTo((6_000 + 6_000 + 3_000 + 24_000) * 1.5 * 0.45, 6);
+  });
+
+  it.each([
+    [4, 20_000],
+    [5, 21_250],
+    [11, 25_850],
+    [20, 38_000],
+    [40, 53_000],
+    [50, 62_500],
+  ])('Table 220.54: %i dryers of 5 kW are %i VA', (n, va) => {
+    const bare = dwelling([], { areaFt2: 0, smallApplianceCircuits: 0, laundryCircuits: 0 });
+    const dryers = Array.from({ length: n }, () => one('dryer', 5_000));
+    expect(standardLoad({ ...bare, connected: dryers }).va).toBeCloseTo(va, 6);
+  });
+
+  it.each([
+    [24, 16_000, 46_800],
+    [30, 12_000, 45_000],
+    [45, 12_000, 58_750],
+  ])('Table 220.55: %i ranges of %i VA are %i VA, as in D6', (n, plate, va) =>
+    expect(cookingDemandVa(Array.from({ length: n }, () => plate))).toBeCloseTo(va, 6),
+  );
 
   it('D7: 175 A takes 1/0 copper or 3/0 aluminum', () =>
     expect(serviceConductors(175)).toMatchObject({ copper: '1/0', aluminum: '3/0' }));

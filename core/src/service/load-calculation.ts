@@ -71,6 +71,14 @@ const generalLines = (loads: DwellingLoads): CalculationLine[] => [
 const lightingDemandVa = (va: number): number =>
   Math.min(va, 3_000) + 0.35 * Math.max(0, Math.min(va, 120_000) - 3_000) + 0.25 * Math.max(0, va - 120_000);
 
+/** Demand of dryers by their number, percent: Table 220.54, *from memory*, high. */
+function dryerPercent(n: number): number {
+  if (n <= 4) return 100;
+  if (n <= 11) return [85, 75, 65, 60, 55, 50, 47][n - 5]!;
+  if (n <= 23) return 47 - (n - 11);
+  return n <= 42 ? 35 - 0.5 * (n - 23) : 25;
+}
+
 /** Table 220.54 takes each dryer at 5,000 VA at least. */
 const dryerVa = (one: Connected): number => Math.max(5_000, one.va);
 /** 2023 takes each charger at 7,200 VA at least: 220.57; one that is managed at its setting: 625.42(A). */
@@ -148,8 +156,18 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
       va: cookingDemandVa(cooking.map((one) => one.va)),
       section: 'Table 220.55',
     });
-  for (const one of of(loads, 'dryer'))
-    lines.push({ what: one.name, sum: 'at least 5,000 VA', va: dryerVa(one), section: '220.54' });
+  const dryers = of(loads, 'dryer');
+  const percent = dryerPercent(dryers.length);
+  if (percent === 100)
+    for (const one of dryers)
+      lines.push({ what: one.name, sum: 'at least 5,000 VA', va: dryerVa(one), section: '220.54' });
+  else
+    lines.push({
+      what: `${dryers.length} dryers`,
+      sum: `at least 5,000 VA each, × ${percent} %`,
+      va: (dryers.reduce((sum, one) => sum + dryerVa(one), 0) * percent) / 100,
+      section: 'Table 220.54',
+    });
   for (const one of of(loads, 'vehicle'))
     lines.push({
       what: one.name,
@@ -283,6 +301,100 @@ export function optionalLoad(loads: DwellingLoads): LoadCalculation {
   );
 }
 
+/** Demand of multifamily dwellings by the number of units, percent: Table 220.84, 220.84(B) from 2020. *From memory*, medium. */
+const MULTIFAMILY: readonly (readonly [most: number, percent: number])[] = [
+  ...([
+    [5, 45],
+    [7, 44],
+    [10, 43],
+    [11, 42],
+    [13, 41],
+    [15, 40],
+    [17, 39],
+    [20, 38],
+    [21, 37],
+    [23, 36],
+  ] as const),
+  ...([
+    [25, 35],
+    [27, 34],
+    [30, 33],
+    [31, 32],
+    [33, 31],
+    [36, 30],
+    [38, 29],
+    [42, 28],
+    [45, 27],
+    [50, 26],
+  ] as const),
+  ...([
+    [55, 25],
+    [61, 24],
+    [Infinity, 23],
+  ] as const),
+];
+
+/** Three dwellings and more, each with electric cooking and with electric heat or cooling: 220.84(A). */
+export const isMultifamily = (loads: DwellingLoads): boolean =>
+  loads.dwellings >= 3 &&
+  of(loads, 'cooking').length >= loads.dwellings &&
+  Math.max(seasons(loads).heating.length, seasons(loads).cooling.length) >= loads.dwellings;
+
+/** What dwellings connect by 220.84(C): the pool at its plates, and the larger of heat and cooling. */
+function connectedLines(loads: DwellingLoads): CalculationLine[] {
+  const { heating, cooling, heatVa, coolVa } = seasons(loads);
+  const climate: CalculationLine = {
+    what: heatVa >= coolVa ? `Heat: ${names(heating)}` : `Cooling: ${names(cooling)}`,
+    sum: `heat ${round(heatVa)}, cooling ${round(coolVa)}: the larger`,
+    va: Math.max(heatVa, coolVa),
+    section: '220.84(C)(5)',
+  };
+  return [...poolLines(loads), ...(climate.va > 0 ? [climate] : [])];
+}
+
+/**
+ * The load of three dwelling units and more by the optional method, 220.84: for units with electric cooking and with electric heat or
+ * cooling, see {@link isMultifamily}. Loads of the house itself come on top, by Part III.
+ */
+export function multifamilyLoad(loads: DwellingLoads): LoadCalculation {
+  const lines = connectedLines(loads);
+  const total = sumVa(lines);
+  const [, percent] = MULTIFAMILY.find(([most]) => loads.dwellings <= most)!;
+  return finish(
+    loads,
+    [
+      ...lines.map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${round(line.va)} VA` })),
+      {
+        what: `Demand on these, ${loads.dwellings} units`,
+        sum: `${round(total)} VA × ${percent} %`,
+        va: (total * percent) / 100,
+        section: loads.edition === '2014' || loads.edition === '2017' ? 'Table 220.84' : 'Table 220.84(B)',
+      },
+    ],
+    ['Everything is taken as a load of the units: what a house panel feeds comes on top, by Part III.'],
+  );
+}
+
+/**
+ * Two dwelling units by 220.85: three identical ones by 220.84, half as much again as the two connect. Where the units differ this is
+ * less than three of the larger would be, so it is shown and never decides.
+ */
+export function twoDwellingsLoad(loads: DwellingLoads): LoadCalculation {
+  const total = sumVa(connectedLines(loads));
+  return finish(
+    loads,
+    [
+      {
+        what: 'Three units like these',
+        sum: `${round(total)} VA connected × 3/2 × 45 %`,
+        va: total * 1.5 * 0.45,
+        section: '220.85, 220.84',
+      },
+    ],
+    ['The two units are alike. Where they differ, reckon three of the larger one; the authority decides.'],
+  );
+}
+
 /**
  * The load of a dwelling that stands, 220.83: without new heat or cooling all of it in the pool, (A); with it the larger of heat and cooling
  * at 100 % beside the pool, (B). Four or more separately controlled heaters at 40 % are not recalled for sure and are taken whole.
@@ -324,7 +436,8 @@ export function neutralLoad(loads: DwellingLoads): LoadCalculation {
   const cooking = cookingDemandVa(of(loads, 'cooking').map((one) => one.va));
   if (cooking > 0)
     lines.push({ what: 'Cooking', sum: `${round(cooking)} VA × 70 %`, va: cooking * 0.7, section: '220.61(B)(1)' });
-  const dryers = of(loads, 'dryer').reduce((sum, one) => sum + dryerVa(one), 0);
+  const drying = of(loads, 'dryer');
+  const dryers = (drying.reduce((sum, one) => sum + dryerVa(one), 0) * dryerPercent(drying.length)) / 100;
   if (dryers > 0)
     lines.push({ what: 'Dryer', sum: `${round(dryers)} VA × 70 %`, va: dryers * 0.7, section: '220.61(B)(1)' });
   for (const one of loads.connected)

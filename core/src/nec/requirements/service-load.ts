@@ -1,7 +1,7 @@
 import { remembering } from '../../house/remember';
 import type { House } from '../../house/schema';
 import { dwellingLoads, type Connected, type DwellingLoads } from '../../service/connected-loads';
-import { optionalLoad, standardLoad } from '../../service/load-calculation';
+import { isMultifamily, multifamilyLoad, optionalLoad, standardLoad } from '../../service/load-calculation';
 import { dwellingAreaFt2 } from './dwelling-area';
 
 /** The house as Article 220 reads it. */
@@ -25,7 +25,8 @@ const OPTIONAL_FROM_A = 100;
 /** The least that a service of a rating must carry, amperes: the less of the two methods where both may be used. */
 export function leastServiceAmps(loads: DwellingLoads, ratingA: number): number {
   const standard = standardLoad(loads).amps;
-  // Two dwellings and more go by Part III, unless the easier of 220.84 or 220.85 is worked out by hand.
+  if (isMultifamily(loads)) return Math.min(standard, multifamilyLoad(loads).amps);
+  // Two dwellings go by Part III: 220.85 asks for units that are alike, which the sum does not show.
   return ratingA >= OPTIONAL_FROM_A && loads.dwellings === 1 ? Math.min(standard, optionalLoad(loads).amps) : standard;
 }
 

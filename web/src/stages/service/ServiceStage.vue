@@ -10,11 +10,14 @@ import {
   neutralLoad,
   nextServiceRating,
   oneMore,
+  isMultifamily,
+  multifamilyLoad,
   optionalLoad,
   serviceConductors,
   servicePanel,
   SERVICE_RATINGS_A,
   standardLoad,
+  twoDwellingsLoad,
   withMore,
   type DwellingLoads,
   type LoadKind,
@@ -197,9 +200,20 @@ async function print(oneLine: boolean): Promise<void> {
           :calculation="optional"
           :decides="isOptionalLess"
         />
+        <CalculationTable
+          v-else-if="isMultifamily(loads)"
+          title="Multifamily, optional method, 220.84"
+          :calculation="multifamilyLoad(loads)"
+          :decides="isOptionalLess"
+        />
+        <CalculationTable
+          v-else-if="loads.dwellings === 2"
+          title="Two dwelling units, 220.85: may be used where it is less"
+          :calculation="twoDwellingsLoad(loads)"
+          :decides="false"
+        />
         <p v-else class="muted">
-          {{ loads.dwellings }} dwelling units: the optional method of 220.82 is for one. What 220.84 and 220.85 may
-          save is worked out by hand.
+          {{ loads.dwellings }} dwelling units: 220.84 is for units that each cook and heat or cool electrically.
         </p>
       </template>
     </div>
