@@ -114,6 +114,21 @@ function fixedLines(loads: DwellingLoads): CalculationLine[] {
   return lines;
 }
 
+function dryerLines(loads: DwellingLoads): CalculationLine[] {
+  const dryers = of(loads, 'dryer');
+  const percent = dryerPercent(dryers.length);
+  if (percent === 100)
+    return dryers.map((one) => ({ what: one.name, sum: 'at least 5,000 VA', va: dryerVa(one), section: '220.54' }));
+  return [
+    {
+      what: `${dryers.length} dryers`,
+      sum: `at least 5,000 VA each, × ${percent} %`,
+      va: (dryers.reduce((sum, one) => sum + dryerVa(one), 0) * percent) / 100,
+      section: 'Table 220.54',
+    },
+  ];
+}
+
 /** Heat and cooling that never run together: the larger counts, 220.60. A heat pump heats with its supplement, and cools without it. */
 function seasons(loads: DwellingLoads): { heatVa: number; coolVa: number; cooling: Connected[]; heating: Connected[] } {
   const pumps = of(loads, 'heat-pump');
@@ -156,18 +171,7 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
       va: cookingDemandVa(cooking.map((one) => one.va)),
       section: 'Table 220.55',
     });
-  const dryers = of(loads, 'dryer');
-  const percent = dryerPercent(dryers.length);
-  if (percent === 100)
-    for (const one of dryers)
-      lines.push({ what: one.name, sum: 'at least 5,000 VA', va: dryerVa(one), section: '220.54' });
-  else
-    lines.push({
-      what: `${dryers.length} dryers`,
-      sum: `at least 5,000 VA each, × ${percent} %`,
-      va: (dryers.reduce((sum, one) => sum + dryerVa(one), 0) * percent) / 100,
-      section: 'Table 220.54',
-    });
+  lines.push(...dryerLines(loads));
   for (const one of of(loads, 'vehicle'))
     lines.push({
       what: one.name,
