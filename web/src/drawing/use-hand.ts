@@ -1,8 +1,9 @@
-import { computed, onBeforeUnmount, onMounted, shallowRef, watch, type Ref } from 'vue';
+import { computed, shallowRef, watch, type Ref } from 'vue';
 import { boxPoint, isInside, removeEntities, type Collection, type House, type Point } from '@winculum/core';
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
 import { useView, type Selected, type SelectedKind } from '../stores/view';
+import { useKeys } from '../surface/keys';
 import { IDLE, step, type Hit, type Tool, type ToolState } from './tools/machine';
 
 const SELECTABLE: readonly string[] = ['room', 'opening', 'feature', 'box'];
@@ -96,16 +97,16 @@ export function useHand(
     if (refs.length > 0 && store.apply(removeEntities(store.current, refs))) view.select([]);
   }
 
-  function onKey(event: KeyboardEvent): void {
-    if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
-    if (event.key === 'Escape') {
+  useKeys({
+    cancel: () => {
       if (state.value.kind === 'idle') view.tool = 'select';
       send({ type: 'cancel' });
-    } else if (event.key === 'Enter' && state.value.kind === 'drawing-polygon') send({ type: 'confirm' });
-    else if (event.key === 'Delete' || event.key === 'Backspace') removeSelected();
-  }
-  onMounted(() => window.addEventListener('keydown', onKey));
-  onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
+    },
+    confirm: () => {
+      if (state.value.kind === 'drawing-polygon') send({ type: 'confirm' });
+    },
+    remove: removeSelected,
+  });
 
   return { state, shown, refusal, send, removeSelected };
 }

@@ -1,20 +1,12 @@
 <script setup lang="ts">
+import { KEYS, oneCharacterKeys } from '../surface/keys';
+
 const emit = defineEmits<{ close: [] }>();
-const keys = [
-  ['Alt 1 … 9', 'go to the first nine stages of the rail, from Brief to Load profile'],
-  ['Ctrl Z, Ctrl Y', 'undo, redo'],
-  ['Wheel, drag, pinch', 'zoom and pan the sheet'],
-  ['Shift drag', 'lasso'],
-  ['Esc', 'drop the tool, refuse a proposal'],
-  ['Delete', 'delete what is selected'],
-  ['← →', 'walk the strip by an inch; with Shift from stud to stud'],
-  ['R S L A', 'drop a receptacle, switch, luminaire, alarm at the cursor'],
-  ["R 7'-8 Enter", 'on the tape line: a receptacle that far from the last place'],
-  [', .', 'move what is selected by an inch; with Shift to the next stud'],
-  ['+ −', 'raise or lower it by an inch'],
-  ['1 … 9', 'set down a preset of boxes at the cursor'],
-  ['Z', 'zoom to the room of the strip'],
-  ['Tab', 'goes through all buttons, boxes and cards'],
+const GESTURES = [
+  { label: 'Wheel, drag, pinch', what: 'zoom and pan the sheet' },
+  { label: 'Shift drag', what: 'lasso' },
+  { label: "R 7'-8 Enter", what: 'on the tape line: a receptacle that far from the last place' },
+  { label: 'Tab', what: 'goes through all buttons, boxes and cards' },
 ] as const;
 </script>
 
@@ -22,11 +14,18 @@ const keys = [
   <v-dialog :model-value="true" max-width="560" @update:model-value="emit('close')">
     <v-card class="pa-5" title="Keys and gestures">
       <dl>
-        <template v-for="[key, what] in keys" :key="key"
-          ><dt class="num">{{ key }}</dt>
+        <template v-for="{ label, what } in [...KEYS, ...GESTURES]" :key="label"
+          ><dt class="num">{{ label }}</dt>
           <dd>{{ what }}</dd></template
         >
       </dl>
+      <v-switch
+        v-model="oneCharacterKeys"
+        class="mt-2"
+        label="Keys of one letter, number or sign"
+        hint="They act with the focus on the plan or the strip alone."
+        persistent-hint
+      />
       <p class="muted mt-4">
         Lengths are taken as you say them: <b class="num">12', 12-6 1/2, 150", 3.5', 3 m, 90cm</b>. A bare number is
         inches, in the size of a room feet: living 18 x 14.

@@ -13,6 +13,7 @@ import SidePanel from '../frame/SidePanel.vue';
 import TopBar from '../frame/TopBar.vue';
 import { useLayout } from '../frame/use-layout';
 import { STAGES, STOPS, type Stop } from '../stops';
+import { useKeys } from '../surface/keys';
 
 const props = defineProps<{ id: string; stop: Stop }>();
 const store = useHouse();
@@ -59,30 +60,24 @@ async function open(): Promise<void> {
   }
 }
 
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
-
-function onKey(event: KeyboardEvent): void {
-  const key = event.key.toLowerCase();
-  if ((event.ctrlKey || event.metaKey) && key === 'z' && !isTyping(event.target)) {
+useKeys({
+  undo: (event) => {
     event.preventDefault();
-    if (event.shiftKey) store.redo();
-    else store.undo();
-  } else if ((event.ctrlKey || event.metaKey) && key === 'y' && !isTyping(event.target)) {
+    store.undo();
+  },
+  redo: (event) => {
     event.preventDefault();
     store.redo();
-  } else if (event.key === '?' && !isTyping(event.target)) showHelp.value = true;
-  else if (event.altKey && /^[1-9]$/.test(event.key))
-    void router.push(`/houses/${props.id}/${STOPS[Number(event.key) - 1]}`);
-}
+  },
+  help: () => void (showHelp.value = true),
+  stage: (event) => void router.push(`/houses/${props.id}/${STOPS[Number(event.key) - 1]}`),
+});
 
 onMounted(() => {
-  window.addEventListener('keydown', onKey);
   void open();
 });
 // After the stages are gone: none of them is to see a house that is not there.
 onUnmounted(() => {
-  window.removeEventListener('keydown', onKey);
   store.close();
 });
 watch(() => props.id, open);
@@ -100,7 +95,7 @@ watch(
   <div v-if="store.house" class="frame" :class="[stop, layout, `shows-${view.shows}`, { papers: PAPERS.has(stop) }]">
     <TopBar class="top" :layout="layout" @help="showHelp = true" />
     <OrderRail v-if="layout !== 'phone'" class="rail" :stop="stop" />
-    <main class="stage">
+    <main class="stage" data-surface>
       <component :is="stages[stop]" />
     </main>
     <SidePanel class="side" :stop="stop" />

@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, onMounted, type ComputedRef } from 'vue';
+import { computed, type ComputedRef } from 'vue';
 import {
   applyPreset,
   boundsOf,
@@ -17,6 +17,7 @@ import { dropOnWall, placeBoxAt, type BoxTool } from '../../drawing/tools/place-
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
+import { useKeys } from '../../surface/keys';
 import { readTapeLine } from './tape-line';
 
 /** Tools with a key of their own. */
@@ -88,7 +89,7 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
   }
 
   /** Full stop and comma move what is selected by an inch, with Shift to the next stud; plus and minus raise and lower it. */
-  function nudge(key: string): boolean {
+  function nudge(event: KeyboardEvent): void {
     const ids = view.selection.filter((one) => one.kind === 'box').map((one) => one.id);
     const moves: Record<string, () => Result<Edited>> = {
       '.': () => nudgeBoxes(store.current, ids, { alongIn: 1 }),
@@ -98,30 +99,40 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
       '+': () => nudgeBoxes(store.current, ids, { upIn: 1 }),
       '-': () => nudgeBoxes(store.current, ids, { upIn: -1 }),
     };
-    if (!moves[key] || ids.length === 0 || !store.canEdit) return false;
-    store.apply(moves[key]());
-    return true;
+    const move = moves[event.key];
+    if (!move || ids.length === 0 || !store.canEdit) return;
+    store.apply(move());
+    event.preventDefault();
   }
 
-  function onKey(event: KeyboardEvent): void {
-    if (event.ctrlKey || event.metaKey || event.altKey || !room.value) return;
-    if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)) return;
-    const direction = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-    const letter = TOOLS.find((one) => one.key === event.key.toUpperCase());
-    if (direction !== 0) {
+  useKeys({
+    walk: (event) => {
+      if (!room.value) return;
       event.preventDefault();
+      const direction = event.key === 'ArrowRight' ? 1 : -1;
       view.cursorIn = event.shiftKey
         ? walkToStud(direction)
         : wrapIn(wallLoop(room.value), Math.round(view.cursorIn) + direction);
-    } else if (letter && store.canEdit) drop(letter.tool);
-    else if (/^[1-9]$/.test(event.key) && store.canEdit) putPreset(Number(event.key) - 1);
-    else if (event.key.toLowerCase() === 'z' && room.value) view.target = { bounds: boundsOf(room.value.corners) };
-    else if (nudge(event.key)) event.preventDefault();
-    else if (event.key === 'Enter' && view.proposal && event.target === document.body) accept();
-    else if (event.key === 'Escape') view.proposal = null;
-  }
-  onMounted(() => window.addEventListener('keydown', onKey));
-  onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
+    },
+    drop: (event) => {
+      const letter = TOOLS.find((one) => one.key === event.key.toUpperCase());
+      if (letter && store.canEdit) drop(letter.tool);
+    },
+    preset: (event) => {
+      if (store.canEdit) putPreset(Number(event.key) - 1);
+    },
+    zoom: () => {
+      if (room.value) view.target = { bounds: boundsOf(room.value.corners) };
+    },
+    nudge,
+    raise: nudge,
+    confirm: (event) => {
+      if (view.proposal && event.target === document.body) accept();
+    },
+    cancel: () => {
+      view.proposal = null;
+    },
+  });
 
   return { typed, preview, presets, putPreset };
 }
