@@ -53,6 +53,7 @@ describe('keys of a house', () => {
     open();
     expect(press({ key: 'r', ctrlKey: true })).toEqual([]);
     for (const key of ['r', '1', 'Delete', 'ArrowLeft', '?']) expect(press({ key }, '#line')).toEqual([]);
+    expect(press({ key: '3', altKey: true }, '#line')).toEqual(['stage']);
   });
 
   it('beside the plan only what is the same everywhere is heard', () => {

@@ -9,6 +9,8 @@ interface Key {
   readonly is: (event: KeyboardEvent) => boolean;
   /** Only with the hand on the plan or the strip: elsewhere the key belongs to what has the focus. */
   readonly onSurface?: true;
+  /** It works from within a field as well. */
+  readonly whileTyping?: true;
   /** A key of one character: it can be switched off (WCAG 2.1.4). */
   readonly oneCharacter?: true;
 }
@@ -24,6 +26,7 @@ export const KEYS = [
     label: 'Alt 1 … 9',
     what: 'go to the first nine stages of the rail, from Brief to Load profile',
     is: (event) => event.altKey && /^[1-9]$/.test(event.key),
+    whileTyping: true,
   },
   {
     id: 'undo',
@@ -123,9 +126,10 @@ const registered: Handlers[] = [];
 
 /** Tells who listens of a key that is theirs; the last to come is told first. */
 export function pressKey(event: KeyboardEvent): void {
-  if (event.defaultPrevented || isTyping(event.target) || isCovered()) return;
+  if (event.defaultPrevented || isCovered()) return;
   const key: Key | undefined = KEYS.find((each) => each.is(event));
-  if (!key || (key.onSurface && !isOnSurface(event.target)) || (key.oneCharacter && !oneCharacterKeys.value)) return;
+  if (!key || (isTyping(event.target) && !key.whileTyping)) return;
+  if ((key.onSurface && !isOnSurface(event.target)) || (key.oneCharacter && !oneCharacterKeys.value)) return;
   for (const handlers of registered.toReversed()) handlers[key.id as KeyId]?.(event);
 }
 
