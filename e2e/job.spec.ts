@@ -1,6 +1,6 @@
 import jsQR from 'jsqr';
 import type { Browser, Page } from '@playwright/test';
-import { expect, goTo, menu, openDemo, pick, saved, test, signIn } from './harness';
+import { clickPlan, expect, goTo, menu, openDemo, pick, saved, signIn, test } from './harness';
 
 /** A gray photo, drawn by the browser itself: the device makes it small, whatever it is. */
 const photoFile = async (page: Page, name: string) => ({
@@ -169,6 +169,20 @@ test('a sample house from brief to handover: crew, owner, designer, another trad
   });
   await expect(page.getByRole('alert')).toContainText('notes.jpg is no photo that can be read');
   await page.getByRole('button', { name: 'Close' }).click();
+  // One more at a point of the plan, and one in the middle of a room for whom pointing is hard.
+  await page.getByRole('button', { name: 'On the plan' }).click();
+  await page.getByRole('button', { name: 'Photograph at a point' }).click();
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), clickPlan(page, 60, 60)]);
+  await chooser.setFiles(file);
+  await pick(page, 'or in the middle of', 'Garage');
+  await photograph(page, /^Photograph there/, file);
+  await expect(page.getByText('3 places with photos on this level')).toBeVisible();
+  await page.getByRole('button', { name: '1 photo: Garage' }).press('Enter');
+  await expect(page.getByRole('link', { name: /^Photo of/ })).toBeVisible();
+  await saved(page);
+  if (process.env['SHOT']) await page.screenshot({ path: process.env['SHOT'] });
+  await page.getByRole('button', { name: 'By wall' }).click();
+  await expect(page.getByRole('link', { name: /^Photo of/ })).toHaveCount(3);
   await page
     .getByRole('button', { name: /^Behind the/ })
     .first()

@@ -45,7 +45,7 @@ export type BoxTool =
   | 'connection'
   | 'low-voltage';
 
-const roomAt = (house: House, level: string, point: Point): Room | undefined =>
+export const roomAt = (house: House, level: string, point: Point): Room | undefined =>
   Object.values(house.rooms).find((room) => room.level === level && isInside(point, room.corners));
 
 function wallNear(house: House, level: string, point: Point) {

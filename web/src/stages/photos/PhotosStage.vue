@@ -8,12 +8,13 @@ import { useHouse } from '../../stores/house';
 import { usePhotos } from '../../stores/photos';
 import BehindWall from './BehindWall.vue';
 import PhotoDialog from './PhotoDialog.vue';
+import PhotoPlan from './PhotoPlan.vue';
 import PhotoTile from './PhotoTile.vue';
 
 /** Photos of open walls, pinned to the wall that they show, and what lies behind each. */
 const store = useHouse();
 const photos = usePhotos();
-const PARTS = { walls: 'By wall', behind: 'Behind a wall' } as const;
+const PARTS = { walls: 'By wall', plan: 'On the plan', behind: 'Behind a wall' } as const;
 const part = ref<keyof typeof PARTS>('walls');
 const only = ref('all');
 const phase = ref<Phase>('pulled');
@@ -27,6 +28,9 @@ const wallsOf = ({ walls }: RoomEvidence) =>
   walls.filter((one) => everyWall.value || one.boxes + one.photos.length > 0);
 const missing = computed(() => evidence.value.reduce((sum, one) => sum + one.missing.length, 0));
 const loose = computed(() => Object.values(store.current.photos).filter(({ at }) => at.kind === 'house'));
+/** Photos of a room that are pinned to a point of the plan, to no wall. */
+const pointsOf = (room: string) =>
+  Object.values(store.current.photos).filter(({ at }) => at.kind === 'point' && at.room === room);
 const roomItems = computed(() => [
   { value: 'all', title: 'every room' },
   ...evidence.value.map(({ room }) => ({ value: room.id, title: room.name })),
@@ -57,8 +61,8 @@ const print = () => window.print();
   <PaperPage class="photos-page" label="Photos tools" :part="part">
     <template #tools>
       <v-btn v-for="(name, id) in PARTS" :key="id" :aria-pressed="part === id" @click="part = id">{{ name }}</v-btn>
-      <template v-if="part === 'walls'">
-        <SearchField v-model="only" class="pick" label="Where" :items="roomItems" />
+      <template v-if="part !== 'behind'">
+        <SearchField v-if="part === 'walls'" v-model="only" class="pick" label="Where" :items="roomItems" />
         <SearchField
           v-if="store.canEdit"
           v-model="phase"
@@ -118,6 +122,9 @@ const print = () => window.print();
             </div>
           </div>
         </div>
+        <div v-if="pointsOf(one.room.id).length" class="thumbs">
+          <PhotoTile v-for="photo in pointsOf(one.room.id)" :key="photo.id" :photo="photo" @open="open = photo" />
+        </div>
       </section>
       <section class="leaf" aria-label="Of the house">
         <header class="row">
@@ -129,6 +136,7 @@ const print = () => window.print();
         </div>
       </section>
     </template>
+    <PhotoPlan v-else-if="part === 'plan'" @take="take" @open="open = $event" />
     <BehindWall v-else v-model="behind" @open="open = $event" />
     <PhotoDialog v-if="open" :photo="open" @close="open = undefined" />
   </PaperPage>
