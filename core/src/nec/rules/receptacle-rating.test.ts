@@ -16,6 +16,17 @@ testRule(receptacleRating, {
       'one 15 A duplex alone on 20 A is two receptacles',
       den().circuit('A', 20).receptacle('den', 'c0', 20, { circuit: 'A' }),
     ],
+    [
+      'a single 15 A receptacle with a light on 20 A: the circuit is not its own',
+      den()
+        .circuit('A', 20)
+        .receptacle('den', 'c0', 20, { circuit: 'A', style: 'single' })
+        .over('den', 'luminaire', 100, 100, { circuit: 'A' }),
+    ],
+    [
+      'one half of a split duplex alone on 20 A: its yoke has another contact device',
+      den().circuit('A', 20).wallBox('den', 'c0', 20, { circuit: 'A', style: 'half' }),
+    ],
     ['a 50 A range receptacle on 40 A', den().circuit('A', 40, { poles: 2 }).load('range', 'den', 'c0', 20, 'A')],
   ],
   fails: [

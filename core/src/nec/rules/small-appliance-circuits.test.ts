@@ -9,6 +9,13 @@ testRule(smallApplianceCircuits, {
       kitchen().receptacle('kit', 'c0', 20, over('SA1')).receptacle('kit', 'c0', 70, over('SA2')),
       'The counter of kit is fed by 2 circuits of 20 A.',
     ],
+    [
+      'one of them feeds the dining room as well',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA2'))
+        .receptacle('din', 'c0', 20, { circuit: 'SA2' }),
+    ],
   ],
   fails: [
     [
@@ -46,6 +53,24 @@ testRule(smallApplianceCircuits, {
     ],
   ],
   cannotTell: [
+    [
+      'a general circuit for walls of two kitchens, one of which has no counter yet: it is no small-appliance circuit',
+      kitchen()
+        .circuit('G', 20)
+        .room('kit2', 'kitchen', [300, 0, 144, 144])
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA2'))
+        .receptacle('kit', 'c2', 20, { circuit: 'G' })
+        .receptacle('kit2', 'c2', 20, { circuit: 'G' }),
+    ],
+    [
+      'a light of the other kitchen on a counter circuit is told elsewhere',
+      kitchen()
+        .room('kit2', 'kitchen', [300, 0, 144, 144])
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .receptacle('kit', 'c0', 70, over('SA2'))
+        .over('kit2', 'luminaire', 370, 70, { circuit: 'SA2' }),
+    ],
     [
       'no counter receptacle yet',
       kitchen(),
