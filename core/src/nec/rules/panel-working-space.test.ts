@@ -26,9 +26,31 @@ testRule(panelWorkingSpace, {
         .feature('r', 'panel', ['c0', 60, 16, 4], { id: 'p' })
         .panel('Main', 'r', 40, 'p'),
     ],
+    [
+      'a wall that is drawn in two pieces goes on',
+      aHouse()
+        .room('r', 'hallway', [
+          [0, 0],
+          [20, 0],
+          [60, 0],
+          [60, 144],
+          [0, 144],
+        ])
+        .feature('r', 'panel', ['c0', 2, 16, 4], { id: 'p' })
+        .panel('Main', 'r', 40, 'p'),
+    ],
+    [
+      'a disconnect beside it that stands out 4 in beyond its front: 110.26(A)(3)',
+      panel('garage').feature('r', 'disconnect', ['c0', 76, 9, 8]).feature('r', 'counter', ['c0', 20, 40, 25]),
+    ],
     ['a bench beside it: the space need not be centered', panel('garage').feature('r', 'counter', ['c0', 76, 40, 25])],
   ],
   fails: [
+    [
+      'a disconnect that stands out 8 in beyond its front, and a bench on the other side',
+      panel('garage').feature('r', 'disconnect', ['c0', 76, 9, 12]).feature('r', 'counter', ['c0', 20, 40, 25]),
+      'The disconnect stands in the working space of Main.',
+    ],
     [
       'a washer in front',
       panel('laundry').standing('w', 'r', 'washer', [60, 34, 28, 28]),

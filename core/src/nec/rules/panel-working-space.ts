@@ -1,13 +1,16 @@
-import { isShorter } from '../../geometry/intervals';
+import { isLonger, isShorter } from '../../geometry/intervals';
 import { polygonsOverlap, segmentsCross, type Point } from '../../geometry/geometry';
 import type { Feature, FeatureKind, Room } from '../../house/schema';
 import { featureOutline } from '../../plan/points';
-import { rectangleOnWall, wallLoop, type LoopWall } from '../../plan/wall-loop';
+import { rectangleOnWall, straightRuns, wallLoop, type LoopWall } from '../../plan/wall-loop';
 import { wallOf } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 /** Marks on a wall or ceiling, which take no floor. */
 const FLAT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['no-device', 'beam', 'brace', 'tile', 'mirror']);
+
+/** What belongs to the installation itself. */
+const ELECTRICAL: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['panel', 'disconnect', 'ev-charger']);
 
 /** The sides of the room that a space in front of a panel would reach beyond. */
 function crossedSides(room: Room, space: readonly Point[]): readonly LoopWall[] {
@@ -30,16 +33,29 @@ function startsFor(
   panel: { readonly alongIn: number; readonly widthIn: number },
   wide: number,
   wall: LoopWall,
+  line: readonly LoopWall[],
   others: readonly Feature[],
 ): number[] {
   const [first, last] = [panel.alongIn + panel.widthIn - wide, panel.alongIn];
-  const edges = others.flatMap(({ at }) =>
-    at.kind === 'wall' && at.wall === wall.id ? [at.alongIn + at.widthIn, at.alongIn - wide] : [],
-  );
+  // A wall that is drawn in pieces goes on: each piece begins so far from the start of the panel's.
+  const begins = new Map<string, number>();
+  let lengthIn = 0;
+  for (const piece of line) {
+    begins.set(piece.id, lengthIn);
+    lengthIn += piece.lengthIn;
+  }
+  const before = begins.get(wall.id) ?? 0;
+  const [fromIn, toIn] = [-before, lengthIn - before];
+  const edges = others.flatMap(({ at }) => {
+    const begin = at.kind === 'wall' ? begins.get(at.wall) : undefined;
+    if (at.kind !== 'wall' || begin === undefined) return [];
+    const alongIn = begin - before + at.alongIn;
+    return [alongIn + at.widthIn, alongIn - wide];
+  });
   const inches = Array.from({ length: Math.max(0, Math.floor(last - first)) }, (_, i) => first + i + 1);
-  return [first, last, 0, wall.lengthIn - wide, ...edges, ...inches]
+  return [first, last, fromIn, toIn - wide, ...edges, ...inches]
     .filter((start) => start >= first - 1e-6 && start <= last + 1e-6)
-    .filter((start) => start >= -1e-6 && start + wide <= wall.lengthIn + 1e-6);
+    .filter((start) => start >= fromIn - 1e-6 && start + wide <= toIn + 1e-6);
 }
 
 export const panelWorkingSpace = defineRule({
@@ -51,7 +67,8 @@ export const panelWorkingSpace = defineRule({
     why: 'Somebody will work here with live parts in front and must be able to step back. The space is not for storage.',
     editions: everyEdition({
       section: '110.26(A)',
-      limits: { widthIn: 30, depthIn: 36, heightIn: 78 },
+      // Electrical equipment beside it may stand out so far beyond its front: (A)(3).
+      limits: { widthIn: 30, depthIn: 36, heightIn: 78, beyondIn: 6 },
       basis: fromMemory('high'),
     }),
     messages: {
@@ -83,15 +100,20 @@ export const panelWorkingSpace = defineRule({
         });
       const { alongIn, widthIn, depthIn } = drawn.at;
       const wall = wallOf(view, drawn.at.wall);
+      const line = straightRuns(wallLoop(view.room)).find((run) => run.includes(wall)) ?? [wall];
       const wide = Math.max(limits.widthIn, widthIn);
       const others = view.features.filter(
-        (one) => one.id !== drawn.id && !FLAT.has(one.kind) && (one.bottomIn ?? 0) < limits.heightIn,
+        (one) =>
+          one.id !== drawn.id &&
+          !FLAT.has(one.kind) &&
+          (one.bottomIn ?? 0) < limits.heightIn &&
+          !(ELECTRICAL.has(one.kind) && !isLonger(one.at.depthIn, depthIn + limits.beyondIn)),
       );
       // The space need not be centered: any place that holds the panel's width will do.
       let blocker: string | undefined;
       let [shallow, open] = [false, false];
       let fits = false;
-      for (const start of startsFor({ alongIn, widthIn }, wide, wall, others)) {
+      for (const start of startsFor({ alongIn, widthIn }, wide, wall, line, others)) {
         fits = true;
         const space = rectangleOnWall(wall, {
           alongIn: start,
