@@ -70,3 +70,28 @@ test('which breaker is this on? and moving breakers in the panel', async ({ owne
   await expect(page.getByRole('button', { name: 'Space of Laundry' })).toHaveText('16');
   await expect(page.getByRole('button', { name: 'Space of Foyer, hall and upper hall' })).toHaveText('40');
 });
+
+test('one circuit is shown alone, on the level where it is', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  const marks = page.locator('svg.sheet text.mark');
+  const card = page.locator('[data-circuit]', { hasText: 'Garage receptacles' });
+  await card.getByRole('button').first().click();
+  const all = await marks.filter({ hasText: /\S/ }).count();
+  await page.getByRole('button', { name: 'This circuit alone' }).click();
+  await expect(marks.filter({ hasText: /\S/ })).toHaveCount(2);
+  await page.getByRole('button', { name: 'This circuit alone' }).click();
+  await expect(marks.filter({ hasText: /\S/ })).toHaveCount(all);
+  expect(all).toBeGreaterThan(50);
+});
+
+test('the counter is divided by turns with one press, and the peak falls', async ({ owner: page }) => {
+  await openDemo(page, 'Circuits');
+  await page.getByRole('tab', { name: 'Counter' }).click();
+  const today = page.locator('article', { hasText: 'As it is' }).locator('.peak');
+  const before = Number.parseFloat(await today.innerText());
+  const byTurns = page.locator('article', { hasText: 'By turns along the counter' });
+  const promised = await byTurns.locator('.peak').innerText();
+  await byTurns.getByRole('button', { name: 'Divide it so' }).click();
+  await expect(today).toHaveText(promised);
+  expect(Number.parseFloat(promised)).toBeLessThan(before);
+});

@@ -10,7 +10,7 @@ import { isFramedAt, studFaces } from '../plan/studs';
 import { findWall, nearestWall, wallLoop } from '../plan/wall-loop';
 
 /** Where an appliance connects, inches above the floor: *common practice*; the instructions decide. */
-export interface Hookup {
+interface Hookup {
   readonly kind: LoadKind;
   readonly heightIn: number;
   readonly ratingA?: 15 | 20 | 30 | 40 | 50;

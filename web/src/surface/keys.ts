@@ -125,7 +125,7 @@ const isOnSurface = (target: EventTarget | null): boolean =>
 const registered: Handlers[] = [];
 
 /** Tells who listens of a key that is theirs; the last to come is told first. */
-export function pressKey(event: KeyboardEvent): void {
+function pressKey(event: KeyboardEvent): void {
   if (event.defaultPrevented || isCovered()) return;
   const key: Key | undefined = KEYS.find((each) => each.is(event));
   if (!key || (isTyping(event.target) && !key.whileTyping)) return;

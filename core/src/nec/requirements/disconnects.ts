@@ -7,7 +7,7 @@ import { boxPoint, distanceToFeature } from '../../plan/points';
 /** *In sight*: visible and not more than 50 ft away, NEC Article 100. Inches. */
 const IN_SIGHT_IN = 50 * 12;
 
-export interface DrawnDisconnect {
+interface DrawnDisconnect {
   readonly feature: Feature;
   /** From the disconnect to where the equipment is connected, inches. */
   readonly awayIn: number;

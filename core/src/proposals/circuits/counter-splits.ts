@@ -65,7 +65,7 @@ export interface CounterSplit {
 }
 
 /** The ways to divide the counter receptacles of one kitchen among its small-appliance circuits. */
-export interface CounterSplits {
+interface CounterSplits {
   readonly room: Room;
   readonly splits: readonly CounterSplit[];
 }

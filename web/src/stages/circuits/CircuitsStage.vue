@@ -76,26 +76,41 @@ const selected = computed(() => {
   for (const outlet of index.value.byCircuit.get(selectedCircuit.value ?? '') ?? []) ids.add(outlet.box.id);
   return ids;
 });
+/** Everything but the selected circuit faded. */
+const isAlone = ref(false);
+const isFaded = (box: Box): boolean =>
+  isAlone.value &&
+  selectedCircuit.value !== undefined &&
+  !Object.values(box.devices).some(({ circuit }) => circuit === selectedCircuit.value);
 const circuitOf = (box: Box) => {
   const device = Object.values(box.devices).find((one) => one.circuit !== null);
   return device?.circuit ? shown.value.circuits[device.circuit] : undefined;
 };
 const markOf = (box: Box) => {
+  if (isFaded(box)) return '';
   const circuit = circuitOf(box);
   return circuit ? numberOf(circuit, circuits.value) : Object.values(box.devices)[0]?.kind === 'switch' ? '' : '?';
 };
 const colorOf = (box: Box) => {
+  if (isFaded(box)) return 'var(--rule)';
   const circuit = circuitOf(box);
   return circuit ? inkOf(circuit, circuits.value) : 'var(--caution)';
 };
 const ringAt = (box: Box) => {
-  const circuit = circuitOf(box);
+  const circuit = isFaded(box) ? undefined : circuitOf(box);
   return circuit && ringOf(circuit, circuits.value);
 };
 
 function put(circuitId: string): void {
   if (selectedDevices.value.length > 0 && store.apply(assignToCircuit(store.current, selectedDevices.value, circuitId)))
     view.select([{ kind: 'circuit', id: circuitId }]);
+}
+
+/** Selects a circuit, and goes to a level of it where the sheet shows none of its boxes. */
+function choose(id: string): void {
+  view.select([{ kind: 'circuit', id }]);
+  const levels = (index.value.byCircuit.get(id) ?? []).map(({ room }) => room.level);
+  if (levels[0] !== undefined && !levels.includes(view.level)) view.level = levels[0];
 }
 
 function addCircuit(): void {
@@ -146,6 +161,7 @@ function selectUnassigned(): void {
     <v-btn :disabled="!index.unassigned.length" @click="selectUnassigned">
       <b class="num" :class="{ 'is-caution': index.unassigned.length }">{{ index.unassigned.length }}</b> on no circuit
     </v-btn>
+    <v-btn v-if="selectedCircuit" :aria-pressed="isAlone" @click="isAlone = !isAlone">This circuit alone</v-btn>
     <span class="grow" />
     <span v-if="selectedBoxes.length" class="muted"
       ><b class="num">{{ selectedBoxes.length }}</b> picked</span
@@ -224,7 +240,7 @@ function selectUnassigned(): void {
           :number="numberOf(circuit, circuits)"
           :is-selected="selectedCircuit === circuit.id"
           :takes="store.canEdit ? selectedDevices.length : 0"
-          @choose="view.select([{ kind: 'circuit', id: circuit.id }])"
+          @choose="choose(circuit.id)"
           @put="put(circuit.id)"
           @carry="carryChip"
         />
