@@ -1,3 +1,4 @@
+import { boundsOf } from '../geometry/geometry';
 import type { Box, House } from '../house/schema';
 import { describeBox } from './walk-sheets';
 import { formatLength } from '../units/length';
@@ -14,8 +15,42 @@ const place = (house: House, box: Box): string => {
   const show = (inches: number) => formatLength(inches, house.standards.lengths);
   const { at } = box;
   if (at.kind === 'wall') return `${show(at.alongIn)} along, ${show(at.heightIn)} high`;
-  return at.kind === 'feature' ? `on the ${house.features[at.feature]?.name || 'feature'}` : `in the ${at.kind}`;
+  const { minX, minY } = boundsOf(house.rooms[box.room]!.corners);
+  const where = `${show(at.x - minX)} from the west, ${show(at.y - minY)} from the north`;
+  return at.kind === 'feature'
+    ? `on the ${house.features[at.feature]?.name || 'feature'}, ${where}, ${show(at.heightIn)} high`
+    : `in the ${at.kind}, ${where}`;
 };
+
+/** The boxes of a switch group by their tags: its switches, and what they govern. */
+function switchingOf(house: House, id: string): { readonly words: string; readonly first: Box | undefined } {
+  const group = house.switchGroups[id];
+  if (!group) return { words: '', first: undefined };
+  const boxOf = (device: string) => Object.values(house.boxes).find((box) => Object.hasOwn(box.devices, device));
+  const tags = (devices: readonly string[]) =>
+    devices.flatMap((device) => boxOf(device)?.tag ?? []).join(', ') || 'nothing';
+  const first = [...group.switches, ...group.controls].map(boxOf).find((box) => box !== undefined);
+  return { words: `${tags(group.switches)} governs ${tags(group.controls)}`, first };
+}
+
+/** What is switched by what otherwise than it was signed, group by group. */
+function switchingChanges(before: House, now: House): BoxChange[] {
+  const ids = new Set([...Object.keys(before.switchGroups), ...Object.keys(now.switchGroups)]);
+  return [...ids].flatMap((id): BoxChange[] => {
+    const [was, is] = [switchingOf(before, id), switchingOf(now, id)];
+    const box = is.first ?? was.first;
+    if (was.words === is.words || !box) return [];
+    const name = (now.switchGroups[id] ?? before.switchGroups[id])!.name;
+    return [
+      {
+        tag: box.tag,
+        room: (now.rooms[box.room] ?? before.rooms[box.room])!.name,
+        kind: 'changed',
+        what: `switching of ${name}: ${was.words || 'none'} → ${is.words || 'none'}`,
+      },
+    ];
+  });
+}
 
 /** What is drawn of a box, without its circuit, its progress on site and its number of volume: what a signature covers. */
 const contents = (box: Box): string =>
@@ -60,6 +95,7 @@ export function changesSince(before: House, now: House): BoxChange[] {
         });
     }
   }
+  changes.push(...switchingChanges(before, now));
   return changes.sort(
     (a, b) => a.room.localeCompare(b.room) || a.tag.localeCompare(b.tag, undefined, { numeric: true }),
   );

@@ -113,7 +113,41 @@ describe('changes since a signed revision', () => {
       [second!.tag, 'changed'],
     ]);
     const without = done(removeEntities(demo, [{ collection: 'boxes', id: first!.id }]));
-    expect(changesSince(demo, without)).toMatchObject([{ tag: first!.tag, kind: 'removed' }]);
-    expect(changesSince(without, demo)).toMatchObject([{ tag: first!.tag, kind: 'added' }]);
+    // It is switched: who signed is told of the box, and of what its switch governs no more.
+    const kinds = (before: House, now: House) => changesSince(before, now).map(({ tag, kind }) => `${tag} ${kind}`);
+    expect(kinds(demo, without)).toContain(`${first!.tag} removed`);
+    expect(kinds(without, demo)).toContain(`${first!.tag} added`);
+    const groups = Object.values(demo.switchGroups).filter(({ switches, controls }) =>
+      [...switches, ...controls].some((id) => Object.hasOwn(first!.devices, id)),
+    );
+    expect(changesSince(demo, without)).toHaveLength(1 + groups.length);
+  });
+
+  it('name both distances of a box in the ceiling, and what is switched by what', () => {
+    const house = bedroom()
+      .over('bed', 'luminaire', 72, 60)
+      .switchAt('bed', 'c2', 60, null)
+      .switchAt('bed', 'c0', 30, null)
+      .governed('bed')
+      .build();
+    const [light, , second] = Object.values(house.boxes);
+    const moved = done(moveBox(house, light!.id, { kind: 'ceiling', x: 80, y: 60 }));
+    expect(changesSince(house, moved)).toMatchObject([
+      {
+        tag: light!.tag,
+        what: `in the ceiling, 6'-0" from the west, 5'-0" from the north → in the ceiling, 6'-8" from the west, 5'-0" from the north`,
+      },
+    ]);
+    const [group] = Object.values(house.switchGroups);
+    const without = done(
+      changeEntity(house, 'switchGroups', group!.id, {
+        switches: group!.switches.filter((id) => !Object.hasOwn(second!.devices, id)),
+      }),
+    );
+    expect(changesSince(house, without).map(({ kind, what }) => [kind, what])).toEqual([
+      ['changed', `switching of ${group!.name}: R1-2, R1-3 governs R1-1 → R1-2 governs R1-1`],
+    ]);
+    const renamed = done(changeEntity(house, 'switchGroups', group!.id, { name: 'Ceiling' }));
+    expect(changesSince(house, renamed)).toEqual([]);
   });
 });

@@ -19,7 +19,7 @@ const garage = (secondAt: number) =>
 
 testRule(drawingComplete, {
   passes: [
-    ['a room with its walls', room(), '1 rooms hold together as drawn.'],
+    ['a room with its walls', room(), '1 room as drawn, nothing missing between them.'],
     [
       'a stair that is drawn on the upper of two levels',
       below('recreation').feature('r', 'stair', ['c1', 10, 110, 36]),

@@ -2,6 +2,7 @@ import { polygonsOverlap } from '../../geometry/geometry';
 import type { Feature, House, Level, Panel } from '../../house/schema';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { featureOutline } from '../../plan/points';
+import { count } from '../../units/count';
 import type { RoomView } from '../../plan/room-view';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
@@ -56,7 +57,7 @@ export const drawingComplete = defineRule({
         `No stair is drawn to ${level}, so its switches and its lights cannot be checked. Draw the stair under House.`,
       panels: ({ a, b }: { a: string; b: string }) =>
         `${a} and ${b} hang in one place. Move one of them under House, or remove it.`,
-      whole: ({ rooms }: { rooms: number }) => `${rooms} rooms hold together as drawn.`,
+      whole: ({ rooms }: { rooms: number }) => `${count(rooms, 'room')} as drawn, nothing missing between them.`,
     },
   },
   scope: 'house',
