@@ -1,7 +1,7 @@
 import type { Draft } from 'immer';
 import { edit, joinEdits, type Edited } from '../house/edit';
 import { succeed, type Result } from '../units/result';
-import { connectionOf, onStud } from '../loads/hookups';
+import { onStud, ownConnection } from '../loads/hookups';
 import type { Box, Feature, House } from '../house/schema';
 import { featureOutline } from '../plan/points';
 
@@ -35,14 +35,13 @@ export function carryBoxes(draft: Draft<House>, before: House, ids: ReadonlySet<
 
 /**
  * The box that an appliance connects to goes with it: as far along the wall, onto another wall, over or under it where it stands
- * free, and onto a stud again. One that is nailed or holds other things as well stays where it is.
+ * free, and onto a stud again.
  */
 export function carryConnection(before: House, moved: Edited, id: string): Result<Edited> {
   const { house } = moved;
   const [was, is] = [before.features[id], house.features[id]];
-  const had = was && connectionOf(before, was);
-  if (!had || !is || was.room !== is.room || had.box.progress || Object.keys(had.box.devices).length > 1)
-    return succeed(moved);
+  const had = was && ownConnection(before, was);
+  if (!had || !is || was.room !== is.room) return succeed(moved);
   const at = movedWith(had.box, was, is);
   if (!at) return succeed(moved);
   const { bracket: _bracket, ...bare } = { ...had.box, at };

@@ -5,7 +5,7 @@ import { newDevice, type Load } from '../house/schema-equipment';
 import { removeEntities } from './remove';
 import { changeEntity, nextTag } from './verbs';
 import type { NewId } from '../house/new-box';
-import { alike, connectionOf, loadOf, onStud, placeBeside, placeFor } from '../loads/hookups';
+import { alike, loadOf, onStud, ownConnection, placeBeside, placeFor } from '../loads/hookups';
 import { LOAD_LIBRARY } from '../loads/library';
 import { refuse, succeed, type Result } from '../units/result';
 
@@ -85,12 +85,12 @@ export function connectAppliances(house: House, newId: NewId, only?: ReadonlySet
 }
 
 /**
- * Says whether an appliance burns fuel. What it is connected to changes with it, as long as nobody has read its plate: a gas range
+ * Says whether an appliance burns fuel. What it is connected to changes with it, as long as nobody has read its plate and nothing is done at its box: a gas range
  * takes a receptacle for its igniter, a gas water heater nothing.
  */
 export function setFuel(house: House, featureId: string, fuel: boolean, newId: NewId): Result<Edited> {
   const feature = house.features[featureId];
-  const had = feature && connectionOf(house, feature);
+  const had = feature && ownConnection(house, feature);
   const changed = changeEntity(house, 'features', featureId, { fuel: fuel || undefined });
   if (!changed.ok || !feature || !had || had.load.source !== 'typical') return changed;
   const now = changed.value.house.features[featureId]!;

@@ -66,8 +66,8 @@ describe('an appliance that is set down', () => {
     expect(validateHouse(turned).ok).toBe(true);
   });
 
-  it('leaves a box where it is that is nailed or holds more', () => {
-    for (const change of [{ progress: 'nailed' }, { more: true }]) {
+  it('leaves a box as it is that is nailed, stood there before or holds more', () => {
+    for (const change of [{ progress: 'nailed' }, { state: 'existing' }, { more: true }]) {
       const house = structuredClone(range);
       const { box } = only(house);
       if ('more' in change)
@@ -77,6 +77,8 @@ describe('an appliance that is set down', () => {
       expect(moved.boxes[box.id]).toEqual(box);
       const gone = must(removeEntities(house, [{ collection: 'features', id: 'it' }])).house;
       expect(gone.boxes[box.id]).toEqual(box);
+      const gas = must(setFuel(house, 'it', true, newId)).house;
+      expect([gas.boxes[box.id], gas.loads, gas.features['it']!.fuel]).toEqual([box, house.loads, true]);
     }
   });
 

@@ -2,7 +2,7 @@ import type { Draft } from 'immer';
 import type { Collection } from '../house/collections';
 import { edit, type Edited } from '../house/edit';
 import type { House, Route } from '../house/schema';
-import { connectionOf } from '../loads/hookups';
+import { ownConnection } from '../loads/hookups';
 import type { Result } from '../units/result';
 import { ENTITY_WORDS } from './verbs';
 
@@ -101,10 +101,8 @@ export function removeEntities(house: House, refs: readonly EntityRef[]): Result
   const label = refs.length === 1 ? `Delete ${ENTITY_WORDS[refs[0]!.collection]}` : `Delete ${refs.length} things`;
   const connections = refs.flatMap(({ collection, id }): EntityRef[] => {
     const feature = collection === 'features' ? house.features[id] : undefined;
-    const its = feature && connectionOf(house, feature);
-    // What an appliance alone connects to goes with it, but for work that is done.
-    const goes = its && !its.box.progress && Object.keys(its.box.devices).length === 1;
-    return goes ? [{ collection: 'boxes', id: its.box.id }] : [];
+    const its = feature && ownConnection(house, feature);
+    return its ? [{ collection: 'boxes', id: its.box.id }] : [];
   });
   return edit(house, label, (draft) => {
     for (const ref of [...refs, ...connections]) removeOne(draft, ref);

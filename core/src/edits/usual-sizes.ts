@@ -80,6 +80,7 @@ export const FEATURE_BOTTOM_IN: Readonly<Partial<Record<FeatureKind, number>>> =
   'garage-opener': 84,
   'attic-access': 90,
   'ev-charger': 40,
+  disconnect: 48,
 };
 /** The gap that a basin or a sink leaves behind it, inches. */
 export const BEHIND_IN: Readonly<Partial<Record<FeatureKind, number>>> = { sink: 3, basin: 3 };

@@ -158,3 +158,15 @@ export function connectionOf(house: House, feature: Feature): { readonly box: Bo
     })
     .sort((a, b) => a.awayIn - b.awayIn)[0];
 }
+
+/**
+ * What an appliance alone connects to, and may take along when it is moved, changed or removed: a new box that holds nothing else and
+ * at which no work is done yet.
+ */
+export function ownConnection(house: House, feature: Feature): ReturnType<typeof connectionOf> {
+  const its = connectionOf(house, feature);
+  if (!its) return undefined;
+  const { progress, state, devices } = its.box;
+  const stays = progress !== undefined || state === 'existing' || Object.keys(devices).length > 1;
+  return stays ? undefined : its;
+}

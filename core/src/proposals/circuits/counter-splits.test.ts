@@ -72,6 +72,22 @@ describe('counter receptacles divided by what runs at once', () => {
     ).toEqual([['2', '3', '1']]);
   });
 
+  it('a duplex that is split between the two circuits stays as it is', () => {
+    const house = kitchen().with((draft) => {
+      const box = Object.values(draft.boxes)[0]!;
+      const upper = Object.values(box.devices)[0]!;
+      Object.assign(upper, { style: 'half' });
+      Object.assign(box.devices, { low: { ...upper, id: 'low', circuit: 'SA2', yokeWith: upper.id } });
+    });
+    const [{ splits } = { splits: [] }] = compareCounterSplits(house.build());
+    expect(splits.length).toBeGreaterThan(1);
+    for (const { edited } of splits)
+      expect(Object.values(Object.values(edited.house.boxes)[0]!.devices).map((one) => one.circuit)).toEqual([
+        'SA1',
+        'SA2',
+      ]);
+  });
+
   it('one circuit, or a locked one, leaves nothing to divide', () => {
     expect(compareCounterSplits(kitchen(6).build())).toEqual([]);
     const locked = kitchen().with((house) => Object.assign(house.circuits['SA1']!, { locked: true }));

@@ -1,11 +1,12 @@
 import { indexOutlets, type Outlet } from '../../circuits/outlets';
 import { edit, type Edited } from '../../house/edit';
 import type { Box, Circuit, House, Room } from '../../house/schema';
+import { otherHalfOf } from '../../house/yokes';
 import type { LoadKind } from '../../house/schema-equipment';
 import { ampsOf, LOAD_LIBRARY, useOf, type Use } from '../../loads/library';
 import { wireHouse } from '../../makeup/make-up';
 import { runAlong } from '../../makeup/wired-run';
-import { aboveCounter, servesCounter } from '../../place/receptacles';
+import { aboveCounter, servesCounter, SERVES_ABOVE_IN } from '../../place/receptacles';
 import { placesIn } from '../../place/reach';
 import { measureCounterSpaces } from '../../plan/counter-spaces';
 import { viewRoom } from '../../plan/room-view';
@@ -16,8 +17,6 @@ import type { Result } from '../../units/result';
 const BREAKFAST: readonly LoadKind[] = ['kettle', 'toaster', 'coffee-maker'];
 /** What else may run in that quarter of an hour on the same circuit. */
 const RUNS_THEN: ReadonlySet<Use> = new Set(['always', 'cycle', 'morning', 'cook', 'snack', 'burst']);
-/** Receptacles over a counter that is not over a wall counter count as served by it up to so far above: NEC 210.52(C)(3). */
-const ABOVE_IN = 20;
 
 /**
  * The boxes of each counter of a kitchen in the order in which they stand along it: wall counters around the room, then islands and
@@ -27,7 +26,7 @@ export function boxesAlongCounters(house: House, room: Room): readonly (readonly
   const view = viewRoom(house, room.id);
   const loop = wallLoop(room);
   const onWalls = measureCounterSpaces(view).map((space) =>
-    aboveCounter(view, space, ABOVE_IN)
+    aboveCounter(view, space, SERVES_ABOVE_IN)
       .map((one) => ({ box: one.box!, atIn: placesIn(space, loop.lengthIn, [one.atIn])[0]! }))
       .sort((a, b) => a.atIn - b.atIn)
       .map(({ box }) => box),
@@ -100,7 +99,9 @@ const splitOutlets = (house: House, room: Room): Outlet[] => {
       circuit?.purpose === 'small-appliance' &&
       !circuit.locked &&
       !(load && load.fastened) &&
-      servesCounter(view, box)
+      servesCounter(view, box) &&
+      // The halves of a split duplex are on two circuits on purpose.
+      otherHalfOf(box, device.id) === undefined
     );
   });
 };
