@@ -247,14 +247,12 @@ export { type Connected, type DwellingLoads, oneMore } from './service/connected
 export {
   type CalculationLine,
   existingLoad,
-  isMultifamily,
   type LoadCalculation,
-  multifamilyLoad,
   neutralLoad,
   optionalLoad,
   standardLoad,
-  twoDwellingsLoad,
 } from './service/load-calculation';
+export { isMultifamily, multifamilyLoad, twoDwellingsLoad } from './service/multifamily-load';
 export {
   electrodeConductor,
   fitsRating,

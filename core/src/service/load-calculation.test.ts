@@ -5,15 +5,8 @@ import { EDITIONS } from '../house/schema';
 import { cookingDemandVa } from './cooking-demand';
 import { aHouse } from '../test/house-builder';
 import { dwellingLoads, type Connected, type DwellingLoads, type LoadGroup } from './connected-loads';
-import {
-  existingLoad,
-  isMultifamily,
-  multifamilyLoad,
-  neutralLoad,
-  optionalLoad,
-  standardLoad,
-  twoDwellingsLoad,
-} from './load-calculation';
+import { existingLoad, neutralLoad, optionalLoad, standardLoad } from './load-calculation';
+import { isMultifamily, multifamilyLoad, twoDwellingsLoad } from './multifamily-load';
 import { electrodeConductor, nextServiceRating, serviceConductors } from './service-conductors';
 
 const one = (group: LoadGroup, va: number, extra: Partial<Connected> = {}): Connected => ({

@@ -22,7 +22,7 @@ export interface LoadCalculation {
 }
 
 const [VA_PER_FT2, CIRCUIT_VA] = [3, 1500];
-const round = (va: number): string => Math.round(va).toLocaleString('en-US');
+export const inWords = (va: number): string => Math.round(va).toLocaleString('en-US');
 
 const AREA_SECTION: Readonly<Record<Edition, string>> = {
   '2014': '220.12',
@@ -37,10 +37,10 @@ const DEMAND_SECTION: Readonly<Record<Edition, string>> = {
   '2023': 'Table 220.45',
 };
 
-const of = (loads: DwellingLoads, group: LoadGroup): Connected[] =>
+export const loadsOf = (loads: DwellingLoads, group: LoadGroup): Connected[] =>
   loads.connected.filter((one) => one.group === group);
-const sumVa = (all: readonly { readonly va: number }[]): number => all.reduce((sum, one) => sum + one.va, 0);
-const names = (all: readonly Connected[]): string => all.map((one) => one.name).join(', ');
+export const sumVa = (all: readonly { readonly va: number }[]): number => all.reduce((sum, one) => sum + one.va, 0);
+export const names = (all: readonly Connected[]): string => all.map((one) => one.name).join(', ');
 
 /** 3 VA/ft² with the small-appliance and laundry circuits, before any demand. */
 const generalVa = (loads: DwellingLoads): number =>
@@ -55,13 +55,13 @@ const generalLines = (loads: DwellingLoads): CalculationLine[] => [
   },
   {
     what: 'Small-appliance circuits',
-    sum: `${loads.smallApplianceCircuits} × ${round(CIRCUIT_VA)} VA`,
+    sum: `${loads.smallApplianceCircuits} × ${inWords(CIRCUIT_VA)} VA`,
     va: CIRCUIT_VA * loads.smallApplianceCircuits,
     section: '220.52(A)',
   },
   {
     what: 'Laundry circuit',
-    sum: `${loads.laundryCircuits} × ${round(CIRCUIT_VA)} VA`,
+    sum: `${loads.laundryCircuits} × ${inWords(CIRCUIT_VA)} VA`,
     va: CIRCUIT_VA * loads.laundryCircuits,
     section: '220.52(B)',
   },
@@ -97,7 +97,7 @@ const countsTowardsFour = (one: Connected, edition: Edition): boolean =>
   edition === '2014' || edition === '2017' || one.va >= 500;
 
 function fixedLines(loads: DwellingLoads): CalculationLine[] {
-  const fixed = of(loads, 'fixed');
+  const fixed = loadsOf(loads, 'fixed');
   const counted = fixed.filter((one) => countsTowardsFour(one, loads.edition));
   const rest = fixed.filter((one) => !counted.includes(one));
   const share = counted.length >= 4 ? 0.75 : 1;
@@ -105,7 +105,7 @@ function fixedLines(loads: DwellingLoads): CalculationLine[] {
   if (counted.length > 0)
     lines.push({
       what: `Fixed appliances: ${names(counted)}`,
-      sum: share < 1 ? `${round(sumVa(counted))} VA × 75 %, four or more` : 'fewer than four: at 100 %',
+      sum: share < 1 ? `${inWords(sumVa(counted))} VA × 75 %, four or more` : 'fewer than four: at 100 %',
       va: sumVa(counted) * share,
       section: '220.53',
     });
@@ -115,7 +115,7 @@ function fixedLines(loads: DwellingLoads): CalculationLine[] {
 }
 
 function dryerLines(loads: DwellingLoads): CalculationLine[] {
-  const dryers = of(loads, 'dryer');
+  const dryers = loadsOf(loads, 'dryer');
   const percent = dryerPercent(dryers.length);
   if (percent === 100)
     return dryers.map((one) => ({ what: one.name, sum: 'at least 5,000 VA', va: dryerVa(one), section: '220.54' }));
@@ -130,14 +130,19 @@ function dryerLines(loads: DwellingLoads): CalculationLine[] {
 }
 
 /** Heat and cooling that never run together: the larger counts, 220.60. A heat pump heats with its supplement, and cools without it. */
-function seasons(loads: DwellingLoads): { heatVa: number; coolVa: number; cooling: Connected[]; heating: Connected[] } {
-  const pumps = of(loads, 'heat-pump');
-  const heating = [...of(loads, 'heat'), ...pumps];
-  const cooling = [...of(loads, 'cooling'), ...pumps];
+export function seasons(loads: DwellingLoads): {
+  heatVa: number;
+  coolVa: number;
+  cooling: Connected[];
+  heating: Connected[];
+} {
+  const pumps = loadsOf(loads, 'heat-pump');
+  const heating = [...loadsOf(loads, 'heat'), ...pumps];
+  const cooling = [...loadsOf(loads, 'cooling'), ...pumps];
   return { heating, cooling, heatVa: sumVa(heating), coolVa: sumVa(cooling) };
 }
 
-const finish = (
+export const finish = (
   { volts }: Pick<DwellingLoads, 'volts'>,
   lines: readonly CalculationLine[],
   assumed: readonly string[],
@@ -153,26 +158,26 @@ const finish = (
 export function standardLoad(loads: DwellingLoads): LoadCalculation {
   const general = generalVa(loads);
   const lines: CalculationLine[] = [
-    ...generalLines(loads).map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${round(line.va)} VA` })),
+    ...generalLines(loads).map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${inWords(line.va)} VA` })),
     {
       what: 'Demand on these',
-      sum: `3,000 VA at 100 %, the rest of ${round(general)} at 35 %`,
+      sum: `3,000 VA at 100 %, the rest of ${inWords(general)} at 35 %`,
       va: lightingDemandVa(general),
       section: DEMAND_SECTION[loads.edition],
     },
     ...fixedLines(loads),
-    ...of(loads, 'other').map((one) => ({ what: one.name, sum: 'at 100 %', va: one.va, section: '220.14' })),
+    ...loadsOf(loads, 'other').map((one) => ({ what: one.name, sum: 'at 100 %', va: one.va, section: '220.14' })),
   ];
-  const cooking = of(loads, 'cooking');
+  const cooking = loadsOf(loads, 'cooking');
   if (cooking.length > 0)
     lines.push({
       what: `Cooking: ${names(cooking)}`,
-      sum: `demand on ${round(sumVa(cooking))} VA`,
+      sum: `demand on ${inWords(sumVa(cooking))} VA`,
       va: cookingDemandVa(cooking.map((one) => one.va)),
       section: 'Table 220.55',
     });
   lines.push(...dryerLines(loads));
-  for (const one of of(loads, 'vehicle'))
+  for (const one of loadsOf(loads, 'vehicle'))
     lines.push({
       what: one.name,
       va: vehicleVa(one, loads.edition),
@@ -183,7 +188,7 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
   if (heating.length + cooling.length > 0)
     lines.push({
       what: isCold ? `Heat: ${names(heating)}` : `Cooling: ${names(cooling)}`,
-      sum: `heat ${round(heatVa)}, cooling ${round(coolVa)}: the larger`,
+      sum: `heat ${inWords(heatVa)}, cooling ${inWords(coolVa)}: the larger`,
       va: Math.max(heatVa, coolVa),
       section: '220.51, 220.60',
     });
@@ -201,7 +206,7 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
   if (largest)
     lines.push({
       what: `25 % of the largest motor: ${largest.name}`,
-      sum: `${round(largest.va)} VA × 25 %`,
+      sum: `${inWords(largest.va)} VA × 25 %`,
       va: largest.va * 0.25,
       section: '220.50, 430.24',
     });
@@ -217,7 +222,7 @@ interface Climate {
 
 /** The largest of 220.82(C)(1) to (6). */
 function largestClimate(loads: DwellingLoads): { line: Climate | undefined; assumed: string[] } {
-  const [heat, pumps, cooling] = [of(loads, 'heat'), of(loads, 'heat-pump'), of(loads, 'cooling')];
+  const [heat, pumps, cooling] = [loadsOf(loads, 'heat'), loadsOf(loads, 'heat-pump'), loadsOf(loads, 'cooling')];
   const controls = new Set(heat.map((one) => one.control)).size;
   const choices: Climate[] = [];
   const coolVa = sumVa(cooling) + sumVa(pumps);
@@ -233,7 +238,7 @@ function largestClimate(loads: DwellingLoads): { line: Climate | undefined; assu
   if (pumps.length > 0 && heat.length > 0)
     choices.push({
       what: `Heat pump with supplement: ${names([...pumps, ...heat])}`,
-      sum: `${round(sumVa(pumps))} + 65 % of ${round(sumVa(heat))} VA`,
+      sum: `${inWords(sumVa(pumps))} + 65 % of ${inWords(sumVa(heat))} VA`,
       va: sumVa(pumps) + 0.65 * sumVa(heat),
       section: '220.82(C)(3)',
     });
@@ -241,7 +246,7 @@ function largestClimate(loads: DwellingLoads): { line: Climate | undefined; assu
     const share = controls >= 4 ? 40 : 65;
     choices.push({
       what: `Heat: ${names(heat)}`,
-      sum: `${share} % of ${round(sumVa(heat))} VA, ${controls} separately controlled`,
+      sum: `${share} % of ${inWords(sumVa(heat))} VA, ${controls} separately controlled`,
       va: (share / 100) * sumVa(heat),
       section: controls >= 4 ? '220.82(C)(5)' : '220.82(C)(4)',
     });
@@ -261,7 +266,7 @@ function poolWords(one: Connected, edition: Edition): Pick<CalculationLine, 'sum
 }
 
 /** What the general pool of the optional methods holds: everything but heat and cooling, at nameplate. */
-function poolLines(loads: DwellingLoads): CalculationLine[] {
+export function poolLines(loads: DwellingLoads): CalculationLine[] {
   const inPool = loads.connected.filter((one) => !['heat', 'heat-pump', 'cooling'].includes(one.group));
   return [
     ...generalLines(loads),
@@ -274,7 +279,7 @@ function poolLines(loads: DwellingLoads): CalculationLine[] {
 }
 
 const vehicleDoubt = (loads: DwellingLoads): string[] =>
-  of(loads, 'vehicle').length > 0
+  loadsOf(loads, 'vehicle').length > 0
     ? [
         'A charger stands in the general load at its plate; the code does not spell that out, and some authorities want it at 100 %.',
       ]
@@ -285,10 +290,10 @@ function demandOnPool(loads: DwellingLoads, wholeVa: number, section: string): C
   const pool = poolLines(loads);
   const total = sumVa(pool);
   return [
-    ...pool.map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${round(line.va)} VA` })),
+    ...pool.map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${inWords(line.va)} VA` })),
     {
       what: 'Demand on these',
-      sum: `${round(wholeVa)} VA at 100 %, the rest of ${round(total)} at 40 %`,
+      sum: `${inWords(wholeVa)} VA at 100 %, the rest of ${inWords(total)} at 40 %`,
       va: Math.min(total, wholeVa) + 0.4 * Math.max(0, total - wholeVa),
       section,
     },
@@ -302,100 +307,6 @@ export function optionalLoad(loads: DwellingLoads): LoadCalculation {
     loads,
     [...demandOnPool(loads, 10_000, '220.82(B)'), ...(line ? [line] : [])],
     [...assumed, ...vehicleDoubt(loads)],
-  );
-}
-
-/** Demand of multifamily dwellings by the number of units, percent: Table 220.84, 220.84(B) from 2020. *From memory*, medium. */
-const MULTIFAMILY: readonly (readonly [most: number, percent: number])[] = [
-  ...([
-    [5, 45],
-    [7, 44],
-    [10, 43],
-    [11, 42],
-    [13, 41],
-    [15, 40],
-    [17, 39],
-    [20, 38],
-    [21, 37],
-    [23, 36],
-  ] as const),
-  ...([
-    [25, 35],
-    [27, 34],
-    [30, 33],
-    [31, 32],
-    [33, 31],
-    [36, 30],
-    [38, 29],
-    [42, 28],
-    [45, 27],
-    [50, 26],
-  ] as const),
-  ...([
-    [55, 25],
-    [61, 24],
-    [Infinity, 23],
-  ] as const),
-];
-
-/** Three dwellings and more, each with electric cooking and with electric heat or cooling: 220.84(A). */
-export const isMultifamily = (loads: DwellingLoads): boolean =>
-  loads.dwellings >= 3 &&
-  of(loads, 'cooking').length >= loads.dwellings &&
-  Math.max(seasons(loads).heating.length, seasons(loads).cooling.length) >= loads.dwellings;
-
-/** What dwellings connect by 220.84(C): the pool at its plates, and the larger of heat and cooling. */
-function connectedLines(loads: DwellingLoads): CalculationLine[] {
-  const { heating, cooling, heatVa, coolVa } = seasons(loads);
-  const climate: CalculationLine = {
-    what: heatVa >= coolVa ? `Heat: ${names(heating)}` : `Cooling: ${names(cooling)}`,
-    sum: `heat ${round(heatVa)}, cooling ${round(coolVa)}: the larger`,
-    va: Math.max(heatVa, coolVa),
-    section: '220.84(C)(5)',
-  };
-  return [...poolLines(loads), ...(climate.va > 0 ? [climate] : [])];
-}
-
-/**
- * The load of three dwelling units and more by the optional method, 220.84: for units with electric cooking and with electric heat or
- * cooling, see {@link isMultifamily}. Loads of the house itself come on top, by Part III.
- */
-export function multifamilyLoad(loads: DwellingLoads): LoadCalculation {
-  const lines = connectedLines(loads);
-  const total = sumVa(lines);
-  const [, percent] = MULTIFAMILY.find(([most]) => loads.dwellings <= most)!;
-  return finish(
-    loads,
-    [
-      ...lines.map((line) => ({ ...line, va: 0, sum: `${line.sum} = ${round(line.va)} VA` })),
-      {
-        what: `Demand on these, ${loads.dwellings} units`,
-        sum: `${round(total)} VA × ${percent} %`,
-        va: (total * percent) / 100,
-        section: loads.edition === '2014' || loads.edition === '2017' ? 'Table 220.84' : 'Table 220.84(B)',
-      },
-    ],
-    ['Everything is taken as a load of the units: what a house panel feeds comes on top, by Part III.'],
-  );
-}
-
-/**
- * Two dwelling units by 220.85: three identical ones by 220.84, half as much again as the two connect. Where the units differ this is
- * less than three of the larger would be, so it is shown and never decides.
- */
-export function twoDwellingsLoad(loads: DwellingLoads): LoadCalculation {
-  const total = sumVa(connectedLines(loads));
-  return finish(
-    loads,
-    [
-      {
-        what: 'Three units like these',
-        sum: `${round(total)} VA connected × 3/2 × 45 %`,
-        va: total * 1.5 * 0.45,
-        section: '220.85, 220.84',
-      },
-    ],
-    ['The two units are alike. Where they differ, reckon three of the larger one; the authority decides.'],
   );
 }
 
@@ -437,13 +348,13 @@ export function neutralLoad(loads: DwellingLoads): LoadCalculation {
       section: DEMAND_SECTION[loads.edition],
     },
   ];
-  const cooking = cookingDemandVa(of(loads, 'cooking').map((one) => one.va));
+  const cooking = cookingDemandVa(loadsOf(loads, 'cooking').map((one) => one.va));
   if (cooking > 0)
-    lines.push({ what: 'Cooking', sum: `${round(cooking)} VA × 70 %`, va: cooking * 0.7, section: '220.61(B)(1)' });
-  const drying = of(loads, 'dryer');
+    lines.push({ what: 'Cooking', sum: `${inWords(cooking)} VA × 70 %`, va: cooking * 0.7, section: '220.61(B)(1)' });
+  const drying = loadsOf(loads, 'dryer');
   const dryers = (drying.reduce((sum, one) => sum + dryerVa(one), 0) * dryerPercent(drying.length)) / 100;
   if (dryers > 0)
-    lines.push({ what: 'Dryer', sum: `${round(dryers)} VA × 70 %`, va: dryers * 0.7, section: '220.61(B)(1)' });
+    lines.push({ what: 'Dryer', sum: `${inWords(dryers)} VA × 70 %`, va: dryers * 0.7, section: '220.61(B)(1)' });
   for (const one of loads.connected)
     if (one.volts === 120 && (one.group === 'fixed' || one.group === 'other' || one.group === 'cooling'))
       lines.push({ what: one.name, sum: '120 V', va: one.va, section: '220.61(A)' });
@@ -454,7 +365,7 @@ export function neutralLoad(loads: DwellingLoads): LoadCalculation {
   if (largest > 0)
     lines.push({
       what: '25 % of the largest 120 V motor',
-      sum: `${round(largest)} VA × 25 %`,
+      sum: `${inWords(largest)} VA × 25 %`,
       va: largest * 0.25,
       section: '430.24',
     });

@@ -1,7 +1,8 @@
 import { remembering } from '../../house/remember';
 import type { House } from '../../house/schema';
 import { dwellingLoads, type Connected, type DwellingLoads } from '../../service/connected-loads';
-import { isMultifamily, multifamilyLoad, optionalLoad, standardLoad } from '../../service/load-calculation';
+import { optionalLoad, standardLoad } from '../../service/load-calculation';
+import { isMultifamily, multifamilyLoad } from '../../service/multifamily-load';
 import { dwellingAreaFt2 } from './dwelling-area';
 
 /** The house as Article 220 reads it. */
