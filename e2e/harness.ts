@@ -281,5 +281,21 @@ export async function dragPlan(
   await page.mouse.up();
 }
 
+/** Every proposal of the tool taken, from boxes to circuits, each press counted; then what the open items call a violation. */
+export async function takeAllProposals(
+  page: Page,
+  did: (work: Promise<unknown>, n?: number) => Promise<void>,
+): Promise<readonly string[]> {
+  await did(goTo(page, 'Boxes'));
+  await did(menu(page, 'Lay out boxes', 'The whole house'), 2);
+  await did(page.getByRole('region', { name: 'Proposed boxes' }).getByRole('button', { name: 'Accept all' }).click());
+  await did(goTo(page, 'Circuits'));
+  await did(page.getByRole('button', { name: 'Plan the circuits' }).click());
+  await did(page.getByRole('region', { name: 'Proposed circuits' }).getByRole('button', { name: 'Accept' }).click());
+  await saved(page);
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  return page.locator('.fail.violation').allTextContents();
+}
+
 export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
 export { expect };

@@ -14,6 +14,7 @@ import { shadowsOf } from './obstructions';
 import { placesIn, type Reach, type Stretch } from './reach';
 import {
   aboveCounter,
+  counterBoxHeightIn,
   reachAlongCounters,
   reachAlongWalls,
   SPACED_ROOMS,
@@ -306,10 +307,7 @@ function fillRoom(house: House, roomId: string, limits: PlacementLimits): readon
       );
   }
   for (const { space, reach } of reachAlongCounters(view, limits.counter)) {
-    const heightIn = Math.min(
-      space.heightIn + limits.counter.maxAboveIn,
-      Math.max(space.heightIn + 4, house.standards.counterHeightIn),
-    );
+    const heightIn = counterBoxHeightIn(space.heightIn, limits.counter.maxAboveIn, house.standards);
     const fixed = aboveCounter(view, space, limits.counter.maxAboveIn);
     const { reachIn } = limits.counter;
     parts.push(fill(house, view, { stretch: space, reach, fixed, heightIn, reachIn, purpose: 'counter' }));

@@ -1,5 +1,5 @@
 import { HABITABLE_ROOMS } from './habitable';
-import type { Box, Room } from '../house/schema';
+import type { Box, Room, House } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import { isShorter, lengthOf } from '../geometry/intervals';
 import { measureCounterSpaces, type CounterSpace } from '../plan/counter-spaces';
@@ -139,10 +139,17 @@ export function reachAlongCounters(
     });
 }
 
-/** Ids of the boxes over the room's wall counters, within the 20 in of 210.52(C)(3). */
+/** A receptacle no higher than so above a counter serves it: NEC 210.52(C)(3). Inches. */
+export const SERVES_ABOVE_IN = 20;
+
+/** Ids of the boxes over the room's wall counters. */
 const boxesOverCounters = perRoom(
   (view): ReadonlySet<string> =>
-    new Set(measureCounterSpaces(view).flatMap((space) => aboveCounter(view, space, 20).map((one) => one.box!.id))),
+    new Set(
+      measureCounterSpaces(view).flatMap((space) =>
+        aboveCounter(view, space, SERVES_ABOVE_IN).map((one) => one.box!.id),
+      ),
+    ),
 );
 
 /** Whether a receptacle serves a counter, an island or a peninsula. */
@@ -155,6 +162,16 @@ export function servesCounter(view: RoomView, box: Box): boolean {
   }
   return boxesOverCounters(view).has(box.id);
 }
+
+/** From the top of a counter to the middle of a box that clears it, inches: *common practice*. */
+const CLEAR_OF_COUNTER_IN = 4;
+
+/** The usual height of a receptacle over a counter of a height, no more than `maxAboveIn` over it. */
+export const counterBoxHeightIn = (
+  counterIn: number,
+  maxAboveIn: number,
+  { counterHeightIn }: House['standards'],
+): number => Math.min(counterIn + maxAboveIn, Math.max(counterIn + CLEAR_OF_COUNTER_IN, counterHeightIn));
 
 /** The usual height for a receptacle at a place of a room: the firm's standards. */
 export function usualHeightIn(

@@ -5,6 +5,7 @@ import type { Feature } from '../../house/schema';
 import { boxesOfProposal, proposeForRoom } from '../../place/propose';
 import {
   boxHeightIn,
+  counterBoxHeightIn,
   countedOnLoop,
   receptaclesOf,
   servesCounter,
@@ -285,10 +286,7 @@ function forEachCircuit(boxing: Boxing, room: string): void {
   while (over().length < circuits) {
     const view = boxing.view(room);
     const taken = over().map((box) => placeOf(view, box));
-    const heightIn = Math.min(
-      (spaces[0]?.heightIn ?? 0) + counter.maxAboveIn,
-      Math.max((spaces[0]?.heightIn ?? 0) + 4, boxing.house.standards.counterHeightIn),
-    );
+    const heightIn = counterBoxHeightIn(spaces[0]?.heightIn ?? 0, counter.maxAboveIn, boxing.house.standards);
     const isOver = (atLoopIn: number) => spaces.some((space) => placesIn(space, loop.lengthIn, [atLoopIn]).length > 0);
     const cost = ({ point, atLoopIn }: Spot) =>
       isOver(atLoopIn) ? -Math.min(wall.reachIn, ...taken.map((one) => distance(one, point))) : undefined;

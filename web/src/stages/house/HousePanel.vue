@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
-import type { FeatureKind, OpeningKind, RoomKind } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import FeatureForm from './FeatureForm.vue';
@@ -9,7 +8,7 @@ import LevelForm from './LevelForm.vue';
 import OpeningForm from './OpeningForm.vue';
 import RoomForm from './RoomForm.vue';
 import UsualKinds from './UsualKinds.vue';
-import { useKinds } from './use-kinds';
+import { OPENINGS, useKinds, USUAL_FEATURES, USUAL_ROOMS } from './use-kinds';
 
 const store = useHouse();
 const view = useView();
@@ -18,15 +17,6 @@ const opening = computed(() => store.current.openings[view.only('opening') ?? ''
 const feature = computed(() => store.current.features[view.only('feature') ?? '']);
 
 const kinds = storeToRefs(useKinds());
-const USUAL_ROOMS: readonly RoomKind[] = [
-  ...(['living', 'kitchen', 'dining', 'bedroom', 'bathroom', 'half-bath', 'hallway', 'closet'] as const),
-  ...(['laundry', 'garage', 'foyer', 'porch', 'deck'] as const),
-];
-const USUAL_OPENINGS: readonly OpeningKind[] = ['door', 'window', 'cased', 'slider', 'pocket', 'vehicle'];
-const USUAL_FIXTURES: readonly FeatureKind[] = [
-  ...(['counter', 'sink', 'range', 'refrigerator', 'dishwasher', 'island', 'basin', 'toilet', 'tub'] as const),
-  ...(['shower', 'washer', 'dryer', 'water-heater', 'furnace', 'panel', 'stair', 'bed'] as const),
-];
 </script>
 
 <template>
@@ -37,17 +27,12 @@ const USUAL_FIXTURES: readonly FeatureKind[] = [
       label="Usual rooms"
       :kinds="USUAL_ROOMS"
     />
-    <UsualKinds
-      v-else-if="view.tool === 'opening'"
-      v-model="kinds.opening.value"
-      label="Openings"
-      :kinds="USUAL_OPENINGS"
-    />
+    <UsualKinds v-else-if="view.tool === 'opening'" v-model="kinds.opening.value" label="Openings" :kinds="OPENINGS" />
     <UsualKinds
       v-else-if="view.tool === 'feature'"
       v-model="kinds.feature.value"
       label="Usual fixtures"
-      :kinds="USUAL_FIXTURES"
+      :kinds="USUAL_FEATURES"
     />
   </template>
   <RoomForm v-if="room" :room="room" />

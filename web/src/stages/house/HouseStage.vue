@@ -2,7 +2,7 @@
 import SearchField from '../../fields/SearchField.vue';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { addTypedRoom, addTypedThing, FEATURE_KINDS, readThing, ROOM_KINDS, type OpeningKind } from '@winculum/core';
+import { addTypedRoom, addTypedThing, readThing } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
@@ -11,7 +11,7 @@ import { useHand } from '../../drawing/use-hand';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
-import { useKinds } from './use-kinds';
+import { FEATURES, OPENINGS, ROOMS, useKinds } from './use-kinds';
 
 const store = useHouse();
 const view = useView();
@@ -19,16 +19,6 @@ const { room: roomKind, opening, feature } = storeToRefs(useKinds());
 const sheet = ref<InstanceType<typeof PlanSheet>>();
 const scale = ref(1);
 
-const openings: readonly { kind: OpeningKind; label: string }[] = [
-  { kind: 'door', label: 'Door' },
-  { kind: 'cased', label: 'Cased opening' },
-  { kind: 'slider', label: 'Sliding door' },
-  { kind: 'window', label: 'Window' },
-  { kind: 'fixed-glass', label: 'Fixed glass' },
-  { kind: 'vehicle', label: 'Vehicle door' },
-  { kind: 'pocket', label: 'Pocket door' },
-  { kind: 'barn', label: 'Barn door' },
-];
 const tool = computed<Tool>(() => {
   switch (view.tool) {
     case 'rectangle':
@@ -46,10 +36,6 @@ const hand = useHand(tool, () => 9 / scale.value);
 const selected = computed(() => new Set(view.selection.map((one) => one.id)));
 const room = computed(() => hand.shown.value.rooms[view.only('room') ?? '']);
 const isEmpty = computed(() => !Object.values(store.current.rooms).some((one) => one.level === view.level));
-const titled = <T extends string>(all: readonly T[]) =>
-  all.map((value) => ({ value, title: value.replaceAll('-', ' ') }));
-const kinds = titled(ROOM_KINDS);
-const features = titled(FEATURE_KINDS);
 
 /** The room that is chosen, or was last: what is typed next goes there. */
 const lastRoom = ref<string | null>(null);
@@ -84,7 +70,7 @@ function typed(text: string): string | null {
   <div class="tools" role="toolbar" aria-label="House tools">
     <v-btn :aria-pressed="view.tool === 'select'" @click="view.tool = 'select'">Select</v-btn>
     <span class="group">
-      <SearchField v-model="roomKind" class="pick" aria-label="Kind of room" :items="kinds" />
+      <SearchField v-model="roomKind" class="pick" aria-label="Kind of room" :items="ROOMS" />
       <v-btn :disabled="!store.canEdit" :aria-pressed="view.tool === 'rectangle'" @click="view.tool = 'rectangle'">
         Draw room
       </v-btn>
@@ -98,9 +84,7 @@ function typed(text: string): string | null {
         class="pick"
         single-line
         aria-label="Kind of opening"
-        :items="openings"
-        item-title="label"
-        item-value="kind"
+        :items="OPENINGS"
         @update:menu="$event || (view.tool = 'opening')"
       />
       <v-btn :disabled="!store.canEdit" :aria-pressed="view.tool === 'opening'" @click="view.tool = 'opening'">
@@ -112,7 +96,7 @@ function typed(text: string): string | null {
         v-model="feature"
         class="pick"
         aria-label="Kind of feature"
-        :items="features"
+        :items="FEATURES"
         @update:menu="$event || (view.tool = 'feature')"
       />
       <v-btn :disabled="!store.canEdit" :aria-pressed="view.tool === 'feature'" @click="view.tool = 'feature'">

@@ -1,18 +1,20 @@
 <script setup lang="ts" generic="T extends string">
+import type { Named } from './use-kinds';
+
 /** What is set down most often, one press each; the whole list stands in the field of the toolbar. */
-defineProps<{ label: string; kinds: readonly T[]; modelValue: T }>();
+defineProps<{ label: string; kinds: readonly Named<T>[]; modelValue: T }>();
 defineEmits<{ 'update:modelValue': [kind: T] }>();
 </script>
 
 <template>
   <div class="usual" role="toolbar" :aria-label="label">
     <v-btn
-      v-for="kind in kinds"
-      :key="kind"
+      v-for="{ value, title } in kinds"
+      :key="value"
       size="small"
-      :aria-pressed="kind === modelValue"
-      @click="$emit('update:modelValue', kind)"
-      >{{ kind.replaceAll('-', ' ') }}</v-btn
+      :aria-pressed="value === modelValue"
+      @click="$emit('update:modelValue', value)"
+      >{{ title }}</v-btn
     >
   </div>
 </template>
