@@ -1,5 +1,5 @@
+import { memo } from '../cache/memo';
 import { edit, type Edited } from '../house/edit';
-import { remembering } from '../house/remember';
 import type { Decision, House, Room } from '../house/schema';
 import type { NewId } from '../house/new-box';
 import { refuse, type Result } from '../units/result';
@@ -29,7 +29,7 @@ function answersOf(house: House): ReadonlyMap<string, Decision> {
 }
 
 /** Every question that this house raises: of the house first, then of its rooms in walking order. Asked by rail, plan and brief alike. */
-export const mustKnow = remembering(ask, (house) => [house]);
+export const mustKnow = memo(ask, (house) => [house]);
 
 function ask(house: House): readonly MustKnow[] {
   const answers = answersOf(house);

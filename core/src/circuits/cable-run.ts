@@ -1,5 +1,6 @@
 import { innerPoint, type Point } from '../geometry/geometry';
-import type { Box, House, Level, Panel, Room } from '../house/schema';
+import type { Box, Feature, House, Level, Panel, Room } from '../house/schema';
+import { memo } from '../cache/memo';
 import { Memory } from '../cache/memory';
 import { drillableStretches } from '../plan/drillable';
 import type { Interval } from '../geometry/intervals';
@@ -40,14 +41,8 @@ interface Axes {
   readonly sin: number;
 }
 const STRAIGHT: Axes = { cos: 1, sin: 0 };
-const axesMemory = new Memory<House['rooms'], Axes>();
-
 /** The axes that most feet of wall follow, to half a degree; those of the sheet where nothing outweighs them. */
-function axesOf({ rooms }: Pick<House, 'rooms'>): Axes {
-  let axes = axesMemory.get(rooms);
-  if (!axes) axesMemory.set(rooms, (axes = findAxes(Object.values(rooms))));
-  return axes;
-}
+const axesOf = memo((rooms: House['rooms']): Axes => findAxes(Object.values(rooms)));
 
 function findAxes(rooms: readonly Room[]): Axes {
   const feet = new Map<number, { sum: number; lengthIn: number }>();
@@ -77,7 +72,7 @@ const onGrid = (inches: number): number => Math.round(inches * 1024) / 1024;
 
 function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWall?: InWall): Spot {
   const level = house.levels[house.rooms[roomId]!.level]!;
-  const { cos, sin } = axesOf(house);
+  const { cos, sin } = axesOf(house.rooms);
   return {
     x: at.x,
     y: at.y,
@@ -100,7 +95,7 @@ export function spotOfBox(house: House, box: Box): Spot {
   const { level } = view;
   const stretches = drillableStretches(view);
   const known = spots.get(box);
-  const axes = axesOf(house);
+  const axes = axesOf(house.rooms);
   if (known && known.stretches === stretches && known.level === level && isSame(known.axes, axes)) return known.spot;
   const spot = findSpot(house, box, level, stretches);
   spots.set(box, { level, stretches, axes, spot });
@@ -124,15 +119,19 @@ function findSpot(house: House, box: Box, level: Level, stretches: readonly Inte
 }
 
 export function spotOfPanel(house: House, panel: Panel): Spot {
-  const room = house.rooms[panel.room]!;
   const feature = panel.feature === null ? undefined : house.features[panel.feature];
-  if (!feature) return spotAt(house, panel.room, innerPoint(room.corners), PANEL_HEIGHT_IN);
-  const outline = featureOutline(room, feature);
+  if (feature) return spotOfFeature(house, feature, panel.room);
+  return spotAt(house, panel.room, innerPoint(house.rooms[panel.room]!.corners), PANEL_HEIGHT_IN);
+}
+
+/** Where cables come to something that is drawn: its middle, at the height of a panel or its top where that is lower. */
+export function spotOfFeature(house: House, feature: Feature, room = feature.room): Spot {
+  const outline = featureOutline(house.rooms[room]!, feature);
   const middle = {
     x: outline.reduce((sum, one) => sum + one.x, 0) / outline.length,
     y: outline.reduce((sum, one) => sum + one.y, 0) / outline.length,
   };
-  return spotAt(house, panel.room, middle, Math.min(PANEL_HEIGHT_IN, feature.heightIn));
+  return spotAt(house, room, middle, Math.min(PANEL_HEIGHT_IN, feature.heightIn));
 }
 
 /**

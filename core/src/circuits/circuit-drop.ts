@@ -1,5 +1,5 @@
 import { AWG_SIZES, type Awg, type Box, type Circuit, type House } from '../house/schema';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 import { DROP_BRANCH, sizeForDrop, voltageDrop } from '../electrical/voltage-drop';
 import { ampsOf } from '../loads/library';
 import type { CableRun } from './cable-run';
@@ -38,20 +38,15 @@ const knownAmps = (outlet: Outlet): number => {
   return device.kind === 'luminaire' || device.kind === 'fan' || device.kind === 'alarm' ? device.va / 120 : 0;
 };
 
-const memory = new Memory<CableRun, { circuit: Circuit; drop: CircuitDrop }>();
-
 /**
  * Voltage drop to the worst place of a circuit along a run of its cable: the known loads where they are, and on its general receptacles
  * half its rating spread over them, or by the firm's standard 12 A at the farthest. The length of a person's measuring goes before that of the run. What a lamp's current goes astray to its switch
  * and back is left out: it is an ampere or two. NEC 210.19 informational note: advisory.
  */
-export function measureDrop(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
-  const known = memory.get(run);
-  if (known?.circuit === circuit) return known.drop;
-  const drop = dropOf(house, circuit, run);
-  memory.set(run, { circuit, drop });
-  return drop;
-}
+export const measureDrop = memo(
+  (house: House, circuit: Circuit, run: CableRun): CircuitDrop => dropOf(house, circuit, run),
+  (_, circuit, run) => [run, circuit],
+);
 
 function dropOf(house: House, circuit: Circuit, run: CableRun): CircuitDrop {
   const outlets = outletsOn(house, circuit);

@@ -1,8 +1,7 @@
+import { memo } from '../cache/memo';
 import { MAKE_UP_IN, spotOfBox, spotOfPanel, type Spot } from './cable-run';
 import { panelOf } from './panel-tree';
-import { remembering } from '../house/remember';
 import type { House, Route, RouteLeg } from '../house/schema';
-import { Memory } from '../cache/memory';
 import { viewRoom } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
 import { baysOf, type Crossing, type RoomBays } from '../plan/bays';
@@ -40,22 +39,11 @@ type StudsLeg = Extract<RouteLeg, { kind: 'studs' }>;
 /** Members a leg through studs is bored through, in its order; undefined where something bars the way: an opening, a wall without studs. */
 export function crossingsAlong(house: House, leg: StudsLeg): readonly Crossing[] | undefined {
   const view = viewRoom(house, leg.room);
-  const framing = baysOf(view);
-  const known = passedBy.get(leg);
-  if (known && known.framing === framing) return known.passed;
-  const passed = findCrossings(framing, wallLoop(view.room).lengthIn, leg);
-  passedBy.set(leg, { framing, passed });
-  return passed;
+  return findCrossings(leg, baysOf(view), wallLoop(view.room).lengthIn);
 }
 
 /** What a leg passes, as long as its wall is framed as it was. */
-const passedBy = new Memory<StudsLeg, { framing: RoomBays; passed: readonly Crossing[] | undefined }>();
-
-function findCrossings(
-  { bays, crossings }: RoomBays,
-  lengthIn: number,
-  { fromIn, toIn, heightIn }: StudsLeg,
-): readonly Crossing[] | undefined {
+const findCrossings = memo(({ fromIn, toIn, heightIn }: StudsLeg, { bays, crossings }: RoomBays, lengthIn: number) => {
   const [low, high] = [Math.min(fromIn, toIn), Math.max(fromIn, toIn)];
   const passed: { at: number; crossing: Crossing }[] = [];
   const covered: { fromIn: number; toIn: number }[] = [];
@@ -82,28 +70,34 @@ function findCrossings(
   passed.sort((a, b) => a.at - b.at);
   const list = passed.map((one) => one.crossing);
   return fromIn <= toIn ? list : list.reverse();
-}
+});
 
 /** Why a kept route does not hold any more; undefined while it does. */
-function whyNotSound(house: House, route: Route): 'moved' | 'barred' | undefined {
-  if (!endsStand(house, route)) return 'moved';
-  return route.legs.some((leg) => leg.kind === 'studs' && !crossingsAlong(house, leg)) ? 'barred' : undefined;
-}
-
-const soundness = new Memory<Route, { parts: readonly unknown[]; why: 'moved' | 'barred' | undefined }>();
+const whyNotSound = memo(
+  (house: House, route: Route): 'moved' | 'barred' | undefined => {
+    if (!endsStand(house, route)) return 'moved';
+    return route.legs.some((leg) => leg.kind === 'studs' && !crossingsAlong(house, leg)) ? 'barred' : undefined;
+  },
+  ({ rooms, openings, features, levels, panels, boxes }, route) => [
+    route,
+    rooms,
+    openings,
+    features,
+    levels,
+    panels,
+    boxes[route.to],
+    boxes[route.from ?? ''],
+  ],
+);
 
 /** The kept routes that hold, by the run that each belongs to, and those that do not, with the reason. */
-export const keptRoutes = remembering(
+export const keptRoutes = memo(
   (house: House) => {
     const sound = new Map<string, Route>();
     const broken = new Map<Route, 'moved' | 'barred'>();
-    const { rooms, openings, features, levels, panels } = house;
     for (const route of Object.values(house.routes)) {
-      const parts = [rooms, openings, features, levels, panels, house.boxes[route.to], house.boxes[route.from ?? '']];
-      let known = soundness.get(route);
-      if (!known || known.parts.some((one, i) => one !== parts[i]))
-        soundness.set(route, (known = { parts, why: whyNotSound(house, route) }));
-      if (known.why) broken.set(route, known.why);
+      const why = whyNotSound(house, route);
+      if (why) broken.set(route, why);
       else sound.set(keyOfRoute(route), route);
     }
     return { sound, broken };

@@ -7,12 +7,12 @@ import {
 } from '../electrical/conductors';
 import { DROP_BRANCH } from '../electrical/voltage-drop';
 import type { Awg, Circuit, Edition, House } from '../house/schema';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 import type { CableRun } from './cable-run';
 import { measureDrop } from './circuit-drop';
 import { servesSeveralReceptacles } from './circuit-load';
 import { amperes as a, demandOf, type Demand, type OwnRules, type SumStep } from './demand';
-import { circuitVolts, outletsOn, type Outlet } from './outlets';
+import { circuitVolts, outletsOn } from './outlets';
 
 interface Sizing {
   readonly ownRules: OwnRules | undefined;
@@ -110,22 +110,15 @@ function cableSteps(house: House, circuit: Circuit, demand: Demand, cable: Cable
   return steps;
 }
 
-interface Remembered {
-  readonly circuit: Circuit;
-  readonly standards: House['standards'];
-  readonly edition: Edition;
-  readonly sizing: Sizing;
-}
-const memory = new Memory<readonly Outlet[], Remembered>();
-
 /** What a circuit's breaker and conductor have to be, with the working; remembered by its outlets. */
-export function sizeCircuit(house: House, circuit: Circuit): Sizing {
-  const outlets = outletsOn(house, circuit);
-  const { standards } = house;
-  const { edition } = house.job;
-  const known = memory.get(outlets);
-  if (known && known.circuit === circuit && known.standards === standards && known.edition === edition)
-    return known.sizing;
+export const sizeCircuit = memo(findSizing, (house, circuit) => [
+  outletsOn(house, circuit),
+  circuit,
+  house.standards,
+  house.job.edition,
+]);
+
+function findSizing(house: House, circuit: Circuit): Sizing {
   const demand = demandOf(house, circuit);
   const cable = cableOf(house, circuit, demand);
   const { lying, several } = cable;
@@ -134,7 +127,7 @@ export function sizeCircuit(house: House, circuit: Circuit): Sizing {
     demand.ownRules && !demand.plateUnread
       ? smallestNmFor(0, demand.conductorA, false, lying)
       : smallestNmFor(circuit.ratingA, demand.conductorA, several, lying);
-  const sizing = {
+  return {
     ownRules: demand.ownRules,
     plateUnread: demand.plateUnread,
     conductorA: demand.conductorA,
@@ -144,8 +137,6 @@ export function sizeCircuit(house: House, circuit: Circuit): Sizing {
     fitting,
     steps: () => [...demand.steps(), ...cableSteps(house, circuit, demand, cable)],
   };
-  memory.set(outlets, { circuit, standards, edition, sizing });
-  return sizing;
 }
 
 /** The whole working of a circuit, the voltage drop of its run included where there is one. */

@@ -1,5 +1,5 @@
+import { memo } from '../cache/memo';
 import { distance, innerPoint, polygonsOverlap, type Point } from '../geometry/geometry';
-import { remembering } from '../house/remember';
 import type { House, Room } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { latchAlongIn } from '../plan/latch';
@@ -25,7 +25,7 @@ export interface Passage {
 }
 
 /** Every passage of the house, each way once. The same list as long as rooms and openings are the same. */
-export const passagesOf = remembering(findPassages, ({ openings, rooms }) => [openings, rooms]);
+export const passagesOf = memo(findPassages, ({ openings, rooms }) => [openings, rooms]);
 
 function findPassages(house: House): readonly Passage[] {
   const passages: Passage[] = [];
@@ -60,8 +60,8 @@ function findPassages(house: House): readonly Passage[] {
 }
 
 /** For each stair, the same one on other floors. */
-export const stairsBeyond = remembering(
-  ({ rooms }): ReadonlyMap<Room, readonly Room[]> => {
+export const stairsBeyond = memo(
+  ({ rooms }: House): ReadonlyMap<Room, readonly Room[]> => {
     const stairs = Object.values(rooms).filter((room) => room.kind === 'stair');
     const isSame = (a: Room, b: Room) => a.level !== b.level && polygonsOverlap(a.corners, b.corners);
     return new Map(stairs.map((a) => [a, stairs.filter((b) => isSame(a, b))]));

@@ -1,6 +1,6 @@
 import type { OutletIndex, Outlet } from '../circuits/outlets';
 import type { House, Room } from '../house/schema';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 
 /** How a room is lit, as far as it is drawn. */
 export interface RoomLight {
@@ -18,21 +18,15 @@ interface Groups {
 }
 type SwitchGroup = House['switchGroups'][string];
 
-const groupMemory = new Memory<House['switchGroups'], Groups>();
-function groupsOf(house: House): Groups {
-  const known = groupMemory.get(house.switchGroups);
-  if (known) return known;
-  const groups = Object.values(house.switchGroups);
-  const found = {
+const groupsOf = memo((switchGroups: House['switchGroups']): Groups => {
+  const groups = Object.values(switchGroups);
+  return {
     claimed: new Set(groups.flatMap((group) => group.switches)),
     byControl: new Map(groups.flatMap((group) => group.controls.map((device) => [device, group] as const))),
   };
-  groupMemory.set(house.switchGroups, found);
-  return found;
-}
+});
 
 const NO_LIGHT: RoomLight = { luminaires: [], switchedReceptacles: [], switches: [], controlled: [] };
-const lightMemory = new Memory<readonly Outlet[], { readonly groups: Groups; readonly light: RoomLight }>();
 
 /**
  * The lighting outlets of a room and whether a wall control governs them: by a switch group, and by nothing else; a switch that no
@@ -40,10 +34,10 @@ const lightMemory = new Memory<readonly Outlet[], { readonly groups: Groups; rea
  */
 export function lightOf(house: House, index: OutletIndex, room: Room): RoomLight {
   const here = index.byRoom.get(room.id);
-  if (!here) return NO_LIGHT;
-  const groups = groupsOf(house);
-  const known = lightMemory.get(here);
-  if (known?.groups === groups) return known.light;
+  return here ? lightAmong(here, groupsOf(house.switchGroups)) : NO_LIGHT;
+}
+
+const lightAmong = memo((here: readonly Outlet[], groups: Groups): RoomLight => {
   const luminaires = here.filter((outlet) => outlet.device.kind === 'luminaire');
   const switchedReceptacles = here.filter(
     (outlet) => outlet.device.kind === 'receptacle' && outlet.device.switched !== 'no',
@@ -54,13 +48,11 @@ export function lightOf(house: House, index: OutletIndex, room: Room): RoomLight
     return group !== undefined && group.switches.length > 0;
   };
   const controlled = [...luminaires, ...switchedReceptacles].filter(isControlled);
-  const light = { luminaires, switchedReceptacles, switches, controlled };
-  lightMemory.set(here, { groups, light });
-  return light;
-}
+  return { luminaires, switchedReceptacles, switches, controlled };
+});
 
 /** The switches that govern an outlet of the room. */
 export function switchesFor(house: House, index: OutletIndex, outlet: Outlet): readonly Outlet[] {
-  const group = groupsOf(house).byControl.get(outlet.device.id);
+  const group = groupsOf(house.switchGroups).byControl.get(outlet.device.id);
   return group ? group.switches.flatMap((id) => index.byDevice.get(id) ?? []) : [];
 }

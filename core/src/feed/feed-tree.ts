@@ -1,6 +1,6 @@
 import { cableBetween, spotOfBox } from '../circuits/cable-run';
 import type { Box, Cable, House } from '../house/schema';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 import { routedLength } from '../circuits/kept-routes';
 import type { Outlet } from '../circuits/outlets';
 import { groupBy } from '../units/group-by';
@@ -275,11 +275,7 @@ function storedTree(house: House, unit: WiringUnit, cables: readonly Cable[], bo
 
 /** Cables of the unit as they stand in the file. */
 export function storedCables(house: House, unit: WiringUnit): readonly Cable[] {
-  let byCircuit = cablesByCircuit.get(house.cables);
-  if (!byCircuit) {
-    byCircuit = groupBy(Object.values(house.cables), (one) => one.circuit);
-    cablesByCircuit.set(house.cables, byCircuit);
-  }
+  const byCircuit = cablesByCircuit(house.cables);
   if (byCircuit.size === 0) return NO_CABLES;
   const [circuit, twin] = unit.circuits;
   const own = byCircuit.get(circuit!.id) ?? NO_CABLES;
@@ -287,7 +283,9 @@ export function storedCables(house: House, unit: WiringUnit): readonly Cable[] {
   return others ? [...own, ...others] : own;
 }
 const NO_CABLES: readonly Cable[] = [];
-const cablesByCircuit = new Memory<House['cables'], ReadonlyMap<string | null, readonly Cable[]>>();
+const cablesByCircuit = memo((cables: House['cables']): ReadonlyMap<string | null, readonly Cable[]> =>
+  groupBy(Object.values(cables), (one) => one.circuit),
+);
 
 /** The feed order of a unit: the cables of the file where there are any, otherwise by a scheme. */
 export function feedTree(house: House, unit: WiringUnit, scheme: Scheme = 'switch-first'): FeedTree {

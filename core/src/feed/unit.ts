@@ -1,6 +1,6 @@
+import { memo, sameParts } from '../cache/memo';
 import { indexOutlets, type Outlet } from '../circuits/outlets';
 import { panelOf } from '../circuits/panel-tree';
-import { sameParts } from '../house/remember';
 import type { Circuit, House, Panel, SwitchGroup } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { groupBy } from '../units/group-by';
@@ -186,21 +186,13 @@ function resolvedGroups(house: House): readonly Resolved[] {
 /** What is wrong with the switch groups of a house, whichever circuit they are on. */
 export const groupProblems = (house: House): readonly Problem[] => resolvedGroups(house).flatMap((one) => one.problems);
 
-const wiredMemory = new Memory<readonly Resolved[], ReadonlyMap<string, readonly WiredGroup[]>>();
-
 /** The groups that can be wired, by circuit. */
-function wiredGroups(house: House): ReadonlyMap<string, readonly WiredGroup[]> {
-  const resolved = resolvedGroups(house);
-  let byCircuit = wiredMemory.get(resolved);
-  if (!byCircuit) {
-    byCircuit = groupBy(
-      resolved.flatMap((one) => one.wired ?? []),
-      (one) => one.circuit,
-    );
-    wiredMemory.set(resolved, byCircuit);
-  }
-  return byCircuit;
-}
+const wiredByCircuit = memo((resolved: readonly Resolved[]): ReadonlyMap<string, readonly WiredGroup[]> =>
+  groupBy(
+    resolved.flatMap((one) => one.wired ?? []),
+    (one) => one.circuit,
+  ),
+);
 
 const NO_GROUPS: readonly WiredGroup[] = [];
 const unitMemory = new Memory<Circuit, { readonly parts: readonly unknown[]; readonly unit: WiringUnit }>();
@@ -208,7 +200,7 @@ const unitMemory = new Memory<Circuit, { readonly parts: readonly unknown[]; rea
 /** The circuits of a house as they are wired, two that share a neutral together; each the same object as long as all in it is. */
 export function wiringUnits(house: House): readonly WiringUnit[] {
   const { byCircuit, byDevice } = indexOutlets(house);
-  const groups = wiredGroups(house);
+  const groups = wiredByCircuit(resolvedGroups(house));
   const units: WiringUnit[] = [];
   const done = new Set<string>();
   for (const circuit of Object.values(house.circuits)) {

@@ -1,10 +1,10 @@
 import { formatLength } from '../units/length';
 import type { Problem } from '../units/result';
 import { checkOnWall } from './on-wall';
-import { collect, rememberBy, rememberEach, sameParts, type Find, type Report } from './remember';
+import { collect, rememberBy, rememberEach, type Find, type Report } from './remember';
 import type { Box, House } from './schema';
 import type { Device } from './schema-equipment';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 
 const describeBox = (box: Box): string => `Box ${box.tag}`;
 
@@ -14,31 +14,24 @@ interface Holdings {
   readonly problems: readonly Problem[];
 }
 
-const holdingsMemory = new Memory<object, { readonly parts: readonly unknown[]; readonly holdings: Holdings }>();
 const NOTHING: Holdings = { devices: {}, problems: [] };
 
-const byBoxes = new Memory<House['boxes'], Holdings>();
-
 /** Remembered by the keys and contents of the boxes, which moving them leaves alone. */
-export function holdingsOf(boxes: House['boxes']): Holdings {
-  let holdings = byBoxes.get(boxes);
-  if (!holdings) byBoxes.set(boxes, (holdings = lookAt(boxes)));
-  return holdings;
-}
+const lookAt = memo(
+  (boxes: House['boxes']): Holdings => {
+    const devices: Record<string, true> = {};
+    const problems = collect((report) => findHoldings(boxes, devices, report));
+    return { devices, problems };
+  },
+  (boxes) => {
+    const all = Object.values(boxes);
+    return [all[0]!.devices, ...Object.keys(boxes), ...all.map((box) => box.devices)];
+  },
+);
 
-function lookAt(boxes: House['boxes']): Holdings {
-  const all = Object.values(boxes);
-  const first = all[0]?.devices;
-  if (!first) return NOTHING;
-  const parts = [...Object.keys(boxes), ...all.map((box) => box.devices)];
-  const known = holdingsMemory.get(first);
-  if (known && sameParts(known.parts, parts)) return known.holdings;
-  const devices: Record<string, true> = {};
-  const problems = collect((report) => findHoldings(boxes, devices, report));
-  const holdings = { devices, problems };
-  holdingsMemory.set(first, { parts, holdings });
-  return holdings;
-}
+export const holdingsOf = memo((boxes: House['boxes']): Holdings =>
+  Object.keys(boxes).length === 0 ? NOTHING : lookAt(boxes),
+);
 
 function findHoldings(boxes: House['boxes'], devices: Record<string, true>, report: Report): void {
   for (const box of Object.values(boxes))

@@ -1,20 +1,10 @@
+import { memo, sameParts } from '../cache/memo';
+import { Memory } from '../cache/memory';
 import type { Problem } from '../units/result';
 import type { House } from './schema';
-import { Memory } from '../cache/memory';
 
 export type Report = (code: string, path: string, message: string) => void;
 export type Find = (house: House) => readonly Problem[];
-
-interface Remembered<T> {
-  readonly parts: readonly unknown[];
-  readonly value: T;
-}
-
-export function sameParts(a: readonly unknown[], b: readonly unknown[]): boolean {
-  if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
-  return true;
-}
 
 /** The problems that a search reports. */
 export function collect(search: (report: Report) => void): readonly Problem[] {
@@ -23,25 +13,11 @@ export function collect(search: (report: Report) => void): readonly Problem[] {
   return problems;
 }
 
-/** What something follows from; what it follows to is kept beside the first, an entity or a collection of them. */
-type Parts = readonly [object, ...unknown[]];
-
-/** What follows from some parts of the house, found again only when one of the parts is another object than last time. */
-export function remembering<T>(find: (house: House) => T, partsOf: (house: House) => Parts): (house: House) => T {
-  const memory = new Memory<object, Remembered<T>>();
-  return (house) => {
-    const parts = partsOf(house);
-    const known = memory.get(parts[0]);
-    if (known && sameParts(known.parts, parts)) return known.value;
-    const value = find(house);
-    memory.set(parts[0], { parts, value });
-    return value;
-  };
-}
-
 /** Problems of some parts of the house. */
-export const rememberBy = (find: (house: House, report: Report) => void, partsOf: (house: House) => Parts): Find =>
-  remembering((house) => collect((report) => find(house, report)), partsOf);
+export const rememberBy = (
+  find: (house: House, report: Report) => void,
+  partsOf: (house: House) => readonly [object, ...unknown[]],
+): Find => memo((house) => collect((report) => find(house, report)), partsOf);
 
 /** The same entity by entity: most edits touch one of many. What an entity is asked about must be itself and the parts. */
 export function rememberEach<T extends object>(
@@ -49,15 +25,16 @@ export function rememberEach<T extends object>(
   find: (house: House, entity: T, report: Report) => void,
   partsOf: (house: House) => readonly object[],
 ): Find {
-  const memory = new Memory<T, Remembered<readonly Problem[]>>();
+  // By hand, with one list of parts for all entities: a moved box asks this of every box there is.
+  const memory = new Memory<T, { readonly parts: readonly object[]; readonly problems: readonly Problem[] }>();
   return (house) => {
     const parts = partsOf(house);
     const all: Problem[] = [];
     for (const entity of Object.values(entitiesOf(house))) {
       let known = memory.get(entity);
       if (!known || !sameParts(known.parts, parts))
-        memory.set(entity, (known = { parts, value: collect((report) => find(house, entity, report)) }));
-      if (known.value.length > 0) all.push(...known.value);
+        memory.set(entity, (known = { parts, problems: collect((report) => find(house, entity, report)) }));
+      if (known.problems.length > 0) all.push(...known.problems);
     }
     return all;
   };

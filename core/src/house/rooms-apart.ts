@@ -1,5 +1,6 @@
 import type { Problem } from '../units/result';
 import { boundsMeet, boundsOf, polygonsOverlap, type Bounds } from '../geometry/geometry';
+import { memo } from '../cache/memo';
 import { Memory } from '../cache/memory';
 import type { House, Room } from './schema';
 
@@ -9,7 +10,6 @@ const MOST_REPORTED = 20;
 
 /** Rooms found not to overlap a room, kept with that room: of the others only those that changed are looked at again. */
 const apartFrom = new Memory<Room, WeakSet<Room>>();
-const found = new Memory<House['rooms'], readonly Problem[]>();
 
 interface Placed {
   readonly room: Room;
@@ -49,9 +49,7 @@ const tangled = (room: Room): Problem => ({
  * Overlaps of rooms. Only pairs whose bounds meet are compared, from west to east, and of those only the ones in which a
  * room has changed. How many there may be is bounded, so that no house, however it was made, takes long.
  */
-export function findOverlaps(records: House['rooms']): readonly Problem[] {
-  const known = found.get(records);
-  if (known) return known;
+export const findOverlaps = memo((records: House['rooms']): readonly Problem[] => {
   const byLevel = new Map<string, Placed[]>();
   for (const room of Object.values(records)) {
     const beside = byLevel.get(room.level);
@@ -73,6 +71,5 @@ export function findOverlaps(records: House['rooms']): readonly Problem[] {
       else rememberApart(a, b);
     }
   }
-  found.set(records, problems);
   return problems;
-}
+});

@@ -1,5 +1,5 @@
+import { memo, sameParts } from '../cache/memo';
 import type { Outlet } from '../circuits/outlets';
-import { remembering, sameParts } from '../house/remember';
 import type { Box, House, MakeUp } from '../house/schema';
 import { makeUpSchema } from '../house/schema';
 import { Memory } from '../cache/memory';
@@ -125,8 +125,8 @@ function leastOf(ways: readonly SchemeParents[], counter: WireCounter): SchemePa
 }
 
 /** The parts that every unit's wiring reads; the same object while they are the same. */
-const groundOf = remembering(
-  () => ({}),
+const groundOf = memo(
+  (_: House) => ({}),
   ({ rooms, openings, levels, features, panels, cables, routes, job }) => [
     rooms,
     openings,
@@ -179,12 +179,9 @@ function rememberedUnit(house: House, unit: WiringUnit, ground: object): UnitWir
 }
 
 type RunEnd = { readonly run: CableRunOf; readonly end: 'a' | 'b' };
-const runMemory = new Memory<readonly CableRunOf[], ReadonlyMap<string, readonly RunEnd[]>>();
 
 /** Runs by the boxes at their ends: what comes in before what goes on. */
-function runsAt(runs: readonly CableRunOf[]): ReadonlyMap<string, readonly RunEnd[]> {
-  const known = runMemory.get(runs);
-  if (known) return known;
+const runsAt = memo((runs: readonly CableRunOf[]): ReadonlyMap<string, readonly RunEnd[]> => {
   const found = new Map<string, RunEnd[]>();
   const add = (box: string, one: RunEnd) => {
     const list = found.get(box);
@@ -193,9 +190,8 @@ function runsAt(runs: readonly CableRunOf[]): ReadonlyMap<string, readonly RunEn
   };
   for (const run of runs) add(run.to.id, { run, end: 'b' });
   for (const run of runs) if (run.from) add(run.from.id, { run, end: 'a' });
-  runMemory.set(runs, found);
   return found;
-}
+});
 
 /** How a box is made up with the cables of some units. */
 export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]): BoxMakeUp {
@@ -207,14 +203,8 @@ export function makeUpBox(house: House, box: Box, units: readonly UnitWiring[]):
   return { box, cables, units, feed };
 }
 
-const joinMemory = new Memory<BoxMakeUp, readonly Join[]>();
-
 /** What is joined in a box. Found when first asked for: most boxes are only counted. */
-export function joinsOf(makeUp: BoxMakeUp): readonly Join[] {
-  let joins = joinMemory.get(makeUp);
-  if (!joins) joinMemory.set(makeUp, (joins = joinSignals(makeUp)));
-  return joins;
-}
+export const joinsOf = memo((makeUp: BoxMakeUp): readonly Join[] => joinSignals(makeUp));
 
 /** Joins every signal of a box: what belongs together, under as few connectors as can be. */
 function joinSignals({ feed, box, cables, units }: BoxMakeUp): readonly Join[] {

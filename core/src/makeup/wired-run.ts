@@ -1,17 +1,10 @@
 import type { CableRun, TreeNode } from '../circuits/cable-run';
 import type { Circuit, House } from '../house/schema';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 import { wireHouse, type UnitWiring } from './make-up';
 
-const runs = new Memory<UnitWiring, CableRun | undefined>();
-
 /** The run of cable along the feed order of a unit, as far as it is fed; undefined without a panel or boxes. */
-export function runAlong(wiring: UnitWiring): CableRun | undefined {
-  if (!runs.has(wiring)) runs.set(wiring, findRun(wiring));
-  return runs.get(wiring);
-}
-
-function findRun({ unit, tree, runs: cables }: UnitWiring): CableRun | undefined {
+export const runAlong = memo(({ unit, tree, runs: cables }: UnitWiring): CableRun | undefined => {
   if (!unit.panel || tree.nodes.length === 0) return undefined;
   const nodes: TreeNode[] = [];
   // Parents come before their children.
@@ -25,7 +18,7 @@ function findRun({ unit, tree, runs: cables }: UnitWiring): CableRun | undefined
     farthestFt: Math.max(...nodes.map((one) => one.pathIn)) / 12,
     from: unit.panel,
   };
-}
+});
 
 /** The run of a circuit along its feed order; of two that share a neutral, of both together. */
 export function runOf(house: House, { id }: Circuit): CableRun | undefined {

@@ -1,5 +1,5 @@
+import { memo, sameParts } from '../cache/memo';
 import type { Circuit } from '../house/schema';
-import { remembering, sameParts } from '../house/remember';
 import { Memory } from '../cache/memory';
 import type { RoomView } from '../plan/room-view';
 import { wireHouse, type BoxMakeUp, type UnitWiring } from '../makeup/make-up';
@@ -10,8 +10,8 @@ import type { Facts, ReadsBoxes, Verdict } from './rule';
 export type Verdicts = readonly Verdict[] | null;
 
 /** Stands for the parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
-const groundOf = remembering(
-  () => ({}),
+const groundOf = memo(
+  (_: Facts['house']) => ({}),
   ({ rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job, ...house }) => [
     rooms,
     openings,

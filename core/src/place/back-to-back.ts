@@ -1,6 +1,6 @@
+import { memo, sameParts } from '../cache/memo';
 import { Memory } from '../cache/memory';
-import { remembering, sameParts } from '../house/remember';
-import type { Box, House } from '../house/schema';
+import type { Box, House, Room } from '../house/schema';
 import { HALF_BOX_HEIGHT_IN, halfBoxWidthIn } from '../plan/framing-sizes';
 import { facingOf, projectOnto } from '../plan/facing';
 import { inRoom, type RoomView } from '../plan/room-view';
@@ -26,17 +26,13 @@ export const overlap = (alongIn: number, upIn: number, a: Width, b: Width, gapIn
   Math.abs(alongIn) < halfBoxWidthIn(a.gangs) + halfBoxWidthIn(b.gangs) + gapIn &&
   Math.abs(upIn) < 2 * HALF_BOX_HEIGHT_IN + gapIn;
 
-/** The boxes behind the walls of each room, looked up when they are asked for. */
-const bodies = remembering(
-  () => new Map<string, readonly BackToBackBody[]>(),
-  ({ boxes, rooms }) => [boxes, rooms],
-);
-
 /** What the next rooms have in the walls of a room. */
-export function bodiesBackToBack(house: House, roomId: string): readonly BackToBackBody[] {
-  const known = bodies(house).get(roomId);
-  if (known) return known;
-  const room = house.rooms[roomId]!;
+export const bodiesBackToBack = (house: House, roomId: string): readonly BackToBackBody[] =>
+  bodiesBehind(house, house.rooms[roomId]!);
+
+const bodiesBehind = memo(findBodies, ({ boxes, rooms }, room) => [room, boxes, rooms]);
+
+function findBodies(house: House, room: Room): readonly BackToBackBody[] {
   const loop = wallLoop(room);
   const found: BackToBackBody[] = [];
   for (const { other, wall, otherWall, thicknessIn } of facingOf(house, room))
@@ -46,7 +42,6 @@ export function bodiesBackToBack(house: House, roomId: string): readonly BackToB
       if (alongIn >= 0 && alongIn <= wall.lengthIn)
         found.push({ box, wall: wall.id, atIn: toLoop(loop, wall.id, alongIn), wallIn: thicknessIn });
     }
-  bodies(house).set(roomId, found);
   return found;
 }
 
@@ -107,8 +102,8 @@ interface Collision {
 }
 
 /** The rooms behind the walls of each room. */
-const roomsBehind = remembering(
-  (house) =>
+const roomsBehind = memo(
+  (house: House) =>
     new Map(
       Object.values(house.rooms).map((room) => [
         room.id,

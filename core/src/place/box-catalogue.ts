@@ -1,6 +1,6 @@
 import { OUTDOOR_KINDS } from './outdoors';
 import type { Box, BoxType, Covering, House } from '../house/schema';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 import { HABITABLE_ROOMS } from './habitable';
 import { viewRoom } from '../plan/room-view';
 
@@ -144,19 +144,14 @@ export const BOX_TYPES: readonly BoxType[] = [
   },
 ];
 
-const catalogues = new Memory<readonly BoxType[], readonly BoxType[]>();
+const withOwn = memo((own: readonly BoxType[]): readonly BoxType[] => {
+  const ids = new Set(own.map((one) => one.id));
+  return [...BOX_TYPES.filter((one) => !ids.has(one.id)), ...own];
+});
 
 /** The boxes to choose from: those of the catalogue, and in their place or beside them those that the firm has entered. */
 export function boxTypes({ standards }: Pick<House, 'standards'>): readonly BoxType[] {
-  const { boxTypes: own } = standards;
-  if (!own) return BOX_TYPES;
-  let all = catalogues.get(own);
-  if (!all) {
-    const ids = new Set(own.map((one) => one.id));
-    all = [...BOX_TYPES.filter((one) => !ids.has(one.id)), ...own];
-    catalogues.set(own, all);
-  }
-  return all;
+  return standards.boxTypes ? withOwn(standards.boxTypes) : BOX_TYPES;
 }
 
 export const findBoxType = (house: Pick<House, 'standards'>, id: string | undefined): BoxType | undefined =>

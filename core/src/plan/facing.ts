@@ -1,5 +1,5 @@
 import { boundsOf, type Bounds } from '../geometry/geometry';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 import type { House, Room } from '../house/schema';
 import { groupBy } from '../units/group-by';
 import { wallLoop, type LoopWall } from './wall-loop';
@@ -38,18 +38,13 @@ interface Placed {
   readonly room: Room;
   readonly bounds: Bounds;
 }
-const placedByRooms = new Memory<House['rooms'], ReadonlyMap<string, readonly Placed[]>>();
 
-/** The rooms of a level with their bounds, from west to east. */
-function roomsOf(house: House, level: string): readonly Placed[] {
-  let byLevel = placedByRooms.get(house.rooms);
-  if (!byLevel) {
-    const placed = Object.values(house.rooms).map((room): Placed => ({ room, bounds: boundsOf(room.corners) }));
-    placed.sort((a, b) => a.bounds.minX - b.bounds.minX);
-    placedByRooms.set(house.rooms, (byLevel = groupBy(placed, (one) => one.room.level)));
-  }
-  return byLevel.get(level) ?? [];
-}
+/** The rooms of each level with their bounds, from west to east. */
+const placedByLevel = memo((rooms: House['rooms']): ReadonlyMap<string, readonly Placed[]> => {
+  const placed = Object.values(rooms).map((room): Placed => ({ room, bounds: boundsOf(room.corners) }));
+  placed.sort((a, b) => a.bounds.minX - b.bounds.minX);
+  return groupBy(placed, (one) => one.room.level);
+});
 
 const nearEnough = (a: Bounds, b: Bounds): boolean =>
   a.minX - THICKEST_WALL_IN <= b.maxX &&
@@ -74,32 +69,22 @@ function facingWalls(room: Room, other: Room): Overlap[] {
 function neighborsOf(house: House, room: Room): readonly Room[] {
   const bounds = boundsOf(room.corners);
   const near: Room[] = [];
-  for (const other of roomsOf(house, room.level)) {
+  for (const other of placedByLevel(house.rooms).get(room.level) ?? []) {
     if (other.bounds.minX > bounds.maxX + THICKEST_WALL_IN) break;
     if (other.room.id !== room.id && nearEnough(bounds, other.bounds)) near.push(other.room);
   }
   if (near.length < 2) return near;
-  const order = orderOf(house);
+  const order = orderOf(house.rooms);
   return near.sort((a, b) => order.get(a.id)! - order.get(b.id)!);
 }
 
-const orders = new Memory<House['rooms'], ReadonlyMap<string, number>>();
-function orderOf(house: House): ReadonlyMap<string, number> {
-  let order = orders.get(house.rooms);
-  if (!order) orders.set(house.rooms, (order = new Map(Object.keys(house.rooms).map((id, i) => [id, i]))));
-  return order;
-}
+const orderOf = memo(
+  (rooms: House['rooms']): ReadonlyMap<string, number> => new Map(Object.keys(rooms).map((id, i) => [id, i])),
+);
 
 /** The rooms whose walls stand back to back with this room's, each wall pair once. Remembered by the set of rooms. */
-const facingByRooms = new Memory<House['rooms'], Map<string, readonly Overlap[]>>();
-
-export function facingOf(house: House, room: Room): readonly Overlap[] {
-  let byRoom = facingByRooms.get(house.rooms);
-  if (!byRoom) facingByRooms.set(house.rooms, (byRoom = new Map()));
-  let overlaps = byRoom.get(room.id);
-  if (!overlaps) {
-    overlaps = neighborsOf(house, room).flatMap((other) => facingWalls(room, other));
-    byRoom.set(room.id, overlaps);
-  }
-  return overlaps;
-}
+export const facingOf = memo(
+  (house: House, room: Room): readonly Overlap[] =>
+    neighborsOf(house, room).flatMap((other) => facingWalls(room, other)),
+  ({ rooms }, room) => [room, rooms],
+);

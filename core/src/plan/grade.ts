@@ -1,11 +1,11 @@
-import { remembering } from '../house/remember';
+import { memo } from '../cache/memo';
 import type { Grade, House, Level, Room, RoomKind } from '../house/schema';
 
 const BASEMENT_ROOMS: ReadonlySet<RoomKind> = new Set<RoomKind>(['basement-unfinished', 'basement-finished']);
 
 /** The levels that hold a room which somebody has called a basement. */
-const levelsWithBasementRooms = remembering(
-  ({ rooms }): ReadonlySet<string> =>
+const levelsWithBasementRooms = memo(
+  ({ rooms }: House): ReadonlySet<string> =>
     new Set(Object.values(rooms).flatMap((room) => (BASEMENT_ROOMS.has(room.kind) ? [room.level] : []))),
   ({ rooms }) => [rooms],
 );

@@ -1,4 +1,5 @@
 import type { Box, Feature, House, Level, Opening, Room } from '../house/schema';
+import { memo } from '../cache/memo';
 import { Memory } from '../cache/memory';
 import { groupBy } from '../units/group-by';
 import { facingOf, projectOnto, THICKEST_WALL_IN } from './facing';
@@ -42,39 +43,33 @@ export interface Partition {
   readonly alongIn: number;
 }
 
-const grouped = new Memory<object, ReadonlyMap<string, readonly { room: string }[]>>();
+const byRoom = memo(
+  (records: Readonly<Record<string, { readonly room: string }>>): ReadonlyMap<string, readonly { room: string }[]> =>
+    groupBy(Object.values(records), (one) => one.room),
+);
+
 /** The entities of a collection by their room, remembered by the identity of the collection. */
 export function inRoom<T extends { readonly room: string }>(
   records: Readonly<Record<string, T>>,
   roomId: string,
 ): readonly T[] {
-  let groups = grouped.get(records) as ReadonlyMap<string, readonly T[]> | undefined;
-  if (!groups) grouped.set(records, (groups = groupBy(Object.values(records), (one) => one.room)));
+  const groups = byRoom(records) as ReadonlyMap<string, readonly T[]>;
   return groups.get(roomId) ?? [];
 }
 
-interface Seen {
-  readonly rooms: House['rooms'];
-  readonly byRoom: Map<string, SeenFromRoom>;
-}
 interface SeenFromRoom {
   readonly openings: readonly SeenOpening[];
   readonly ways: readonly Way[];
 }
-const seenByOpenings = new Memory<House['openings'], Seen>();
 
 /** The openings that a room sees, its own and those of its neighbors that pierce a shared wall, and its ways out. */
-function seeOpenings(house: House, room: Room): SeenFromRoom {
-  let seen = seenByOpenings.get(house.openings);
-  if (!seen || seen.rooms !== house.rooms)
-    seenByOpenings.set(house.openings, (seen = { rooms: house.rooms, byRoom: new Map() }));
-  let found = seen.byRoom.get(room.id);
-  if (!found) {
+const seeOpenings = memo(
+  (house: House, room: Room): SeenFromRoom => {
     const openings = findOpenings(house, room);
-    seen.byRoom.set(room.id, (found = { openings, ways: waysOf(house, room, openings) }));
-  }
-  return found;
-}
+    return { openings, ways: waysOf(house, room, openings) };
+  },
+  ({ rooms, openings }, room) => [room, rooms, openings],
+);
 
 function findOpenings(house: House, room: Room): SeenOpening[] {
   const own = inRoom(house.openings, room.id).map((opening): SeenOpening => ({
@@ -131,8 +126,6 @@ function waysOf(house: House, room: Room, openings: readonly SeenOpening[]): Way
   return [...through, ...openSides(house, room)];
 }
 
-const partitionsByRooms = new Memory<House['rooms'], Map<string, readonly Partition[]>>();
-
 /** A place counted along a line of walls, on its wall. */
 function inLine(line: readonly LoopWall[], atIn: number): Partition {
   let alongIn = atIn;
@@ -145,13 +138,10 @@ function inLine(line: readonly LoopWall[], atIn: number): Partition {
 }
 
 /** Partitions show as the gap between the ends of two neighbors along one wall. */
-function partitionsOf(house: House, room: Room): readonly Partition[] {
-  let byRoom = partitionsByRooms.get(house.rooms);
-  if (!byRoom) partitionsByRooms.set(house.rooms, (byRoom = new Map()));
-  let found = byRoom.get(room.id);
-  if (!found) {
+const partitionsOf = memo(
+  (house: House, room: Room): readonly Partition[] => {
     const facing = facingOf(house, room);
-    found = straightRuns(wallLoop(room)).flatMap((line) => {
+    return straightRuns(wallLoop(room)).flatMap((line) => {
       let offsetIn = 0;
       const behind = line.flatMap((wall) => {
         const here = facing.filter((one) => one.wall.id === wall.id);
@@ -166,10 +156,9 @@ function partitionsOf(house: House, room: Room): readonly Partition[] {
         return gap > 0.5 && gap <= THICKEST_WALL_IN ? [inLine(line, (toIn + fromIn) / 2)] : [];
       });
     });
-    byRoom.set(room.id, found);
-  }
-  return found;
-}
+  },
+  ({ rooms }, room) => [room, rooms],
+);
 
 const samePartitions = (a: readonly Partition[], b: readonly Partition[]): boolean =>
   a === b || (a.length === b.length && a.every((one, i) => one.wall === b[i]!.wall && one.alongIn === b[i]!.alongIn));
@@ -238,16 +227,7 @@ function lookAtRoom(house: House, roomId: string): RoomView {
 }
 
 /** Remembers a derivation of one room by the identity of its view. */
-export function perRoom<T>(derive: (view: RoomView) => T): (view: RoomView) => T {
-  const memory = new Memory<RoomView, { value: T }>();
-  return (view) => {
-    const known = memory.get(view);
-    if (known) return known.value;
-    const value = derive(view);
-    memory.set(view, { value });
-    return value;
-  };
-}
+export const perRoom = <T>(derive: (view: RoomView) => T): ((view: RoomView) => T) => memo(derive);
 
 /** Remembers a derivation that reads a room without its boxes: moving one changes nothing of it. */
 export function perShell<T>(derive: (view: RoomView) => T): (view: RoomView) => T {

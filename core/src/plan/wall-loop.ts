@@ -1,6 +1,6 @@
 import { boundsOf, distance, nearestOnSegment, type Point } from '../geometry/geometry';
 import type { Corner, Room } from '../house/schema';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 
 /** One wall of a room's floor line, walked with the wall on the left hand: inside faces read left to right. */
 export interface LoopWall {
@@ -33,12 +33,8 @@ function compass(dx: number, dy: number): string {
   return `${ny < 0 ? 'north' : 'south'}${nx < 0 ? 'west' : 'east'}`;
 }
 
-const loops = new Memory<Room, WallLoop>();
-
 /** The floor line of a room; remembered by the identity of the room. */
-export function wallLoop(room: Room): WallLoop {
-  const known = loops.get(room);
-  if (known) return known;
+export const wallLoop = memo((room: Room): WallLoop => {
   let startIn = 0;
   const walls = room.corners.map((corner, i): LoopWall => {
     const next = room.corners[(i + 1) % room.corners.length]!;
@@ -56,22 +52,15 @@ export function wallLoop(room: Room): WallLoop {
     startIn += lengthIn;
     return wall;
   });
-  const loop = { room: room.id, walls, lengthIn: startIn };
-  loops.set(room, loop);
-  return loop;
-}
+  return { room: room.id, walls, lengthIn: startIn };
+});
 
 /** Whether one wall goes on in the line of the one before it, both being wall or both not. */
 const isInLine = (from: LoopWall, to: LoopWall): boolean =>
   from.boundary === to.boundary && from.unit.x * to.unit.x + from.unit.y * to.unit.y > 0.999;
 
-const runs = new Memory<WallLoop, readonly (readonly LoopWall[])[]>();
-
 /** The walls of a loop by straight lines: people draw one wall in two pieces. A line over the start of the loop is one as well. */
-export function straightRuns(loop: WallLoop): readonly (readonly LoopWall[])[] {
-  const known = runs.get(loop);
-  if (known) return known;
-  const { walls } = loop;
+export const straightRuns = memo(({ walls }: WallLoop): readonly (readonly LoopWall[])[] => {
   const first = Math.max(
     0,
     walls.findIndex((wall, i) => !isInLine(walls.at(i - 1)!, wall)),
@@ -82,9 +71,8 @@ export function straightRuns(loop: WallLoop): readonly (readonly LoopWall[])[] {
     if (last && isInLine(last.at(-1)!, wall)) last.push(wall);
     else found.push([wall]);
   }
-  runs.set(loop, found);
   return found;
-}
+});
 
 /**
  * A stretch counted from the start of a wall, piece by piece as it lies on the walls of that line, inches along the loop; what

@@ -1,6 +1,5 @@
 import type { Point } from '../geometry/geometry';
-import { Memory } from '../cache/memory';
-import { sameParts } from '../house/remember';
+import { memo } from '../cache/memo';
 import type { House } from '../house/schema';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
@@ -79,7 +78,7 @@ const RIM_IN = 18;
 const RIM_REACH_IN = 48;
 
 /** Height at which the members between two bays are bored; undefined where nothing may be bored. */
-function holeHeight({ mostIn, barred }: Crossing, lineIn: number): number | undefined {
+export function holeHeight({ mostIn, barred }: Crossing, lineIn: number): number | undefined {
   let at = Math.min(lineIn, mostIn);
   for (const { bottomIn, topIn } of barred) if (at > bottomIn - 2 && at < topIn + 2) at = bottomIn - 3;
   return at >= LOWEST_HOLE_IN ? at : undefined;
@@ -248,17 +247,11 @@ class Builder {
   }
 }
 
-const graphs = new Memory<House['rooms'], { readonly parts: readonly unknown[]; readonly graph: FramingGraph }>();
-
 /** Where cables may lie in a house, remembered as long as its rooms, openings, features and levels are the same. */
-export function framingGraph(house: House, lineIn = LINE_IN): FramingGraph {
-  const parts = [house.openings, house.features, house.levels, lineIn];
-  const known = graphs.get(house.rooms);
-  if (known && sameParts(known.parts, parts)) return known.graph;
-  const graph = new Builder(house, lineIn).build();
-  graphs.set(house.rooms, { parts, graph });
-  return graph;
-}
+export const framingGraph = memo(
+  (house: House, lineIn: number = LINE_IN): FramingGraph => new Builder(house, lineIn).build(),
+  ({ rooms, openings, features, levels }, lineIn = LINE_IN) => [rooms, openings, features, levels, lineIn],
+);
 
 export const manhattan = (a: Point & { readonly z: number }, b: Point & { readonly z: number }): number =>
   Math.abs(a.x - b.x) + Math.abs(a.y - b.y) + Math.abs(a.z - b.z);

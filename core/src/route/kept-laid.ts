@@ -1,5 +1,5 @@
+import { memo } from '../cache/memo';
 import { keptRoutes } from '../circuits/kept-routes';
-import { remembering } from '../house/remember';
 import type { House } from '../house/schema';
 import { wireHouse } from '../makeup/make-up';
 import { holesOf, type Hole } from './holes';
@@ -12,11 +12,11 @@ const hasRoutes = ({ routes }: House): boolean => {
   return false;
 };
 
-const laidOf = remembering(
+const laidOf = memo(
   (house: House) => laidCables(house, keptRoutes(house).sound.values()),
   (house) => [keptRoutes(house), wireHouse(house)],
 );
-const boredOf = remembering(
+const boredOf = memo(
   (house: House) => holesOf(house, keptCables(house)),
   (house) => [keptCables(house), house.rooms, house.openings, house.features, house.levels],
 );

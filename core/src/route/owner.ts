@@ -1,5 +1,5 @@
-import type { House } from '../house/schema';
-import { Memory } from '../cache/memory';
+import type { House, Room } from '../house/schema';
+import { memo } from '../cache/memo';
 import { OUTDOOR_KINDS } from '../place/outdoors';
 import { facingOf, projectOnto } from '../plan/facing';
 import { viewRoom } from '../plan/room-view';
@@ -30,28 +30,22 @@ function isBefore(house: House, a: string, b: string): boolean {
   return out(a) === out(b) ? a < b : !out(a);
 }
 
-const byRooms = new Memory<House['rooms'], Map<string, readonly Owned[]>>();
-
-function ownedStretches(house: House, room: string): readonly Owned[] {
-  let known = byRooms.get(house.rooms);
-  if (!known) byRooms.set(house.rooms, (known = new Map()));
-  let found = known.get(room);
-  if (!found) {
-    found = facingOf(house, house.rooms[room]!).flatMap(({ other, wall, otherWall, fromIn, toIn }) => {
-      if (!isBefore(house, other.id, room)) return [];
+const ownedStretches = memo(
+  (house: House, room: Room): readonly Owned[] =>
+    facingOf(house, room).flatMap(({ other, wall, otherWall, fromIn, toIn }) => {
+      if (!isBefore(house, other.id, room.id)) return [];
       if (!isFramedAt(viewRoom(house, other.id), otherWall.id)) return [];
       return [{ wall, fromIn, toIn, owner: other.id, ownerWall: otherWall }];
-    });
-    known.set(room, found);
-  }
-  return found;
-}
+    }),
+  ({ rooms }, room) => [room, rooms],
+);
 
 /** Where a place on a room's wall is in the drawing that its framing follows: the same place where no other room owns the wall. */
 export function ownerOf(house: House, { room, atIn }: WallPlace): WallPlace {
-  const loop = wallLoop(house.rooms[room]!);
+  const drawn = house.rooms[room]!;
+  const loop = wallLoop(drawn);
   const { wall, alongIn } = fromLoop(loop, wrapIn(loop, atIn));
-  for (const one of ownedStretches(house, room)) {
+  for (const one of ownedStretches(house, drawn)) {
     if (one.wall.id !== wall.id || alongIn < one.fromIn || alongIn > one.toIn) continue;
     const [on] = projectOnto(one.ownerWall, wall, alongIn, alongIn);
     const along = Math.max(0, Math.min(one.ownerWall.lengthIn, on));

@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/geometry';
-import { Memory } from '../cache/memory';
+import { memo } from '../cache/memo';
 import type { House, Route } from '../house/schema';
 import { fromLoop, pointOnWall, wallLoop, wrapIn } from '../plan/wall-loop';
 import type { LaidCable } from './laid';
@@ -66,19 +66,11 @@ export function spaceInches(house: House, laid: readonly LaidCable[]): ReadonlyM
   return inches;
 }
 
-const kindsBy = new Memory<Route, { spaces: readonly Space[]; kinds: ReadonlyMap<SpaceKind, number> }>();
-
 /** How far one route lies in each kind of space, inches; remembered while what lies over and under the rooms is the same. */
-export function spaceKindsOf(house: House, route: Route): ReadonlyMap<SpaceKind, number> {
-  const spaces = spacesOf(house);
-  const known = kindsBy.get(route);
-  if (known && known.spaces === spaces) return known.kinds;
-  const kinds = findKinds(spaces, route);
-  kindsBy.set(route, { spaces, kinds });
-  return kinds;
-}
+export const spaceKindsOf = (house: House, route: Pick<Route, 'legs'>): ReadonlyMap<SpaceKind, number> =>
+  findKinds(route, spacesOf(house));
 
-function findKinds(spaces: readonly Space[], { legs }: Route): ReadonlyMap<SpaceKind, number> {
+const findKinds = memo(({ legs }: Pick<Route, 'legs'>, spaces: readonly Space[]): ReadonlyMap<SpaceKind, number> => {
   const inches = new Map<SpaceKind, number>();
   for (const leg of legs) {
     if (leg.kind !== 'space') continue;
@@ -92,4 +84,4 @@ function findKinds(spaces: readonly Space[], { legs }: Route): ReadonlyMap<Space
     });
   }
   return inches;
-}
+});

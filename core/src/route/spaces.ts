@@ -1,5 +1,5 @@
+import { memo } from '../cache/memo';
 import { boundsOf, distanceToSegment, isInside, type Point } from '../geometry/geometry';
-import { remembering } from '../house/remember';
 import type { House, Joists, Level, Room } from '../house/schema';
 import { OUTDOOR_KINDS } from '../place/outdoors';
 
@@ -148,7 +148,7 @@ function buildSpace(id: string, over: Level | undefined, under: Level | undefine
 }
 
 /** The spaces of a house from below upwards: under the lowest level, between each two, over the top one. */
-export const spacesOf = remembering(
+export const spacesOf = memo(
   (house: House): readonly Space[] => {
     const levels = Object.values(house.levels).sort((a, b) => a.elevationIn - b.elevationIn);
     const rooms = Object.values(house.rooms);

@@ -1,3 +1,4 @@
+import { memo } from '../../cache/memo';
 import {
   boundsOf,
   distance,
@@ -7,9 +8,7 @@ import {
   type Bounds,
   type Point,
 } from '../../geometry/geometry';
-import { remembering } from '../../house/remember';
 import type { Box, Feature, House, Room } from '../../house/schema';
-import { Memory } from '../../cache/memory';
 import { groupBy } from '../../units/group-by';
 import { boxPoint, featureOutline } from '../../plan/points';
 import { perRoom, viewRoom, type RoomView, type Way, type WayKind } from '../../plan/room-view';
@@ -28,19 +27,13 @@ function isStraight(corners: readonly Point[], a: Point, b: Point): boolean {
   );
 }
 
-const rectangles = new Memory<Room, Bounds | null>();
-
 /** The bounds of a room that is a rectangle square to the house, in which every way is straight; null for others. */
-function rectangleOf(room: Room): Bounds | null {
-  const known = rectangles.get(room);
-  if (known !== undefined) return known;
+const rectangleOf = memo((room: Room): Bounds | null => {
   const bounds = boundsOf(room.corners);
   const isCorner = ({ x, y }: Point) =>
     (x === bounds.minX || x === bounds.maxX) && (y === bounds.minY || y === bounds.maxY);
-  const found = room.corners.length === 4 && room.corners.every(isCorner) ? bounds : null;
-  rectangles.set(room, found);
-  return found;
-}
+  return room.corners.length === 4 && room.corners.every(isCorner) ? bounds : null;
+});
 
 const isWithin = ({ minX, minY, maxX, maxY }: Bounds, { x, y }: Point): boolean =>
   x >= minX && x <= maxX && y >= minY && y <= maxY;
@@ -82,8 +75,8 @@ interface Targets {
 }
 
 /** What has been asked for in a house so far: for each set of kinds, the features of each level, by its id. */
-const targetMemory = remembering(
-  () => new Map<ReadonlySet<string>, ReadonlyMap<string, Targets>>(),
+const targetMemory = memo(
+  (_: House) => new Map<ReadonlySet<string>, ReadonlyMap<string, Targets>>(),
   ({ features, rooms }) => [features, rooms],
 );
 

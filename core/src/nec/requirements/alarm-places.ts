@@ -1,5 +1,5 @@
-import type { House, Room } from '../../house/schema';
-import { Memory } from '../../cache/memory';
+import type { Room } from '../../house/schema';
+import { memo } from '../../cache/memo';
 import type { RoomView } from '../../plan/room-view';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { Facts } from '../rule';
@@ -12,20 +12,12 @@ export const hasAlarm = (view: RoomView, what: 'smoke' | 'co'): boolean =>
     ),
   );
 
-const doorMemory = new Memory<House['openings'], { rooms: House['rooms']; beyond: Map<string, readonly Room[]> }>();
-
 /** The rooms that the ways out of a room lead to, remembered while rooms and openings stay. */
-export function roomsBeyond({ house }: Facts, view: RoomView): readonly Room[] {
-  const { openings, rooms } = house;
-  let known = doorMemory.get(openings);
-  if (known?.rooms !== rooms) doorMemory.set(openings, (known = { rooms, beyond: new Map() }));
-  let beyond = known.beyond.get(view.room.id);
-  if (!beyond) {
-    beyond = view.ways.flatMap(({ behind }) => (behind === undefined ? [] : [house.rooms[behind]!]));
-    known.beyond.set(view.room.id, beyond);
-  }
-  return beyond;
-}
+export const roomsBeyond = memo(
+  ({ house }: Facts, view: RoomView): readonly Room[] =>
+    view.ways.flatMap(({ behind }) => (behind === undefined ? [] : [house.rooms[behind]!])),
+  ({ house }, view) => [view, house.rooms],
+);
 
 /** For each bedroom, the rooms that its doors open to: the places outside a sleeping area. Closets and baths do not count. */
 export function outsideBedrooms(facts: Facts): Map<string, readonly RoomView[]> {

@@ -1,6 +1,6 @@
+import { memo } from '../../cache/memo';
 import { areaFt2 } from '../../geometry/geometry';
 import { cutIntervals } from '../../geometry/intervals';
-import { remembering } from '../../house/remember';
 import type { House, Level, Room, RoomKind } from '../../house/schema';
 import { facingOf } from '../../plan/facing';
 import { wallLoop, type LoopWall } from '../../plan/wall-loop';
@@ -70,7 +70,7 @@ function grossIn2(house: House, room: Room): number {
  * porches and unfinished space that cannot be finished are left out; whether 2023 still leaves garages out is recalled with doubt.
  * The thickness of outside walls is the level's usual one.
  */
-export const dwellingAreaFt2 = remembering(
+export const dwellingAreaFt2 = memo(
   (house: House): number =>
     Object.values(house.rooms)
       .filter(isCounted)

@@ -1,7 +1,7 @@
+import { memo } from '../../cache/memo';
 import { measureCircuitLoad } from '../../circuits/circuit-load';
 import { outletsOn } from '../../circuits/outlets';
 import { panelsBehind, servicePanel } from '../../circuits/panel-tree';
-import { remembering } from '../../house/remember';
 import type { Circuit, Feeder, House, Room } from '../../house/schema';
 import { dwellingLoads, groupOf, type DwellingLoads } from '../../service/connected-loads';
 import { optionalLoad, standardLoad, type CalculationLine, type LoadCalculation } from '../../service/load-calculation';
@@ -103,7 +103,7 @@ function loadBehind(house: House, panelId: string, mayBeOptional: boolean): Feed
   return { calculation, isWholeDwelling, amps: calculation.amps };
 }
 
-const memory = remembering(
+const memory = memo(
   (_house: House) => new Map<string, FeederLoad>(),
   ({ circuits, panels, feeders, rooms, levels, openings, boxes, loads, units, supply, job, standards }) => [
     circuits,

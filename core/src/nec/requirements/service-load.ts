@@ -1,4 +1,4 @@
-import { remembering } from '../../house/remember';
+import { memo } from '../../cache/memo';
 import type { House } from '../../house/schema';
 import { dwellingLoads, type Connected, type DwellingLoads } from '../../service/connected-loads';
 import { optionalLoad, standardLoad } from '../../service/load-calculation';
@@ -6,7 +6,7 @@ import { isMultifamily, multifamilyLoad } from '../../service/multifamily-load';
 import { dwellingAreaFt2 } from './dwelling-area';
 
 /** The house as Article 220 reads it. */
-export const loadsOfHouse = remembering(
+export const loadsOfHouse = memo(
   (house: House): DwellingLoads => dwellingLoads(house, dwellingAreaFt2(house)),
   ({ rooms, levels, openings, boxes, loads, circuits, job, supply }) => [
     rooms,

@@ -1,6 +1,6 @@
 import { isLonger } from '../../geometry/intervals';
 import { distance } from '../../geometry/geometry';
-import { Memory } from '../../cache/memory';
+import { memo } from '../../cache/memo';
 import { lightOf, switchesFor, type RoomLight } from '../../control/room-light';
 import { placeOf } from '../../plan/points';
 import { pointOnWall } from '../../plan/wall-loop';
@@ -12,16 +12,12 @@ interface Nearest {
   readonly nearest: number;
   readonly box: string;
 }
-const memory = new Memory<RoomLight, { view: RoomView; value: Nearest | undefined }>();
 
 /** The control nearest to a way in; remembered by what lights the room. Undefined where one of them is outside the room. */
-function nearestControl(facts: Facts, view: RoomView, light: RoomLight): Nearest | undefined {
-  const known = memory.get(light);
-  if (known?.view === view) return known.value;
-  const value = findNearest(facts, view, light);
-  memory.set(light, { view, value });
-  return value;
-}
+const nearestControl = memo(
+  (facts: Facts, view: RoomView, light: RoomLight): Nearest | undefined => findNearest(facts, view, light),
+  (_, view, light) => [light, view],
+);
 
 function findNearest(facts: Facts, view: RoomView, light: RoomLight): Nearest | undefined {
   const controls = light.controlled.flatMap((outlet) => switchesFor(facts.house, facts.outlets, outlet));
