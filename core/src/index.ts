@@ -307,6 +307,7 @@ export { keptRoutes, keyOf, keyOfRoute } from './circuits/kept-routes';
 export { boreSheet } from './route/bore-sheet';
 export { findRoutes, type RoutePlan } from './route/find-routes';
 export { type Hole, holesOf } from './route/holes';
+export { LOW_VOLTAGE_SYSTEMS, lowVoltagePlan, type LowVoltagePlan, type LowVoltageRun } from './route/low-voltage';
 export { improveFeeds } from './route/improve-feeds';
 export { dropRoutes, isFixed, keepRoutes, markRoutes } from './route/keep-routes';
 export { keptCables } from './route/kept-laid';

@@ -57,6 +57,7 @@ export const FEATURE_SIZE_IN: Readonly<Partial<Record<FeatureKind, readonly [num
   'water-service': [6, 6, 24],
   'gas-meter': [18, 12, 48],
   disconnect: [9, 5, 60],
+  'low-voltage-enclosure': [15, 4, 66],
 };
 
 /** What stands or hangs in a room, and not against a wall. */
@@ -81,6 +82,7 @@ export const FEATURE_BOTTOM_IN: Readonly<Partial<Record<FeatureKind, number>>> =
   'attic-access': 90,
   'ev-charger': 40,
   disconnect: 48,
+  'low-voltage-enclosure': 36,
 };
 /** The gap that a basin or a sink leaves behind it, inches. */
 export const BEHIND_IN: Readonly<Partial<Record<FeatureKind, number>>> = { sink: 3, basin: 3 };

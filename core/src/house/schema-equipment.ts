@@ -102,6 +102,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     ...onCircuit,
     kind: z.literal('low-voltage'),
     system: z.enum(['data', 'coax', 'speaker', 'doorbell', 'thermostat', 'alarm', 'sleeve']).default('data'),
+    /** Of a doorbell: what is pressed, or what rings. Without it, what is pressed. */
+    bell: z.enum(['button', 'chime']).optional(),
   }),
 ]);
 export type Device = z.infer<typeof deviceSchema>;

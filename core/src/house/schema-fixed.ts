@@ -110,6 +110,8 @@ export const FEATURE_KINDS = [
   'gas-meter',
   /** A switch or pull-out that cuts off equipment in sight of it. */
   'disconnect',
+  /** Where the house's data, coax, speaker and alarm cables come home to. */
+  'low-voltage-enclosure',
 ] as const;
 export const featureSchema = z.strictObject({
   id,

@@ -1,5 +1,5 @@
-import type { Box, House, Panel } from '../house/schema';
-import { spotOfBox, spotOfPanel, type Spot } from '../circuits/cable-run';
+import type { Box, Feature, House, Panel } from '../house/schema';
+import { spotOfBox, spotOfFeature, spotOfPanel, type Spot } from '../circuits/cable-run';
 import { OUTDOOR_KINDS } from '../place/outdoors';
 import { facingOf } from '../plan/facing';
 import { featureOutline } from '../plan/points';
@@ -103,10 +103,21 @@ export function endOfBox(house: House, graph: FramingGraph, box: Box): RouteEnd 
 }
 
 /** Where cables leave a panel: the bay behind its middle, or up and down along the wall it hangs on. */
-export function endOfPanel(house: House, graph: FramingGraph, panel: Panel): RouteEnd {
-  const spot = spotOfPanel(house, panel);
-  const feature = panel.feature === null ? undefined : house.features[panel.feature];
-  const room = feature?.room ?? panel.room;
+export const endOfPanel = (house: House, graph: FramingGraph, panel: Panel): RouteEnd =>
+  endBehind(house, graph, spotOfPanel(house, panel), house.features[panel.feature ?? ''], panel.room);
+
+/** Where cables leave something drawn that is no box: a furnace, an enclosure. */
+export const endOfFeature = (house: House, graph: FramingGraph, feature: Feature): RouteEnd =>
+  endBehind(house, graph, spotOfFeature(house, feature), feature, feature.room);
+
+function endBehind(
+  house: House,
+  graph: FramingGraph,
+  spot: Spot,
+  feature: Feature | undefined,
+  roomOf: string,
+): RouteEnd {
+  const room = feature?.room ?? roomOf;
   if (feature?.at.kind === 'wall' && !feature.at.acrossCorner)
     return {
       spot,

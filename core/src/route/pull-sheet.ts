@@ -9,11 +9,15 @@ const USUAL: Routing = routingSchema.parse({});
 /** How the firm leads cables. */
 export const routingOf = ({ standards }: Pick<House, 'standards'>): Routing => standards.routing ?? USUAL;
 
-/** Feet to cut for one cable: its way, slack, what is left in the boxes, the tail in the panel; rounded up to the foot. */
+/** Feet to cut: the way, slack, and what is left at both ends, inches; rounded up to the foot. */
+export const feetOf = (lengthIn: number, slackIn: number, endsIn: number): number =>
+  Math.ceil((lengthIn + slackIn + endsIn) / 12 - 1e-6);
+
+/** Feet to cut for one cable: its way, slack, what is left in the boxes, the tail in the panel. */
 export function cutFeet(house: House, { route, run }: Pick<LaidCable, 'route' | 'run'>): number {
   const { slackIn, panelTailIn } = routingOf(house);
   const ends = MAKE_UP_IN + (run.from ? MAKE_UP_IN : panelTailIn);
-  return Math.ceil((route.lengthIn + slackIn + ends) / 12 - 1e-6);
+  return feetOf(route.lengthIn, slackIn, ends);
 }
 
 /** One cable as a helper pulls it. */
@@ -34,16 +38,16 @@ interface PullGroup {
 }
 
 /** The way of a cable in a few words: "up, attic, down". */
-export function viaOf(house: House, route: Route): string {
+export function viaOf(house: House, { legs }: Pick<Route, 'legs'>): string {
   const words: string[] = [];
   const add = (word: string) => {
     if (words.at(-1) !== word) words.push(word);
   };
-  for (const leg of route.legs) {
+  for (const leg of legs) {
     if (leg.kind === 'studs') add(`studs at ${Math.round(leg.heightIn)}"`);
     if (leg.kind === 'end') add(END_WORDS[leg.note]);
     if (leg.kind === 'space') {
-      const kinds = [...spaceKindsOf(house, { ...route, legs: [leg] })].sort((a, b) => b[1] - a[1]);
+      const kinds = [...spaceKindsOf(house, { legs: [leg] })].sort((a, b) => b[1] - a[1]);
       add(SPACE_WORDS[kinds[0]?.[0] ?? 'unknown']);
     }
   }

@@ -18,6 +18,10 @@ const LUMINAIRES = ['surface', 'recessed', 'pendant', 'wall', 'strip'] as const;
 const DRIVERS = [NOT_SAID, ...worded(['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in'])];
 const VOLTS = ([120, 240] as const).map((value) => ({ value, word: `${value} V` }));
 const RATINGS = ([15, 20, 30, 40, 50] as const).map((value) => ({ value, word: `${value} A` }));
+const BELLS = [
+  { value: 'button', word: 'the button' },
+  { value: 'chime', word: 'the chime' },
+] as const;
 const SYSTEMS = ['data', 'coax', 'speaker', 'doorbell', 'thermostat', 'alarm', 'sleeve'] as const;
 const SWITCHED = [
   { value: 'no', word: 'always live' },
@@ -137,13 +141,21 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
         @clear="set({ assemblyIn: undefined })"
       />
     </template>
-    <ChoiceField
-      v-else-if="device.kind === 'low-voltage'"
-      label="What it carries"
-      :model-value="device.system"
-      :answers="worded(SYSTEMS)"
-      @update:model-value="set({ system: $event })"
-    />
+    <template v-else-if="device.kind === 'low-voltage'">
+      <ChoiceField
+        label="What it carries"
+        :model-value="device.system"
+        :answers="worded(SYSTEMS)"
+        @update:model-value="set({ system: $event, bell: undefined })"
+      />
+      <ChoiceField
+        v-if="device.system === 'doorbell'"
+        label="Of the doorbell"
+        :model-value="device.bell ?? 'button'"
+        :answers="BELLS"
+        @update:model-value="set({ bell: $event })"
+      />
+    </template>
     <template v-else-if="device.kind === 'alarm'">
       <ChoiceField
         v-if="device.senses !== 'co'"

@@ -12,6 +12,7 @@ import {
   keyOfRoute,
   laidCables,
   leadRoute,
+  lowVoltagePlan,
   succeed,
   wireHouse,
   type LaidCable,
@@ -29,6 +30,8 @@ import { useView } from '../../stores/view';
 import ProgressBar from '../../work/ProgressBar.vue';
 import type { Hit } from '../../drawing/tools/machine';
 import BoreSheet from './BoreSheet.vue';
+import LowVoltageMarks from './LowVoltageMarks.vue';
+import LowVoltageSheet from './LowVoltageSheet.vue';
 import PullSheet from './PullSheet.vue';
 import RouteMarks from './RouteMarks.vue';
 import { routeLines } from './route-lines';
@@ -40,7 +43,7 @@ import { useRouting } from './use-routing';
 /** Where every cable lies: proposed through the framing, kept, led by hand, and the sheets by which it is bored, pulled and cut. */
 const store = useHouse();
 const view = useView();
-const PARTS = { routes: 'Routes', bore: 'Bore', pull: 'Pull', spools: 'Spools' } as const;
+const PARTS = { routes: 'Routes', bore: 'Bore', pull: 'Pull', spools: 'Spools', low: 'Low voltage' } as const;
 const part = ref<keyof typeof PARTS>('routes');
 const only = ref('all');
 const picked = ref('');
@@ -83,8 +86,15 @@ watch(only, (circuit) => {
   if (circuit !== 'all' && points.length > 1) view.target = { bounds: boundsOf(points) };
 });
 /** What is drawn of the cables: an attic or a crawl space is read by itself. */
-const LAYERS = { wall: 'in the walls', over: 'over the ceiling: attic, joists', under: 'below the floor' } as const;
-const layers = ref({ wall: true, over: true, under: true });
+const LAYERS = {
+  wall: 'in the walls',
+  over: 'over the ceiling: attic, joists',
+  under: 'below the floor',
+  low: 'low voltage',
+} as const;
+const layers = ref({ wall: true, over: true, under: true, low: false });
+/** Low voltage is led only while somebody looks at it. */
+const low = computed(() => (part.value === 'low' || layers.value.low ? lowVoltagePlan(store.current) : undefined));
 const isOf = ({ run }: LaidCable, circuit: string) => run.unit.circuits.some((one) => one.id === circuit);
 /** Looked at: the circuit that is chosen; all of them in their inks where none is. */
 const ink = (cable: LaidCable): string | undefined =>
@@ -206,7 +216,8 @@ const print = () => window.print();
             :is-all="only === 'all'"
             :layers="layers"
             @pick="pick"
-            @lead="lead"
+            @lead="lead" />
+          <LowVoltageMarks v-if="low" :house="store.current" :level="view.level" :scale="scale" :runs="low.runs"
         /></template>
       </PlanSheet>
       <v-menu :close-on-content-click="false">
@@ -272,12 +283,19 @@ const print = () => window.print();
       <v-btn v-for="(name, id) in PARTS" :key="id" :aria-pressed="part === id" @click="part = id">{{ name }}</v-btn>
       <SearchField v-if="part === 'pull'" v-model="only" class="pick" label="Circuit" :items="choices" />
       <span class="grow" />
-      <span v-if="loose.length" class="progress is-caution" role="status"
+      <span v-if="loose.length && part !== 'low'" class="progress is-caution" role="status"
         ><b class="num">{{ loose.length }}</b> of {{ runs.length }} cables lie nowhere yet</span
       >
-      <v-btn color="primary" variant="flat" :disabled="!kept.sound.size" @click="print">Print</v-btn>
+      <v-btn
+        color="primary"
+        variant="flat"
+        :disabled="part === 'low' ? !low?.runs.length : !kept.sound.size"
+        @click="print"
+        >Print</v-btn
+      >
     </template>
-    <p v-if="!kept.sound.size" class="none">
+    <LowVoltageSheet v-if="part === 'low' && low" :plan="low" />
+    <p v-else-if="!kept.sound.size" class="none">
       No route is kept yet. Find routes and keep them under <v-btn @click="part = 'routes'">Routes</v-btn>; the sheets
       follow by themselves.
     </p>

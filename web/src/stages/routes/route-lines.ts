@@ -1,12 +1,14 @@
-import { pointsOfLeg, type House, type LaidCable, type Point } from '@winculum/core';
+import { pointsOfLeg, type House, type LaidCable, type LowVoltageRun, type Point } from '@winculum/core';
 
 /** A stretch of a cable on the plan of one level. */
-interface RouteLine {
+interface LegLine {
   readonly key: string;
-  readonly cable: LaidCable;
   /** In the walls, over the ceiling, below the floor, or outside the framing. */
   readonly look: 'wall' | 'over' | 'under' | 'end';
   readonly points: readonly Point[];
+}
+interface RouteLine extends LegLine {
+  readonly cable: LaidCable;
 }
 /** Where a cable goes up or down. */
 interface RouteRise {
@@ -20,23 +22,43 @@ interface RouteRise {
 export function routeLines(house: House, level: string, laid: readonly LaidCable[]) {
   const lines: RouteLine[] = [];
   const rises: RouteRise[] = [];
-  for (const cable of laid)
+  for (const cable of laid) {
+    const ends = [cable.run.from?.room, cable.run.to.room];
     cable.route.legs.forEach((leg, i) => {
       const key = `${cable.run.id} ${i}`;
-      if (leg.kind === 'space') {
-        const look = leg.over === level ? 'over' : leg.over === null && leg.under === level ? 'under' : undefined;
-        if (look) lines.push({ key, cable, look, points: leg.points });
-        return;
-      }
-      const room = leg.kind === 'end' ? (i === 0 ? cable.run.from : cable.run.to)?.room : leg.room;
-      if (!room || house.rooms[room]!.level !== level) return;
-      if (leg.kind === 'rise') {
-        if (leg.plate) rises.push({ key, cable, at: pointsOfLeg(house, leg)[0]!, plate: leg.plate });
-        return;
-      }
-      lines.push({ key, cable, look: leg.kind === 'end' ? 'end' : 'wall', points: pointsOfLeg(house, leg) });
+      const line = lineOfLeg(house, level, leg, ends[i === 0 ? 0 : 1]);
+      if (line) lines.push({ key, cable, ...line });
+      if (leg.kind === 'rise' && leg.plate && house.rooms[leg.room]!.level === level)
+        rises.push({ key, cable, at: pointsOfLeg(house, leg)[0]!, plate: leg.plate });
     });
+  }
   return { lines, rises };
+}
+
+/** The same of low voltage. */
+export const lowVoltageLines = (house: House, level: string, runs: readonly LowVoltageRun[]) =>
+  runs.flatMap((run) =>
+    run.legs.flatMap((leg, i): (LegLine & { readonly run: LowVoltageRun })[] => {
+      const line = lineOfLeg(house, level, leg, i === 0 ? run.box.room : run.home.room);
+      return line ? [{ key: `${run.id} ${i}`, run, ...line }] : [];
+    }),
+  );
+
+/** What is seen of a leg on the plan of a level; one that leaves the framing is in the room of the cable's end. */
+function lineOfLeg(
+  house: House,
+  level: string,
+  leg: LowVoltageRun['legs'][number],
+  endRoom: string | undefined,
+): Omit<LegLine, 'key'> | undefined {
+  if (leg.kind === 'rise') return undefined;
+  if (leg.kind === 'space') {
+    const look = leg.over === level ? 'over' : leg.over === null && leg.under === level ? 'under' : undefined;
+    return look && { look, points: leg.points };
+  }
+  const room = leg.kind === 'end' ? endRoom : leg.room;
+  if (!room || house.rooms[room]!.level !== level) return undefined;
+  return { look: leg.kind === 'end' ? 'end' : 'wall', points: pointsOfLeg(house, leg) };
 }
 
 /** Cables that lie together along one stretch of a line, to be counted on the drawing: by the middle of their longest part. */
