@@ -89,3 +89,47 @@ test('on a tablet the side region comes from below at three heights', async ({ o
   await page.getByRole('tab', { name: /Open items/ }).click();
   expect((await region.boundingBox())!.height).toBe(half);
 });
+
+test('words and symbols never cover each other on the plan, at three zooms of two stages', async ({ owner: page }) => {
+  for (const stage of ['Boxes', 'Circuits'] as const) {
+    await openDemo(page, stage);
+    const plan = (await page.locator('svg.sheet').boundingBox())!;
+    for (let zoom = 0; zoom < 3; zoom++) {
+      const seen = await page.evaluate(() => {
+        const isShown = ({ width }: DOMRect) => width > 0;
+        const words = [...document.querySelectorAll('svg.sheet .room-name tspan, svg.sheet .thing, svg.sheet .mark')]
+          .map((one) => ({ of: one.textContent ?? '', at: one.getBoundingClientRect() }))
+          .filter(({ at }) => isShown(at));
+        const symbols = [...document.querySelectorAll('svg.sheet .symbol')].map((one) => {
+          const parts = [...one.querySelectorAll('path, circle, rect')].map((part) => part.getBoundingClientRect());
+          const shown = parts.filter(isShown);
+          return {
+            of: one.getAttribute('aria-label') ?? '',
+            at: {
+              left: Math.min(...shown.map((part) => part.left)),
+              right: Math.max(...shown.map((part) => part.right)),
+              top: Math.min(...shown.map((part) => part.top)),
+              bottom: Math.max(...shown.map((part) => part.bottom)),
+            },
+          };
+        });
+        type Place = { left: number; right: number; top: number; bottom: number };
+        const meet = (a: Place, b: Place) =>
+          Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1 &&
+          Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 1;
+        const covered = words.flatMap((one, i) =>
+          [...words.slice(i + 1), ...symbols]
+            .filter(({ at }) => meet(one.at, at))
+            .map(({ of }) => `${one.of} on ${of}`),
+        );
+        return { covered, words: words.length, symbols: symbols.length };
+      });
+      expect(seen.covered).toEqual([]);
+      expect(seen.words).toBeGreaterThan(5);
+      expect(seen.symbols).toBeGreaterThan(30);
+      await page.mouse.move(plan.x + plan.width / 2, plan.y + plan.height / 2);
+      await page.mouse.wheel(0, -300);
+      await page.waitForTimeout(400);
+    }
+  }
+});

@@ -14,6 +14,7 @@ export {
   polygonsOverlap,
 } from './geometry/geometry';
 export { cutIntervals, type Interval } from './geometry/intervals';
+export { memo } from './cache/memo';
 export { Memory } from './cache/memory';
 export type { Collection } from './house/collections';
 export {

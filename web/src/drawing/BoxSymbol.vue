@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Box } from '@winculum/core';
+import type { Box, Point } from '@winculum/core';
+import { MARK_SIZE } from './room-labels';
 
 /** Plan symbols of the published drafting convention for electrical plans, drawn by us: a circle with strokes for receptacles, S for switches. */
 const props = defineProps<{
@@ -8,6 +9,8 @@ const props = defineProps<{
   angle: number;
   size: number;
   mark?: string;
+  /** Where the mark stands beside the symbol, inches; below it where nothing is said. */
+  markAt?: Point | undefined;
   selected?: boolean;
   ghost?: boolean;
   /** It rests on a question of the brief that nobody has answered. */
@@ -76,7 +79,9 @@ const label = computed(
       LOW[first.system]
     }}</text>
     <text v-if="provisional" :font-size="size * 2" :x="size * 1.9" :y="-size * 1.2" class="letter query">?</text>
-    <text v-if="mark" :font-size="size * 1.6" :y="size * 2.9" class="mark">{{ mark }}</text>
+    <text v-if="mark" :font-size="size * MARK_SIZE" :x="markAt?.x ?? 0" :y="markAt?.y ?? size * 2.2" class="mark">{{
+      mark
+    }}</text>
   </g>
 </template>
 

@@ -2,7 +2,6 @@
 import { computed } from 'vue';
 import { viewRoom, type Box, type House } from '@winculum/core';
 import PlanGround from './PlanGround.vue';
-import PlanLabels from './PlanLabels.vue';
 import RoomBoxes from './RoomBoxes.vue';
 
 /** A level as it lies still, inside somebody's svg: on paper, in a document, for a guest. */
@@ -24,20 +23,14 @@ const views = computed(() =>
 </script>
 
 <template>
-  <PlanGround :house="house" :level="level" :scale="scale" :text-size="textSize" :selected="NOTHING" />
-  <PlanLabels
-    :house="house"
-    :level="level"
-    :scale="scale"
-    :text-size="textSize"
-    :show-boxes="true"
-    :selected="NOTHING"
-  />
+  <PlanGround :house="house" :level="level" :selected="NOTHING" />
   <RoomBoxes
     v-for="view in views"
     :key="view.room.id"
     :view="view"
     :scale="scale"
+    :text-size="textSize"
+    :lengths="house.standards.lengths"
     :selected="NOTHING"
     :show-tags="!markOf"
     :mark-of="markOf"

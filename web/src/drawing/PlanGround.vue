@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boundsOf, OUTDOOR_KINDS, wallLoop, type House, type Point } from '@winculum/core';
+import { OUTDOOR_KINDS, wallLoop, type House } from '@winculum/core';
 import { drawFeature, drawOpening, toPath } from './plan-shapes';
 
 /** Rooms, walls, openings and features of a level: what lies still while boxes are moved. */
 const props = defineProps<{
   house: House;
   level: string;
-  scale: number;
-  textSize: number;
   selected: ReadonlySet<string>;
 }>();
 
@@ -23,16 +21,10 @@ const openings = computed(() =>
 const features = computed(() =>
   Object.values(props.house.features)
     .filter((one) => roomIds.value.has(one.room))
-    .map((one) => {
-      const path = drawFeature(props.house.rooms[one.room]!, one);
-      const label = one.name || one.kind.replaceAll('-', ' ');
-      return { feature: one, path, label, ...labelPlace(path, label.length * props.textSize * LABEL_SHARE * 0.5) };
-    }),
+    .map((one) => ({ feature: one, path: drawFeature(props.house.rooms[one.room]!, one) })),
 );
 /** A plan is cut so high above the floor: what hangs over the cut is dashed, *common practice* of drawings. */
 const OVERHEAD_IN = 48;
-/** Size of a feature's label beside that of a room. */
-const LABEL_SHARE = 0.72;
 const wallsOf = (isSolid: boolean) =>
   rooms.value
     .flatMap((room) => wallLoop(room).walls.filter((wall) => (wall.boundary === 'solid') === isSolid))
@@ -40,19 +32,6 @@ const wallsOf = (isSolid: boolean) =>
     .join('');
 const solidWalls = computed(() => wallsOf(true));
 const railings = computed(() => wallsOf(false));
-
-/** Where a label so many inches long stands in a feature: along its longer side; undefined where it is longer than that. */
-function labelPlace(path: string, labelIn: number): { at: Point; turn: 0 | -90 | undefined } {
-  const points = [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map((match) => ({
-    x: Number(match[1]),
-    y: Number(match[2]),
-  }));
-  const { minX, maxX, minY, maxY } = boundsOf(points);
-  const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
-  const at = { x: mean(points.map((one) => one.x)), y: mean(points.map((one) => one.y)) };
-  const turn = labelIn <= maxX - minX ? 0 : labelIn <= maxY - minY ? -90 : undefined;
-  return { at, turn };
-}
 </script>
 
 <template>
@@ -81,7 +60,7 @@ function labelPlace(path: string, labelIn: number): { at: Point; turn: 0 | -90 |
       <path :d="shape.lines" class="lines" />
     </g>
     <g
-      v-for="{ feature, path, label, at, turn } in features"
+      v-for="{ feature, path } in features"
       :key="feature.id"
       class="feature"
       :class="[feature.kind, { overhead: (feature.bottomIn ?? 0) >= OVERHEAD_IN, selected: selected.has(feature.id) }]"
@@ -89,13 +68,6 @@ function labelPlace(path: string, labelIn: number): { at: Point; turn: 0 | -90 |
       :data-id="feature.id"
     >
       <path :d="path" />
-      <text
-        v-if="scale > 1 && turn !== undefined && feature.kind !== 'counter'"
-        :transform="`translate(${at.x} ${at.y}) rotate(${turn})`"
-        :font-size="textSize * LABEL_SHARE"
-      >
-        {{ label }}
-      </text>
     </g>
   </g>
 </template>
@@ -160,12 +132,5 @@ function labelPlace(path: string, labelIn: number): { at: Point; turn: 0 | -90 |
   stroke: var(--chalk);
   stroke-width: 2;
   fill: var(--chalk-soft);
-}
-.feature text {
-  text-anchor: middle;
-  dominant-baseline: central;
-  fill: var(--muted);
-  font-family: var(--words);
-  pointer-events: none;
 }
 </style>

@@ -37,7 +37,10 @@ const { transform, flyTo } = useCamera(svg, () => props.pans);
 
 const rooms = computed(() => Object.values(props.house.rooms).filter((room) => room.level === props.level));
 const scale = computed(() => transform.value.k);
-const textSize = computed(() => Math.max(5, Math.min(20, 12 / scale.value)));
+/** Symbols and words are sized by steps of the scale, so that most frames of a zoom draw none of them again. */
+const STEP = Math.log(1.06);
+const drawnScale = computed(() => Math.exp(STEP * Math.round(Math.log(scale.value) / STEP)));
+const textSize = computed(() => Math.max(5, Math.min(20, 12 / drawnScale.value)));
 
 /** The house as the ground reads it: the same object as long as nothing of the ground has changed. */
 const ground = computed<House>((last) => {
@@ -144,13 +147,13 @@ defineExpose({ fit });
     </defs>
     <g :transform="`translate(${transform.x} ${transform.y}) scale(${transform.k})`">
       <rect v-if="scale > 0.6" x="-2400" y="-2400" width="6000" height="6000" fill="url(#grid)" pointer-events="none" />
-      <PlanGround :house="ground" :level="level" :scale="scale" :text-size="textSize" :selected="selected" />
+      <PlanGround :house="ground" :level="level" :selected="selected" />
       <PlanLabels
+        v-if="!showBoxes"
         :house="ground"
         :level="level"
-        :scale="scale"
+        :scale="drawnScale"
         :text-size="textSize"
-        :show-boxes="showBoxes"
         :selected="selected"
       />
       <slot :scale="scale" />
@@ -158,7 +161,9 @@ defineExpose({ fit });
         v-for="view in views"
         :key="view.room.id"
         :view="view"
-        :scale="scale"
+        :scale="drawnScale"
+        :text-size="textSize"
+        :lengths="house.standards.lengths"
         :selected="selected"
         :show-tags="showTags"
         :mark-of="markOf"

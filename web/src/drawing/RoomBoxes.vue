@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { placeOf, wallOf, type Box, type RoomView } from '@winculum/core';
+import type { Box, House, RoomView } from '@winculum/core';
 import BoxSymbol from './BoxSymbol.vue';
+import RoomLabel from './RoomLabel.vue';
+import { placeMarks, REACH, RING_REACH, roomLabels } from './room-labels';
 
-/** The boxes of one room; a room that nobody touches keeps its view, so it is not drawn again. */
+/** The boxes of one room, with its name beside them; a room that nobody touches keeps its view, so it is not drawn again. */
 const props = defineProps<{
   view: RoomView;
   scale: number;
+  textSize: number;
+  lengths: House['standards']['lengths'];
   selected: ReadonlySet<string>;
   showTags: boolean;
   markOf?: ((box: Box) => string) | undefined;
@@ -15,25 +19,20 @@ const props = defineProps<{
   /** Boxes that rest on an open question. */
   waiting?: ReadonlySet<string> | undefined;
 }>();
-/** Symbols keep a readable size on the screen, and never swell over the room. */
-const size = computed(() => Math.max(3, Math.min(8, 7 / props.scale)));
-
-/** A box on a wall is drawn just inside the room, turned with its wall. */
-function place(box: Box): { x: number; y: number; angle: number } {
-  const point = placeOf(props.view, box);
-  if (box.at.kind !== 'wall') return { ...point, angle: 0 };
-  const wall = wallOf(props.view, box.at.wall);
-  const [ux, uy] = [(wall.to.x - wall.from.x) / wall.lengthIn, (wall.to.y - wall.from.y) / wall.lengthIn];
-  const off = size.value * 1.25;
-  return { x: point.x - uy * off, y: point.y + ux * off, angle: (Math.atan2(uy, ux) * 180) / Math.PI };
-}
-const placed = computed(() => props.view.boxes.map((box) => ({ box, ...place(box) })));
+const reach = computed(() => (props.ringOf ? RING_REACH : REACH));
+const layout = computed(() => roomLabels(props.view, props.scale, props.textSize, true, props.lengths, reach.value));
+const size = computed(() => layout.value.size);
+/** Tags are read from so many pixels an inch up; a mark of the stage always. */
+const TAGS_FROM = 1.25;
+const textAt = (box: Box) => props.markOf?.(box) || (props.showTags && props.scale > TAGS_FROM ? box.tag : '');
+const marks = computed(() => placeMarks(props.view, layout.value, textAt));
 </script>
 
 <template>
   <g>
+    <RoomLabel :view="view" :scale="scale" :text-size="textSize" show-boxes :lengths="lengths" :reach="reach" />
     <g
-      v-for="{ box, x, y, angle } in placed"
+      v-for="{ box, x, y, angle } in layout.symbols"
       :key="box.id"
       data-hit="box"
       :data-id="box.id"
@@ -46,7 +45,8 @@ const placed = computed(() => props.view.boxes.map((box) => ({ box, ...place(box
         :angle="angle"
         :size="size"
         :selected="selected.has(box.id)"
-        :mark="markOf?.(box) || (showTags && scale > 1.25 ? box.tag : '')"
+        :mark="marks.has(box.id) || selected.has(box.id) ? textAt(box) : ''"
+        :mark-at="marks.get(box.id)"
         :color="colorOf?.(box)"
         :ring="ringOf?.(box)"
         :waits="waiting?.has(box.id)"

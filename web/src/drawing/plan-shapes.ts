@@ -1,4 +1,5 @@
 import {
+  boundsOf,
   featureOutline,
   findWall,
   pointOnWall,
@@ -105,4 +106,27 @@ export function alongLoop(walls: readonly LoopWall[], fromIn: number, toIn: numb
         );
     }
   return pieces.join('');
+}
+
+/** Size of a feature's label beside that of a room, and the scale from which features have one, pixels an inch. */
+const LABEL_SHARE = 0.72;
+export const FEATURE_LABELS_FROM = 1;
+
+/** What is written in a feature along its longer side; undefined where it is longer than that, and in counters, which need no name. */
+export function featureLabel(
+  room: Room,
+  feature: Feature,
+  textSize: number,
+): { text: string; at: Point; turn: 0 | -90; size: number; lengthIn: number } | undefined {
+  const { kind, name } = feature;
+  if (kind === 'counter') return undefined;
+  const text = name || kind.replaceAll('-', ' ');
+  const size = textSize * LABEL_SHARE;
+  const lengthIn = text.length * size * 0.5;
+  const outline = featureOutline(room, feature);
+  const { minX, maxX, minY, maxY } = boundsOf(outline);
+  const turn = lengthIn <= maxX - minX ? 0 : lengthIn <= maxY - minY ? -90 : undefined;
+  if (turn === undefined) return undefined;
+  const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
+  return { text, at: { x: mean(outline.map((p) => p.x)), y: mean(outline.map((p) => p.y)) }, turn, size, lengthIn };
 }

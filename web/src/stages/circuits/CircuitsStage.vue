@@ -11,6 +11,7 @@ import {
   type Box,
 } from '@winculum/core';
 import HandOverlay from '../../drawing/HandOverlay.vue';
+import HomeRuns from './HomeRuns.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import StagePart from '../../frame/StagePart.vue';
 import type { Tool } from '../../drawing/tools/machine';
@@ -78,6 +79,7 @@ const selected = computed(() => {
 });
 /** Everything but the selected circuit faded. */
 const isAlone = ref(false);
+const alone = computed(() => (isAlone.value ? store.current.circuits[selectedCircuit.value ?? ''] : undefined));
 const isFaded = (box: Box): boolean =>
   isAlone.value &&
   selectedCircuit.value !== undefined &&
@@ -161,7 +163,13 @@ function selectUnassigned(): void {
     <v-btn :disabled="!index.unassigned.length" @click="selectUnassigned">
       <b class="num" :class="{ 'is-caution': index.unassigned.length }">{{ index.unassigned.length }}</b> on no circuit
     </v-btn>
-    <v-btn v-if="selectedCircuit" :aria-pressed="isAlone" @click="isAlone = !isAlone">This circuit alone</v-btn>
+    <v-btn
+      v-if="selectedCircuit"
+      :aria-pressed="isAlone"
+      @click="isAlone = !isAlone"
+      title="With its feed order and where it leaves for the panel"
+      >This circuit alone</v-btn
+    >
     <span class="grow" />
     <span v-if="selectedBoxes.length" class="muted"
       ><b class="num">{{ selectedBoxes.length }}</b> picked</span
@@ -206,7 +214,15 @@ function selectUnassigned(): void {
       @scale="scale = $event"
     >
       <template #over="{ scale: now }"
-        ><HandOverlay :state="hand.state.value" :house="store.current" :scale="now"
+        ><HomeRuns
+          v-if="alone"
+          :house="store.current"
+          :level="view.level"
+          :scale="now"
+          :circuit="alone.id"
+          :ink="inkOf(alone, circuits)"
+          :number="numberOf(alone, circuits)" />
+        <HandOverlay :state="hand.state.value" :house="store.current" :scale="now"
       /></template>
     </PlanSheet>
   </div>

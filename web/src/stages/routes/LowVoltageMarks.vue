@@ -15,7 +15,7 @@ const path = (points: readonly { x: number; y: number }[]) => `M${points.map(({ 
       v-for="line in lines"
       :key="line.key"
       :d="path(line.points)"
-      :stroke-width="1.8 / scale"
+      :stroke-width="2.6 / scale"
       :stroke-dasharray="`${9 / scale} ${3 / scale} ${2 / scale} ${3 / scale}`"
     >
       <title>{{ line.run.cable }}: {{ line.run.box.tag }} to {{ line.run.home.label }}</title>
@@ -26,7 +26,7 @@ const path = (points: readonly { x: number; y: number }[]) => `M${points.map(({ 
 <style scoped>
 path {
   fill: none;
-  stroke: var(--ok);
+  stroke: var(--reached-ink);
   stroke-linejoin: round;
 }
 </style>

@@ -96,9 +96,11 @@ const layers = ref({ wall: true, over: true, under: true, low: false });
 /** Low voltage is led only while somebody looks at it. */
 const low = computed(() => (part.value === 'low' || layers.value.low ? lowVoltagePlan(store.current) : undefined));
 const isOf = ({ run }: LaidCable, circuit: string) => run.unit.circuits.some((one) => one.id === circuit);
-/** Looked at: the circuit that is chosen; all of them in their inks where none is. */
+/** Looked at: the circuit that is chosen; all of them in their inks where none is, unless low voltage is looked at. */
 const ink = (cable: LaidCable): string | undefined =>
-  only.value === 'all' || isOf(cable, only.value) ? inkOf(cable.circuit, circuits.value) : undefined;
+  (only.value === 'all' && !layers.value.low) || isOf(cable, only.value)
+    ? inkOf(cable.circuit, circuits.value)
+    : undefined;
 const shown = computed(() => (only.value === 'all' ? laid.value : laid.value.filter((one) => isOf(one, only.value))));
 
 /** The holes of what is looked at, found once for the strip and the numbers. */
@@ -238,6 +240,12 @@ const print = () => window.print();
         <svg width="26" height="8" aria-hidden="true"><path d="M0 4H26" stroke-dasharray="7 4" /></svg> over the ceiling
         <svg width="26" height="8" aria-hidden="true"><path d="M0 4H26" stroke-dasharray="2 4" /></svg> below the floor
         <span aria-hidden="true">▲ ▼</span> through a plate
+        <template v-if="low"
+          ><svg width="26" height="8" aria-hidden="true">
+            <path class="low" d="M0 4H26" stroke-dasharray="9 3 2 3" />
+          </svg>
+          low voltage</template
+        >
       </p>
       <p v-if="!runs.length" class="empty">
         No cable is to be led yet. Put boxes on circuits under
@@ -349,6 +357,9 @@ const print = () => window.print();
   stroke: var(--ink);
   stroke-width: 2;
   fill: none;
+}
+.key-line .low {
+  stroke: var(--reached-ink);
 }
 .empty {
   position: absolute;
