@@ -66,7 +66,27 @@ export const dwellingUnitSchema = z.strictObject({ id, name });
 export type DwellingUnit = z.infer<typeof dwellingUnitSchema>;
 
 export const RACEWAYS = ['pvc-40', 'pvc-80', 'emt', 'rigid'] as const;
+export const RACEWAY_NAMES: Readonly<Record<(typeof RACEWAYS)[number], string>> = {
+  'pvc-40': 'PVC schedule 40',
+  'pvc-80': 'PVC schedule 80',
+  emt: 'EMT',
+  rigid: 'rigid metal',
+};
 export const TRADE_SIZES = ['1/2', '3/4', '1', '1-1/4', '1-1/2', '2', '2-1/2', '3'] as const;
+
+const racewaySchema = z.strictObject({ kind: z.enum(RACEWAYS), trade: z.enum(TRADE_SIZES) });
+
+/** How a branch circuit lies where it runs in the ground. */
+export const buriedWiringSchema = z.strictObject({
+  /** Nonmetallic cable, underground cable (UF), or single wet-rated conductors in a raceway. */
+  wiring: z.enum(['nonmetallic', 'underground', 'raceway']).default('underground'),
+  raceway: racewaySchema.optional(),
+  /** From grade to its top, inches. */
+  coverIn: z.number().min(0).max(120).optional(),
+  /** What lies over it: a driveway, or 4 in of concrete outdoors without traffic that reaches 6 in past it; soil where nothing is said. */
+  under: z.enum(['soil', 'driveway', 'slab']).optional(),
+});
+export type BuriedWiring = z.infer<typeof buriedWiringSchema>;
 
 /** What feeds one panel from another. */
 export const feederSchema = z.strictObject({
@@ -84,7 +104,7 @@ export const feederSchema = z.strictObject({
   neutral: sizeSchema.optional(),
   /** Equipment grounding conductor by its size, a metal raceway that serves as one, or none. */
   ground: z.union([sizeSchema, z.literal('raceway'), z.literal('none')]),
-  raceway: z.strictObject({ kind: z.enum(RACEWAYS), trade: z.enum(TRADE_SIZES) }).optional(),
+  raceway: racewaySchema.optional(),
   /** One way, feet, as measured; estimated where nothing is said. */
   lengthFt: z.number().min(1).max(2000).optional(),
   /** How deep it lies where it runs in the ground, inches from grade to its top. */

@@ -14,7 +14,14 @@ import {
 import { awgSchema, id, inches, label, name } from './schema-parts';
 import { routeSchema } from './schema-route';
 import { standardsSchema } from './schema-standards';
-import { buildingSchema, dwellingUnitSchema, feederSchema, sourceSchema, supplySchema } from './schema-supply';
+import {
+  buildingSchema,
+  buriedWiringSchema,
+  dwellingUnitSchema,
+  feederSchema,
+  sourceSchema,
+  supplySchema,
+} from './schema-supply';
 
 export * from './schema-boxes';
 export * from './schema-fixed';
@@ -190,6 +197,8 @@ export const circuitSchema = z.strictObject({
   bundled: z.number().int().min(1).max(40).optional(),
   /** One way to the farthest outlet, feet, as measured; estimated where nothing is said. */
   lengthFt: z.number().min(1).max(1000).optional(),
+  /** How it lies where it runs in the ground. */
+  buried: buriedWiringSchema.optional(),
   /** A circuit on the other leg with which it shares one neutral: a multiwire branch circuit, NEC 210.4. */
   sharesNeutralWith: id.optional(),
   /** Feet of conductors by which existing wiring is lengthened, where nothing but that is done to it: NEC 210.12. */

@@ -94,10 +94,3 @@ export function feederDrop({ conductor, poles }: Feeder, loadA: number, oneWayFt
   const ohms = RESISTANCE[conductor.size][conductor.metal === 'copper' ? 1 : 2] / 1000;
   return (2 * loadA * oneWayFt * ohms) / (poles === 2 ? 240 : 120);
 }
-
-/** Least cover, inches, from grade to the top of what lies in the ground: Table 300.5. *From memory*, high. */
-export function leastCoverIn({ wiring, raceway, underDriveway }: Feeder): number {
-  if (wiring !== 'raceway') return underDriveway ? 18 : 24;
-  if (underDriveway) return 18;
-  return raceway?.kind === 'rigid' ? 6 : 18;
-}

@@ -34,20 +34,19 @@ const ALLOWED_IN2: Readonly<Record<RacewayKind, readonly number[]>> = {
   'pvc-80': [0.087, 0.164, 0.275, 0.495, 0.684, 1.15, 1.647, 2.577],
 };
 
+type Pulled = Pick<Feeder, 'conductor' | 'poles' | 'neutral' | 'ground'>;
+
 /** The conductors of a feeder: as many ungrounded ones as poles, a neutral, and its equipment grounding conductor. */
-function conductorsOf({
-  conductor,
-  poles,
-  neutral,
-  ground,
-}: Pick<Feeder, 'conductor' | 'poles' | 'neutral' | 'ground'>): ConductorSize[] {
+function conductorsOf({ conductor, poles, neutral, ground }: Pulled): ConductorSize[] {
   const hot = Array.from({ length: poles }, () => conductor.size);
   const isWire = (one: string): one is ConductorSize => (CONDUCTOR_SIZES as readonly string[]).includes(one);
   return [...hot, neutral ?? conductor.size, ...(isWire(ground) ? [ground] : [])];
 }
 
-/** What the conductors of a feeder take of their raceway, square inches, and what they may: 40 % where there are three or more. */
-export function racewayFill(feeder: Feeder): { readonly takenIn2: number; readonly allowedIn2: number } | undefined {
+/** What the conductors of a feeder or a circuit take of their raceway, square inches, and what they may: 40 % where there are three or more. */
+export function racewayFill(
+  feeder: Pulled & Pick<Feeder, 'raceway'>,
+): { readonly takenIn2: number; readonly allowedIn2: number } | undefined {
   if (!feeder.raceway) return undefined;
   const { kind, trade } = feeder.raceway;
   return {
@@ -57,10 +56,7 @@ export function racewayFill(feeder: Feeder): { readonly takenIn2: number; readon
 }
 
 /** The least trade size that holds a feeder's conductors; undefined beyond 3 in. */
-export function leastTrade(
-  feeder: Pick<Feeder, 'conductor' | 'poles' | 'neutral' | 'ground'>,
-  kind: RacewayKind,
-): Trade | undefined {
+export function leastTrade(feeder: Pulled, kind: RacewayKind): Trade | undefined {
   const taken = conductorsOf(feeder).reduce((sum, size) => sum + CONDUCTOR_IN2[size], 0);
   return TRADE_SIZES[ALLOWED_IN2[kind].findIndex((most) => taken <= most + 1e-9)];
 }

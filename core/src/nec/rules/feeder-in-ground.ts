@@ -1,4 +1,4 @@
-import { leastCoverIn } from '../../service/feeder-size';
+import { leastCover } from '../../service/ground-cover';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const feederInGround = defineRule({
@@ -27,7 +27,11 @@ export const feederInGround = defineRule({
       const where = { panel: feeder.to };
       if (feeder.wiring === 'nonmetallic' || feeder.wiring === 'service-entrance')
         return [report.fail('unfit', { panel }, where, { section: '334.12(B), 338.12(A)(2)' })];
-      const least = leastCoverIn(feeder);
+      const least = leastCover(
+        feeder.wiring === 'raceway' ? 'raceway' : 'cable',
+        feeder.raceway,
+        feeder.underDriveway ? 'driveway' : 'soil',
+      );
       const has = feeder.coverIn;
       return [
         has < least ? report.fail('shallow', { panel, has, least }, where) : report.pass('deep', { panel }, where),

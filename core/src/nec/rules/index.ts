@@ -47,6 +47,7 @@ import { fastenedInPlaceShare } from './fastened-in-place-share';
 import { feedOrder } from './feed-order';
 import { feederDrop } from './feeder-drop';
 import { feederGround } from './feeder-ground';
+import { circuitInGround } from './circuit-in-ground';
 import { feederInGround } from './feeder-in-ground';
 import { feederSize } from './feeder-size';
 import { foyerReceptacle } from './foyer-receptacle';
@@ -176,6 +177,7 @@ export const rules: readonly Rule[] = [
   feedOrder,
   feederDrop,
   feederGround,
+  circuitInGround,
   feederInGround,
   feederSize,
   foyerReceptacle,

@@ -10,11 +10,16 @@ import {
   protectionOf,
   STANDARD_RATINGS_A,
   USUAL_ATTIC_F,
+  RACEWAY_NAMES,
+  RACEWAYS,
+  TRADE_SIZES,
   whyNotReadilyAccessible,
+  type BuriedWiring,
   type CableRun,
   type Circuit,
 } from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
+import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import TickField from '../../fields/TickField.vue';
 import { useHouse } from '../../stores/house';
@@ -36,6 +41,26 @@ const ratings = computed(() =>
     (value) => ({ value, word: `${value} A` }),
   ),
 );
+const IN_GROUND = [
+  { value: '', word: 'does not lie in it' },
+  { value: 'underground', word: 'underground cable (UF)' },
+  { value: 'raceway', word: 'wet-rated conductors in a raceway' },
+  { value: 'nonmetallic', word: 'nonmetallic cable' },
+] as const;
+const OVER = [
+  { value: 'soil', word: 'soil' },
+  { value: 'driveway', word: 'the driveway' },
+  { value: 'slab', word: '4 in of concrete outdoors, no traffic' },
+] as const;
+/** A raceway of the least size one buys for it stands there to be changed. */
+function bury(wiring: BuriedWiring['wiring'] | ''): void {
+  if (!wiring) return void change({ buried: undefined });
+  const { raceway: _, ...rest } = props.circuit.buried ?? {};
+  change({
+    buried: { ...rest, wiring, ...(wiring === 'raceway' ? { raceway: { kind: 'pvc-40', trade: '1/2' } } : {}) },
+  });
+}
+const setBuried = (changes: Partial<BuriedWiring>) => change({ buried: { ...props.circuit.buried!, ...changes } });
 const POLES = [
   { value: 1, word: '1 pole' },
   { value: 2, word: '2 poles' },
@@ -175,6 +200,41 @@ function setAttic(atticF: number): void {
               @update:model-value="change({ extendedFt: $event })"
               @clear="change({ extendedFt: undefined })"
             />
+            <ChoiceField
+              label="In the ground"
+              :model-value="circuit.buried?.wiring ?? ''"
+              :answers="IN_GROUND"
+              @update:model-value="bury"
+            />
+            <template v-if="circuit.buried">
+              <LengthField
+                label="Cover over it"
+                optional
+                :model-value="circuit.buried.coverIn"
+                @update:model-value="setBuried({ coverIn: $event })"
+                @clear="setBuried({ coverIn: undefined })"
+              />
+              <ChoiceField
+                label="Under what"
+                :model-value="circuit.buried.under ?? 'soil'"
+                :answers="OVER"
+                @update:model-value="setBuried({ under: $event })"
+              />
+              <template v-if="circuit.buried.raceway">
+                <ChoiceField
+                  label="Raceway"
+                  :model-value="circuit.buried.raceway.kind"
+                  :answers="RACEWAYS.map((value) => ({ value, word: RACEWAY_NAMES[value] }))"
+                  @update:model-value="setBuried({ raceway: { ...circuit.buried.raceway, kind: $event } })"
+                />
+                <ChoiceField
+                  label="Trade size"
+                  :model-value="circuit.buried.raceway.trade"
+                  :answers="TRADE_SIZES.map((value) => ({ value, word: `${value} in` }))"
+                  @update:model-value="setBuried({ raceway: { ...circuit.buried.raceway, trade: $event } })"
+                />
+              </template>
+            </template>
             <TickField
               v-if="circuit.poles === 2"
               label="aluminum service-entrance cable"

@@ -7,6 +7,7 @@ import {
   feederDrop,
   feederLoad,
   leastFeeder,
+  RACEWAY_NAMES,
   RACEWAYS,
   removeEntities,
   STANDARD_RATINGS_A,
@@ -48,7 +49,6 @@ const WIRING = [
   { value: 'underground', word: 'underground cable (UF)', why: '60 °C column: 340.80.' },
   { value: 'raceway', word: 'conductors in a raceway', why: 'Wet-rated outdoors and in the ground: 300.5(B), 300.9.' },
 ] as const;
-const KINDS = { 'pvc-40': 'PVC schedule 40', 'pvc-80': 'PVC schedule 80', emt: 'EMT', rigid: 'rigid metal' };
 const grounds = computed(() => [
   ...CONDUCTOR_SIZES.map((value) => ({ value: value as string, word: named(value) })),
   { value: 'raceway', word: 'the metal raceway' },
@@ -118,7 +118,7 @@ function remove(): void {
       <ChoiceField
         label="Raceway"
         :model-value="feeder.raceway.kind"
-        :answers="RACEWAYS.map((value) => ({ value, word: KINDS[value] }))"
+        :answers="RACEWAYS.map((value) => ({ value, word: RACEWAY_NAMES[value] }))"
         @update:model-value="set({ raceway: { ...feeder.raceway!, kind: $event } })"
       />
       <ChoiceField
