@@ -50,6 +50,7 @@ import { feederGround } from './feeder-ground';
 import { circuitInGround } from './circuit-in-ground';
 import { feederInGround } from './feeder-in-ground';
 import { feederSize } from './feeder-size';
+import { fireSeparation } from './fire-separation';
 import { foyerReceptacle } from './foyer-receptacle';
 import { garageCircuit } from './garage-circuit';
 import { garageReceptacle } from './garage-receptacle';
@@ -120,6 +121,7 @@ import { tamperResistant } from './tamper-resistant';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
 import { tubZoneReceptacles } from './tub-zone-receptacles';
 import { unitAccess } from './unit-access';
+import { unitWallBoxes } from './unit-wall-boxes';
 import { unitCircuits } from './unit-circuits';
 import { voltageDrop } from './voltage-drop';
 import { wallReceptacleSpacing } from './wall-receptacle-spacing';
@@ -150,9 +152,11 @@ export const rules: readonly Rule[] = [
   boxOnStud,
   boxSupport,
   boxesCollide,
+  unitWallBoxes,
   buildingDisconnect,
   buildingElectrode,
   cableOutsideFraming,
+  fireSeparation,
   ceilingBodies,
   circuitInPanel,
   circuitOverload,
