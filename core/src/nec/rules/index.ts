@@ -118,6 +118,7 @@ import { switchHeight } from './switch-height';
 import { switchInTub } from './switch-in-tub';
 import { switchNearEntrance } from './switch-near-entrance';
 import { tamperResistant } from './tamper-resistant';
+import { thermostatPlace } from './thermostat-place';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
 import { tubZoneReceptacles } from './tub-zone-receptacles';
 import { unitAccess } from './unit-access';
@@ -153,6 +154,7 @@ export const rules: readonly Rule[] = [
   boxSupport,
   boxesCollide,
   unitWallBoxes,
+  thermostatPlace,
   buildingDisconnect,
   buildingElectrode,
   cableOutsideFraming,
