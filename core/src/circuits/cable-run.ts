@@ -1,9 +1,9 @@
 import { innerPoint, type Point } from '../geometry/geometry';
-import type { Box, Feature, House, Level, Panel, Room } from '../house/schema';
-import { memo } from '../cache/memo';
+import type { Box, Feature, House, Level, Panel } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { drillableStretches } from '../plan/drillable';
 import type { Interval } from '../geometry/intervals';
+import { axesOf, toOwn, type Axes } from '../plan/own-axes';
 import { boxPoint, featureOutline } from '../plan/points';
 import { viewRoom } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
@@ -35,49 +35,14 @@ const PANEL_HEIGHT_IN = 60;
 /** Boxes on walls so near on the plan, inches, share a bay or stand in two beside each other, be it back to back: the cable goes straight through. */
 const SAME_BAY_IN = 16;
 
-/** The direction of most walls of a house, as the turn of its axes against those of the sheet. */
-interface Axes {
-  readonly cos: number;
-  readonly sin: number;
-}
-const STRAIGHT: Axes = { cos: 1, sin: 0 };
-/** The axes that most feet of wall follow, to half a degree; those of the sheet where nothing outweighs them. */
-const axesOf = memo((rooms: House['rooms']): Axes => findAxes(Object.values(rooms)));
-
-function findAxes(rooms: readonly Room[]): Axes {
-  const feet = new Map<number, { sum: number; lengthIn: number }>();
-  for (const { corners } of rooms)
-    for (let i = 0; i < corners.length; i++) {
-      const [a, b] = [corners[i]!, corners[(i + 1) % corners.length]!];
-      const lengthIn = Math.hypot(b.x - a.x, b.y - a.y);
-      const degrees = ((((Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI) % 90) + 90) % 90;
-      const half = Math.round(degrees * 2) % 180;
-      // Just short of a quarter turn is just short of none.
-      const turn = degrees > 89.75 ? degrees - 90 : degrees;
-      const known = feet.get(half);
-      if (known) {
-        known.sum += turn * lengthIn;
-        known.lengthIn += lengthIn;
-      } else feet.set(half, { sum: turn * lengthIn, lengthIn });
-    }
-  let [best, most] = [feet.get(0), feet.get(0)?.lengthIn ?? 0];
-  for (const one of feet.values()) if (one.lengthIn > most * 1.001) [best, most] = [one, one.lengthIn];
-  if (!best || best === feet.get(0)) return STRAIGHT;
-  const turn = ((best.sum / best.lengthIn) * Math.PI) / 180;
-  return { cos: Math.cos(turn), sin: Math.sin(turn) };
-}
-
-/** Lengths that are equal on paper stay equal whichever way the house is drawn: ties are then settled alike. */
-const onGrid = (inches: number): number => Math.round(inches * 1024) / 1024;
-
 function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWall?: InWall): Spot {
   const level = house.levels[house.rooms[roomId]!.level]!;
-  const { cos, sin } = axesOf(house.rooms);
+  const own = toOwn(axesOf(house.rooms), at);
   return {
     x: at.x,
     y: at.y,
-    u: onGrid(at.x * cos + at.y * sin),
-    v: onGrid(at.y * cos - at.x * sin),
+    u: own.x,
+    v: own.y,
     z: level.elevationIn + heightIn,
     level: level.id,
     plateZ: level.elevationIn + level.ceilingIn,

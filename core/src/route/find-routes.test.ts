@@ -7,7 +7,8 @@ import { randomHouse } from '../test/random-house';
 import { byMilp } from '../test/routes-milp';
 import { walled } from '../test/route-cases';
 import { planOf, routed, routeTo } from '../test/routed';
-import { mirrored, shifted, turned } from '../test/same-house';
+import { askew, mirrored, shifted, turned } from '../test/same-house';
+import { totalsOfRoutes } from './totals';
 import { crossingsAlong, keptRoutes } from '../circuits/kept-routes';
 import type { House, RouteLeg } from '../house/schema';
 import { viewRoom } from '../plan/room-view';
@@ -168,6 +169,33 @@ describe('houses at random, laid out and planned by the tool', () => {
       // The lattice of a space starts at the house's corner, which a mirror makes another one: within one line of it.
       expect(Math.abs(other.bound - plan.bound) / plan.bound).toBeLessThan(0.03);
     }
+  });
+
+  it('a house askew on the sheet takes as much cable and as many holes as drawn square, and its routes hold', () => {
+    const house = walled(
+      [
+        ['c0', 30],
+        ['c1', 60],
+        ['c2', 100],
+      ],
+      { below: 'slab', above: 'attic', joists: { run: 'east-west', spacingIn: 16, offsetIn: 0 } },
+    )
+      .over('bed', 'luminaire', 72, 60, { circuit: 'a' })
+      .room('bath', 'bathroom', [0, 124.5, 144, 100])
+      .over('bath', 'luminaire', 40, 180, { circuit: 'a' })
+      .build();
+    for (const way of ['least-wire', 'quickest'] as const) {
+      const [square, other] = [planOf(house, way), planOf(askew(house), way)];
+      expect(other.routes.length).toBe(square.routes.length);
+      const feet = (plan: typeof square) => plan.routes.reduce((sum, one) => sum + one.lengthIn, 0) / 12;
+      // The lattice starts at another place of the house: within a foot a cable.
+      expect(Math.abs(feet(other) - feet(square))).toBeLessThan(square.routes.length);
+      const totals = [totalsOfRoutes(house, square.routes), totalsOfRoutes(askew(house), other.routes)] as const;
+      expect(Math.abs(totals[1].studHoles - totals[0].studHoles)).toBeLessThanOrEqual(2);
+      expect(Math.abs(totals[1].joistHoles! - totals[0].joistHoles!)).toBeLessThanOrEqual(2);
+    }
+    const kept = keptRoutes(routed(askew(house)));
+    expect([kept.sound.size, kept.broken.size]).toEqual([planOf(house).routes.length, 0]);
   });
 });
 

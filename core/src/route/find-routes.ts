@@ -5,7 +5,9 @@ import { wireHouse } from '../makeup/make-up';
 import { endOfBox, endOfPanel, type RouteEnd } from './ends';
 import { framingGraph, LINE_IN, type FramingGraph } from './framing-graph';
 import { endsOf, keyOf } from '../circuits/kept-routes';
-import { LegWriter, lengthOfLegs } from './legs';
+import { LegWriter, lengthOfLegs, onSheet } from './legs';
+import type { Spot } from '../circuits/cable-run';
+import { axesOf, fromOwn, squared } from '../plan/own-axes';
 import { Search, type Found, type Terminal } from './shortest';
 import { CABLES_PER_HOLE, costsOf, inchOf, type EdgeCosts, type RoutePlace, type RouteWay } from './ways';
 
@@ -130,11 +132,12 @@ function costOfAll(router: Router, inch: number): number {
   return cost;
 }
 
-function tasksOf(house: House, graph: FramingGraph, only?: ReadonlySet<string>): Task[] {
+/** The runs to be led, with their ends in the house squared to the sheet. */
+function tasksOf(house: House, own: House, graph: FramingGraph, only?: ReadonlySet<string>): Task[] {
   const boxEnds = new Map<string, RouteEnd>();
   const ofBox = (id: string) => {
     let end = boxEnds.get(id);
-    if (!end) boxEnds.set(id, (end = endOfBox(house, graph, house.boxes[id]!)));
+    if (!end) boxEnds.set(id, (end = endOfBox(own, graph, own.boxes[id]!)));
     return end;
   };
   const panelEnds = new Map<Panel, RouteEnd>();
@@ -147,7 +150,7 @@ function tasksOf(house: House, graph: FramingGraph, only?: ReadonlySet<string>):
       let from: RouteEnd;
       if (run.from) from = ofBox(run.from.id);
       else {
-        from = panelEnds.get(panel!) ?? endOfPanel(house, graph, panel!);
+        from = panelEnds.get(panel!) ?? endOfPanel(own, graph, panel!);
         panelEnds.set(panel!, from);
       }
       tasks.push({ run, from, to: ofBox(run.to.id), cables: Math.max(1, run.cables.length) });
@@ -181,8 +184,9 @@ interface RouteOptions {
  * laid again once all are known. The bound says how far from the best it can be at most. @returns undefined when `progress` stops it.
  */
 export function findRoutes(house: House, way: RouteWay, options: RouteOptions = {}): RoutePlan | undefined {
-  const graph = framingGraph(house, house.standards.routing?.lineIn ?? LINE_IN);
-  const tasks = tasksOf(house, graph, options.only);
+  const own = squared(house);
+  const graph = framingGraph(own, house.standards.routing?.lineIn ?? LINE_IN);
+  const tasks = tasksOf(house, own, graph, options.only);
   const router = new Router(
     graph,
     costsOf(graph, way, options.place),
@@ -209,7 +213,7 @@ export function findRoutes(house: House, way: RouteWay, options: RouteOptions = 
   tasks.forEach((task, i) => {
     const found = router.found[i];
     if (!found) unrouted.push({ run: task.run, message: whyNot(house, task) });
-    else routes.push(routeOf(house, graph, task, found));
+    else routes.push(routeOf(house, own, graph, task, found));
   });
   return { way, routes, unrouted, cost: costOfAll(router, inch), bound };
 }
@@ -225,15 +229,17 @@ function whyNot(house: House, { run, from, to }: Task): string {
   return `No way through the framing leads from ${name} to ${run.to.tag}. Say what lies above and below their levels.`;
 }
 
-function routeOf(house: House, graph: FramingGraph, { run, from, to }: Task, found: Found): Route {
-  const legs = [...new LegWriter(house, graph, from, to).write(found)];
+function routeOf(house: House, own: House, graph: FramingGraph, { run, from, to }: Task, found: Found): Route {
+  const legs = [...new LegWriter(own, graph, from, to).write(found)];
+  const axes = axesOf(house.rooms);
+  const onPlan = (spot: Spot): Spot => ({ ...spot, ...fromOwn(axes, spot) });
   return {
     id: 'new',
     circuit: run.unit.id,
     from: run.from?.id ?? null,
     to: run.to.id,
-    legs,
+    legs: own === house ? legs : onSheet(axes, legs),
     lengthIn: Math.round(lengthOfLegs(legs) * 8) / 8,
-    ends: endsOf(from.spot, to.spot),
+    ends: own === house ? endsOf(from.spot, to.spot) : endsOf(onPlan(from.spot), onPlan(to.spot)),
   };
 }

@@ -7,6 +7,7 @@ import { wireHouse } from '../makeup/make-up';
 import type { OnProgress } from '../units/result';
 import { endOfBox, endOfPanel, type RouteEnd } from './ends';
 import { framingGraph, LINE_IN, type FramingGraph } from './framing-graph';
+import { squared } from '../plan/own-axes';
 import { isFixed } from './keep-routes';
 import { Search } from './shortest';
 import { CABLES_PER_HOLE, costsOf, inchOf, type EdgeCosts, type RouteWay } from './ways';
@@ -17,6 +18,7 @@ const NO_WAY_IN = 1e6;
 /** How far it is between the boxes of a unit along the framing, holes counted as cable by the way that is wanted. */
 function lengthsAlong(
   house: House,
+  own: House,
   graph: FramingGraph,
   costs: EdgeCosts,
   way: RouteWay,
@@ -28,7 +30,7 @@ function lengthsAlong(
   const ends = new Map<string, RouteEnd>();
   const endOf = (box: Box): RouteEnd => {
     let end = ends.get(box.id);
-    if (!end) ends.set(box.id, (end = endOfBox(house, graph, box)));
+    if (!end) ends.set(box.id, (end = endOfBox(own, graph, own.boxes[box.id]!)));
     return end;
   };
   const fields = new Map<string, Float64Array>();
@@ -36,7 +38,7 @@ function lengthsAlong(
     const key = from?.id ?? '';
     let field = fields.get(key);
     if (!field) {
-      const { entries } = from ? endOf(from) : endOfPanel(house, graph, unit.panel!);
+      const { entries } = from ? endOf(from) : endOfPanel(own, graph, unit.panel!);
       const starts = entries.map(({ node, lengthIn }) => ({ node, cost: lengthIn * inch }));
       fields.set(key, (field = search.all(starts, costOf)));
     }
@@ -58,14 +60,15 @@ export function improveFeeds(
   way: RouteWay,
   onProgress: OnProgress = () => undefined,
 ): readonly FeedPlan[] {
-  const graph = framingGraph(house, house.standards.routing?.lineIn ?? LINE_IN);
+  const own = squared(house);
+  const graph = framingGraph(own, house.standards.routing?.lineIn ?? LINE_IN);
   const costs = costsOf(graph, way);
   const fixed = new Set(Object.values(house.routes).flatMap((one) => (isFixed(one) ? [one.circuit] : [])));
   const units = wireHouse(house).units.filter(
     ({ unit, tree }) => !tree.stored && tree.nodes.length > 1 && unit.panel && !fixed.has(unit.id),
   );
   return units.flatMap(({ unit }, i) => {
-    const lengths = lengthsAlong(house, graph, costs, way, unit);
+    const lengths = lengthsAlong(house, own, graph, costs, way, unit);
     const report: OnProgress = (share, note) => onProgress((i + share) / units.length, note);
     const plan = leastFeet(house, unit, report, 'as it stands', lengths);
     return plan.afterFt < plan.beforeFt - 0.5 ? [plan] : [];

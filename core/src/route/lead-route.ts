@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/geometry';
 import type { House, Route } from '../house/schema';
+import { axesOf, squared, toOwn } from '../plan/own-axes';
 import { findRoutes } from './find-routes';
 import { framingGraph, LINE_IN, type FramingGraph } from './framing-graph';
 import type { RoutePlace, RouteWay } from './ways';
@@ -40,8 +41,8 @@ export function leadRoute(house: House, key: string, lead: Lead, way: RouteWay):
   const only = new Set([key]);
   const mark = (route: Route | undefined): Route | undefined => route && { ...route, byHand: true };
   if ('place' in lead) return mark(findRoutes(house, way, { only, place: lead.place })?.routes[0]);
-  const graph = framingGraph(house, house.standards.routing?.lineIn ?? LINE_IN);
-  const node = nodeNear(house, graph, lead);
+  const graph = framingGraph(squared(house), house.standards.routing?.lineIn ?? LINE_IN);
+  const node = nodeNear(house, graph, { ...lead, at: toOwn(axesOf(house.rooms), lead.at) });
   if (node === undefined) return undefined;
   return mark(findRoutes(house, way, { only, via: { node } })?.routes[0]);
 }

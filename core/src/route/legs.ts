@@ -3,6 +3,7 @@ import type { House } from '../house/schema';
 import type { RouteLeg } from '../house/schema-route';
 import { baysOf, type Bay } from '../plan/bays';
 import { viewRoom } from '../plan/room-view';
+import { fromOwn, toOwn, type Axes } from '../plan/own-axes';
 import { nearestWall, wallLoop } from '../plan/wall-loop';
 import { ASIDE_IN, type RouteEnd } from './ends';
 import type { BayNode, Edge, FramingGraph, GraphNode, LatticeNode } from './framing-graph';
@@ -236,6 +237,25 @@ export class LegWriter {
       });
     this.#at = isLast ? this.to.spot : to;
   }
+}
+
+/** Legs that were laid in the house squared to the sheet, where they lie on it. */
+export const onSheet = (axes: Axes, legs: readonly RouteLeg[]): RouteLeg[] => turnLegs(legs, (at) => fromOwn(axes, at));
+/** Legs on the sheet, as they lie in the house squared to it. */
+export const inOwnAxes = (axes: Axes, legs: readonly RouteLeg[]): RouteLeg[] => turnLegs(legs, (at) => toOwn(axes, at));
+
+function turnLegs(legs: readonly RouteLeg[], turn: (at: Point) => Point): RouteLeg[] {
+  return legs.map((leg) =>
+    'points' in leg
+      ? {
+          ...leg,
+          points: leg.points.map((at) => {
+            const { x, y } = turn(at);
+            return { x: round(x), y: round(y) };
+          }),
+        }
+      : leg,
+  );
 }
 
 /** Cable along the legs between the faces of its boxes, inches; what is left in the boxes comes on top. */

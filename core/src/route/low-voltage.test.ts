@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { twoUnits } from '../test/supply-cases';
 import { routed } from '../test/routed';
 import { walled } from '../test/route-cases';
-import { mirrored, shifted } from '../test/same-house';
+import { askew, mirrored, shifted } from '../test/same-house';
 import { byTheTool } from '../test/by-the-tool';
 import { randomHouse } from '../test/random-house';
 import type { HouseBuilder } from '../test/house-builder';
@@ -153,6 +153,7 @@ describe('whole houses at random', () => {
       }
       const feet = (other: House) => lowVoltagePlan(other).runs.map((one) => one.feet);
       expect(feet(shifted(house))).toEqual(feet(house));
+      feet(askew(house)).forEach((one, i) => expect(Math.abs(one - runs[i]!.feet)).toBeLessThanOrEqual(3));
       feet(mirrored(house)).forEach((one, i) => expect(Math.abs(one - runs[i]!.feet)).toBeLessThanOrEqual(3));
     },
   );

@@ -7,7 +7,8 @@ import type { RouteLeg } from '../house/schema-route';
 import { count } from '../units/count';
 import { endOfBox, endOfFeature, type RouteEnd } from './ends';
 import { framingGraph, holeHeight, LINE_IN, type Edge, type FramingGraph } from './framing-graph';
-import { LegWriter, lengthOfLegs } from './legs';
+import { axesOf, squared } from '../plan/own-axes';
+import { inOwnAxes, LegWriter, lengthOfLegs, onSheet } from './legs';
 import { feetOf, routingOf, viaOf } from './pull-sheet';
 import { Search, type Terminal } from './shortest';
 
@@ -99,6 +100,7 @@ class Homes {
   readonly #drops: readonly Start[];
 
   constructor(
+    /** Squared to the sheet, with its drops. */
     readonly house: House,
     drops: readonly Start[],
   ) {
@@ -152,7 +154,7 @@ class Power {
   readonly #spaces = new Map<string, Segment[]>();
   readonly #studs: Extract<RouteLeg, { kind: 'studs' }>[] = [];
 
-  constructor(routes: Iterable<Route>) {
+  constructor(routes: Iterable<Pick<Route, 'legs'>>) {
     for (const { legs } of routes)
       for (const leg of legs) {
         if (leg.kind === 'studs') this.#studs.push(leg);
@@ -198,12 +200,14 @@ class Power {
  * Every low-voltage cable of a house by the shortest way home through its framing: in holes of its own over those of power, in other joist
  * bays where one is near. Derived, never kept: who ends these cables often leads them otherwise. What has no home, or no way there, is said.
  */
-export function lowVoltagePlan(house: House): LowVoltagePlan {
+export function lowVoltagePlan(drawn: House): LowVoltagePlan {
+  const house = squared(drawn);
+  const axes = axesOf(drawn.rooms);
   const drops = dropsOf(house);
   if (drops.length === 0) return { runs: [], problems: [], totals: [] };
   const homes = new Homes(house, drops);
   const { graph } = homes;
-  const power = new Power(keptRoutes(house).sound.values());
+  const power = new Power([...keptRoutes(drawn).sound.values()].map(({ legs }) => ({ legs: inOwnAxes(axes, legs) })));
   const costs = graph.edges.map((edge) => edge.lengthIn * (power.isBeside(graph, edge) ? APART : 1));
   const search = new Search(graph);
   const terminals = ({ entries }: RouteEnd): Terminal[] =>
@@ -240,9 +244,9 @@ export function lowVoltagePlan(house: House): LowVoltagePlan {
       id: device.id,
       system,
       cable: SYSTEMS[system].cable,
-      box,
+      box: drawn.boxes[box.id]!,
       home: { label: home.label, room: home.end.room },
-      legs,
+      legs: house === drawn ? legs : onSheet(axes, legs),
       via: viaOf(house, { legs }),
       lengthIn,
       feet: feetOf(lengthIn, slackIn, MAKE_UP_IN + tailIn),

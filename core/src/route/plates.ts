@@ -4,6 +4,8 @@ import type { House, Route } from '../house/schema';
 import { fromLoop, pointOnWall, wallLoop, wrapIn } from '../plan/wall-loop';
 import type { LaidCable } from './laid';
 import { CABLES_PER_HOLE } from './ways';
+import { axesOf, squared, type Axes } from '../plan/own-axes';
+import { inOwnAxes } from './legs';
 import { spaceOf, spacesOf, type Space, type SpaceKind } from './spaces';
 
 /** Cables through the plate of one bay. */
@@ -68,20 +70,22 @@ export function spaceInches(house: House, laid: readonly LaidCable[]): ReadonlyM
 
 /** How far one route lies in each kind of space, inches; remembered while what lies over and under the rooms is the same. */
 export const spaceKindsOf = (house: House, route: Pick<Route, 'legs'>): ReadonlyMap<SpaceKind, number> =>
-  findKinds(route, spacesOf(house));
+  findKinds(route, spacesOf(squared(house)), axesOf(house.rooms));
 
-const findKinds = memo(({ legs }: Pick<Route, 'legs'>, spaces: readonly Space[]): ReadonlyMap<SpaceKind, number> => {
-  const inches = new Map<SpaceKind, number>();
-  for (const leg of legs) {
-    if (leg.kind !== 'space') continue;
-    const space = spaceOf(spaces, leg);
-    leg.points.slice(1).forEach((to, i) => {
-      const from = leg.points[i]!;
-      const length = Math.abs(to.x - from.x) + Math.abs(to.y - from.y);
-      const near = space?.nearest({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 });
-      const kind = near === undefined ? 'unknown' : space!.nodes[near]!.kind;
-      inches.set(kind, (inches.get(kind) ?? 0) + length);
-    });
-  }
-  return inches;
-});
+const findKinds = memo(
+  ({ legs }: Pick<Route, 'legs'>, spaces: readonly Space[], axes: Axes): ReadonlyMap<SpaceKind, number> => {
+    const inches = new Map<SpaceKind, number>();
+    for (const leg of inOwnAxes(axes, legs)) {
+      if (leg.kind !== 'space') continue;
+      const space = spaceOf(spaces, leg);
+      leg.points.slice(1).forEach((to, i) => {
+        const from = leg.points[i]!;
+        const length = Math.abs(to.x - from.x) + Math.abs(to.y - from.y);
+        const near = space?.nearest({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 });
+        const kind = near === undefined ? 'unknown' : space!.nodes[near]!.kind;
+        inches.set(kind, (inches.get(kind) ?? 0) + length);
+      });
+    }
+    return inches;
+  },
+);

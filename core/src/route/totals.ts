@@ -1,6 +1,8 @@
 import type { House, Route } from '../house/schema';
 import { joistsBetween, spaceOf, spacesOf } from './spaces';
+import { axesOf, squared } from '../plan/own-axes';
 import { holesOf } from './holes';
+import { inOwnAxes } from './legs';
 import { laidCables, type LaidCable } from './laid';
 import { plateHolesOf, platesOf, spaceInches } from './plates';
 import { framingSlowness, MINUTES, PLATE_SHARE } from './ways';
@@ -24,10 +26,11 @@ export interface RouteTotals {
 /** Joists that cables are led across; undefined where how they run is not known. */
 function joistsCrossed(house: House, laid: readonly LaidCable[]): number | undefined {
   let sum = 0;
+  const spaces = spacesOf(squared(house));
   for (const { route } of laid)
-    for (const leg of route.legs) {
+    for (const leg of inOwnAxes(axesOf(house.rooms), route.legs)) {
       if (leg.kind !== 'space') continue;
-      const joists = spaceOf(spacesOf(house), leg)?.joists;
+      const joists = spaceOf(spaces, leg)?.joists;
       for (let i = 1; i < leg.points.length; i++) {
         const crossed = joistsBetween(joists, leg.points[i - 1]!, leg.points[i]!);
         if (crossed === undefined) return undefined;
