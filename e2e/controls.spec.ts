@@ -31,3 +31,21 @@ test('no stage mounts more than thirty heavy controls, and none is raw', async (
     expect(await dialog.locator('.v-input').count(), part).toBeLessThanOrEqual(MOST);
   }
 });
+
+test('a standard is found by a word, in whatever part it is, and changed there', async ({ owner: page }) => {
+  await openDemo(page, 'Boxes');
+  await page.getByRole('button', { name: 'Job' }).click();
+  const dialog = page.getByRole('dialog');
+  const find = dialog.getByRole('textbox', { name: 'Find a standard' });
+  await find.fill('television');
+  const height = dialog.getByRole('textbox', { name: 'Television' });
+  await expect(dialog.getByRole('region', { name: 'Heights' })).toBeVisible();
+  await height.fill('5\' 2"');
+  await height.press('Enter');
+  await find.fill('slack');
+  await expect(dialog.getByRole('textbox', { name: 'Slack for each cable' })).toBeVisible();
+  await find.fill('xylophone');
+  await expect(dialog.getByRole('status').filter({ hasText: 'No standard speaks of that.' })).toBeVisible();
+  await dialog.getByRole('tab', { name: 'Heights' }).click();
+  await expect(dialog.getByRole('textbox', { name: 'Television' })).toHaveValue('5\'-2"');
+});

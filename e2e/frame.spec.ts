@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, menu, openDemo, test } from './harness';
+import { expect, goTo, menu, openDemo, test } from './harness';
 
 const widthOf = async (page: Page, name: RegExp | string) => {
   const box = await page.getByRole('complementary', { name }).boundingBox();
@@ -91,8 +91,9 @@ test('on a tablet the side region comes from below at three heights', async ({ o
 });
 
 test('words and symbols never cover each other on the plan, at three zooms of two stages', async ({ owner: page }) => {
+  await openDemo(page);
   for (const stage of ['Boxes', 'Circuits'] as const) {
-    await openDemo(page, stage);
+    await goTo(page, stage);
     const plan = (await page.locator('svg.sheet').boundingBox())!;
     for (let zoom = 0; zoom < 3; zoom++) {
       const seen = await page.evaluate(() => {

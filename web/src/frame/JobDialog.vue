@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import SearchField from '../fields/SearchField.vue';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import {
   addEntity,
   edit,
@@ -14,12 +14,12 @@ import {
 } from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LineField from '../fields/LineField.vue';
-import LengthField from '../fields/LengthField.vue';
 import { newId } from '../new-id';
 import { useHouse } from '../stores/house';
 import type { JobPart } from '../stores/view';
 import FirmStandards from './FirmStandards.vue';
 import BoxTypeEditor from './BoxTypeEditor.vue';
+import { findStandards, PART_LEADS, STANDARD_FIELDS, STANDARD_PARTS, type StandardPart } from './standard-fields';
 import StandardsForm from './StandardsForm.vue';
 import { decisionWords, rulingsOf } from './decision-words';
 import PresetEditor from './PresetEditor.vue';
@@ -29,20 +29,6 @@ const emit = defineEmits<{ close: [] }>();
 const store = useHouse();
 const house = computed(() => store.current);
 const rulings = computed(() => rulingsOf(house.value));
-
-const heights = [
-  ['receptacleHeightIn', 'Receptacles'],
-  ['counterHeightIn', 'Over counters'],
-  ['bathHeightIn', 'Bathrooms'],
-  ['garageHeightIn', 'Garage'],
-  ['laundryHeightIn', 'Laundry'],
-  ['outdoorHeightIn', 'Outdoors'],
-  ['switchHeightIn', 'Switches'],
-  ['televisionHeightIn', 'Television'],
-  ['deskHeightIn', 'Desks'],
-  ['coveringIn', 'Wall covering'],
-  ['switchFromJambIn', 'Switch from jamb'],
-] as const;
 
 function setJob(changes: Partial<House['job']>): void {
   store.apply(edit(house.value, 'Change job', (draft) => void Object.assign(draft.job, changes)));
@@ -83,27 +69,20 @@ const PARTS: Readonly<Record<JobPart, string>> = {
   decisions: 'Decisions',
 };
 const part = ref<JobPart>(props.first);
+const isStandards = (one: JobPart): one is StandardPart => (STANDARD_PARTS as readonly string[]).includes(one);
+/** What is typed to find a standard, whatever part it is in; a part that is opened ends it. */
+const sought = ref<string | null>('');
+watch(part, () => (sought.value = ''));
+const found = computed(() => {
+  const all = findStandards(house.value, sought.value ?? '');
+  return STANDARD_PARTS.map((one) => ({ part: one, fields: all.filter((field) => field.part === one) })).filter(
+    (one) => one.fields.length > 0,
+  );
+});
 const LENGTHS = [
   { value: '1/16', word: 'feet, inches, 1/16' },
   { value: '1/8', word: 'feet, inches, 1/8' },
   { value: 'metric', word: 'metric' },
-] as const;
-const EDGES = [
-  { value: 'bottom', word: 'bottom of the box' },
-  { value: 'center', word: 'center of the box' },
-  { value: 'top', word: 'top of the box' },
-] as const;
-const ENDS = [
-  { value: 'half-at-walls', word: 'half a spacing at the walls' },
-  { value: 'equal-divisions', word: 'in equal divisions' },
-] as const;
-const APPLIANCES = [
-  { value: 'connected', word: 'come with box and load' },
-  { value: 'bare', word: 'are connected later' },
-] as const;
-const BEDSIDES = [
-  { value: 'both', word: 'one at each side' },
-  { value: 'as-spaced', word: 'where spacing puts one' },
 ] as const;
 const ruleItems = editable.map(({ id, meta }) => ({ value: id, title: meta.summary }));
 const limitItems = computed(() => [
@@ -126,7 +105,22 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
       </v-tabs>
       <v-divider />
       <v-card-text class="body">
-        <div v-if="part === 'job'" class="grid">
+        <v-text-field
+          v-model="sought"
+          class="seek"
+          label="Find a standard"
+          placeholder="height, spare, fan, pigtail …"
+          clearable
+          autocomplete="off"
+        />
+        <template v-if="sought?.trim()">
+          <p v-if="!found.length" class="muted" role="status">No standard speaks of that.</p>
+          <section v-for="one in found" :key="one.part" :aria-label="PARTS[one.part]">
+            <h3 class="part">{{ PARTS[one.part] }}</h3>
+            <StandardsForm :fields="one.fields" />
+          </section>
+        </template>
+        <div v-else-if="part === 'job'" class="grid">
           <v-text-field
             :model-value="house.job.authority"
             label="Authority having jurisdiction"
@@ -162,48 +156,10 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
           />
         </div>
         <FirmStandards v-else-if="part === 'firm'" />
-        <div v-else-if="part === 'heights'" class="grid">
-          <p class="muted wide">From the finished floor to the center of the box.</p>
-          <LengthField
-            v-for="[field, label] in heights"
-            :key="field"
-            :label="label"
-            :model-value="house.standards[field]"
-            :disabled="!store.canEdit"
-            @update:model-value="setStandards({ [field]: $event })"
-          />
-          <ChoiceField
-            label="Heights are marked to the"
-            :model-value="house.standards.heightsTo"
-            :answers="EDGES"
-            :disabled="!store.canEdit"
-            @update:model-value="setStandards({ heightsTo: $event })"
-          />
-          <ChoiceField
-            label="Rows of lights end"
-            :model-value="house.standards.ceilingRows"
-            :answers="ENDS"
-            :disabled="!store.canEdit"
-            @update:model-value="setStandards({ ceilingRows: $event })"
-          />
-          <ChoiceField
-            label="Appliances that are drawn"
-            :model-value="house.standards.appliances ?? 'connected'"
-            :answers="APPLIANCES"
-            :disabled="!store.canEdit"
-            @update:model-value="setStandards({ appliances: $event })"
-          />
-          <ChoiceField
-            label="Receptacles at a bed"
-            :model-value="house.standards.bedsides ?? 'both'"
-            :answers="BEDSIDES"
-            :disabled="!store.canEdit"
-            @update:model-value="setStandards({ bedsides: $event })"
-          />
-        </div>
         <StandardsForm
-          v-else-if="part === 'circuits' || part === 'switching' || part === 'routes' || part === 'make-up'"
-          :part="part"
+          v-else-if="isStandards(part)"
+          :fields="STANDARD_FIELDS.filter((one) => one.part === part)"
+          :lead="PART_LEADS[part]"
         />
         <div v-else-if="part === 'boxes'" class="stack">
           <BoxTypeEditor />
@@ -270,6 +226,13 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
 <style scoped>
 .body {
   min-height: 340px;
+}
+.seek {
+  max-width: 360px;
+  margin-bottom: 14px;
+}
+.part {
+  margin: 14px 0 8px;
 }
 .grid {
   display: grid;

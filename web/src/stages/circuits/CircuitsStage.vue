@@ -88,13 +88,17 @@ const circuitOf = (box: Box) => {
   const device = Object.values(box.devices).find((one) => one.circuit !== null);
   return device?.circuit ? shown.value.circuits[device.circuit] : undefined;
 };
+/** Boxes of low voltage are on no circuit, and wait for none. */
+const isPower = (box: Box): boolean =>
+  Object.values(box.devices).some(({ kind }) => kind !== 'low-voltage' && kind !== 'blank');
 const markOf = (box: Box) => {
-  if (isFaded(box)) return '';
+  if (isFaded(box) || !isPower(box)) return '';
   const circuit = circuitOf(box);
   return circuit ? numberOf(circuit, circuits.value) : Object.values(box.devices)[0]?.kind === 'switch' ? '' : '?';
 };
 const colorOf = (box: Box) => {
   if (isFaded(box)) return 'var(--rule)';
+  if (!isPower(box)) return 'var(--muted)';
   const circuit = circuitOf(box);
   return circuit ? inkOf(circuit, circuits.value) : 'var(--caution)';
 };
