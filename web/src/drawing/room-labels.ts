@@ -1,5 +1,6 @@
 import {
   boundsOf,
+  featureOutline,
   formatLength,
   innerPoint,
   isInside,
@@ -165,9 +166,16 @@ export const roomLabels = memo(
       const rect = rectOf(label);
       return isFree(rect, taken) ? [{ id: feature.id, ...label, rect }] : [];
     });
-    // A name that finds no place beside the features' labels goes before them.
-    const beside = placeName(view, texts, lifted, [...taken, ...labels.map((one) => one.rect)]);
-    const name = beside ?? (labels.length > 0 ? placeName(view, texts, lifted, taken) : undefined);
+    // Beside what stands in the room where there is a place; else over it, but for its words; else over these, which give way.
+    const bodies = view.features.map((feature) => boundsOf(featureOutline(room, feature)));
+    const words = labels.map((one) => one.rect);
+    const obstacles = [
+      ...(bodies.length > 0 ? [[...taken, ...bodies]] : []),
+      ...(words.length > 0 ? [[...taken, ...words]] : []),
+      taken,
+    ];
+    let name: PlacedName | undefined;
+    for (const those of obstacles) name ??= placeName(view, texts, lifted, those);
     const features = name ? labels.filter((one) => !meet(one.rect, name.rect)) : labels;
     taken.push(...(name ? [name.rect] : []), ...features.map((one) => one.rect));
     return { size, reach, symbols, name, features, taken };
