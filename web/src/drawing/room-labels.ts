@@ -23,7 +23,7 @@ interface Rect {
   readonly maxX: number;
   readonly maxY: number;
 }
-export interface PlacedSymbol {
+interface PlacedSymbol {
   readonly box: Box;
   readonly x: number;
   readonly y: number;
