@@ -95,3 +95,19 @@ test('the counter is divided by turns with one press, and the peak falls', async
   await expect(today).toHaveText(promised);
   expect(Number.parseFloat(promised)).toBeLessThan(before);
 });
+
+test('a circuit in the ground says how deep, and the cover that its protection allows is checked', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Circuits');
+  await card(page, /Garage receptacles/).click();
+  const panel = page.getByLabel('What is selected, and why');
+  await page.getByRole('button', { name: 'How its cable lies' }).click();
+  await pick(page, 'In the ground', 'nonmetallic cable');
+  await expect(panel).toContainText('lies in the ground as nonmetallic cable, which is not made for it.');
+  await panel.getByRole('button', { name: 'Underground cable (UF)' }).click();
+  await expect(panel).toContainText('How deep does Garage receptacles lie?');
+  await page.getByRole('textbox', { name: 'Cover over it' }).fill("0'-11");
+  await page.getByRole('textbox', { name: 'Cover over it' }).press('Enter');
+  await expect(panel).toContainText(/Garage receptacles lies 11" deep; \d'-0" of cover is the least/);
+});

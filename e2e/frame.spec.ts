@@ -102,7 +102,9 @@ test('words and symbols never cover each other on the plan, at three zooms of tw
           .map((one) => ({ of: one.textContent ?? '', at: one.getBoundingClientRect() }))
           .filter(({ at }) => isShown(at));
         const symbols = [...document.querySelectorAll('svg.sheet .symbol')].map((one) => {
-          const parts = [...one.querySelectorAll('path, circle, rect')].map((part) => part.getBoundingClientRect());
+          const parts = [...one.querySelectorAll('path:not(.leader), circle, rect')].map((part) =>
+            part.getBoundingClientRect(),
+          );
           const shown = parts.filter(isShown);
           return {
             of: one.getAttribute('aria-label') ?? '',

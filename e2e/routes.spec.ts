@@ -1,4 +1,4 @@
-import { expect, goTo, menu, newHouse, openDemo, pick, saved, test } from './harness';
+import { expect, goTo, menu, newHouse, openDemo, pick, saved, tape, test } from './harness';
 
 test('cables are led three ways, kept, followed on plan and strip, and led otherwise by hand', async ({
   owner: page,
@@ -99,4 +99,32 @@ test('a house without a circuit is told what to do first', async ({ owner: page 
   await expect(page.getByText('No cable is to be led yet')).toBeVisible();
   await page.getByRole('button', { name: 'Spools', exact: true }).click();
   await expect(page.getByText('No route is kept yet')).toBeVisible();
+});
+
+test('a drop of low voltage asks for a home, and is led there once one is drawn', async ({ owner: page }) => {
+  await openDemo(page, 'Boxes');
+  await page.getByRole('button', { name: /^ST-3,/ }).click();
+  await page.getByRole('button', { name: 'Add a device' }).click();
+  await page.getByRole('list', { name: 'Device to add' }).getByText('Low voltage').click();
+  await saved(page);
+  await goTo(page, 'Routes');
+  await page.getByRole('button', { name: 'Low voltage' }).click();
+  const missing = page.getByRole('list', { name: 'What is missing' });
+  await expect(missing).toContainText('1 data drop (ST-3) comes home to nothing: draw a low-voltage enclosure.');
+  await expect(page.getByRole('button', { name: 'Print' })).toBeDisabled();
+
+  await goTo(page, 'House');
+  await tape(page, "low voltage panel on east in garage at 6'");
+  await saved(page);
+  await goTo(page, 'Routes');
+  await page.getByRole('button', { name: 'Low voltage' }).click();
+  const row = page.getByRole('table', { name: 'Data' }).getByRole('row').filter({ hasText: 'ST-3' });
+  await expect(row).toContainText('low voltage enclosure, Garage');
+  await expect(row).toContainText(/\d+ ft/);
+  await expect(missing).toHaveCount(0);
+  await page.getByRole('button', { name: 'Routes', exact: true }).click();
+  await page.getByRole('button', { name: 'Show ▾' }).click();
+  await page.getByRole('checkbox', { name: 'low voltage' }).click();
+  await page.keyboard.press('Escape');
+  expect(await page.locator('g.low-voltage path').count()).toBeGreaterThan(0);
 });

@@ -10,7 +10,7 @@ const props = defineProps<{
   size: number;
   mark?: string;
   /** Where the mark stands beside the symbol, inches; below it where nothing is said. */
-  markAt?: Point | undefined;
+  markAt?: (Point & { readonly isLed: boolean }) | undefined;
   selected?: boolean;
   ghost?: boolean;
   /** It rests on a question of the brief that nobody has answered. */
@@ -30,6 +30,12 @@ const label = computed(
   () =>
     `${props.box.tag}, ${first.value?.kind ?? 'box'}${props.box.state ? `, ${props.box.state}` : ''}${props.waits ? ', waits for an answer' : ''}`,
 );
+/** From the edge of the symbol to the near edge of its mark. */
+function leader({ x, y }: Point): string {
+  const far = Math.hypot(x, y);
+  const [from, to] = [props.size * 1.3, far - props.size * MARK_SIZE * 0.6];
+  return `M${(x / far) * from} ${(y / far) * from}L${(x / far) * to} ${(y / far) * to}`;
+}
 </script>
 
 <template>
@@ -79,6 +85,7 @@ const label = computed(
       LOW[first.system]
     }}</text>
     <text v-if="provisional" :font-size="size * 2" :x="size * 1.9" :y="-size * 1.2" class="letter query">?</text>
+    <path v-if="mark && markAt?.isLed" class="leader" :d="leader(markAt)" :style="{ strokeWidth: size * 0.14 }" />
     <text v-if="mark" :font-size="size * MARK_SIZE" :x="markAt?.x ?? 0" :y="markAt?.y ?? size * 2.2" class="mark">{{
       mark
     }}</text>

@@ -64,11 +64,11 @@ describe('words and symbols never cover each other', () => {
       for (const reach of [REACH, RING_REACH]) expect(look(house, scale, reach).covered).toEqual([]);
   });
 
-  it('nothing is won by writing less: close up nearly every box is marked and every room named', () => {
+  it('nothing is won by writing less: close up every box is marked and every room named', () => {
     const { marked, named } = look(demo, 3, REACH);
-    expect(marked).toBeGreaterThan(0.85);
+    expect(marked).toBeGreaterThan(0.97);
     expect(named).toBeGreaterThan(0.9);
-    expect(look(demo, 1, RING_REACH).marked).toBeGreaterThan(0.6);
+    expect(look(demo, 1, RING_REACH).marked).toBeGreaterThan(0.7);
   });
 });
 

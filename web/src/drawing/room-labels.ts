@@ -182,19 +182,27 @@ export const roomLabels = memo(
   },
 );
 
+/** How far off a mark may stand, beside its symbol first, in multiples of that; farther ones hang on a line. */
+const RINGS = [1, 1.9, 2.9] as const;
+
+interface MarkPlace extends Point {
+  /** It stands away from its symbol: a line leads there. */
+  readonly isLed: boolean;
+}
+
 /** Where the marks of a room's boxes stand beside their symbols; those that find no place are left out until one looks closer. */
 export function placeMarks(
   { room }: RoomView,
   { size, reach, symbols, taken }: ReturnType<typeof roomLabels>,
   markOf: (box: Box) => string,
-): ReadonlyMap<string, Point> {
-  const marks = new Map<string, Point>();
+): ReadonlyMap<string, MarkPlace> {
+  const marks = new Map<string, MarkPlace>();
   const all = [...taken];
   const liesIn = inRoom(room);
   for (const { box, x, y } of symbols) {
     const mark = markOf(box);
     if (!mark) continue;
-    const [width, height] = [mark.length * DIGIT * MARK_SIZE * size + 0.2 * size, MARK_SIZE * size * 1.05];
+    const [width, height] = [mark.length * DIGIT * MARK_SIZE * size + 0.2 * size, MARK_SIZE * size * 1.22];
     const [up, aside] = [reach * size + height / 2, reach * size + width / 2];
     const offsets: Point[] = [
       { x: 0, y: up },
@@ -206,7 +214,10 @@ export function placeMarks(
       { x: aside, y: -up },
       { x: -aside, y: -up },
     ];
-    const found = offsets.find((one) => {
+    const places = RINGS.flatMap((ring) =>
+      offsets.map((one) => ({ x: one.x * ring, y: one.y * ring, isLed: ring > 1 })),
+    );
+    const found = places.find((one) => {
       const rect = around({ x: x + one.x, y: y + one.y }, width, height);
       return isFree(rect, all) && liesIn(rect);
     });
