@@ -38,7 +38,10 @@ export const fireSeparation = defineRule({
   },
   scope: 'house',
   reads: 'none',
-  appliesTo: ({ house }) => Object.keys(house.units).length > 1 || garagesAtDwelling(house).length > 0,
+  // Said where holes are bored: before cables are led there are none to close.
+  appliesTo: ({ house }) =>
+    Object.keys(house.routes).length > 0 &&
+    (Object.keys(house.units).length > 1 || garagesAtDwelling(house).length > 0),
   check: ({ house }, _limits, report) => {
     const garages = garagesAtDwelling(house);
     return [
