@@ -306,6 +306,7 @@ export {
   switchingOf,
 } from './proposals/layout/switch-standards';
 export { coveAlong, doorsOf, sconcesAt, underCabinets, type WallLight } from './proposals/layout/wall-lights';
+export { spotOfPanel } from './circuits/cable-run';
 export { keptRoutes, keyOf, keyOfRoute } from './circuits/kept-routes';
 export { boreSheet } from './route/bore-sheet';
 export { findRoutes, type RoutePlan } from './route/find-routes';

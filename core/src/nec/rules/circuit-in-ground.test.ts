@@ -33,6 +33,7 @@ const machine = (raceway: BuriedWiring['raceway']): HouseBuilder =>
 
 testRule(circuitInGround, {
   passes: [
+    ['a raceway of no kind at 18 in', shed({ wiring: 'raceway', coverIn: 18 })],
     ['UF at 24 in', shed({ coverIn: 24 }), 'a lies deep enough in the ground.'],
     ['UF at 12 in behind a GFCI breaker of 20 A', shed({ coverIn: 12 }, gfci)],
     ['PVC at 18 in', shed({ ...pvc, coverIn: 18 })],
@@ -71,6 +72,11 @@ testRule(circuitInGround, {
     ],
   ],
   cannotTell: [
+    [
+      'a raceway of no kind at 6 in',
+      shed({ wiring: 'raceway', coverIn: 6 }),
+      'a lies in the ground in a raceway. Of what kind? Rigid metal may lie shallower than PVC.',
+    ],
     [
       'nothing is said of it',
       shed(),

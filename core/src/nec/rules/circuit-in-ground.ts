@@ -62,6 +62,8 @@ export const circuitInGround = defineRule({
         `${circuit} leaves its structure for ${to}. How does it lie in the ground, and how deep? Spans overhead are for the person on site to look at: 225.18.`,
       unfit: ({ circuit }: Data) =>
         `${circuit} lies in the ground as nonmetallic cable, which is not made for it. Underground cable (UF), or wet-rated conductors in a raceway, are.`,
+      kind: ({ circuit }: Data) =>
+        `${circuit} lies in the ground in a raceway. Of what kind? Rigid metal may lie shallower than PVC.`,
       depth: ({ circuit, least }: Data & { least: number }, show) =>
         `How deep does ${circuit} lie? ${show(least)} of cover is the least for it.`,
       shallow: ({ circuit, has, least, gfci }: Data & { has: number; least: number; gfci: number | undefined }, show) =>
@@ -89,6 +91,14 @@ export const circuitInGround = defineRule({
           remedies: [setBuried(circuit, { ...buried, wiring: 'underground' }, 'Underground cable (UF)')],
         }),
       ];
+    // Rigid metal may lie shallower than any other raceway: below what the others need, its kind decides.
+    const isDeepEnoughForAny = coverIn !== undefined && coverIn >= leastCover('raceway', undefined, under, false);
+    if (wiring === 'raceway' && !raceway && !isDeepEnoughForAny) {
+      const remedies = [
+        setBuried(circuit, { ...buried, raceway: { kind: 'pvc-40', trade: '1/2' } }, 'It is PVC, 1/2 in'),
+      ];
+      return [report.cannotTell('kind', data, where, { remedies })];
+    }
     const way = wiring === 'raceway' ? 'raceway' : 'cable';
     const has20 = isGfci20(facts, circuit);
     const least = leastCover(way, raceway, under, has20);

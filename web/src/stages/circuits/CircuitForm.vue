@@ -10,9 +10,6 @@ import {
   protectionOf,
   STANDARD_RATINGS_A,
   USUAL_ATTIC_F,
-  RACEWAY_NAMES,
-  RACEWAYS,
-  TRADE_SIZES,
   whyNotReadilyAccessible,
   type BuriedWiring,
   type CableRun,
@@ -21,6 +18,7 @@ import {
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
+import RacewayFields from '../../fields/RacewayFields.vue';
 import TickField from '../../fields/TickField.vue';
 import { useHouse } from '../../stores/house';
 
@@ -220,20 +218,11 @@ function setAttic(atticF: number): void {
                 :answers="OVER"
                 @update:model-value="setBuried({ under: $event })"
               />
-              <template v-if="circuit.buried.raceway">
-                <ChoiceField
-                  label="Raceway"
-                  :model-value="circuit.buried.raceway.kind"
-                  :answers="RACEWAYS.map((value) => ({ value, word: RACEWAY_NAMES[value] }))"
-                  @update:model-value="setBuried({ raceway: { ...circuit.buried.raceway, kind: $event } })"
-                />
-                <ChoiceField
-                  label="Trade size"
-                  :model-value="circuit.buried.raceway.trade"
-                  :answers="TRADE_SIZES.map((value) => ({ value, word: `${value} in` }))"
-                  @update:model-value="setBuried({ raceway: { ...circuit.buried.raceway, trade: $event } })"
-                />
-              </template>
+              <RacewayFields
+                v-if="circuit.buried.raceway"
+                :model-value="circuit.buried.raceway"
+                @update:model-value="setBuried({ raceway: $event })"
+              />
             </template>
             <TickField
               v-if="circuit.poles === 2"

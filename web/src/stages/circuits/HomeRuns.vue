@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boxPoint, wireHouse, type House } from '@winculum/core';
+import { boxPoint, spotOfPanel, wireHouse, type House } from '@winculum/core';
 
 /** The feed order of a circuit on the plan of a level: from box to box, and an arrow where it leaves for the panel, or for a box of another level. */
 const props = defineProps<{
@@ -23,11 +23,7 @@ const runs = computed(
 );
 const panelAt = computed(() => {
   const panel = props.house.panels[props.house.circuits[props.circuit]?.panel ?? ''];
-  const feature = props.house.features[panel?.feature ?? ''];
-  const room = props.house.rooms[feature?.room ?? panel?.room ?? ''];
-  if (!room) return undefined;
-  const sum = room.corners.reduce((all, one) => ({ x: all.x + one.x, y: all.y + one.y }), { x: 0, y: 0 });
-  return { x: sum.x / room.corners.length, y: sum.y / room.corners.length };
+  return panel && spotOfPanel(props.house, panel);
 });
 const lines = computed(() =>
   runs.value.flatMap(({ from, to }) => {

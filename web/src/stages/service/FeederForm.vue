@@ -7,16 +7,14 @@ import {
   feederDrop,
   feederLoad,
   leastFeeder,
-  RACEWAY_NAMES,
-  RACEWAYS,
   removeEntities,
   STANDARD_RATINGS_A,
-  TRADE_SIZES,
   type Feeder,
 } from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LengthField from '../../fields/LengthField.vue';
 import NumberField from '../../fields/NumberField.vue';
+import RacewayFields from '../../fields/RacewayFields.vue';
 import TickField from '../../fields/TickField.vue';
 import { useHouse } from '../../stores/house';
 import ConductorFields from './ConductorFields.vue';
@@ -115,18 +113,7 @@ function remove(): void {
       @update:model-value="set({ ground: $event as Feeder['ground'] })"
     />
     <div v-if="feeder.raceway" class="pair">
-      <ChoiceField
-        label="Raceway"
-        :model-value="feeder.raceway.kind"
-        :answers="RACEWAYS.map((value) => ({ value, word: RACEWAY_NAMES[value] }))"
-        @update:model-value="set({ raceway: { ...feeder.raceway!, kind: $event } })"
-      />
-      <ChoiceField
-        label="Trade size"
-        :model-value="feeder.raceway.trade"
-        :answers="TRADE_SIZES.map((value) => ({ value, word: `${value} in` }))"
-        @update:model-value="set({ raceway: { ...feeder.raceway!, trade: $event } })"
-      />
+      <RacewayFields :model-value="feeder.raceway" @update:model-value="set({ raceway: $event })" />
     </div>
     <div class="pair">
       <NumberField
