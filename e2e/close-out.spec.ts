@@ -6,6 +6,10 @@ test('the packet says first whether the house is ready, and prints room by room 
   await openDemo(page, 'Boxes');
   await goTo(page, 'Inspection');
   await expect(page.getByRole('status').filter({ hasText: 'Not ready' })).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Receptacles along the walls' })).toContainText(
+    '1 violation',
+  );
+  await page.getByRole('button', { name: 'By room' }).click();
   await page.getByRole('button', { name: 'Only what is open' }).click();
   await expect(page.getByRole('row').filter({ hasText: 'cannot be reached by a six-foot cord' })).toBeVisible();
   await page.getByRole('button', { name: 'Box fill' }).click();
@@ -14,6 +18,27 @@ test('the packet says first whether the house is ready, and prints room by room 
   await expect(page.getByRole('row', { name: /Kiln/ })).toContainText('50 A');
   const paper = await page.pdf({ preferCSSPageSize: true });
   expect(paper.toString('latin1')).toContain('/MediaBox [0 0 612 792]');
+});
+
+test('a final inspection is entered line by line: what is to be corrected, and what nobody saw', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Boxes');
+  await goTo(page, 'Inspection');
+  await page.getByRole('button', { name: 'Final' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Devices and plates' })).toContainText('trimmed');
+  await page.getByRole('button', { name: 'Visits' }).click();
+  await page.getByLabel('Inspector').fill('Ivo');
+  await page.getByRole('button', { name: 'Not seen: Polarity and ground at every receptacle' }).click();
+  await page.getByRole('button', { name: 'Passed' }).click();
+  await expect(page.getByRole('alert')).toContainText('Lines that were not seen have not passed');
+  await page.getByRole('button', { name: /^Correct: Devices and plates/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Correction 1' })).toHaveValue(/^Devices and plates/);
+  await page.getByRole('textbox', { name: 'Correction 1' }).fill('Plate at the stair');
+  await page.getByRole('button', { name: 'Corrections are required' }).click();
+  const visit = page.getByRole('region', { name: /^Visit of/ });
+  await expect(visit).toContainText('Not seen, for the next visit: Polarity and ground at every receptacle');
+  await expect(visit).toContainText('Plate at the stair');
 });
 
 test('steps of the test script are marked right and wrong; a wrong one leads to the fault finder, a changed one is to be done again', async ({

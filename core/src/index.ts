@@ -342,6 +342,7 @@ export { answerQuestion, mustKnow, type MustKnow, provisionalBoxes } from './bri
 export { type ProposedTask, proposedTasks, settleTask, writeTasks } from './brief/other-trades';
 export { addWant, signedFor, wantsOf } from './brief/add-want';
 export { evidenceOf, evidenceOfHouse, type RoomEvidence } from './close-out/evidence';
+export { type InspectionItem, inspectionItems, itemAsks, readinessOf } from './close-out/inspection-items';
 export { inspectionPacket, type PacketLine } from './close-out/inspection-packet';
 export { type Correction, recordInspection, visitsOf } from './close-out/inspections';
 export {

@@ -11,6 +11,8 @@ import { aHouse } from '../test/house-builder';
 import { must } from '../test/must';
 import { ranchHouse } from '../test/ranch-house';
 import { smallHouse } from '../test/small-house';
+import { edit } from '../house/edit';
+import { inspectionItems, readinessOf } from './inspection-items';
 import { inspectionPacket } from './inspection-packet';
 import { grayPositions, saidBy, stateOf, testScript } from './test-script';
 
@@ -138,5 +140,66 @@ describe('the inspection packet', () => {
       ),
     ).house;
     expect(inspectionPacket(empty)).toMatchObject({ rooms: [], fills: [], protection: [] });
+  });
+});
+
+describe('the lines of an inspection', () => {
+  const house = byTheTool(ranchHouse('2023'));
+  const lineOf = (at: House, visit: 'rough' | 'final', id: string, rooms?: readonly string[]) =>
+    inspectionItems(at, visit, rooms).find((one) => one.id === id);
+
+  it.each(['rough', 'final'] as const)('of the %s one say each its section once', (visit) => {
+    const items = inspectionItems(house, visit);
+    expect(items.length).toBeGreaterThan(10);
+    expect(new Set(items.map((one) => one.id)).size).toBe(items.length);
+    for (const one of items) expect(one).toMatchObject({ section: expect.stringMatching(/\d|practice/) as string });
+  });
+
+  it('are done when the boxes are made up and the tests are right, and not before', () => {
+    expect(lineOf(house, 'rough', 'r-made-up')).toMatchObject({ state: 'todo' });
+    expect(readinessOf(inspectionItems(house, 'final'))).toBe('not-ready');
+    const made = must(
+      edit(house, 'made up', (draft) => {
+        for (const box of Object.values(draft.boxes)) box.progress = 'made-up';
+        for (const step of testScript(house))
+          if (step.kind === 'receptacle')
+            draft.results[step.id] = {
+              id: step.id,
+              reading: 'right',
+              said: saidBy(step),
+              by: 'A',
+              date: '2026-12-01',
+              note: '',
+            };
+      }),
+    ).house;
+    expect(lineOf(made, 'rough', 'r-made-up')).toMatchObject({ state: 'met' });
+    expect(lineOf(made, 'final', 'f-polarity')).toMatchObject({ state: 'met' });
+    expect(lineOf(made, 'final', 'f-trim')).toMatchObject({ state: 'todo' });
+  });
+
+  it('fail where a rule does, in the rooms that are looked at', () => {
+    const bath = Object.values(house.rooms).find((one) => one.kind === 'bathroom')!;
+    const other = Object.values(house.rooms).find((one) => one.kind === 'bedroom')!;
+    const bare = must(
+      removeEntities(
+        house,
+        Object.values(house.boxes).flatMap((box) =>
+          box.room === bath.id && Object.values(box.devices).some((one) => one.kind === 'receptacle')
+            ? [{ collection: 'boxes' as const, id: box.id }]
+            : [],
+        ),
+      ),
+    ).house;
+    expect(lineOf(bare, 'rough', 'r-placed')).toMatchObject({ state: 'fails' });
+    expect(lineOf(bare, 'rough', 'r-placed', [other.id])!.state).not.toBe('fails');
+    expect(lineOf(bare, 'rough', 'r-placed', [bath.id])).toMatchObject({ state: 'fails' });
+  });
+
+  it('leave out what the house has not', () => {
+    expect(lineOf(byTheTool(smallHouse('2020')), 'final', 'f-alarms')).toBeDefined();
+    const empty = aHouse().room('den', 'den', [0, 0, 96, 96]).build();
+    expect(lineOf(empty, 'final', 'f-alarms')).toBeUndefined();
+    expect(lineOf(empty, 'rough', 'r-work')).toMatchObject({ state: 'look' });
   });
 });

@@ -1,6 +1,7 @@
 import { edit, type Edited } from '../house/edit';
 import type { House, Inspection, Task } from '../house/schema';
 import type { NewId } from '../house/new-box';
+import { itemAsks } from './inspection-items';
 import { refuse, type Result } from '../units/result';
 
 /** Something that an inspector wants put right. */
@@ -10,6 +11,8 @@ export interface Correction {
   readonly for: string;
   /** ISO date, or nothing. */
   readonly until: string;
+  /** The line of the inspection that it belongs to. */
+  readonly item?: string;
 }
 
 /** Writes a visit down: its result, and every correction as a line of the punch list. */
@@ -34,9 +37,22 @@ export function recordInspection(
       'inspection.result',
       'It cannot have passed with corrections. Take them out, or choose "corrections".',
     );
+  const isUnseen = Object.values(visit.items ?? {}).includes('not-seen');
+  if (result === 'passed' && isUnseen && !visit.rooms)
+    return refuse(
+      'contradiction',
+      'inspection.items',
+      'Lines that were not seen have not passed. Mark them, name the rooms of a partial inspection, or choose "not done".',
+    );
   return edit(house, `${visit.kind === 'rough' ? 'Rough' : 'Final'} inspection of ${visit.date}`, (draft) => {
     const id = newId('inspection');
-    draft.inspections[id] = { ...visit, id, result, ...(visit.rooms ? { rooms: [...visit.rooms] } : {}) };
+    draft.inspections[id] = {
+      ...visit,
+      id,
+      result,
+      ...(visit.rooms ? { rooms: [...visit.rooms] } : {}),
+      ...(visit.items ? { items: { ...visit.items } } : {}),
+    };
     for (const one of corrections) {
       const task = newId('task');
       draft.tasks[task] = {
@@ -53,6 +69,7 @@ export function recordInspection(
         ...(one.room ? { room: one.room } : {}),
         ...(one.for.trim() ? { for: one.for.trim() } : {}),
         ...(one.until ? { until: one.until } : {}),
+        ...(one.item ? { item: one.item } : {}),
       };
     }
   });
@@ -65,6 +82,8 @@ interface VisitState {
   readonly open: number;
   /** Corrections that are done, and no later visit has passed: call the inspector again. */
   readonly isForAgain: boolean;
+  /** Lines that were not looked at: what the next visit begins with, beside the corrections. */
+  readonly unseen: readonly string[];
 }
 
 /** Every visit, the last one first. */
@@ -78,6 +97,9 @@ export function visitsOf(house: House): readonly VisitState[] {
     const corrections = tasks.filter((one) => one.inspection === visit.id);
     const open = corrections.filter((one) => one.state === 'open').length;
     const later = all.slice(0, i).some((one) => one.kind === visit.kind && one.result === 'passed');
-    return { visit, corrections, open, isForAgain: visit.result === 'corrections' && open === 0 && !later };
+    const unseen = Object.entries(visit.items ?? {}).flatMap(([item, said]) =>
+      said === 'not-seen' ? [itemAsks(item) ?? item] : [],
+    );
+    return { visit, corrections, open, isForAgain: visit.result === 'corrections' && open === 0 && !later, unseen };
   });
 }

@@ -150,6 +150,8 @@ export const taskSchema = z.strictObject({
   settledOn: z.iso.date().optional(),
   /** The inspection that asked for it. */
   inspection: id.optional(),
+  /** The line of that inspection that it belongs to. */
+  item: id.optional(),
   note: note.default(''),
 });
 export type Task = z.infer<typeof taskSchema>;
@@ -177,6 +179,8 @@ export const photoSchema = z.strictObject({
 });
 export type Photo = z.infer<typeof photoSchema>;
 
+/** What an inspector said of one line: it passed, it is to be corrected, or it was not looked at. */
+const INSPECTED = ['passed', 'correct', 'not-seen'] as const;
 /** What an inspector said of one visit. */
 export const inspectionSchema = z.strictObject({
   id,
@@ -186,6 +190,8 @@ export const inspectionSchema = z.strictObject({
   /** The rooms of a partial inspection; the whole house where nothing is said. */
   rooms: z.array(id).min(1).max(500).optional(),
   result: z.enum(['passed', 'corrections', 'not-done']),
+  /** What was said of each line of the inspection, by the line's id. */
+  items: z.record(id, z.enum(INSPECTED)).optional(),
   note: note.default(''),
 });
 export type Inspection = z.infer<typeof inspectionSchema>;

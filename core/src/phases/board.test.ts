@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { itemAsks } from '../close-out/inspection-items';
 import { recordInspection, visitsOf } from '../close-out/inspections';
 import { evidenceOf } from '../close-out/evidence';
 import { saidBy, testScript } from '../close-out/test-script';
@@ -160,6 +161,21 @@ describe('an inspection', () => {
       ['corrections', false],
     ]);
     expect(cell(passed, room!.id, 'rough').done).toBe(1);
+  });
+
+  it('says of each line what was said, and keeps what was not seen for the next visit', () => {
+    const said = { 'r-fill': 'passed', 'r-holes': 'correct', 'r-fire': 'not-seen' } as const;
+    const correction = { what: 'Plate', room: undefined, for: '', until: '', item: 'r-holes' };
+    const asked = must(recordInspection(house, { ...visit, items: said }, [correction], 'A', counter())).house;
+    expect(visitsOf(asked)[0]!.unseen).toEqual([itemAsks('r-fire')]);
+    expect(Object.values(asked.tasks)[0]).toMatchObject({ kind: 'correction', item: 'r-holes' });
+    // What nobody has looked at has not passed, but for rooms that were left for later.
+    const unseen = { ...visit, items: { 'r-fire': 'not-seen' } } as const;
+    expect(recordInspection(house, unseen, [], 'A', counter())).toMatchObject({
+      ok: false,
+      problems: [{ path: 'inspection.items' }],
+    });
+    expect(recordInspection(house, { ...unseen, rooms: [room!.id] }, [], 'A', counter()).ok).toBe(true);
   });
 
   it('of some rooms passes these alone', () => {

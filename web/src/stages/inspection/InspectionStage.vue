@@ -1,16 +1,32 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { count, inspectionPacket, type PacketLine } from '@winculum/core';
+import {
+  count,
+  inspectionItems,
+  inspectionPacket,
+  readinessOf,
+  type Inspection,
+  type PacketLine,
+} from '@winculum/core';
 import PaperPage from '../../frame/PaperPage.vue';
 import { decisionWords, rulingsOf } from '../../frame/decision-words';
 import InspectionVisits from './InspectionVisits.vue';
+import ItemList from './ItemList.vue';
 import PacketMore from './PacketMore.vue';
 import { useHouse } from '../../stores/house';
 
 /** The packet for the inspector: whether the house is ready, and room by room what was measured against what is required. */
 const store = useHouse();
 const packet = computed(() => inspectionPacket(store.current));
+const kind = ref<Inspection['kind']>('rough');
+const items = computed(() => inspectionItems(store.current, kind.value));
+const todo = computed(() => items.value.filter((one) => one.state === 'todo').length);
+const verdict = computed(() => {
+  const [drawn, lines] = [packet.value.verdict, readinessOf(items.value)];
+  return drawn === 'not-ready' || lines === 'not-ready' ? 'not-ready' : drawn === 'ready' ? lines : drawn;
+});
 const PARTS = {
+  items: 'Line by line',
   rooms: 'By room',
   fills: 'Box fill',
   protection: 'Protection',
@@ -19,7 +35,7 @@ const PARTS = {
   visits: 'Visits',
 } as const;
 const rulings = computed(() => rulingsOf(store.current));
-const part = ref<keyof typeof PARTS>('rooms');
+const part = ref<keyof typeof PARTS>('items');
 const onlyOpen = ref(false);
 const VERDICTS = {
   'not-ready': 'Not ready',
@@ -47,24 +63,32 @@ const print = () => window.print();
 <template>
   <PaperPage class="packet" label="Inspection tools" :part="part">
     <template #tools>
+      <span class="row" role="group" aria-label="Which inspection">
+        <v-btn :aria-pressed="kind === 'rough'" @click="kind = 'rough'">Rough</v-btn>
+        <v-btn :aria-pressed="kind === 'final'" @click="kind = 'final'">Final</v-btn>
+      </span>
       <v-btn v-for="(name, id) in PARTS" :key="id" :aria-pressed="part === id" @click="part = id">{{ name }}</v-btn>
       <v-btn v-if="part === 'rooms'" :aria-pressed="onlyOpen" @click="onlyOpen = !onlyOpen">Only what is open</v-btn>
       <span class="grow" />
       <v-btn color="primary" variant="flat" @click="print">Print</v-btn>
     </template>
     <header v-if="part !== 'visits'" class="head">
-      <h1>{{ store.current.name }}: rough inspection</h1>
-      <p class="verdict num" :class="packet.verdict" role="status">{{ VERDICTS[packet.verdict] }}</p>
+      <h1>{{ store.current.name }}: {{ kind }} inspection</h1>
+      <p class="verdict num" :class="verdict" role="status">{{ VERDICTS[verdict] }}</p>
       <p>
-        {{ count(packet.violations.length, 'violation') }}, {{ count(packet.questions.length, 'question') }} · NEC
-        {{ store.current.job.edition }}{{ store.current.job.authority ? `, ${store.current.job.authority}` : '' }}
+        {{ count(packet.violations.length, 'violation') }}, {{ count(packet.questions.length, 'question')
+        }}{{ todo ? `, ${count(todo, 'line')} not done yet` : '' }} · NEC {{ store.current.job.edition
+        }}{{ store.current.job.authority ? `, ${store.current.job.authority}` : '' }}
       </p>
       <p class="muted small">
         Computed from what is drawn; values of the code are recalled from memory. The inspector sees the work, not this
         page, and decides.
       </p>
     </header>
-    <template v-if="part === 'rooms'">
+    <section v-if="part === 'items'" class="leaf">
+      <ItemList :items="items" />
+    </section>
+    <template v-else-if="part === 'rooms'">
       <section v-for="group in groups" :key="group.id" class="leaf">
         <h2>{{ group.name }}</h2>
         <v-table density="compact" class="lines">
@@ -152,7 +176,7 @@ const print = () => window.print();
       </v-table>
     </section>
     <PacketMore v-else-if="part === 'more'" :packet="packet" />
-    <InspectionVisits v-else-if="part === 'visits'" />
+    <InspectionVisits v-else-if="part === 'visits'" v-model:kind="kind" />
     <section v-else class="leaf">
       <h2>Rulings, amendments and findings that were accepted</h2>
       <p v-if="!rulings.length" class="muted">None is written down.</p>

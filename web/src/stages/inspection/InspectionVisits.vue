@@ -1,8 +1,19 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { recordInspection, removeEntities, settleTask, visitsOf, type Inspection, type Task } from '@winculum/core';
+import { computed, ref, watch } from 'vue';
+import {
+  count,
+  inspectionItems,
+  recordInspection,
+  removeEntities,
+  settleTask,
+  visitsOf,
+  type Inspection,
+  type InspectionItem,
+  type Task,
+} from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import SearchField from '../../fields/SearchField.vue';
+import ItemList from './ItemList.vue';
 import { usePerson } from '../../frame/person';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
@@ -22,7 +33,8 @@ const KINDS = [
 ] as const;
 const RESULTS = { passed: 'Passed', corrections: 'Corrections', 'not-done': 'Not done' } as const;
 
-const kind = ref<Inspection['kind']>('rough');
+/** Rough or final: the packet that the visit belongs to. */
+const kind = defineModel<Inspection['kind']>('kind', { required: true });
 const date = ref(today());
 const inspector = ref('');
 const part = ref<string[]>([]);
@@ -32,9 +44,29 @@ interface Draft {
   room: string;
   for: string;
   until: string;
+  item?: string;
 }
 const corrections = ref<Draft[]>([]);
+const unseen = ref(new Set<string>());
 const problem = ref('');
+const items = computed(() =>
+  inspectionItems(store.current, kind.value, part.value.length > 0 ? part.value : undefined),
+);
+watch(kind, () => {
+  unseen.value = new Set();
+  corrections.value = corrections.value.map(({ item: _, ...one }) => one);
+});
+const isToCorrect = ({ id }: InspectionItem) => corrections.value.some((one) => one.item === id);
+function correct({ id, asks }: InspectionItem): void {
+  if (corrections.value.some((one) => one.item === id))
+    corrections.value = corrections.value.filter((one) => one.item !== id);
+  else corrections.value.push({ what: asks, room: '', for: '', until: '', item: id });
+}
+function miss({ id }: InspectionItem): void {
+  if (!unseen.value.delete(id)) unseen.value.add(id);
+}
+const saidOf = (item: InspectionItem): 'correct' | 'not-seen' | 'passed' =>
+  isToCorrect(item) ? 'correct' : unseen.value.has(item.id) ? 'not-seen' : 'passed';
 function record(result: Inspection['result']): void {
   const visit = {
     kind: kind.value,
@@ -43,11 +75,13 @@ function record(result: Inspection['result']): void {
     note: note.value,
     result,
     ...(part.value.length > 0 ? { rooms: part.value } : {}),
+    // Where nobody looked nothing was said of any line.
+    ...(result === 'not-done' ? {} : { items: Object.fromEntries(items.value.map((one) => [one.id, saidOf(one)])) }),
   };
   const asked = corrections.value.map((one) => ({ ...one, room: one.room || undefined }));
   const done = store.apply(recordInspection(store.current, visit, asked, person.me().by, newId));
   problem.value = done ? '' : store.takeProblem();
-  if (done) [corrections.value, note.value, part.value] = [[], '', []];
+  if (done) [corrections.value, note.value, part.value, unseen.value] = [[], '', [], new Set()];
 }
 const settle = (task: Task) => {
   const { by, date: on } = person.me();
@@ -55,6 +89,7 @@ const settle = (task: Task) => {
 };
 const remove = (visit: Inspection) =>
   store.apply(removeEntities(store.current, [{ collection: 'inspections', id: visit.id }]));
+const passedIn = ({ items: said }: Inspection) => Object.values(said ?? {}).filter((one) => one === 'passed').length;
 const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
 </script>
 
@@ -76,6 +111,22 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
       />
       <v-text-field v-model="note" class="wide" label="Note" maxlength="2000" />
     </div>
+    <h3>Line by line</h3>
+    <p class="muted small">What is marked neither way has passed when the visit is entered.</p>
+    <ItemList :items="items">
+      <template #default="{ item }">
+        <v-btn :aria-pressed="saidOf(item) === 'correct'" :aria-label="`Correct: ${item.asks}`" @click="correct(item)"
+          >Correct</v-btn
+        >
+        <v-btn
+          :aria-pressed="saidOf(item) === 'not-seen'"
+          :aria-label="`Not seen: ${item.asks}`"
+          :disabled="isToCorrect(item)"
+          @click="miss(item)"
+          >Not seen</v-btn
+        >
+      </template>
+    </ItemList>
     <fieldset v-for="(one, i) in corrections" :key="i" class="leaf-fields correction">
       <legend class="visually-hidden">Correction {{ i + 1 }}</legend>
       <v-text-field v-model="one.what" class="wide" :label="`Correction ${i + 1}`" maxlength="400" />
@@ -106,7 +157,7 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
   </v-form>
   <p v-if="!visits.length" class="none muted">No visit is written down yet.</p>
   <section
-    v-for="{ visit, corrections: tasks, open, isForAgain } in visits"
+    v-for="{ visit, corrections: tasks, open, isForAgain, unseen: left } in visits"
     :key="visit.id"
     class="leaf"
     :aria-label="`Visit of ${visit.date}`"
@@ -118,6 +169,8 @@ const roomName = (id: string) => store.current.rooms[id]?.name ?? '';
     <p v-if="visit.rooms" class="muted">Only {{ visit.rooms.map(roomName).join(', ') }}</p>
     <p v-if="visit.note">{{ visit.note }}</p>
     <p v-if="isForAgain" class="is-caution"><b>Everything is put right: call for the re-inspection.</b></p>
+    <p v-if="visit.items && passedIn(visit)">{{ count(passedIn(visit), 'line') }} passed</p>
+    <p v-if="left.length" class="is-caution">Not seen, for the next visit: {{ left.join('; ') }}</p>
     <article v-for="task in tasks" :key="task.id" class="leaf-line">
       <span class="mark num" aria-hidden="true">{{ task.state === 'open' ? '☐' : '✓' }}</span>
       <span class="grow"
