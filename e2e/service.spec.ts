@@ -83,8 +83,18 @@ test('a small house on a cord of 30 A: the usual day trips it, and a day that it
   await page.getByRole('button', { name: 'Fit the day to it' }).click();
   await expect(page.getByRole('article', { name: 'The fitted day' })).toContainText('not together with Hair dryer');
   await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toHaveCount(0);
+  await page.getByLabel('Keep this day as').fill('Winter on the cord');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Winter on the cord (played)' })).toBeVisible();
   await page.getByRole('button', { name: 'Back to the usual day' }).click();
   await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toBeVisible();
+  // It is kept with the house, and played again after a reload.
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toBeVisible();
+  await menu(page, 'Winter on the cord', 'Play it');
+  await expect(page.getByRole('article', { name: 'The fitted day' })).toContainText('not together with Hair dryer');
+  await expect(page.getByRole('heading', { name: /^The cord, 30 A trips/ })).toHaveCount(0);
 });
 
 test('a room says what heat it wants, and heaters are put in under its window, with their loads, and undone as one', async ({

@@ -87,6 +87,7 @@ export {
   editionSchema,
   type House,
   HOUSE_VERSION,
+  type KeptDay,
   houseJsonSchema,
   type Level,
   type MakeUp,
@@ -359,6 +360,7 @@ export { jobSummary, type JobSummary } from './phases/job-summary';
 export { boardOf, type BoardRow, type PhaseCell, phaseOf } from './phases/board';
 export { plateOf, trimSheets } from './close-out/trim-sheets';
 export { fitDay, type FittedDay } from './load-profile/fit-day';
+export { keepDay, readDay } from './load-profile/kept-days';
 export { supplyLimits } from './load-profile/supply-limits';
 export { type CircuitDay, clock, type DayResult, simulateDay, type SupplyDay } from './load-profile/simulate';
 export { type DayItem, itemOf, typicalDay } from './load-profile/typical';

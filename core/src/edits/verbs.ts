@@ -31,6 +31,7 @@ export const ENTITY_WORDS: Readonly<Record<Collection, string>> = {
   tasks: 'task',
   photos: 'photo',
   inspections: 'inspection',
+  days: 'kept day',
   log: 'note',
 };
 

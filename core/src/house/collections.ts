@@ -21,6 +21,7 @@ export const collections = [
   'tasks',
   'photos',
   'inspections',
+  'days',
   'log',
 ] as const;
 export type Collection = (typeof collections)[number];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LOAD_KINDS } from './schema-equipment';
 import { id, inches, label, name, note, text } from './schema-parts';
 
 /** The phases of a room, in the order in which the job runs. */
@@ -195,5 +196,38 @@ export const inspectionSchema = z.strictObject({
   note: note.default(''),
 });
 export type Inspection = z.infer<typeof inspectionSchema>;
+
+/** Something of a kept day: it runs at other hours than usual, not at all, or something that people bring along. */
+const dayLineSchema = z.strictObject({
+  /** The load, or what is plugged in where. */
+  item: label(200).min(1),
+  what: label(200).min(1),
+  /** It does not run on this day. */
+  off: z.boolean().default(false),
+  /** Stretches of the day, minutes from midnight. */
+  runs: z
+    .array(z.tuple([z.number().min(0).max(1440), z.number().min(0).max(1440)]))
+    .max(100)
+    .default([]),
+  /** What was brought along: it is in no list of the house. */
+  brought: z
+    .strictObject({
+      kind: z.enum(LOAD_KINDS),
+      device: id,
+      va: z.number().min(0).max(100_000),
+      motor: z.boolean(),
+    })
+    .optional(),
+});
+/** A day that somebody keeps: what differs in it from a usual one, and what people have to remember. */
+export const daySchema = z.strictObject({
+  id,
+  name: label(80).min(1, 'needs a name'),
+  lines: z.array(dayLineSchema).max(500),
+  remember: z.array(text(400).min(1)).max(60).default([]),
+  by: name,
+  date: z.iso.date(),
+});
+export type KeptDay = z.infer<typeof daySchema>;
 
 export const logEntrySchema = z.strictObject({ id, date: z.iso.date(), who: name, text: note.min(1) });

@@ -8,6 +8,7 @@ import {
   logEntrySchema,
   photoSchema,
   taskSchema,
+  daySchema,
   testResultSchema,
   useSchema,
 } from './schema-job';
@@ -307,6 +308,7 @@ export const houseSchema = z.strictObject({
   tasks: z.record(id, taskSchema).prefault({}),
   photos: z.record(id, photoSchema).prefault({}),
   inspections: z.record(id, inspectionSchema).prefault({}),
+  days: z.record(id, daySchema).prefault({}),
   log: z.record(id, logEntrySchema),
 });
 export type House = z.infer<typeof houseSchema>;

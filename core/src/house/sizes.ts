@@ -24,6 +24,7 @@ const MOST: Readonly<Record<Collection, number>> = {
   tasks: 3_000,
   photos: 2_000,
   inspections: 100,
+  days: 60,
   log: 5_000,
 };
 /** What one box may hold, and one room's outline. */
@@ -52,6 +53,7 @@ const NAMES: Readonly<Record<Collection, string>> = {
   tasks: 'tasks',
   photos: 'photos',
   inspections: 'inspections',
+  days: 'kept days',
   log: 'log entries',
 };
 

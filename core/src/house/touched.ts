@@ -19,6 +19,7 @@ import {
   sourceSchema,
   supplySchema,
   roomSchema,
+  daySchema,
   testResultSchema,
   useSchema,
   taskSchema,
@@ -55,6 +56,7 @@ const entitySchemas = {
   tasks: taskSchema,
   photos: photoSchema,
   inspections: inspectionSchema,
+  days: daySchema,
   log: logEntrySchema,
 } satisfies Record<Collection, z.ZodType>;
 

@@ -36,13 +36,16 @@ function add(): void {
   <v-form class="stack add" @submit.prevent="add">
     <b>Something else</b>
     <SearchField v-model="draft.kind" label="What else" :items="kinds" />
+    <v-text-field v-model="draft.tag" class="num" label="Plugged in at" placeholder="B1-2" />
     <span class="row"
-      ><v-text-field v-model="draft.tag" class="num" label="Plugged in at" placeholder="B1-2" /><v-text-field
-        v-model="draft.from"
+      ><v-text-field v-model="draft.from" class="num" label="From" /><v-text-field
+        v-model.number="draft.minutes"
         class="num"
-        label="From"
-      /><v-text-field v-model.number="draft.minutes" class="num" type="number" min="1" label="Minutes" /> min</span
-    >
+        type="number"
+        min="1"
+        label="Minutes"
+        suffix="min"
+    /></span>
     <v-btn type="submit">Add it</v-btn>
   </v-form>
 </template>
@@ -54,8 +57,5 @@ function add(): void {
 }
 .add .row {
   flex-wrap: nowrap;
-}
-.add .row input {
-  width: 76px;
 }
 </style>

@@ -1,11 +1,26 @@
+<script lang="ts">
+import type { DayItem } from '@winculum/core';
+
+/** A day other than the usual one, as the screen plays it. */
+export interface PlannedDay {
+  readonly title: string;
+  readonly items: readonly DayItem[];
+  readonly remember: readonly string[];
+  /** What it once held and the house has no more. */
+  readonly lost: readonly string[];
+  /** The kept day that it is, or null. */
+  readonly kept: string | null;
+}
+</script>
+
 <script setup lang="ts">
 import { computed } from 'vue';
-import { clock, type FittedDay, type SupplyDay } from '@winculum/core';
+import { clock, type SupplyDay } from '@winculum/core';
 
-/** What main, cord, feeders and sources are asked for in a day; which of them is asked for too much; and the day that was fitted to one. */
+/** What main, cord, feeders and sources are asked for in a day; which of them is asked for too much; and the day that is played instead of the usual one. */
 const props = defineProps<{
   supplies: readonly SupplyDay[];
-  fitted: { readonly name: string; readonly day: FittedDay } | null;
+  planned: PlannedDay | null;
   isDay: boolean;
 }>();
 const emit = defineEmits<{ fit: [id: string]; usual: [] }>();
@@ -13,12 +28,13 @@ const strained = computed(() => props.supplies.filter((one) => one.overAtS !== u
 </script>
 
 <template>
-  <article v-if="fitted" class="fitted" aria-label="The fitted day">
-    <h3>A day that {{ fitted.name.charAt(0).toLowerCase() + fitted.name.slice(1) }} carries</h3>
-    <p v-if="!fitted.day.rules.length">Everything runs at its usual hour.</p>
+  <article v-if="planned" class="fitted" aria-label="The fitted day">
+    <h3>{{ planned.title }}</h3>
+    <p v-if="!planned.remember.length">Nothing has to be remembered.</p>
     <ul v-else>
-      <li v-for="rule in fitted.day.rules" :key="rule">{{ rule }}</li>
+      <li v-for="rule in planned.remember" :key="rule">{{ rule }}</li>
     </ul>
+    <p v-if="planned.lost.length" class="is-caution">No longer in the house: {{ planned.lost.join('; ') }}</p>
     <v-btn size="small" @click="emit('usual')">Back to the usual day</v-btn>
   </article>
   <article v-for="one in strained" :key="one.id" class="trip">

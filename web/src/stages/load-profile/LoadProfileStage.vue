@@ -3,22 +3,25 @@ import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue';
 import {
   clock,
   fitDay,
+  readDay,
   supplyLimits,
-  type FittedDay,
   typicalDay,
   wordFor,
   type CircuitDay,
   type CurveName,
   type DayItem,
   type DayResult,
+  type KeptDay,
 } from '@winculum/core';
+import { storeToRefs } from 'pinia';
 import MenuButton from '../../fields/MenuButton.vue';
 import StagePart from '../../frame/StagePart.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import AddItem from './AddItem.vue';
 import AmpsChart from './AmpsChart.vue';
-import DaySupplies from './DaySupplies.vue';
+import DaySupplies, { type PlannedDay } from './DaySupplies.vue';
+import KeptDays from './KeptDays.vue';
 import type { DayAnswer, DayJob } from './day.worker';
 
 /** A day in the house: what people run, and which breaker trips. */
@@ -33,19 +36,39 @@ const chosen = ref<string | null>(null);
 const filter = ref('');
 
 const usual = computed(() => typicalDay(store.current));
-/** The supply that the day was fitted to, and how. It holds until the house or the list changes. */
-const fitted = shallowRef<{ readonly name: string; readonly day: FittedDay } | null>(null);
+/** A day other than the usual one: fitted to a supply, or kept. It holds until what runs in the house changes. */
+const planned = shallowRef<PlannedDay | null>(null);
 const limits = computed(() => supplyLimits(store.current));
-const all = computed(() => [...(fitted.value?.day.items ?? usual.value), ...added.value]);
+const all = computed(() => [...(planned.value?.items ?? usual.value), ...added.value]);
+const { current } = storeToRefs(store);
 watch(
-  () => store.house,
-  () => (fitted.value = null),
+  [() => current.value.boxes, () => current.value.loads, () => current.value.circuits, () => current.value.panels],
+  () => {
+    const kept = current.value.days[planned.value?.kept ?? ''];
+    if (kept) play(kept);
+    else planned.value = null;
+  },
 );
+function play(kept: KeptDay): void {
+  const { items, off: none, remember, lost } = readDay(store.current, kept);
+  planned.value = { title: kept.name, items, remember, lost, kept: kept.id };
+  [off.value, added.value, mode.value] = [new Set(none), [], 'day'];
+}
+function openKept(id: string): void {
+  const kept = store.current.days[id];
+  if (kept) play(kept);
+}
+function backToUsual(): void {
+  planned.value = null;
+  off.value = new Set();
+}
 function fit(id: string): void {
   const limit = limits.value.find((one) => one.id === id);
   if (!limit) return;
   const wanted = [...usual.value, ...added.value].filter((one) => !off.value.has(one.id));
-  fitted.value = { name: limit.name, day: fitDay(store.current, wanted, limit) };
+  const { items, rules } = fitDay(store.current, wanted, limit);
+  const name = limit.name.charAt(0).toLowerCase() + limit.name.slice(1);
+  planned.value = { title: `A day that ${name} carries`, items, remember: rules, lost: [], kept: null };
   added.value = [];
   mode.value = 'day';
 }
@@ -163,6 +186,14 @@ const after = (seconds: number) =>
         </v-list-item>
       </v-list>
       <AddItem @add="put" />
+      <KeptDays
+        v-if="mode === 'day'"
+        :items="all"
+        :off="off"
+        :remember="planned?.remember ?? []"
+        :open="planned?.kept ?? null"
+        @open="openKept"
+      />
     </section>
   </StagePart>
   <section v-if="day" class="result">
@@ -176,7 +207,7 @@ const after = (seconds: number) =>
       :trip-s="shown?.trip?.atS"
       :title="shown ? `Amperes of ${shown.circuit.name}` : 'Amperes of the house'"
     />
-    <DaySupplies :supplies="day.supplies" :fitted="fitted" :is-day="mode === 'day'" @fit="fit" @usual="fitted = null" />
+    <DaySupplies :supplies="day.supplies" :planned="planned" :is-day="mode === 'day'" @fit="fit" @usual="backToUsual" />
     <article v-for="one in trips" :key="one.circuit.id" class="trip">
       <h3>
         <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} trips<template v-if="mode === 'day'">
