@@ -6,6 +6,8 @@ import { card, expect, goTo, menu, openDemo, test, STOPS } from './harness';
 const RULES = {
   light: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa'] },
   dark: { type: 'rule', values: ['color-contrast', 'link-in-text-block'] },
+  /** In the sun seven to one, WCAG 2.2 AAA. */
+  sun: { type: 'rule', values: ['color-contrast-enhanced'] },
 } as const;
 
 async function expectAccessible(page: Page, what: string, theme: keyof typeof RULES): Promise<void> {
@@ -17,6 +19,29 @@ async function expectAccessible(page: Page, what: string, theme: keyof typeof RU
     violations.map((one) => `${what}: ${one.id} ${one.nodes[0]?.target.join(' ')} ${one.nodes[0]?.failureSummary}`),
   ).toEqual([]);
 }
+
+test('what is read outdoors stands out seven to one in the colors for sunlight, which the device remembers', async ({
+  owner: page,
+}) => {
+  await openDemo(page);
+  await menu(page, 'Colors: ◐', 'Sunlight');
+  await page.reload();
+  for (const stop of ['Boxes', 'Walk', 'Phases', 'Photos', 'Inspection', 'Trim & test'] as const) {
+    await goTo(page, stop);
+    await page.waitForTimeout(350);
+    await expectAccessible(page, stop, 'sun');
+  }
+});
+
+test('a rail longer than a tablet is high scrolls by itself, and the top bar stays', async ({ owner: page }) => {
+  await page.setViewportSize({ width: 1024, height: 600 });
+  await openDemo(page);
+  const last = page.getByRole('navigation', { name: 'Order of work' }).getByRole('link').last();
+  await last.focus();
+  await last.scrollIntoViewIfNeeded();
+  expect(await page.getByRole('banner').boundingBox()).toMatchObject({ y: 0 });
+  expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBe(0);
+});
 
 for (const theme of ['light', 'dark'] as const) {
   test(`every stop is accessible, ${theme}`, async ({ owner: page }) => {

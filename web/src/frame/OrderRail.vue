@@ -83,7 +83,7 @@ function describe(id: Stop): string {
         :class="{ here: one.id === stop }"
         :title="describe(one.id)"
       >
-        <span class="name">{{ one.title }}</span><span class="short num">{{ one.short }}</span>
+        <span class="name">{{ one.title }}</span>
         <span v-if="open[one.id]?.violations" class="badge violations num">{{ open[one.id]!.violations }}</span>
         <span v-else-if="open[one.id]?.others" class="badge num">{{ open[one.id]!.others }}</span>
         <span v-else-if="isBegun(one.id)" class="done" aria-hidden="true">✓</span>
@@ -129,9 +129,6 @@ function describe(id: Stop): string {
 .name {
   flex: 1;
 }
-.short {
-  display: none;
-}
 .badge {
   min-width: 26px;
   text-align: center;
@@ -158,13 +155,14 @@ function describe(id: Stop): string {
   line-height: 1.35;
 }
 @media (max-width: 1080px) {
-  .name,
   .title,
   .caution {
     display: none;
   }
-  .short {
-    display: inline;
+  .name {
+    flex: none;
+    font: 600 14px/1.05 var(--numbers);
+    text-align: center;
   }
   .stop {
     flex-direction: column;

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
 import { addLevel, count, edit, EDITIONS, writeHouseFile, type Edition, type Level } from '@winculum/core';
 import { newId } from '../new-id';
-import { storeTheme } from '../style/vuetify';
+import { storeTheme, THEMES, type ThemeName } from '../style/vuetify';
 import MenuButton from '../fields/MenuButton.vue';
 import { useHouse } from '../stores/house';
 import { useSession } from '../stores/session';
@@ -49,8 +49,10 @@ function rename(): void {
   else name.value = store.current.name;
 }
 
-function turnTheme(): void {
-  const next = theme.global.name.value === 'dark' ? 'light' : 'dark';
+const themeEntries = computed(() =>
+  THEMES.map(({ value, word }) => ({ value, word: theme.global.name.value === value ? `${word} ✓` : word })),
+);
+function setTheme(next: ThemeName): void {
   theme.change(next);
   storeTheme(next);
 }
@@ -94,20 +96,20 @@ const moreEntries = computed(() => [
   { value: 'job', word: 'Job and shop standards' },
   { value: 'plan', word: 'Plan sheet' },
   { value: 'file', word: 'Save as a house file' },
-  { value: 'theme', word: 'Light or dark' },
   ...EDITION_ITEMS.map(({ value, title }, i) => ({
     value,
     word: value === store.current.job.edition ? `${title} ✓` : title,
     disabled: !store.canEdit,
     ...(i === 0 ? { group: 'Edition of the code' } : {}),
   })),
+  ...themeEntries.value.map((one, i) => ({ ...one, ...(i === 0 ? { group: 'Colors' } : {}) })),
 ]);
 function chooseMore(value: string): void {
   if (value === 'houses') void router.push('/houses');
   else if (value === 'plan') void router.push(`/houses/${store.id}/plan`);
   else if (value === 'job') view.job = 'job';
   else if (value === 'file') save();
-  else if (value === 'theme') turnTheme();
+  else if (THEMES.some((one) => one.value === value)) setTheme(value as ThemeName);
   else setEdition(value as Edition);
 }
 </script>
@@ -161,7 +163,7 @@ function chooseMore(value: string): void {
     <MenuButton v-if="layout === 'phone'" label="More" shown="⋮" :entries="moreEntries" @choose="chooseMore" />
     <template v-else>
       <v-btn class="icon" aria-label="Save as a house file" title="Save as a house file" @click="save"> ⤓ </v-btn>
-      <v-btn class="icon" aria-label="Light or dark" title="Light or dark" @click="turnTheme">◐</v-btn>
+      <MenuButton label="Colors" shown="◐" :entries="themeEntries" @choose="setTheme" />
       <v-btn class="icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</v-btn>
     </template>
     <LevelDialog v-if="editing" :level="editing" @close="editing = undefined" />

@@ -157,11 +157,11 @@ watch(
 }
 @media (max-width: 1080px) {
   .frame {
-    grid-template-columns: 60px minmax(0, 1fr) auto;
+    grid-template-columns: 72px minmax(0, 1fr) auto;
   }
 }
 .frame.tablet {
-  grid-template: 48px minmax(0, 1fr) auto / 60px minmax(0, 1fr);
+  grid-template: 48px minmax(0, 1fr) auto / 72px minmax(0, 1fr);
   grid-template-areas: 'top top' 'rail stage' 'side side';
 }
 /* On the walk, at the box and over papers the sheet is what one needs in hand. */

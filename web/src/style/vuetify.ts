@@ -32,16 +32,40 @@ const dark = {
   },
 };
 
+/** For a tablet in the sun: black on white, and colors dark enough to be told apart in glare. */
+const sun = {
+  dark: false,
+  colors: {
+    background: '#FFFFFF',
+    surface: '#FFFFFF',
+    primary: '#003A5C',
+    secondary: '#2B2B2B',
+    error: '#8B0000',
+    warning: '#5A3500',
+    success: '#00451A',
+    'on-background': '#000000',
+    'on-surface': '#000000',
+    'on-primary': '#FFFFFF',
+  },
+};
+
+export const THEMES = [
+  { value: 'light', word: 'Light' },
+  { value: 'dark', word: 'Dark' },
+  { value: 'sun', word: 'Sunlight' },
+] as const;
+export type ThemeName = (typeof THEMES)[number]['value'];
+
 const STORED = 'winculum-theme';
 
 /** The theme a person chose, or what the device prefers. */
-function preferredTheme(): 'light' | 'dark' {
-  const stored = localStorage.getItem(STORED);
-  if (stored === 'light' || stored === 'dark') return stored;
+function preferredTheme(): ThemeName {
+  const stored = THEMES.find((one) => one.value === localStorage.getItem(STORED));
+  if (stored) return stored.value;
   return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
 }
 
-export const storeTheme = (theme: 'light' | 'dark'): void => localStorage.setItem(STORED, theme);
+export const storeTheme = (theme: ThemeName): void => localStorage.setItem(STORED, theme);
 
 const FIELD = { variant: 'outlined', density: 'compact', hideDetails: 'auto' } as const;
 
@@ -50,7 +74,7 @@ export function createTheme() {
   const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
   return createVuetify({
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
-    theme: { defaultTheme: preferredTheme(), cspNonce: nonce, themes: { light, dark } },
+    theme: { defaultTheme: preferredTheme(), cspNonce: nonce, themes: { light, dark, sun } },
     defaults: {
       global: { ripple: false },
       VBtn: { variant: 'outlined', rounded: 'sm', class: 'text-none' },
