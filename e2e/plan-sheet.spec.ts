@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, openDemo, pick, test } from './harness';
+import { expect, goTo, openDemo, pick, test } from './harness';
 
 test('a plan prints to scale, on as many sheets as it takes, and is saved as a drawing', async ({ owner: page }) => {
   await openDemo(page, 'House');
@@ -26,4 +26,29 @@ test('a plan prints to scale, on as many sheets as it takes, and is saved as a d
   const width = Number(/ width="([\d.]+)in"/.exec(text)![1]);
   const across = Number(/ viewBox="[^ "]+ [^ "]+ ([^ "]+)/.exec(text)![1]);
   expect((width / across) * 12).toBeCloseTo(1 / 8, 4);
+});
+
+test('cables print where they lie, all of them or one circuit alone, and say so where none has a route', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Routes');
+  await page.getByRole('link', { name: 'Plan sheet' }).click();
+  await pick(page, 'What it shows', 'Where cables lie');
+  await expect(page.getByRole('status')).toContainText('No cable of this has a route yet');
+  await page.getByRole('link', { name: 'Back to the house' }).click();
+  await goTo(page, 'Routes');
+  await page.getByRole('button', { name: 'Find routes' }).click();
+  await page.getByRole('button', { name: 'Keep these routes' }).click();
+  await page.getByRole('link', { name: 'Plan sheet' }).click();
+  await pick(page, 'Paper', 'ARCH C, 24 x 18');
+  await pick(page, 'What it shows', 'Where cables lie');
+  const drawing = page.getByRole('img', { name: /^Plan of Main level, where cables lie/ });
+  const cables = drawing.locator('.routes .cable');
+  await expect(cables.first()).toBeVisible();
+  const all = await cables.count();
+  await pick(page, 'Circuit', '1-3 Kiln');
+  await expect(page.getByRole('img', { name: /where cables lie: .*kiln/ })).toBeVisible();
+  expect(await cables.count()).toBeLessThan(all / 4);
+  // Black on white: the one ink of a paper.
+  expect(await cables.first().evaluate((one) => getComputedStyle(one).stroke)).toBe('rgb(0, 0, 0)');
 });

@@ -24,6 +24,8 @@ const views = computed(() =>
 
 <template>
   <PlanGround :house="house" :level="level" :selected="NOTHING" />
+  <!-- What lies under symbols and words. -->
+  <slot />
   <RoomBoxes
     v-for="view in views"
     :key="view.room.id"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue';
-import { boundsOf, groupLetters, spacesOf, type Box } from '@winculum/core';
+import { boundsOf, groupLetters, keptCables, lowVoltagePlan, spacesOf, type Box } from '@winculum/core';
 import { download } from '../frame/download';
 import ChoiceField from '../fields/ChoiceField.vue';
+import SearchField from '../fields/SearchField.vue';
 import { useHouse } from '../stores/house';
 import { useSession } from '../stores/session';
 import PlanTile from './PlanTile.vue';
@@ -47,6 +48,20 @@ const bounds = computed(() => {
 const laid = computed(() => layPaper(paper.value, bounds.value, SCALES[scale.value]));
 const tiles = computed(() => (rooms.value.length ? tilesFor(bounds.value, laid.value, SCALES[scale.value]) : []));
 
+/** One circuit's cables, or all of them. */
+const only = ref('all');
+const circuitItems = computed(() => [
+  { value: 'all', title: 'all circuits' },
+  ...Object.values(house.value.circuits)
+    .sort((a, b) => (a.space ?? 999) - (b.space ?? 999))
+    .map((one) => ({ value: one.id, title: `${spacesOf(one).join('-') || '–'} ${one.name}` })),
+]);
+const laidRoutes = computed(() => {
+  if (lens.value !== 'routes') return [];
+  const all = keptCables(house.value);
+  return only.value === 'all' ? all : all.filter(({ run }) => run.unit.circuits.some((one) => one.id === only.value));
+});
+const lowRuns = computed(() => (lens.value === 'low-voltage' ? lowVoltagePlan(house.value).runs : []));
 const letters = computed(() => groupLetters(house.value.switchGroups));
 function markOf(box: Box): string {
   const devices = Object.values(box.devices);
@@ -71,10 +86,16 @@ const LENSES = [
   { value: 'boxes', word: 'Boxes with their tags' },
   { value: 'switching', word: 'Switching letters' },
   { value: 'circuits', word: 'Circuit numbers' },
+  { value: 'routes', word: 'Where cables lie' },
+  { value: 'low-voltage', word: 'Low voltage' },
 ] as const;
 const PAPER_CHOICES = Object.entries(PAPERS).map(([value, { word }]) => ({ value: value as PaperId, word }));
 const SCALE_CHOICES = Object.entries(SCALES).map(([value, { word }]) => ({ value: value as ScaleId, word }));
-const lensWord = computed(() => LENSES.find((one) => one.value === lens.value)!.word);
+const lensWord = computed(() => {
+  const { word } = LENSES.find((one) => one.value === lens.value)!;
+  const circuit = lens.value === 'routes' ? house.value.circuits[only.value] : undefined;
+  return circuit ? `${word}: ${spacesOf(circuit).join('-')} ${circuit.name}` : word;
+});
 const day = today();
 
 const sheets = ref<HTMLElement>();
@@ -125,6 +146,7 @@ const print = () => window.print();
       <v-btn :to="`/houses/${id}/house`">Back to the house</v-btn>
       <ChoiceField v-model="level" class="pick" label="Level" :answers="levels" />
       <ChoiceField v-model="lens" class="pick" label="What it shows" :answers="LENSES" />
+      <SearchField v-if="lens === 'routes'" v-model="only" class="pick" label="Circuit" :items="circuitItems" />
       <ChoiceField v-model="scale" class="pick" label="Scale" :answers="SCALE_CHOICES" />
       <ChoiceField v-model="paper" class="pick" label="Paper" :answers="PAPER_CHOICES" />
       <span class="grow" />
@@ -132,6 +154,9 @@ const print = () => window.print();
       <v-btn color="primary" variant="flat" :disabled="!tiles.length" @click="print">Print</v-btn>
     </div>
     <p v-if="!tiles.length" class="none">No room on this level: there is nothing to print yet.</p>
+    <p v-else-if="lens === 'routes' && !laidRoutes.length" class="note is-caution" role="status">
+      No cable of this has a route yet: find routes under Routes, and keep them.
+    </p>
     <p v-else-if="tiles.length > 1" class="note" role="status">
       It takes {{ tiles.length }} sheets at this scale; they meet at the match lines.
     </p>
@@ -148,6 +173,8 @@ const print = () => window.print();
         :lens="lens"
         :lens-word="lensWord"
         :mark-of="markOf"
+        :cables="laidRoutes"
+        :low-runs="lowRuns"
         :firm="session.signedIn?.firm.name ?? ''"
         :date="day"
       />

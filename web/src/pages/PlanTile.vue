@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Box, House } from '@winculum/core';
+import type { Box, House, LaidCable, LowVoltageRun } from '@winculum/core';
 import PlanDrawing from '../drawing/PlanDrawing.vue';
+import LowVoltageMarks from '../stages/routes/LowVoltageMarks.vue';
+import RouteMarks from '../stages/routes/RouteMarks.vue';
 import { MARGIN_IN, TITLE_IN, type Lens, type Paper, type Scale, type Tile } from './plan-paper';
 
 /** One sheet of a plan: the drawing to scale, and below it scale, north, legend and title. Symbols have sizes in inches of paper. */
@@ -15,6 +17,9 @@ const props = defineProps<{
   lens: Lens;
   lensWord: string;
   markOf: (box: Box) => string;
+  /** Cables and low voltage where they lie, for the lenses that show them. */
+  cables: readonly LaidCable[];
+  lowRuns: readonly LowVoltageRun[];
   firm: string;
   date: string;
 }>();
@@ -48,6 +53,7 @@ const barIn = computed(() => 120 * props.scale.paperIn);
   <section class="paper" :style="size" :aria-label="`Sheet ${tile.number} of ${count}`">
     <svg
       class="drawing"
+      :class="{ open: lens === 'routes' || lens === 'low-voltage' }"
       :style="drawing"
       :viewBox="`${tile.x} ${tile.y} ${tile.widthIn} ${tile.heightIn}`"
       role="img"
@@ -58,8 +64,21 @@ const barIn = computed(() => 120 * props.scale.paperIn);
         :level="level"
         :scale="pixels"
         :text-size="textSize"
-        :mark-of="lens === 'boxes' ? undefined : markOf"
-      />
+        :mark-of="lens === 'switching' || lens === 'circuits' ? markOf : undefined"
+      >
+        <RouteMarks
+          v-if="cables.length"
+          :house="house"
+          :level="level"
+          :scale="pixels"
+          :laid="cables"
+          :ink-of="() => 'var(--ink)'"
+          picked=""
+          :is-all="false"
+          :layers="{ wall: true, over: true, under: true }"
+        />
+        <LowVoltageMarks v-if="lowRuns.length" :house="house" :level="level" :scale="pixels" :runs="lowRuns" />
+      </PlanDrawing>
       <path
         v-for="side in tile.match"
         :key="side"
@@ -104,6 +123,11 @@ const barIn = computed(() => 120 * props.scale.paperIn);
         <li>dashed: undecided, future or held</li>
         <li v-if="lens === 'circuits'">numbers: spaces in the panel</li>
         <li v-if="lens === 'switching'">letters: switch groups</li>
+        <template v-if="lens === 'routes'">
+          <li>lines: cables in the walls; – – over the ceiling; · · below the floor</li>
+          <li>▲ goes up, ▼ goes down through a plate; a number: cables together</li>
+        </template>
+        <li v-if="lens === 'low-voltage'">– · – low voltage, to its home</li>
       </ul>
       <div class="title">
         <p class="name">{{ house.name }}</p>
@@ -138,6 +162,7 @@ const barIn = computed(() => 120 * props.scale.paperIn);
   --outdoors: #fff;
   --feature: #fff;
   --violation: #000;
+  --reached-ink: #000;
   box-sizing: border-box;
   background: #fff;
   color: #000;
@@ -146,6 +171,14 @@ const barIn = computed(() => 120 * props.scale.paperIn);
 }
 .drawing {
   display: block;
+}
+/* What lies in a wall is seen in it. */
+.drawing.open {
+  --wall: #c4c4c4;
+}
+/* Nothing is picked on paper. */
+.drawing :deep(.target) {
+  display: none;
 }
 .match {
   fill: none;

@@ -1,6 +1,6 @@
 import type { Bounds } from '@winculum/core';
 
-export type Lens = 'boxes' | 'switching' | 'circuits';
+export type Lens = 'boxes' | 'switching' | 'circuits' | 'routes' | 'low-voltage';
 
 /** Papers, long side across, inches; what a printer leaves unprinted is taken off on every side. */
 export const PAPERS = {
