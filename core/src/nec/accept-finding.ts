@@ -16,6 +16,6 @@ export const acceptFinding = (
     draft.decisions[decision.id] = {
       ...decision,
       rule: finding.ruleId,
-      change: { kind: 'accept', finding: finding.key, said: saidOf(finding, house) },
+      change: { kind: 'accept', finding: finding.place, said: saidOf(finding, house) },
     };
   });

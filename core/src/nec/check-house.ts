@@ -23,8 +23,10 @@ import { rules } from './rules/index';
 
 /** A verdict with everything a person needs: the sentence, the numbers, the section, the reason. */
 export interface Finding {
-  /** Stable while the house says the same of the same place. */
+  /** Stable while the house says the same of the same place; no other verdict of a check has it. */
   readonly key: string;
+  /** Rule, message and place: what is accepted is known by it and by its words. A rule may say one thing twice of a place, of two pipes. */
+  readonly place: string;
   readonly ruleId: string;
   readonly kind: VerdictKind;
   readonly severity: Severity;
@@ -125,8 +127,8 @@ export function saidOf(finding: Finding, house: House): string {
   return measured === undefined ? message : `${message} (${measured})`;
 }
 
-function writeFinding(one: Verdict, effective: EffectiveRule, house: House): Finding {
-  const place = [
+function writeFinding(one: Verdict, effective: EffectiveRule, house: House, before: number): Finding {
+  const parts = [
     one.where.room,
     one.where.box,
     one.where.circuit,
@@ -136,8 +138,10 @@ function writeFinding(one: Verdict, effective: EffectiveRule, house: House): Fin
   ];
   const { rule } = effective;
   const { meta } = rule;
+  const place = [rule.id, one.messageId, ...parts.map((part) => part ?? '')].join('|');
   return {
-    key: [rule.id, one.messageId, ...place.map((part) => part ?? '')].join('|'),
+    key: before > 0 ? `${place}|${before + 1}` : place,
+    place,
     ruleId: rule.id,
     kind: one.kind,
     severity: meta.severity,
@@ -155,18 +159,32 @@ function writeFinding(one: Verdict, effective: EffectiveRule, house: House): Fin
 
 const written = new Memory<
   Verdict,
-  { effective: EffectiveRule; lengths: House['standards']['lengths']; finding: Finding }
+  { effective: EffectiveRule; lengths: House['standards']['lengths']; before: number; finding: Finding }
 >();
 
 /** A verdict in words; the same as long as the verdict is remembered and lengths are read the same way. */
-function toFinding(one: Verdict, effective: EffectiveRule, house: House): Finding {
+function toFinding(one: Verdict, effective: EffectiveRule, house: House, before: number): Finding {
   const { lengths } = house.standards;
   const known = written.get(one);
-  if (known?.effective === effective && known.lengths === lengths) return known.finding;
-  const finding = writeFinding(one, effective, house);
+  if (known?.effective === effective && known.lengths === lengths && known.before === before) return known.finding;
+  const finding = writeFinding(one, effective, house, before);
   origins.set(finding, { verdict: one, rule: effective.rule });
-  written.set(one, { effective, lengths, finding });
+  written.set(one, { effective, lengths, before, finding });
   return finding;
+}
+
+/** Puts verdicts into words, and counts those that say the same of the same place. */
+class Writer {
+  readonly #counts = new Map<string, number>();
+  constructor(readonly house: House) {}
+
+  write(one: Verdict, effective: EffectiveRule): Finding {
+    const known = written.get(one);
+    const first = toFinding(one, effective, this.house, known?.effective === effective ? known.before : 0);
+    const before = this.#counts.get(first.place) ?? 0;
+    this.#counts.set(first.place, before + 1);
+    return toFinding(one, effective, this.house, before);
+  }
 }
 
 const RANK: Readonly<Record<Severity, number>> = { violation: 0, caution: 1, reminder: 3 };
@@ -207,9 +225,12 @@ class Checked implements HouseCheck {
   }
 
   get passes(): readonly Finding[] {
-    return (this.#passes ??= this.#said.flatMap(({ effective, verdicts }) =>
-      verdicts.filter((one) => one.kind === 'pass').map((one) => toFinding(one, effective, this.#house)),
-    ));
+    if (this.#passes) return this.#passes;
+    const writer = new Writer(this.#house);
+    this.#passes = this.#said.flatMap(({ effective, verdicts }) =>
+      verdicts.filter((one) => one.kind === 'pass').map((one) => writer.write(one, effective)),
+    );
+    return this.#passes;
   }
 }
 
@@ -227,6 +248,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
   const list = options.rules ?? rules;
   const effectives = effectiveRules(house, edition, list);
   const memories = new Memories(facts);
+  const writer = new Writer(house);
   const findings: Finding[] = [];
   const accepted: AcceptedFinding[] = [];
   const said: Said[] = [];
@@ -249,9 +271,9 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
     if (verdicts.length > 0) looked.add(rule.meta.stage);
     for (const one of verdicts) {
       if (one.kind === 'pass') continue;
-      const finding = toFinding(one, effective, house);
+      const finding = writer.write(one, effective);
       const decision =
-        effective.accepted.size > 0 && effective.accepted.get(acceptanceKey(finding.key, saidOf(finding, house)));
+        effective.accepted.size > 0 && effective.accepted.get(acceptanceKey(finding.place, saidOf(finding, house)));
       if (decision) accepted.push({ finding, decision });
       else findings.push(finding);
     }
