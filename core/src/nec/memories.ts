@@ -1,4 +1,5 @@
 import { memo, sameParts } from '../cache/memo';
+import { collections, type Collection } from '../house/collections';
 import type { Circuit } from '../house/schema';
 import { Memory } from '../cache/memory';
 import type { RoomView } from '../plan/room-view';
@@ -9,28 +10,24 @@ import type { Facts, ReadsBoxes, Verdict } from './rule';
 /** Verdicts of a rule about one thing; null where it does not apply to it. */
 export type Verdicts = readonly Verdict[] | null;
 
+/** What no rule about a circuit or the house as a whole reads; boxes are remembered by themselves, decisions with the limits. */
+const UNREAD: ReadonlySet<Collection> = new Set([
+  'boxes',
+  'decisions',
+  'results',
+  'uses',
+  'tasks',
+  'photos',
+  'inspections',
+  'days',
+  'log',
+]);
+const READ = collections.filter((one) => !UNREAD.has(one));
+
 /** Stands for the parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
 const groundOf = memo(
   (_: Facts['house']) => ({}),
-  ({ rooms, openings, features, levels, panels, circuits, cables, switchGroups, loads, standards, job, ...house }) => [
-    rooms,
-    openings,
-    features,
-    levels,
-    panels,
-    circuits,
-    cables,
-    switchGroups,
-    loads,
-    standards,
-    job,
-    house.routes,
-    house.supply,
-    house.feeders,
-    house.sources,
-    house.buildings,
-    house.units,
-  ],
+  (house) => [...READ.map((one) => house[one]), house.standards, house.supply, house.job],
 );
 
 /** Things that rules are about one by one: the same key stands for the same thing as long as the ground is the same. */
