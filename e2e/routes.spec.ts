@@ -128,3 +128,33 @@ test('a drop of low voltage asks for a home, and is led there once one is drawn'
   await page.keyboard.press('Escape');
   expect(await page.locator('g.low-voltage path').count()).toBeGreaterThan(0);
 });
+
+test('a sleeve is laid for cables of today and later: its fill is shown, too full a one is mended by one press, and its end is listed', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Routes');
+  await page.getByRole('button', { name: 'Sleeves', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a sleeve' }).click();
+  const sleeve = page.getByRole('article', { name: 'Sleeve 1' });
+  await pick(page, 'From', 'Garage');
+  await page.getByLabel('From, where there').fill('at the panel');
+  await page.keyboard.press('Tab');
+  await expect(sleeve.getByRole('status')).toHaveText('Room for 4 more of these.');
+  for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Put it in' }).click();
+  const said = page.getByRole('list', { name: 'What the code says of them' });
+  await expect(said).toContainText('Sleeve 1 is filled to 50 %; 40 % is the most for 5 pieces.');
+  await pick(page, 'Trade size', '1 in');
+  await expect(said).toHaveCount(0);
+  await pick(page, 'It lies', 'in a slab');
+  await pick(page, 'Pull in', '12/2 nonmetallic cable');
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await expect(said).toContainText('its inside is a wet location');
+  await expect(said).toContainText('holds power and low voltage together');
+  await saved(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Sleeves', exact: true }).click();
+  await expect(sleeve).toContainText('Garage, at the panel → not said, in a slab');
+  // It is among what waits in the walls.
+  await goTo(page, 'Documents');
+  await expect(page.getByText('sleeve Sleeve 1, 1 in ENT (flexible)')).toBeVisible();
+});

@@ -109,6 +109,13 @@ export {
   RACEWAY_NAMES,
   RACEWAYS,
   READINGS,
+  type Sleeve,
+  SLEEVE_CONTENTS,
+  SLEEVE_KINDS,
+  SLEEVE_NAMES,
+  SLEEVE_PLACES,
+  type SleeveContent,
+  sleeveSchema,
   type Source,
   type Standards,
   standardsSchema,
@@ -312,6 +319,7 @@ export { keptRoutes, keyOf, keyOfRoute } from './circuits/kept-routes';
 export { boreSheet } from './route/bore-sheet';
 export { findRoutes, type RoutePlan } from './route/find-routes';
 export { type Hole, holesOf } from './route/holes';
+export { fits, placeOfEnd, roomFor, sleeveFill } from './route/sleeve-fill';
 export { LOW_VOLTAGE_SYSTEMS, lowVoltagePlan, type LowVoltagePlan, type LowVoltageRun } from './route/low-voltage';
 export { improveFeeds } from './route/improve-feeds';
 export { dropRoutes, isFixed, keepRoutes, markRoutes } from './route/keep-routes';

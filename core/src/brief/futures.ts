@@ -1,6 +1,7 @@
 import { yokesIn } from '../house/yokes';
 import { indexOutlets } from '../circuits/outlets';
-import type { House } from '../house/schema';
+import { SLEEVE_NAMES, type House } from '../house/schema';
+import { placeOfEnd } from '../route/sleeve-fill';
 import { describeBox } from '../walk/walk-sheets';
 import { spacesOf } from '../panel/schedule';
 
@@ -42,7 +43,24 @@ export function futuresOf(house: House): readonly Future[] {
       note: one.name,
       box: undefined,
     }));
-  return [...boxes, ...circuits, ...islands];
+  const sleeves = Object.values(house.sleeves).map((one): Future => ({
+    what: `sleeve ${one.name}, ${one.trade} in ${SLEEVE_NAMES[one.kind]}`,
+    where: `${placeOfEnd(house, one.from)} to ${placeOfEnd(house, one.to)}`,
+    note: [
+      one.holds.length === 0 ? 'empty' : '',
+      one.pullString ? 'pull string in it' : '',
+      one.from.capped && one.to.capped
+        ? 'capped at both ends'
+        : one.from.capped || one.to.capped
+          ? 'one end capped'
+          : '',
+      one.note,
+    ]
+      .filter(Boolean)
+      .join(', '),
+    box: undefined,
+  }));
+  return [...boxes, ...sleeves, ...circuits, ...islands];
 }
 
 /** How many boxes the code requires, and how many somebody has requested, by whom. */

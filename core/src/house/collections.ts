@@ -21,6 +21,7 @@ export const collections = [
   'tasks',
   'photos',
   'inspections',
+  'sleeves',
   'days',
   'log',
 ] as const;

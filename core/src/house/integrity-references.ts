@@ -149,6 +149,14 @@ export const findDangling: readonly Find[] = [
   ),
   rememberBy(
     (house, report) => {
+      for (const one of Object.values(house.sleeves))
+        for (const end of ['from', 'to'] as const)
+          need(report, one[end].room, isIn(house.rooms), () => `sleeves.${one.id}.${end}.room`);
+    },
+    (house) => [house.sleeves, house.rooms],
+  ),
+  rememberBy(
+    (house, report) => {
       for (const one of Object.values(house.tasks)) {
         need(report, one.room ?? null, isIn(house.rooms), () => `tasks.${one.id}.room`);
         need(report, one.box ?? null, isIn(house.boxes), () => `tasks.${one.id}.box`);

@@ -14,6 +14,7 @@ import {
 } from './schema-job';
 import { awgSchema, id, inches, label, name } from './schema-parts';
 import { routeSchema } from './schema-route';
+import { sleeveSchema } from './schema-sleeve';
 import { standardsSchema } from './schema-standards';
 import {
   buildingSchema,
@@ -28,6 +29,7 @@ export * from './schema-boxes';
 export * from './schema-fixed';
 export * from './schema-job';
 export * from './schema-route';
+export * from './schema-sleeve';
 export * from './schema-standards';
 export * from './schema-supply';
 export { AWG_SIZES, type Awg } from './schema-parts';
@@ -308,6 +310,7 @@ export const houseSchema = z.strictObject({
   tasks: z.record(id, taskSchema).prefault({}),
   photos: z.record(id, photoSchema).prefault({}),
   inspections: z.record(id, inspectionSchema).prefault({}),
+  sleeves: z.record(id, sleeveSchema).prefault({}),
   days: z.record(id, daySchema).prefault({}),
   log: z.record(id, logEntrySchema),
 });

@@ -24,6 +24,7 @@ const MOST: Readonly<Record<Collection, number>> = {
   tasks: 3_000,
   photos: 2_000,
   inspections: 100,
+  sleeves: 300,
   days: 60,
   log: 5_000,
 };
@@ -53,6 +54,7 @@ const NAMES: Readonly<Record<Collection, string>> = {
   tasks: 'tasks',
   photos: 'photos',
   inspections: 'inspections',
+  sleeves: 'sleeves',
   days: 'kept days',
   log: 'log entries',
 };

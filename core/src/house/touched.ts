@@ -20,6 +20,7 @@ import {
   supplySchema,
   roomSchema,
   daySchema,
+  sleeveSchema,
   testResultSchema,
   useSchema,
   taskSchema,
@@ -57,6 +58,7 @@ const entitySchemas = {
   photos: photoSchema,
   inspections: inspectionSchema,
   days: daySchema,
+  sleeves: sleeveSchema,
   log: logEntrySchema,
 } satisfies Record<Collection, z.ZodType>;
 

@@ -107,6 +107,8 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return edit(house, remedy.label, (draft) => void Object.assign(draft.supply, remedy.changes));
     case 'set-building':
       return changeEntity(house, 'buildings', remedy.building, remedy.changes);
+    case 'set-sleeve':
+      return changeEntity(house, 'sleeves', remedy.sleeve, remedy.changes);
     case 'set-feeder':
       return changeEntity(house, 'feeders', remedy.feeder, remedy.changes);
     case 'set-circuit':

@@ -1,4 +1,4 @@
-import type { Awg, Box, Building, Circuit, Feeder, Room, Supply } from '../house/schema';
+import type { Awg, Box, Building, Circuit, Feeder, Sleeve, Room, Supply } from '../house/schema';
 import type { RoomView } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 
@@ -32,6 +32,7 @@ export type Remedy = { readonly label: string } & (
   | { readonly kind: 'connect-appliances' }
   | { readonly kind: 'set-supply'; readonly changes: Partial<Supply> }
   | { readonly kind: 'set-building'; readonly building: string; readonly changes: Partial<Building> }
+  | { readonly kind: 'set-sleeve'; readonly sleeve: string; readonly changes: Partial<Sleeve> }
   | { readonly kind: 'set-feeder'; readonly feeder: string; readonly changes: Partial<Feeder> }
 );
 
@@ -118,6 +119,17 @@ export const setBuildingRemedy = (building: string, changes: Partial<Building>, 
   changes,
   label,
 });
+export const setSleeveRemedy = (sleeve: string, changes: Partial<Sleeve>, label: string): Remedy => ({
+  kind: 'set-sleeve',
+  sleeve,
+  changes,
+  label,
+});
+/** A sleeve is looked at in a room at one of its ends, where it has one. */
+export function placeOfSleeve({ from, to }: Sleeve): { readonly room?: string } {
+  const room = from.room ?? to.room;
+  return room === null ? {} : { room };
+}
 export const setFeederRemedy = (feeder: string, changes: Partial<Feeder>, label: string): Remedy => ({
   kind: 'set-feeder',
   feeder,

@@ -1,7 +1,7 @@
 import { CONDUCTOR_SIZES, TRADE_SIZES, type ConductorSize, type Feeder } from '../house/schema';
 
 /** Cross sections of THHN and THWN-2 conductors, square inches: Chapter 9, Table 5. *From memory*, high. */
-const CONDUCTOR_IN2: Readonly<Record<ConductorSize, number>> = {
+export const CONDUCTOR_IN2: Readonly<Record<ConductorSize, number>> = {
   '14': 0.0097,
   '12': 0.0133,
   '10': 0.0211,
@@ -27,7 +27,7 @@ type RacewayKind = NonNullable<Feeder['raceway']>['kind'];
 type Trade = (typeof TRADE_SIZES)[number];
 
 /** 40 % of the inside of raceways, square inches, by trade size from 1/2 to 3: Chapter 9, Tables 1 and 4. *From memory*, high. */
-const ALLOWED_IN2: Readonly<Record<RacewayKind, readonly number[]>> = {
+export const ALLOWED_IN2: Readonly<Record<RacewayKind, readonly number[]>> = {
   emt: [0.122, 0.213, 0.346, 0.598, 0.814, 1.342, 2.343, 3.538],
   rigid: [0.125, 0.22, 0.355, 0.61, 0.829, 1.363, 1.946, 3],
   'pvc-40': [0.114, 0.203, 0.333, 0.581, 0.794, 1.316, 1.878, 2.907],

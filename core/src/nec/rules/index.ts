@@ -100,6 +100,9 @@ import { routeStands } from './route-stands';
 import { serviceConductors } from './service-conductors';
 import { serviceReceptacle } from './service-receptacle';
 import { serviceSize } from './service-size';
+import { sleeveBends } from './sleeve-bends';
+import { sleeveContents } from './sleeve-contents';
+import { sleeveFill } from './sleeve-fill';
 import { smallApplianceCircuits } from './small-appliance-circuits';
 import { smallApplianceOnly } from './small-appliance-only';
 import { smallApplianceReceptacles } from './small-appliance-receptacles';
@@ -237,6 +240,9 @@ export const rules: readonly Rule[] = [
   serviceConductors,
   serviceReceptacle,
   serviceSize,
+  sleeveBends,
+  sleeveContents,
+  sleeveFill,
   smallApplianceCircuits,
   smallApplianceOnly,
   smallApplianceReceptacles,

@@ -37,13 +37,21 @@ import RouteMarks from './RouteMarks.vue';
 import { routeLines } from './route-lines';
 import RoutesPanel from './RoutesPanel.vue';
 import RouteStrip from '../../drawing/RouteStrip.vue';
+import SleeveSheet from './SleeveSheet.vue';
 import SpoolSheet from './SpoolSheet.vue';
 import { useRouting } from './use-routing';
 
 /** Where every cable lies: proposed through the framing, kept, led by hand, and the sheets by which it is bored, pulled and cut. */
 const store = useHouse();
 const view = useView();
-const PARTS = { routes: 'Routes', bore: 'Bore', pull: 'Pull', spools: 'Spools', low: 'Low voltage' } as const;
+const PARTS = {
+  routes: 'Routes',
+  bore: 'Bore',
+  pull: 'Pull',
+  spools: 'Spools',
+  low: 'Low voltage',
+  sleeves: 'Sleeves',
+} as const;
 const part = ref<keyof typeof PARTS>('routes');
 const only = ref('all');
 const picked = ref('');
@@ -291,18 +299,19 @@ const print = () => window.print();
       <v-btn v-for="(name, id) in PARTS" :key="id" :aria-pressed="part === id" @click="part = id">{{ name }}</v-btn>
       <SearchField v-if="part === 'pull'" v-model="only" class="pick" label="Circuit" :items="choices" />
       <span class="grow" />
-      <span v-if="loose.length && part !== 'low'" class="progress is-caution" role="status"
+      <span v-if="loose.length && part !== 'low' && part !== 'sleeves'" class="progress is-caution" role="status"
         ><b class="num">{{ loose.length }}</b> of {{ runs.length }} cables lie nowhere yet</span
       >
       <v-btn
         color="primary"
         variant="flat"
-        :disabled="part === 'low' ? !low?.runs.length : !kept.sound.size"
+        :disabled="part !== 'sleeves' && (part === 'low' ? !low?.runs.length : !kept.sound.size)"
         @click="print"
         >Print</v-btn
       >
     </template>
     <LowVoltageSheet v-if="part === 'low' && low" :plan="low" />
+    <SleeveSheet v-else-if="part === 'sleeves'" />
     <p v-else-if="!kept.sound.size" class="none">
       No route is kept yet. Find routes and keep them under <v-btn @click="part = 'routes'">Routes</v-btn>; the sheets
       follow by themselves.
