@@ -4,7 +4,7 @@ import { CONDUCTOR_SIZES, RACEWAY_NAMES, RACEWAYS, TRADE_SIZES } from './schema-
 
 /** Raceways, flexible nonmetallic tubing, and a piece of pipe through one wall or floor, open at both ends. */
 export const SLEEVE_KINDS = [...RACEWAYS, 'ent', 'piece'] as const;
-export type SleeveKind = (typeof SLEEVE_KINDS)[number];
+type SleeveKind = (typeof SLEEVE_KINDS)[number];
 export const SLEEVE_NAMES: Readonly<Record<SleeveKind, string>> = {
   ...RACEWAY_NAMES,
   ent: 'ENT (flexible)',

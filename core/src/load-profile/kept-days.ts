@@ -16,7 +16,7 @@ interface PlannedDay {
 }
 
 /** A kept day in the house as it stands. */
-export interface ReadDay extends PlannedDay {
+interface ReadDay extends PlannedDay {
   /** What was in the day and is no longer in the house. */
   readonly lost: readonly string[];
 }

@@ -27,7 +27,7 @@ const READ = collections.filter((one) => !UNREAD.has(one));
 /** Stands for the parts of a house, boxes left out, that a rule about one circuit may read: the same object while they are the same. */
 const groundOf = memo(
   (_: Facts['house']) => ({}),
-  (house) => [...READ.map((one) => house[one]), house.standards, house.supply, house.job],
+  (house) => [house.standards, house.supply, house.job, ...READ.map((one) => house[one])],
 );
 
 /** Things that rules are about one by one: the same key stands for the same thing as long as the ground is the same. */
