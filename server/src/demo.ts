@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { sql } from 'kysely';
 import { readHouseFile } from '@winculum/core';
 import { insertFirm, insertMember, isEmpty } from './db/accounts';
@@ -17,18 +18,29 @@ const DEMO = {
   ],
 } as const;
 
+/** The sample houses of a folder, by name; none where no folder is named. */
+export const samplesIn = (folder: string | undefined): string[] =>
+  folder
+    ? readdirSync(folder)
+        .toSorted()
+        .map((name) => join(folder, name))
+    : [];
+
 /** Whether the database is this machine's own: demo people with a known password belong nowhere else. */
 const isLocal = (databaseUrl: string): boolean =>
   /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])$/.test(new URL(databaseUrl).hostname);
 
 /**
- * Loads the demo firm and its house into a database that is new and on this machine: once, however often the database is
+ * Loads the demo firm and its houses into a database that is new and on this machine: once, however often the database is
  * emptied later, and by one process, however many start at once.
  */
-export async function loadDemo({ db }: Database, databaseUrl: string, houseFile: string): Promise<boolean> {
+export async function loadDemo({ db }: Database, databaseUrl: string, files: readonly string[]): Promise<boolean> {
   if (!isLocal(databaseUrl)) return false;
-  const read = readHouseFile(readFileSync(houseFile, 'utf8'));
-  if (!read.ok) throw new Error(`The demo house is damaged: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
+  const houses = files.map((file) => {
+    const read = readHouseFile(readFileSync(file, 'utf8'));
+    if (!read.ok) throw new Error(`${file} is damaged: ${read.problems[0]?.path} ${read.problems[0]?.message}`);
+    return read.value;
+  });
   const passwordHash = await hashPassword(DEMO.password);
   return db.transaction().execute(async (tx) => {
     const installation = await tx
@@ -39,7 +51,7 @@ export async function loadDemo({ db }: Database, databaseUrl: string, houseFile:
     if (installation.demo_loaded_at !== null || !(await isEmpty(tx))) return false;
     const firmId = await insertFirm(tx, DEMO.firm);
     for (const { role, ...person } of DEMO.people) await insertMember(tx, firmId, { ...person, passwordHash }, role);
-    await insertHouse(tx, firmId, { name: read.value.name, text: JSON.stringify(read.value) });
+    for (const house of houses) await insertHouse(tx, firmId, { name: house.name, text: JSON.stringify(house) });
     await tx
       .updateTable('installation')
       .set({ demo_loaded_at: sql`now()` })

@@ -4,7 +4,7 @@ import { openDatabase, type Database } from './db/database';
 import { sweep } from './db/housekeeping';
 import { holdInCommon } from './db/installation';
 import { migrateToLatest } from './db/migrations';
-import { loadDemo } from './demo';
+import { loadDemo, samplesIn } from './demo';
 import { createApp } from './http/app';
 import { createHttpServer } from './http/server';
 
@@ -23,7 +23,7 @@ async function prepare(database: Database, databaseUrl: string): Promise<void> {
     await migrateToLatest(database.db);
     await sweep(database.db);
     const demoFile = process.env['DEMO_HOUSE'];
-    if (demoFile) await loadDemo(database, databaseUrl, demoFile);
+    if (demoFile) await loadDemo(database, databaseUrl, [...samplesIn(process.env['DEMO_SAMPLES']), demoFile]);
   } finally {
     // Its lock goes with the connection; the listening connection holds another from then on.
     client.release(true);

@@ -11,7 +11,7 @@ import { checkHouse } from './check-house';
 const houses: readonly (readonly [string, () => House])[] = [
   ['the demo house with its cables led', () => routed(demo)],
   ...SAMPLES.map(({ file, house }) => [`${file}, as it is drawn`, () => house] as const),
-  ...SAMPLES.map(({ file, house }) => [`${file}, by the tool`, () => byTheTool(house)] as const),
+  ...SAMPLES.map(({ file, house }) => [`${file}, by the tool`, () => byTheTool(house, 'm')] as const),
   ['a house of two levels with its cables led', () => routed(byTheTool(SAMPLES[2]!.house))],
 ];
 

@@ -4,10 +4,10 @@ import { acceptCircuitPlan, planCircuits } from '../proposals/circuits/plan-circ
 import { acceptPlan, planBoxes } from '../proposals/layout/lay-out-boxes';
 import { must } from './must';
 
-/** From a drawing to a wired house by the tool alone, as somebody would who takes every proposal. */
-export function byTheTool(drawn: House): House {
+/** From a drawing to a wired house by the tool alone, as somebody would who takes every proposal; `mark` keeps ids apart where some of it was the tool's before. */
+export function byTheTool(drawn: House, mark = 'n'): House {
   let n = 0;
-  const newId = (prefix: string) => `${prefix}-n${++n}`;
+  const newId = (prefix: string) => `${prefix}-${mark}${++n}`;
   let house = must(connectAppliances(drawn, newId)).house;
   const plan = planBoxes(house, Object.keys(house.rooms), newId);
   house = must(acceptPlan(house, plan, new Set(plan.boxes.map((one) => one.box.id)))).house;

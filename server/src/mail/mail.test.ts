@@ -122,13 +122,13 @@ describe('the demo firm', () => {
     const url = await newDatabase();
     const database = openDatabase(url);
     await migrateToLatest(database.db);
-    expect(await loadDemo(database, 'postgres://somebody@db.example.com/winculum', demoFile)).toBe(false);
-    const loaded = await Promise.all(Array.from({ length: 4 }, () => loadDemo(database, url, demoFile)));
+    expect(await loadDemo(database, 'postgres://somebody@db.example.com/winculum', [demoFile])).toBe(false);
+    const loaded = await Promise.all(Array.from({ length: 4 }, () => loadDemo(database, url, [demoFile])));
     expect(loaded.filter(Boolean)).toHaveLength(1);
     const count = async () => (await database.pool.query('select 1 from users')).rowCount;
     expect(await count()).toBe(3);
     await database.pool.query('delete from users');
-    expect(await loadDemo(database, url, demoFile)).toBe(false);
+    expect(await loadDemo(database, url, [demoFile])).toBe(false);
     expect(await count()).toBe(0);
     await database.pool.end();
   });

@@ -52,6 +52,7 @@ testRule(boxFill, {
     ],
   ],
   fails: [
+    ['an existing box whose cables are drawn', crowded(3, 1, { volumeIn3: 9, state: 'existing' })],
     [
       'three 12/2 and a device in an 18 in³ box: 20.25 in³',
       crowded(3, 1, { volumeIn3: 18 }, '12'),
@@ -74,6 +75,10 @@ testRule(boxFill, {
     ],
   ],
   cannotTell: [
+    [
+      'an existing box whose cables nobody has drawn',
+      crowded(3, 1, { volumeIn3: 9, state: 'existing' }).with((house) => Object.assign(house, { cables: {} })),
+    ],
     [
       'conductors larger than No. 6',
       crowded(1, 1, {}, '14').with((house) => Object.assign(house.circuits['Q']!, { awg: '4', ratingA: 70 })),

@@ -1,4 +1,5 @@
 import { indexOutlets, type Outlet } from '../../circuits/outlets';
+import { standingCircuits } from '../../circuits/standing';
 import { edit, type Edited } from '../../house/edit';
 import type { Box, Circuit, House, Room } from '../../house/schema';
 import { otherHalfOf } from '../../house/yokes';
@@ -92,12 +93,13 @@ export function compareCounterSplits(house: House): CounterSplits[] {
 /** Counter receptacles of a kitchen that small-appliance circuits feed and nobody has locked, but for those of one appliance. */
 const splitOutlets = (house: House, room: Room): Outlet[] => {
   const view = viewRoom(house, room.id);
+  const standing = standingCircuits(house);
   return (indexOutlets(house).byRoom.get(room.id) ?? []).filter(({ device, box, load }) => {
     const circuit = device.circuit === null ? undefined : house.circuits[device.circuit];
     return (
       device.kind === 'receptacle' &&
       circuit?.purpose === 'small-appliance' &&
-      !circuit.locked &&
+      !standing.has(circuit.id) &&
       !(load && load.fastened) &&
       servesCounter(view, box) &&
       // The halves of a split duplex are on two circuits on purpose.

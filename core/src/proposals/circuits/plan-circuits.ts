@@ -1,4 +1,5 @@
 import { indexOutlets, outletsOn } from '../../circuits/outlets';
+import { standingCircuits } from '../../circuits/standing';
 import { checkHouse, type Finding } from '../../nec/check-house';
 import { edit, type Edited } from '../../house/edit';
 import type { Circuit, House } from '../../house/schema';
@@ -164,8 +165,10 @@ export function planUnchecked(house: House, newId: NewId, onProgress: OnProgress
   const index = indexOutlets(house);
   if (index.all.length === 0)
     return refuse('nothing', 'boxes', 'There is no outlet to plan for. Place the boxes first, under Boxes.');
-  const locked = new Set(Object.values(house.circuits).flatMap((circuit) => (circuit.locked ? [circuit.id] : [])));
-  const outlets = index.all.filter((outlet) => !(outlet.device.circuit !== null && locked.has(outlet.device.circuit)));
+  const locked = standingCircuits(house);
+  // A new switch of a light that stays where it is follows its light.
+  const standing = new Set([...locked].flatMap((id) => index.byCircuit.get(id) ?? []));
+  const outlets = index.all.filter((outlet) => !standing.has(outlet));
   const free = Object.values(house.circuits).filter((circuit) => !locked.has(circuit.id));
   let carried: Result<Carried> | undefined;
   let worth: Worth = { costIn: 0, boundIn: 0 };
@@ -189,7 +192,7 @@ const UNCHECKED_SHARE = 0.6;
 /**
  * A circuit plan for the whole house: every outlet on a circuit, so that the rules and the shop standards hold, rooms stay
  * together, cable is short, the legs of the panel are even, and no box gets too full where another feed order keeps it from that.
- * What a person has locked stays as it is. Pure; the same answer every time, but for the ids of new circuits.
+ * What a person has locked, and what existing boxes hang on, stays as it is. Pure; the same answer every time, but for the ids of new circuits.
  */
 export function planCircuits(
   house: House,

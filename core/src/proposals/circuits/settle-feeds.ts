@@ -1,4 +1,5 @@
 import type { House } from '../../house/schema';
+import { existingCircuits } from '../../circuits/standing';
 import type { OnProgress } from '../../units/result';
 import { fillOfMakeUp } from '../../makeup/box-fill';
 import { keepFeeds, leastFeet } from '../../feed-search/least-feet';
@@ -24,7 +25,11 @@ const fillsABox = (house: House, { tree }: UnitWiring): boolean =>
  * it: what somebody drew stays. Kept only where fewer boxes are too full by it.
  */
 export function settleFeeds(house: House, onProgress: OnProgress = () => undefined): SettledFeeds {
-  const units = wireHouse(house).units.filter((one) => !one.tree.stored && fillsABox(house, one));
+  // Existing wiring lies as it lies.
+  const existing = existingCircuits(house);
+  const units = wireHouse(house).units.filter(
+    (one) => !one.tree.stored && !one.unit.circuits.some(({ id }) => existing.has(id)) && fillsABox(house, one),
+  );
   let settled: SettledFeeds = { house, circuits: [] };
   units.forEach(({ unit }, i) => {
     const progress: OnProgress = (share, note) => onProgress((i + share) / units.length, note);

@@ -57,7 +57,13 @@ export function acceptPlan(house: House, plan: BoxingPlan, accepted: ReadonlySet
       const switches = group.switches.filter((id) => devices.has(id));
       const controls = group.controls.filter((id) => devices.has(id));
       if (switches.length > 0 && controls.length > 0)
-        draft.switchGroups[group.id] = { id: group.id, name: group.name, switches, controls };
+        draft.switchGroups[group.id] = {
+          ...draft.switchGroups[group.id],
+          id: group.id,
+          name: group.name,
+          switches,
+          controls,
+        };
     }
     for (const id of plan.provisions) if (draft.features[id]) draft.features[id].provision = true;
   });

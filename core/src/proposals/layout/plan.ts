@@ -92,13 +92,19 @@ export class Boxing {
     return true;
   }
 
+  /** Joins switches with what they govern; a group that has lost its last switch, in a remodel, gets them and keeps its name. */
   group(name: string, switches: readonly string[], controls: readonly string[]): void {
-    const group = { id: this.newId('group'), name, switches, controls };
+    const bare = Object.values(this.#house.switchGroups).find(
+      (one) => one.switches.length === 0 && one.controls.some((id) => controls.includes(id)),
+    );
+    const group = bare
+      ? { id: bare.id, name: bare.name, switches, controls: [...new Set([...bare.controls, ...controls])] }
+      : { id: this.newId('group'), name, switches, controls };
     const added = applyEdit(this.#house, [
       {
-        op: 'add',
+        op: bare ? 'replace' : 'add',
         path: ['switchGroups', group.id],
-        value: { ...group, switches: [...switches], controls: [...controls] },
+        value: { ...bare, ...group, switches: [...switches], controls: [...group.controls] },
       },
     ]);
     if (!added.ok) return this.leaveOpen(Object.keys(this.#house.rooms)[0]!, added.problems[0]!.message);

@@ -88,8 +88,12 @@ const placeNameOf = (way: Way): string => (way.seen ? 'at the latch side of a do
 
 const ids = (outlets: readonly Outlet[]) => outlets.map((one) => one.device.id);
 
-const isGoverned = (boxing: Boxing, outlet: Outlet) =>
-  Object.values(boxing.house.switchGroups).some((group) => group.controls.includes(outlet.device.id));
+const isGoverned = ({ house }: Boxing, { device }: Outlet) =>
+  Object.values(house.switchGroups).some(
+    (group) =>
+      group.controls.includes(device.id) &&
+      (group.switches.length > 0 || (device.kind === 'luminaire' && device.sensor !== undefined)),
+  );
 
 const fansOf = (boxing: Boxing, room: string): Outlet[] =>
   (indexOutlets(boxing.house).byRoom.get(room) ?? []).filter((one) => isFan(one) && !isGoverned(boxing, one));
