@@ -41,7 +41,7 @@ function leader({ x, y }: Point): string {
 <template>
   <g
     class="symbol"
-    :class="{ selected, ghost, provisional }"
+    :class="{ selected, ghost, provisional, existing: box.state === 'existing' }"
     :style="color ? { color } : undefined"
     :aria-label="label"
     role="img"
@@ -139,6 +139,18 @@ function leader({ x, y }: Point): string {
   fill: var(--chalk-soft);
   stroke: var(--chalk);
   stroke-width: 0.8;
+}
+/* What is there already is drawn thin, so that the work stands out on paper too. */
+.existing {
+  color: var(--muted);
+}
+.existing path,
+.existing .face {
+  stroke-width: 0.11;
+}
+.existing .letter,
+.existing .mark {
+  font-weight: 500;
 }
 .selected {
   color: var(--chalk);

@@ -120,7 +120,7 @@ const barIn = computed(() => 120 * props.scale.paperIn);
           light
         </li>
         <li><b>S</b> switch, 3 three-way, 4 four-way, D dimmer</li>
-        <li>dashed: undecided, future or held</li>
+        <li>dashed: undecided, future or held; thin: existing</li>
         <li v-if="lens === 'circuits'">numbers: spaces in the panel</li>
         <li v-if="lens === 'switching'">letters: switch groups</li>
         <template v-if="lens === 'routes'">
