@@ -77,3 +77,27 @@ test('steps of the test script are marked right and wrong; a wrong one leads to 
   await pick(page, 'Where', 'Ceramics studio');
   await expect(step).toContainText('before this changed: do it again');
 });
+
+test('the brief says which code holds and what another edition would change; the directory says what was tried', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Brief');
+  await page.getByRole('button', { name: 'Code', exact: true }).click();
+  const editions = page.getByRole('table', { name: 'Other editions' });
+  await expect(editions.getByRole('row', { name: /NEC 2014/ })).toContainText('−$');
+  await page.getByRole('button', { name: 'Authority and permit' }).click();
+  await page.getByLabel('Permit date').fill('2026-10-01');
+  await page.getByLabel('Permit date').press('Tab');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText('Fixed by the permit of 2026-10-01.')).toBeVisible();
+
+  await goTo(page, 'Trim & test');
+  await page
+    .getByRole('button', { name: /^Right: Breaker 1-3: Kiln/ })
+    .last()
+    .click();
+  await goTo(page, 'Documents');
+  const directory = page.getByRole('region', { name: /panel/i }).first();
+  await expect(directory.getByText(/tried on .*: this and nothing else goes dead/)).toHaveCount(1);
+  await expect(directory.getByText('not tried yet').first()).toBeVisible();
+});

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { VBtn } from 'vuetify/components/VBtn';
-import { breakerMark, count, outagesOn, scheduleOf, type House } from '@winculum/core';
+import { breakerMark, count, outagesOn, scheduleOf, stateOf, testScript, type House } from '@winculum/core';
 
 /** The directory of every panel, for whoever stands before it: which breaker is it, and what goes dead with it. */
 const props = defineProps<{ house: House; printed?: boolean }>();
@@ -14,6 +14,21 @@ const deadOf = (id: string) => {
   const [whole] = circuit ? outagesOn(props.house, circuit) : [];
   return (whole?.outlets ?? []).map((one) => `${one.load?.name ?? one.device.kind}, ${one.room.name} (${one.box.tag})`);
 };
+/** What was found when each breaker was switched off; nothing is said of it before the first was tried. */
+const tested = computed(() => {
+  const steps = testScript(props.house).filter((one) => one.id.startsWith('off-'));
+  const states = steps.map((one) => [one.id, stateOf(one, props.house.results[one.id])] as const);
+  return states.every(([, state]) => state === 'open') ? undefined : new Map(states);
+});
+function triedOf(id: string): { readonly word: string; readonly isWrong: boolean } | undefined {
+  const state = tested.value?.get(`off-${id}`.slice(0, 64));
+  if (!state) return undefined;
+  const result = props.house.results[`off-${id}`.slice(0, 64)];
+  if (state === 'right') return { word: `tried on ${result!.date}: this and nothing else goes dead`, isWrong: false };
+  if (state === 'wrong')
+    return { word: `tried on ${result!.date}: not so, ${result!.note || 'look again'}`, isWrong: true };
+  return { word: state === 'again' ? 'changed since it was tried' : 'not tried yet', isWrong: true };
+}
 const shown = computed(() =>
   panels.value.map((schedule) => ({
     schedule,
@@ -24,6 +39,7 @@ const shown = computed(() =>
         id: row.circuit?.id ?? row.feeder!.id,
         ratingA: (row.circuit ?? row.feeder)!.ratingA,
         dead: row.circuit ? deadOf(row.circuit.id) : [],
+        tried: row.circuit ? triedOf(row.circuit.id) : undefined,
       }))
       .filter((row) => {
         const words = (sought.value ?? '').toLowerCase().split(/\s+/).filter(Boolean);
@@ -66,6 +82,7 @@ const shown = computed(() =>
         </component>
         <p v-if="printed || open === row.id" class="dead muted">
           {{ row.dead.length ? `Goes dead: ${row.dead.slice(0, 40).join('; ')}` : 'Feeds another panel.' }}
+          <span v-if="row.tried" :class="{ 'is-caution': row.tried.isWrong }">· {{ row.tried.word }}</span>
           <template v-if="row.dead.length > 40">and {{ count(row.dead.length - 40, 'more outlet') }}</template>
         </p>
       </li>

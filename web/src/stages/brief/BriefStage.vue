@@ -6,6 +6,7 @@ import PaperPage from '../../frame/PaperPage.vue';
 import TaskList from '../../frame/TaskList.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
+import AuthoritySheet from './AuthoritySheet.vue';
 import FuturesSheet from './FuturesSheet.vue';
 import LivingSheet from './LivingSheet.vue';
 import MustKnowSheet from './MustKnowSheet.vue';
@@ -13,7 +14,13 @@ import MustKnowSheet from './MustKnowSheet.vue';
 /** The first meeting: what has to be known, how people live here, who does what, what is for later. */
 const store = useHouse();
 const view = useView();
-const PARTS = { know: 'Must know', living: 'Living here', trades: 'Who does what', later: 'For later' } as const;
+const PARTS = {
+  know: 'Must know',
+  living: 'Living here',
+  trades: 'Who does what',
+  later: 'For later',
+  code: 'Code',
+} as const;
 const part = ref<keyof typeof PARTS>('know');
 const only = ref('all');
 const onlyOpen = ref(false);
@@ -32,7 +39,13 @@ const print = () => window.print();
   <PaperPage class="brief-page" label="Brief tools" :part="part">
     <template #tools>
       <v-btn v-for="(name, id) in PARTS" :key="id" :aria-pressed="part === id" @click="part = id">{{ name }}</v-btn>
-      <SearchField v-if="part !== 'later'" v-model="only" class="pick" label="Where" :items="rooms" />
+      <SearchField
+        v-if="part !== 'later' && part !== 'code'"
+        v-model="only"
+        class="pick"
+        label="Where"
+        :items="rooms"
+      />
       <v-btn v-if="part === 'know'" :aria-pressed="onlyOpen" @click="onlyOpen = !onlyOpen">Only open</v-btn>
       <v-text-field
         v-model="view.placingFor"
@@ -56,6 +69,7 @@ const print = () => window.print();
     <MustKnowSheet v-if="part === 'know'" :questions="questions" :only="only" :only-open="onlyOpen" />
     <LivingSheet v-else-if="part === 'living'" :only="only" />
     <TaskList v-else-if="part === 'trades'" kind="other-trade" :room="only === 'all' ? undefined : only" />
+    <AuthoritySheet v-else-if="part === 'code'" />
     <FuturesSheet v-else :origins="origins" />
   </PaperPage>
 </template>
