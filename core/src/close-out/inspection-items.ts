@@ -170,7 +170,7 @@ const ITEMS: readonly Item[] = [
     visit: 'rough',
     asks: 'Holes 1¼ in from the edge or behind a plate; joists and studs not weakened',
     section: '300.4, IRC R502.8, R602.6',
-    know: byRules('stud-holes', 'joist-holes'),
+    know: byRules('stud-holes', 'joist-holes', 'steel-studs'),
   },
   {
     id: 'r-kind',

@@ -96,6 +96,8 @@ export type Covering = z.infer<typeof coveringSchema>;
 
 const framingSchema = z.strictObject({
   depth: z.enum(['2x4', '2x6', '2x8']).default('2x4'),
+  /** Its studs are of steel: cables go through punched openings with bushings, boxes are screwed on. */
+  steel: z.literal(true).optional(),
   /** The corner from which the stud layout is pulled. */
   layoutFrom: z.enum(['start', 'end']).default('start'),
   spacingIn: z.number().min(8).max(48).optional(),

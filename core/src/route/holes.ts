@@ -55,6 +55,8 @@ export interface Hole {
   readonly depthIn: number;
   /** Its edge is nearer than 1 1/4 in to the face of the stud: a nail plate, NEC 300.4(A)(1). */
   readonly needsPlate: boolean;
+  /** Through studs of steel: an opening that is punched or sawn, with a bushing in it, NEC 300.4(B)(1). */
+  readonly isSteel: boolean;
   /** Outside walls carry; of walls within the house it is not known. */
   readonly isOutside: boolean;
 }
@@ -118,7 +120,9 @@ export function holesOf(house: House, laid: readonly LaidCable[]): readonly Hole
     const loop = wallLoop(view.room);
     const atIn = wrapIn(loop, crossing.members[0]!.atIn);
     const { wall, alongIn } = fromLoop(loop, atIn);
-    const depth = view.room.corners.find((one) => one.id === wall.id)?.framing?.depth ?? '2x4';
+    const framing = view.room.corners.find((one) => one.id === wall.id)?.framing;
+    const depth = framing?.depth ?? '2x4';
+    const isSteel = framing?.steel === true;
     const depthIn = DEPTH_IN[depth];
     shareOut(cables).forEach((inHole, n) => {
       const bitIn = bitFor(inHole);
@@ -139,7 +143,8 @@ export function holesOf(house: House, laid: readonly LaidCable[]): readonly Hole
         cables: inHole,
         depth,
         depthIn,
-        needsPlate: (depthIn - bitIn) / 2 < LEAST_EDGE_IN - 1e-9,
+        needsPlate: !isSteel && (depthIn - bitIn) / 2 < LEAST_EDGE_IN - 1e-9,
+        isSteel,
         isOutside: isOutsideAt(house, room, wall.id, alongIn),
       });
     });

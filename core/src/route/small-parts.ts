@@ -62,6 +62,11 @@ export function smallParts(house: House, routes: Iterable<Route>): readonly Smal
       why: 'holes nearer than 1¼ in to the face (300.4(A)(1))',
     },
     {
+      what: 'bushings for steel studs',
+      count: sum(holes.filter((one) => one.isSteel).map((one) => one.members)),
+      why: 'around every opening, in before the cable (300.4(B)(1))',
+    },
+    {
       what: 'cable connectors at panels',
       count: sum(laid.filter((one) => !one.run.from).map((one) => Math.max(1, one.kinds.length))),
       why: 'one for each cable into a metal enclosure (312.5(C))',

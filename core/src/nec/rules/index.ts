@@ -113,6 +113,7 @@ import { splitYoke } from './split-yoke';
 import { stairDimmer } from './stair-dimmer';
 import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
+import { steelStuds } from './steel-studs';
 import { studHoles } from './stud-holes';
 import { supplyVolts } from './supply-volts';
 import { surgeProtection } from './surge-protection';
@@ -252,6 +253,7 @@ export const rules: readonly Rule[] = [
   stairDimmer,
   stairLightCircuit,
   stairSwitches,
+  steelStuds,
   studHoles,
   supplyVolts,
   surgeProtection,

@@ -23,9 +23,9 @@ export const studHoles = defineRule({
     },
   },
   scope: 'house',
-  appliesTo: ({ house }) => keptHoles(house).length > 0,
+  appliesTo: ({ house }) => keptHoles(house).some((one) => !one.isSteel),
   check: ({ house }, limits, report) => {
-    const holes = keptHoles(house);
+    const holes = keptHoles(house).filter((one) => !one.isSteel);
     const found = holes.flatMap((one) => {
       const most = (share: number) => Math.min(share * one.depthIn, one.depthIn - 2 * limits.edgeIn);
       if (one.bitIn <= most(limits.bearingShare) + 1e-9) return [];

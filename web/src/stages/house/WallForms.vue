@@ -122,6 +122,11 @@ function setCovering(corner: Corner, kind: string): void {
               @update:model-value="setStuds(corner, $event)"
             />
             <TickField
+              label="studs of steel"
+              :model-value="framing(corner).steel ?? false"
+              @update:model-value="change(corner, { framing: { ...framing(corner), steel: $event || undefined } })"
+            />
+            <TickField
               label="pipes in it"
               :model-value="framing(corner).plumbing"
               @update:model-value="change(corner, { framing: { ...framing(corner), plumbing: $event } })"

@@ -86,7 +86,7 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
           <td>
             {{ hole.members > 1 ? `${hole.members}, ` : ''
             }}{{ hole.crossing.isCorner ? 'corner' : KINDS[hole.crossing.members[0]!.kind]
-            }}<b v-if="hole.needsPlate" class="plate"> nail plate</b>
+            }}<b v-if="hole.needsPlate" class="plate"> nail plate</b><b v-if="hole.isSteel" class="plate"> bushing</b>
           </td>
           <td>{{ labels(hole.cables) }}</td>
         </tr>
