@@ -108,3 +108,33 @@ test('a filled wall may be refused, and what is placed by hand stays', async ({ 
   await expect(page.getByText(/out of reach/)).toHaveCount(0);
   await expect(page.getByRole('region', { name: 'Wall strip' }).getByRole('button', { name: /^D-1,/ })).toBeVisible();
 });
+
+test('boxes are called out with height, gangs and latch; what is being typed is a ghost until Enter', async ({
+  owner: page,
+}) => {
+  await newHouse(page, 'Called out');
+  await tape(page, "bedroom 12' x 10'");
+  await tape(page, "door 32 on south at 4'");
+  await page.getByLabel('Tape line').press('Escape');
+  await goTo(page, 'Boxes');
+  const line = page.getByLabel('Tape line');
+  const ghost = page.locator('.typed rect');
+  await line.fill(`GFCI 4' 44"`);
+  await expect(ghost).toBeVisible();
+  await expect(page.getByText('GFCI receptacle at')).toContainText(`3'-8" high`);
+  await line.press('Enter');
+  await expect(ghost).toHaveCount(0);
+  const strip = page.getByRole('region', { name: 'Wall strip' });
+  await expect(strip.getByRole('button', { name: /3'-8" high/ })).toBeVisible();
+  // Under it another one has its place; there a second is refused.
+  for (let n = 0; n < 2; n++) {
+    await line.fill('R');
+    await line.press('Enter');
+  }
+  await expect(page.getByRole('alert')).toContainText('stands there already');
+  await line.fill('2S 6" latch');
+  await expect(page.getByText('2 switches in one box at')).toContainText('from the latch of the door to outside');
+  await line.press('Enter');
+  await expect(strip.getByRole('button', { name: /4'-0" high/ })).toBeVisible();
+  await expect(page.getByText('2-gang').or(page.getByText('Two-gang')).first()).toBeVisible();
+});

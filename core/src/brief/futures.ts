@@ -1,7 +1,7 @@
 import { yokesIn } from '../house/yokes';
 import { indexOutlets } from '../circuits/outlets';
 import { SLEEVE_NAMES, type House } from '../house/schema';
-import { placeOfEnd } from '../route/sleeve-fill';
+import { placeOfEnd } from '../service/sleeve-fill';
 import { describeBox } from '../walk/walk-sheets';
 import { spacesOf } from '../panel/schedule';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 
 /** The tape line: type as you would call out to a helper, Enter places it. What could not be done stays typed. */
 const props = defineProps<{
@@ -9,7 +9,9 @@ const props = defineProps<{
   action: string;
   preview?: (text: string) => string;
 }>();
+const emit = defineEmits<{ typing: [text: string] }>();
 const text = ref('');
+watch(text, (now) => emit('typing', now));
 const problem = ref('');
 const input = ref<{ focus: () => void; blur: () => void }>();
 

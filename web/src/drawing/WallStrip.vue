@@ -7,12 +7,14 @@ import {
   moveBox,
   receptaclesOf,
   toLoop,
+  usualHeightIn,
   type Box,
   type Edited,
   type House,
   type PlacementLimits,
   type Proposal,
   type Result,
+  type TypedBox,
 } from '@winculum/core';
 import StripGround from './StripGround.vue';
 import StripTape from './StripTape.vue';
@@ -25,6 +27,8 @@ const props = defineProps<{
   roomId: string;
   selected: ReadonlySet<string>;
   cursorIn: number;
+  /** What is being typed, where it will stand. */
+  typed?: Pick<TypedBox, 'atLoopIn' | 'heightIn' | 'kind'> | null;
   proposal: Proposal | null;
   canEdit: boolean;
   limits: PlacementLimits;
@@ -52,6 +56,11 @@ const y = (heightIn: number) => WALL_TOP + WALL_HEIGHT * (1 - heightIn / strip.v
 const show = (lengthIn: number) => formatLength(lengthIn, props.house.standards.lengths);
 const cursorX = computed(() => x(cutAt(strip.value, props.cursorIn)));
 
+/** Where a box that is typed without a height will hang. */
+const typedHeight = computed(() => {
+  const { standards, rooms } = props.house;
+  return props.typed?.kind === 'switch' ? standards.switchHeightIn : usualHeightIn(rooms[props.roomId]!, standards);
+});
 /** Inches between two numbers of the tape, so that they do not touch. */
 const feetApart = computed(() => (perInch.value * 24 > 26 ? 24 : perInch.value * 48 > 30 ? 48 : 120));
 const ghosts = computed(() => (props.proposal?.boxes ?? []).filter((box) => box.room === props.roomId));
@@ -187,6 +196,17 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
             {{ box.tag }}
           </text>
         </g>
+        <g v-if="typed" class="typed" pointer-events="none">
+          <path :d="`M${x(cutAt(strip, typed.atLoopIn))},${WALL_TOP - 4}V${TAPE + 22}`" />
+          <rect
+            v-if="typed.kind === 'receptacle' || typed.kind === 'switch'"
+            :x="x(cutAt(strip, typed.atLoopIn)) - 7"
+            :y="y(typed.heightIn ?? typedHeight) - 9"
+            width="14"
+            height="18"
+            rx="3"
+          />
+        </g>
         <path :d="`M${cursorX},${WALL_TOP - 4}V${TAPE + 22}`" class="cursor" pointer-events="none" />
         <path :d="`M${cursorX - 5},${TAPE + 28}h10l-5,-7z`" class="cursor-foot" pointer-events="none" />
       </svg>
@@ -305,6 +325,13 @@ svg {
   stroke: var(--chalk);
   stroke-width: 1.8;
   stroke-dasharray: 3 2;
+}
+.typed path,
+.typed rect {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 1.6;
+  stroke-dasharray: 3 3;
 }
 .cursor {
   stroke: var(--chalk);

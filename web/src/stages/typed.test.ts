@@ -21,7 +21,6 @@ import { cutAt, layOutStrip } from '../drawing/strip-layout';
 import { snapToStud } from '../drawing/tools/drag-edit';
 import { describePatches } from '../frame/describe-patches';
 import { demo, oneBedroom } from '../test/rooms';
-import { readTapeLine } from './boxes/tape-line';
 
 let n = 0;
 const newId = (prefix: string) => `${prefix}-t${++n}`;
@@ -143,25 +142,6 @@ describe('a typed room', () => {
     for (const a of rooms)
       for (const b of rooms) if (a !== b) expect(polygonsOverlap(a.corners, b.corners)).toBe(false);
   });
-});
-
-describe('the tape line', () => {
-  const house = oneBedroom();
-  const room = house.rooms['bed']!;
-  const read = (text: string, from = 0) => {
-    const order = readTapeLine(house, room, from, text);
-    return order.ok ? [order.value.tool, order.value.atLoopIn, order.value.sentence] : order.problems[0]!.message;
-  };
-  it.each([
-    ["R 7'-8", 0, ['receptacle', 92, 'receptacle at 7\'-8" along the north wall of Bedroom']],
-    ["r 12'-6", 0, ['receptacle', 150, 'receptacle at 6" along the east wall of Bedroom']],
-    ['s', 264, ['switch', 264, 'switch at 0" along the south wall of Bedroom']],
-    ["6'", 10, [undefined, 82, 'walk to 6\'-10" along the north wall of Bedroom']],
-    ['-1', 0, [undefined, 527, 'walk to 9\'-11" along the west wall of Bedroom']],
-    ['', 0, "Type R, S, L or A and a distance: R 7'-8."],
-    ["R 90'", 0, `90'-0" is more than once around Bedroom (44'-0").`],
-  ])('%s from %i', (text, from, expected) => expect(read(text, from)).toEqual(expected));
-  it('says what it does not understand', () => expect(read('R seven')).toContain('"seven" is not a length'));
 });
 
 describe('the wall strip', () => {

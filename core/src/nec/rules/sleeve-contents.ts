@@ -1,4 +1,4 @@
-import { isPower } from '../../route/sleeve-fill';
+import { isPower } from '../../service/sleeve-fill';
 import type { Sleeve } from '../../house/schema';
 import { placeOfSleeve } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';

@@ -1,4 +1,4 @@
-import { fits, leastSleeve, sleeveFill as fillOf } from '../../route/sleeve-fill';
+import { fits, leastSleeve, sleeveFill as fillOf } from '../../service/sleeve-fill';
 import { placeOfSleeve, setSleeveRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 

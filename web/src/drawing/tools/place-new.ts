@@ -172,23 +172,33 @@ function heightFor(house: House, room: Room, tool: BoxTool, atLoopIn: number): n
   return overCounter ? house.standards.counterHeightIn : usualHeightIn(room, house.standards);
 }
 
-/** Drops a box on a wall of a room at a distance along its loop. */
+/** Drops a box on a wall of a room at a distance along its loop; what is not said of it is as usual. */
 export function dropOnWall(
   house: House,
   room: Room,
   tool: BoxTool,
   atLoopIn: number,
   newId: NewId,
-  snapIn = 0,
+  said: {
+    readonly snapIn?: number;
+    readonly count?: number;
+    readonly gfci?: boolean;
+    readonly heightIn?: number | undefined;
+  } = {},
 ): Result<Edited> {
-  const at = snapToStud(house, room.id, atLoopIn, heightFor(house, room, tool, atLoopIn), snapIn);
+  const heightIn = said.heightIn ?? heightFor(house, room, tool, atLoopIn);
+  const at = snapToStud(house, room.id, atLoopIn, heightIn, said.snapIn ?? 0);
+  const device = (): Device => {
+    const made = deviceFor(tool, newId('device'));
+    return suitedTo(room, made.kind === 'receptacle' && said.gfci ? { ...made, gfci: true } : made);
+  };
   return placeBoxes(house, [
     {
       id: newId('box'),
       room: room.id,
       at,
       origin: 'request',
-      devices: [suitedTo(room, deviceFor(tool, newId('device')))],
+      devices: Array.from({ length: said.count ?? 1 }, device),
     },
   ]);
 }
@@ -227,7 +237,7 @@ export function placeBoxAt(
     tool,
     toLoop(wallLoop(near.value.room), near.value.wall.id, near.value.alongIn),
     newId,
-    snapIn,
+    { snapIn },
   );
 }
 

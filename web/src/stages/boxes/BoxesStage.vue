@@ -59,7 +59,7 @@ watch(
 
 const { limits, fill, accept, inProposal, onStuds, nothing } = useFilling(room);
 const { boxing, ticked, ceiling, grid, work: boxingWork, layOut } = useBoxing();
-const { typed, preview, presets, putPreset } = useStripKeys(room, accept);
+const { typed, preview, ghost, lookAhead, presets, putPreset } = useStripKeys(room, accept);
 
 const FILLS = [
   { value: 'wall', word: 'This wall', group: 'The fewest that reach everything' },
@@ -235,6 +235,7 @@ function pickOther(value: string): void {
       :room-id="room.id"
       :selected="selected"
       :cursor-in="view.cursorIn"
+      :typed="ghost"
       :proposal="view.proposal"
       :can-edit="store.canEdit"
       :limits="limits"
@@ -248,7 +249,8 @@ function pickOther(value: string): void {
     :run="typed"
     :preview="preview"
     placeholder="R 7'-8"
-    hint="R, S, L or A, then a distance from the last place; a bare distance walks on; - walks back"
+    hint='R, GFCI, S, L or A, a distance from the last place, a height; 2S 6" latch; a bare distance walks on, - back'
+    @typing="lookAhead"
     action="Enter places it"
   />
 </template>

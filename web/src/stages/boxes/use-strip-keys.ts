@@ -1,9 +1,10 @@
-import { computed, type ComputedRef } from 'vue';
+import { computed, shallowRef, type ComputedRef } from 'vue';
 import {
   applyPreset,
   boundsOf,
   nudgeBoxes,
   nudgeToStud,
+  readTypedBox,
   studFaces,
   PRESETS,
   viewRoom,
@@ -12,13 +13,13 @@ import {
   type Edited,
   type Result,
   type Room,
+  type TypedBox,
 } from '@winculum/core';
 import { dropOnWall, placeBoxAt, type BoxTool } from '../../drawing/tools/place-new';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import { useKeys } from '../../surface/keys';
-import { readTapeLine } from './tape-line';
 
 /** Tools with a key of their own. */
 export const TOOLS: readonly { key: string; tool: BoxTool; label: string }[] = [
@@ -34,7 +35,7 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
   const view = useView();
 
   /** Drops a box at the strip's cursor, and selects it. */
-  function drop(what: BoxTool, atLoopIn = view.cursorIn, snapIn = 0): boolean {
+  function drop(what: BoxTool, said?: TypedBox): boolean {
     if (!room.value) return false;
     const house = store.current;
     const before = new Set(Object.keys(house.boxes));
@@ -45,7 +46,7 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
     );
     const done = store.apply(
       onWall
-        ? dropOnWall(house, room.value, what, atLoopIn, newId, snapIn)
+        ? dropOnWall(house, room.value, what, view.cursorIn, newId, said)
         : placeBoxAt(house, view.level, what, middle, newId, 0),
     );
     const added = Object.keys(store.current.boxes).find((id) => !before.has(id));
@@ -55,18 +56,24 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
 
   function typed(text: string): string | null {
     if (!room.value) return 'Draw a room first.';
-    const read = readTapeLine(store.current, room.value, view.cursorIn, text);
+    const read = readTypedBox(store.current, room.value, view.cursorIn, text);
     if (!read.ok) return read.problems[0]!.message;
     view.cursorIn = read.value.atLoopIn;
-    if (read.value.tool && !drop(read.value.tool)) return store.takeProblem();
+    if (read.value.kind && !drop(read.value.kind, read.value)) return store.takeProblem();
     return null;
   }
 
+  /** Where what is being typed will stand, shown as a ghost on the strip until it is set down. */
+  const ghost = shallowRef<TypedBox | null>(null);
   const preview = (text: string) => {
     if (!room.value) return '';
-    const read = readTapeLine(store.current, room.value, view.cursorIn, text);
+    const read = readTypedBox(store.current, room.value, view.cursorIn, text);
     return read.ok ? read.value.sentence : read.problems[0]!.message;
   };
+  function lookAhead(text: string): void {
+    const read = room.value && text.trim() ? readTypedBox(store.current, room.value, view.cursorIn, text) : undefined;
+    ghost.value = read?.ok ? read.value : null;
+  }
 
   /** The next stud side from the cursor, to the right or to the left. */
   function walkToStud(direction: 1 | -1): number {
@@ -134,5 +141,5 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
     },
   });
 
-  return { typed, preview, presets, putPreset };
+  return { typed, preview, ghost, lookAhead, presets, putPreset };
 }

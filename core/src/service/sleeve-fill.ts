@@ -1,5 +1,5 @@
 import { TRADE_SIZES, type House, type Sleeve, type SleeveContent } from '../house/schema';
-import { ALLOWED_IN2, CONDUCTOR_IN2 } from '../service/raceway-fill';
+import { ALLOWED_IN2, CONDUCTOR_IN2 } from './raceway-fill';
 
 /**
  * Widest side of cables, inches: a flat one counts as a round one of that width (Chapter 9, Note 9). Typical, *common practice*, from
