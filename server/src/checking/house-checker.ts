@@ -14,6 +14,8 @@ interface CheckedHouse {
 }
 export type Checked = CheckedHouse | { readonly ok: false; readonly problems: readonly Problem[] };
 export type Answer = Checked & { readonly id: number };
+/** Said once, when a thread has read its program. */
+export const READY = 'ready';
 
 interface Waiting extends Question {
   readonly answer: (checked: Checked) => void;
@@ -22,6 +24,8 @@ interface Waiting extends Question {
 }
 
 const MOST_WAITING = 40;
+/** A thread that has not read its program by then is given up, milliseconds: a machine may be slow, its houses are not. */
+const STARTS_WITHIN_MS = 60_000;
 /** Bundled beside this file; from source, as tests run it, through a loader. */
 function startWorker(): Worker {
   const resourceLimits = { maxOldGenerationSizeMb: 512 };
@@ -37,6 +41,7 @@ const refusal = (code: string, message: string): Checked => ({ ok: false, proble
 /** One thread that checks houses one after the other; made when it is first needed, and again when one took too long. */
 class Thread {
   #worker: Worker | undefined;
+  #isReady = false;
   #now: Waiting | undefined;
   readonly #queue: Waiting[] = [];
 
@@ -57,6 +62,18 @@ class Thread {
     if (!one) return;
     this.#now = one;
     const worker = (this.#worker ??= this.#start());
+    if (this.#isReady) this.#startClock(worker, one);
+    else
+      one.timer = setTimeout(() => {
+        this.#end(worker);
+        this.#settle(refusal('busy', 'The server starts slowly just now. Try again in a moment.'));
+      }, STARTS_WITHIN_MS);
+    worker.postMessage({ id: one.id, text: one.text } satisfies Question);
+  }
+
+  /** The budget is a house's own: what a thread takes to read its program is not counted. */
+  #startClock(worker: Worker, one: Waiting): void {
+    clearTimeout(one.timer);
     one.timer = setTimeout(() => {
       this.#end(worker);
       this.#settle(
@@ -66,7 +83,6 @@ class Thread {
         ),
       );
     }, this.budgetMs);
-    worker.postMessage({ id: one.id, text: one.text } satisfies Question);
   }
 
   #settle(checked: Checked): void {
@@ -80,7 +96,14 @@ class Thread {
   #start(): Worker {
     const worker = startWorker();
     worker.unref();
-    worker.on('message', ({ id, ...checked }: Answer) => {
+    worker.on('message', (said: Answer | typeof READY) => {
+      if (this.#worker !== worker) return;
+      if (said === READY) {
+        this.#isReady = true;
+        if (this.#now) this.#startClock(worker, this.#now);
+        return;
+      }
+      const { id, ...checked } = said;
       if (this.#now?.id === id) this.#settle(checked);
     });
     worker.on('error', () => {
@@ -92,7 +115,7 @@ class Thread {
   }
 
   #end(worker: Worker): void {
-    if (this.#worker === worker) this.#worker = undefined;
+    if (this.#worker === worker) [this.#worker, this.#isReady] = [undefined, false];
     void worker.terminate();
   }
 
