@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { compareEditions, count, EDITIONS } from '@winculum/core';
-import { decisionWords, rulingsOf } from '../../frame/decision-words';
+import RulingLines from '../../frame/RulingLines.vue';
+import { rulingsOf } from '../../frame/decision-words';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -69,9 +70,7 @@ const signed = (dollars: number) => `${dollars > 0 ? '+' : dollars < 0 ? '−' :
     <h2>Amendments and rulings</h2>
     <p v-if="!rulings.length" class="muted">None is written down.</p>
     <ul>
-      <li v-for="one in rulings" :key="one.id">
-        <b>{{ one.rule }}</b> {{ decisionWords(one) }}: {{ one.by }}, {{ one.date }} {{ one.note }}
-      </li>
+      <RulingLines :house="store.current" />
     </ul>
     <v-btn @click="view.job = 'decisions'">Amendments and rulings</v-btn>
   </section>

@@ -14,7 +14,8 @@ import {
   visitsOf,
 } from '@winculum/core';
 import PlanView from '../../drawing/PlanView.vue';
-import { decisionWords, rulingsOf } from '../../frame/decision-words';
+import RulingLines from '../../frame/RulingLines.vue';
+import { rulingsOf } from '../../frame/decision-words';
 import PanelDirectory from '../../frame/PanelDirectory.vue';
 import { usePerson } from '../../frame/person';
 import { newId } from '../../new-id';
@@ -109,9 +110,7 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
     <h2>Who decided what</h2>
     <p v-if="!rulings.length && !answers.length" class="muted">Nothing is written down.</p>
     <ul>
-      <li v-for="one in rulings" :key="one.id">
-        <b>{{ one.rule }}</b> {{ decisionWords(one) }}: {{ one.by }}, {{ one.date }} {{ one.note }}
-      </li>
+      <RulingLines :house="house" />
       <li v-for="one in answers" :key="`${one.question.id} ${one.room?.id}`">
         {{ one.room?.name ?? 'The house' }}, {{ one.question.asks }} <b>{{ one.known }}</b>: {{ one.decision?.by }},
         {{ one.decision?.date }}

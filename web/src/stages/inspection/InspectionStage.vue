@@ -9,7 +9,8 @@ import {
   type PacketLine,
 } from '@winculum/core';
 import PaperPage from '../../frame/PaperPage.vue';
-import { decisionWords, rulingsOf } from '../../frame/decision-words';
+import RulingLines from '../../frame/RulingLines.vue';
+import { rulingsOf } from '../../frame/decision-words';
 import InspectionVisits from './InspectionVisits.vue';
 import ItemList from './ItemList.vue';
 import PacketMore from './PacketMore.vue';
@@ -181,9 +182,7 @@ const print = () => window.print();
       <h2>Rulings, amendments and findings that were accepted</h2>
       <p v-if="!rulings.length" class="muted">None is written down.</p>
       <ul>
-        <li v-for="one in rulings" :key="one.id">
-          <b>{{ one.rule }}</b> {{ decisionWords(one) }}: {{ one.by }}, {{ one.date }} {{ one.note }}
-        </li>
+        <RulingLines :house="store.current" />
       </ul>
       <h2>Boxes that wait for a decision</h2>
       <p v-if="!packet.provisional.length" class="muted">None.</p>

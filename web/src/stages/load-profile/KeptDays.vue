@@ -6,7 +6,7 @@ import { usePerson } from '../../frame/person';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 
-/** Days that are kept with the house under a name: to be played again, given to whoever lives there, or forgotten. */
+/** Days that are kept with the house under a name: to be played again, given to the people who live there, or forgotten. */
 const props = defineProps<{
   items: readonly DayItem[];
   off: ReadonlySet<string>;
