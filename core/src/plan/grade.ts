@@ -19,5 +19,12 @@ export function gradeOf(house: House, level: Level): Grade {
   return level.elevationIn < 0 || levelsWithBasementRooms(house).has(level.id) ? 'not-known' : 'above';
 }
 
-/** The grade of a room: that of its level, but for what is said of the room itself, as in a walk-out or on a split level. */
-export const gradeOfRoom = (house: House, room: Room): Grade => room.grade ?? gradeOf(house, house.levels[room.level]!);
+/**
+ * The grade of a room: that of its level, but for what is said of the room itself, as in a walk-out or on a split level. A room that is
+ * called a basement on a level that is marked above grade contradicts itself: that is asked as well, until the room says which it is.
+ */
+export function gradeOfRoom(house: House, room: Room): Grade {
+  if (room.grade) return room.grade;
+  const grade = gradeOf(house, house.levels[room.level]!);
+  return grade === 'above' && BASEMENT_ROOMS.has(room.kind) ? 'not-known' : grade;
+}

@@ -1,3 +1,4 @@
+import { STANDARD_RATINGS_A } from '../electrical/conductors';
 import { ampacityOf, type Metal } from '../electrical/tables';
 import { CONDUCTOR_SIZES, type ConductorSize } from '../house/schema';
 
@@ -26,13 +27,26 @@ interface ServiceConductors {
   readonly leastA: number;
 }
 
+/** Whose conductors they are. */
+interface Served {
+  /** They carry the whole load of one dwelling and nothing else, at volts for which the share is given. */
+  readonly isOneDwelling?: boolean;
+  /** The calculated load, amperes; asked for where they serve more than one dwelling. */
+  readonly loadA?: number;
+}
+
 /**
- * Least ungrounded conductors of a dwelling's service or main feeder that carries its whole load, 75 °C terminals, 30 °C, no adjustment.
- * @example 200 A takes 2/0 copper or 4/0 aluminum
+ * Least ungrounded conductors of a service or main feeder, 75 °C terminals, 30 °C, no adjustment: by 83 % where they carry the whole load of
+ * one dwelling; otherwise for the load, and so that the rating is the next standard one at most, 240.4(B).
+ * @example 200 A takes 2/0 copper or 4/0 aluminum; for two dwellings 3/0 copper or 250 kcmil aluminum
  */
-export function serviceConductors(ratingA: number): ServiceConductors {
-  const isShared = ratingA >= SHARE_FROM_A && ratingA <= SHARE_TO_A;
-  const leastA = isShared ? ratingA * DWELLING_SHARE : ratingA;
+export function serviceConductors(
+  ratingA: number,
+  { isOneDwelling = true, loadA = 0 }: Served = {},
+): ServiceConductors {
+  const isShared = isOneDwelling && ratingA >= SHARE_FROM_A && ratingA <= SHARE_TO_A;
+  const below = STANDARD_RATINGS_A.findLast((one) => one < ratingA) ?? 0;
+  const leastA = isShared ? ratingA * DWELLING_SHARE : isOneDwelling ? ratingA : Math.max(loadA, below + 1);
   const size = (metal: Metal) =>
     CONDUCTOR_SIZES.slice(FROM).find((one) => (ampacityOf(metal, one, 75) ?? 0) >= leastA - 1e-9);
   return { copper: size('copper'), aluminum: size('aluminum'), leastA };

@@ -142,11 +142,16 @@ const waysWithEdges = perRoom(({ room, ways }) =>
   }),
 );
 
-/** What a cord may pass on its way out of a room: nothing, sides without a wall, or doorways and cased openings as well. */
-export type Passing = 'nothing' | 'open-sides' | 'doorways';
+/**
+ * What a cord may pass on its way out of a room: nothing; sides without a wall; these and openings in which no door hangs; or doorways
+ * as well.
+ */
+export type Passing = 'nothing' | 'open-sides' | 'no-door' | 'doorways';
 
 const mayPass = (passing: Passing, kind: WayKind): boolean =>
-  passing === 'doorways' || (passing === 'open-sides' && kind === 'open');
+  passing === 'doorways' ||
+  (passing === 'open-sides' && kind === 'open') ||
+  (passing === 'no-door' && (kind === 'open' || kind === 'cased'));
 
 /** Places across a way out at which a cord is tried, besides its first edge. */
 const CROSSINGS = 16;

@@ -37,17 +37,9 @@ const WHOLE_ROOMS: Readonly<Partial<Record<RoomKind, Partial<Record<Edition, str
   balcony: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
   outdoors: { '2014': '(3)', '2017': '(3)', '2020': '(3)', '2023': '(3)', what: 'outdoors' },
   'crawl-space': { '2014': '(4)', '2017': '(4)', '2020': '(4)', '2023': '(4)', what: 'in a crawl space' },
-  'basement-unfinished': {
-    '2014': '(5)',
-    '2017': '(5)',
-    '2020': '(5)',
-    '2023': '(5)',
-    what: 'in an unfinished basement',
-  },
-  'basement-finished': { '2020': '(5)', '2023': '(5)', what: 'in a basement' },
 };
 /** Until 2017 only what is unfinished and not lived in: storage, work and the like. */
-const NOT_LIVED_IN: ReadonlySet<RoomKind> = new Set<RoomKind>(['utility', 'storage']);
+const NOT_LIVED_IN: ReadonlySet<RoomKind> = new Set<RoomKind>(['basement-unfinished', 'utility', 'storage']);
 
 /**
  * Basements, 210.8(A)(5): since 2020 every receptacle in one, whatever its rooms are called; until 2017 those of its unfinished parts. It is the
@@ -64,12 +56,15 @@ function decideBasement(house: House, { room }: Outlet, edition: Edition): Prote
     return required(
       '210.8(A)(5)',
       isOld ? 'A receptacle in a part of a basement that is not lived in.' : 'A receptacle in a basement.',
-      isOld ? 'medium' : 'high',
+      isOld && room.kind !== 'basement-unfinished' ? 'medium' : 'high',
     );
   return {
     kind: 'cannot-tell',
     section: '210.8(A)(5)',
-    reason: `Whether ${level.name} lies below grade is not said. If it does, it is a basement, and this receptacle needs GFCI: mark the level, and protect if in doubt.`,
+    reason:
+      level.grade === 'above'
+        ? `${room.name} is called a basement and ${level.name} is marked above grade. If it is below, this receptacle needs GFCI: mark the room or the level, and protect if in doubt.`
+        : `Whether ${level.name} lies below grade is not said. If it does, it is a basement, and this receptacle needs GFCI: mark the level, and protect if in doubt.`,
   };
 }
 

@@ -1,5 +1,6 @@
 import type { Box, Edition, House } from '../../house/schema';
 import { Memory } from '../../cache/memory';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { Outlet } from '../../circuits/outlets';
 import { isWithinCord, type Passing } from './cord-path';
 import { required, type ProtectionDecision } from './decision';
@@ -7,6 +8,9 @@ import { required, type ProtectionDecision } from './decision';
 /** GFCI by the nearness of water, 210.8(A)(7), (9) and their numbers of 2023. *From memory*, high. */
 const NEAR_WATER_IN = 72;
 export const SINKS: ReadonlySet<string> = new Set(['sink', 'basin']);
+/** Spas and hot tubs: 680.43(A)(2) indoors, by way of 680.42 the distance of pools outdoors, 680.22(A)(4). *From memory*, high. */
+const HOT_TUBS: ReadonlySet<string> = new Set(['hot-tub']);
+const [NEAR_INDOOR_TUB_IN, NEAR_OUTDOOR_TUB_IN] = [120, 240];
 const TUBS: ReadonlySet<string> = new Set(['tub', 'shower']);
 
 export const SINK_ITEM = { '2014': '(7)', '2017': '(7)', '2020': '(7)', '2023': '(8)' } as const;
@@ -42,6 +46,18 @@ const PASSING: Readonly<Record<Edition, Passing>> = {
   '2023': 'doorways',
 };
 
+/** A door that hangs or slides, and a window, end the way of a cord to a pool or tub in every edition: 680.22(A). */
+function decideNearHotTub(house: House, box: Box): ProtectionDecision | undefined {
+  if (isWithinCord(house, box, HOT_TUBS, NEAR_INDOOR_TUB_IN, 'no-door'))
+    return required('680.43(A)(2), 680.22(A)(4)', 'Within 10 ft of a hot tub.');
+  const isOneOutdoors = Object.values(house.features).some(
+    ({ kind, room }) => HOT_TUBS.has(kind) && OUTDOOR_KINDS.has(house.rooms[room]!.kind),
+  );
+  return isOneOutdoors && isWithinCord(house, box, HOT_TUBS, NEAR_OUTDOOR_TUB_IN, 'no-door')
+    ? required('680.22(A)(4)', 'Within 20 ft of a hot tub that stands outdoors.')
+    : undefined;
+}
+
 function measureNearWater(house: House, box: Box, edition: Edition): ProtectionDecision | undefined {
   const isNear = (kinds: ReadonlySet<string>, passing = PASSING[edition]) =>
     isWithinCord(house, box, kinds, NEAR_WATER_IN, passing);
@@ -54,7 +70,8 @@ function measureNearWater(house: House, box: Box, edition: Edition): ProtectionD
     );
   if (isNear(TUBS))
     return required(`210.8(A)${TUB_ITEM[edition]}`, 'Within 6 ft of a tub or shower by the path of a cord.');
-  if (edition !== '2014') return undefined;
+  const byHotTub = decideNearHotTub(house, box);
+  if (byHotTub || edition !== '2014') return byHotTub;
   const item = isNear(SINKS, 'doorways') ? SINK_ITEM['2014'] : isNear(TUBS, 'doorways') ? TUB_ITEM['2014'] : undefined;
   return (
     item && {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { indexOutlets } from '../../circuits/outlets';
-import { EDITIONS, ROOM_KINDS, type Edition, type House, type RoomKind } from '../../house/schema';
+import { EDITIONS, ROOM_KINDS, type Edition, type Grade, type House, type RoomKind } from '../../house/schema';
 import { must } from '../../test/must';
 import { acceptFinding } from '../accept-finding';
 import { checkHouse } from '../check-house';
@@ -39,6 +39,19 @@ const fromSink = (apartIn: number) => (edition: Edition) =>
     .feature('s', 'sink', ['c0', 200, 30, 20])
     .receptacle('s', 'c0', 200 - apartIn);
 
+const called = (kind: 'basement-unfinished' | 'basement-finished', grade: Grade) => (edition: Edition) =>
+  inRoom(kind)(edition).with((house) => (house.levels['L1']!.grade = grade));
+
+/** A receptacle of a sunroom or deck so far from the inside wall of a hot tub, in it or through an opening into it. */
+const fromTub = (awayIn: number, tubIn: RoomKind, way: 'here' | 'cased' | 'door') => (edition: Edition) => {
+  const house = aHouse(edition)
+    .room('r', 'sunroom', [0, 0, 400, 200])
+    .room('other', tubIn, [0, 204.5, 400, 400])
+    .receptacle('r', 'c2', 200);
+  if (way === 'here') return house.standing('tub', 'r', 'hot-tub', [160, 200 - awayIn - 60, 80, 60]);
+  return house.opening('r', 'c2', way, 150, 100).standing('tub', 'other', 'hot-tub', [160, 200 + awayIn, 80, 60]);
+};
+
 const overCloset = (basinX: number) => (edition: Edition) =>
   aHouse(edition)
     .room('bed', 'bedroom', [0, 0, 120, 120])
@@ -59,8 +72,17 @@ describe('GFCI 210.8 by place and edition', () => {
     ['garage, 240 V 30 A: not in 2017', inRoom('garage', big), 'nnyy'],
     ['outdoors', inRoom('outdoors'), 'yyyy'],
     ['crawl space', inRoom('crawl-space'), 'yyyy'],
-    ['unfinished basement', inRoom('basement-unfinished'), 'yyyy'],
-    ['finished basement: from 2020', inRoom('basement-finished'), 'nnyy'],
+    ['an unfinished basement on a level that nobody has marked', called('basement-unfinished', 'not-known'), '????'],
+    ['a finished basement there', called('basement-finished', 'not-known'), 'nn??'],
+    ['a room called a basement on a level that is marked above grade', inRoom('basement-unfinished'), '????'],
+    ['a finished one there', inRoom('basement-finished'), 'nn??'],
+    [
+      'one that is itself marked above grade: the cellar of a house on a slope',
+      (edition: Edition) => inRoom('basement-unfinished')(edition).with((house) => (house.rooms['r']!.grade = 'above')),
+      'nnnn',
+    ],
+    ['unfinished basement', called('basement-unfinished', 'below'), 'yyyy'],
+    ['finished basement: from 2020', called('basement-finished', 'below'), 'nnyy'],
     ['a sunroom', inRoom('sunroom'), 'nnnn'],
     [
       'a sunroom with plants that are sprayed, an indoor damp place: from 2020',
@@ -217,6 +239,12 @@ describe('GFCI 210.8 by place and edition', () => {
       overCloset(174),
       '?nyy',
     ],
+    ['10 ft from an indoor hot tub: 680.43(A)(2)', fromTub(120, 'sunroom', 'here'), 'yyyy'],
+    ['farther than 10 ft from an indoor hot tub', fromTub(121, 'sunroom', 'here'), 'nnnn'],
+    ['9 ft from a hot tub on a deck through an opening without a door', fromTub(108, 'deck', 'cased'), 'yyyy'],
+    ['19 ft from one on a deck through such an opening: 680.22(A)(4)', fromTub(228, 'deck', 'cased'), 'yyyy'],
+    ['19 ft from one in another room through such an opening', fromTub(228, 'sunroom', 'cased'), 'nnnn'],
+    ['5 ft from one on a deck through a door, which ends a cord in every edition', fromTub(60, 'deck', 'door'), 'nnnn'],
     ['exactly 6 ft from a sink', fromSink(72), 'yyyy'],
     ['a thirty-second of an inch more than 6 ft from a sink', fromSink(72 + 1 / 32), 'nnnn'],
     ...(

@@ -19,13 +19,14 @@ testRule(basementReceptacle, {
   ],
   cannotTell: [
     [
+      'none in a room that is called a basement on a level at grade, which contradict each other',
+      part('basement-unfinished', 'above'),
+    ],
+    [
       'none, on a level of which nobody has said that it lies below grade',
       part('basement-unfinished', 'not-known'),
       'r has no receptacle of its own. If its level lies below grade it needs one: mark the level.',
     ],
   ],
-  notApplicable: [
-    ['a storage room upstairs', part('storage', 'above')],
-    ['a room that is called a basement on a level at grade', part('basement-unfinished', 'above')],
-  ],
+  notApplicable: [['a storage room upstairs', part('storage', 'above')]],
 });

@@ -21,6 +21,15 @@ testRule(boxSupport, {
   ],
   fails: [
     [
+      'a sconce of 60 lb on a box of 50 lb',
+      room('foyer').wallBox('r', 'c0', 40, { kind: 'luminaire', style: 'wall', weightLb: 60 }, { type: 'octagon-4' }),
+      'The luminaire at R1-1 weighs 60 lb, more than its box carries. Support it from the framing.',
+    ],
+    [
+      'a light of 60 lb under a box of which nothing is marked',
+      room('foyer').over('r', 'luminaire', 72, 60, { weightLb: 60 }, { type: 'square-4' }),
+    ],
+    [
       'a fan on an ordinary box',
       room('bathroom').over('r', 'fan', 72, 60, {}, { type: 'round-ceiling' }),
       'The fan at R1-1 hangs on a box that is not listed for fans.',

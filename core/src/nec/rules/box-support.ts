@@ -47,12 +47,16 @@ export const boxSupport = defineRule({
       if (box.at.kind !== 'ceiling') {
         if (device.kind !== 'luminaire' || device.style === 'strip') return [];
         const lb = device.weightLb;
-        const onDevice = findBoxType(facts.house, box.type)?.shape === 'device';
-        return [
-          onDevice && lb > limits.onDeviceBoxLb
-            ? report.fail('onDevice', { tag: box.tag, lb }, { room: box.room, box: box.id })
-            : report.pass('carries', { tag: box.tag }, { room: box.room, box: box.id }),
-        ];
+        const wall = findBoxType(facts.house, box.type);
+        const at = { room: box.room, box: box.id };
+        if (wall?.shape === 'device' && lb > limits.onDeviceBoxLb)
+          return [report.fail('onDevice', { tag: box.tag, lb }, at)];
+        if (wall && lb > (wall.carriesLb ?? limits.boxLb)) return [report.fail('heavy', { tag: box.tag, lb }, at)];
+        if (!wall && lb > limits.boxLb) {
+          unchosen.push(box);
+          return [];
+        }
+        return [report.pass('carries', { tag: box.tag }, at)];
       }
       if (device.kind === 'luminaire' && device.style === 'recessed') return [];
       const where = { room: box.room, box: box.id };
@@ -67,7 +71,8 @@ export const boxSupport = defineRule({
         unchosen.push(box);
         return [];
       }
-      const carries = type?.carriesLb ?? limits.fanLb;
+      // A box of which nothing is marked carries 50 lb; one that is not chosen yet was asked for above.
+      const carries = type?.carriesLb ?? limits.boxLb;
       if (device.kind === 'luminaire' && device.weightLb > carries)
         return [report.fail('heavy', { tag: box.tag, lb: device.weightLb }, where)];
       if (

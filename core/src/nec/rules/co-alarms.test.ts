@@ -48,5 +48,14 @@ testRule(coAlarms, {
       'r has no door drawn, so the place outside it is not known. Draw its door.',
     ],
   ],
-  notApplicable: [['all electric and no garage', sleeping()]],
+  notApplicable: [
+    ['all electric and no garage', sleeping()],
+    [
+      'a garage whose only door leads onto a deck',
+      sleeping()
+        .room('gar', 'garage', [300, 300, 200, 200])
+        .room('deck', 'deck', [504.5, 300, 100, 200])
+        .opening('gar', 'c1', 'door', 60, 32),
+    ],
+  ],
 });

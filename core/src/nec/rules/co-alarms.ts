@@ -1,7 +1,12 @@
+import type { RoomKind } from '../../house/schema';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { RoomView } from '../../plan/room-view';
 import { BATHROOMS } from '../requirements/circuit-facts';
 import { hasAlarm, outsideBedrooms, roomsBeyond } from '../requirements/alarm-places';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+
+/** Rooms that a garage's door opens to without opening into the dwelling. */
+const APART: ReadonlySet<RoomKind> = new Set<RoomKind>(['garage', 'accessory-building']);
 
 /** What burns fuel in a room, by its name. */
 function burnerOf({ features }: RoomView): string | undefined {
@@ -22,7 +27,7 @@ function cause(facts: Facts): string | undefined {
   const garage = facts.views.find(
     (view) =>
       view.room.kind === 'garage' &&
-      roomsBeyond(facts, view).some(({ kind }) => kind !== 'outdoors' && kind !== 'porch' && kind !== 'garage'),
+      roomsBeyond(facts, view).some(({ kind }) => !OUTDOOR_KINDS.has(kind) && !APART.has(kind)),
   );
   return garage && `the door from ${garage.room.name}`;
 }

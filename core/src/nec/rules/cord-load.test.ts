@@ -45,6 +45,11 @@ testRule(cordLoad, {
       'Window air conditioner draws 10.0 A on A; 7.5 A is the most for one plug-in load there.',
     ],
     [
+      'a window unit over four fifths of a circuit of its own: 440.62(B)',
+      cord().circuit('B', 15).load('window-ac', 'den', 'c0', 30, 'B', { va: 1560, style: 'single' }),
+      'Window air conditioner draws 13.0 A on B; 12 A is the most for one plug-in load there.',
+    ],
+    [
       'a 1,500 W heater on 20 A by a 15 A receptacle: Table 210.21(B)(2)',
       den()
         .circuit('A', 20)

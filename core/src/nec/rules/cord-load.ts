@@ -37,9 +37,11 @@ export const cordLoad = defineRule({
     const outlets = outletsProper(outletsOf(facts, circuit));
     // A duplex is two receptacles: only one that is single, and alone, has the circuit to itself.
     const isAlone = outlets.length < 2 && !outlets.some(isDuplex);
-    if (isAlone || circuit.ratingA > 30) return [];
+    if (circuit.ratingA > 30) return [];
     return outlets.flatMap(({ load, box, device }) => {
       if (!load?.cord || load.fastened) return [];
+      // A room air conditioner has four fifths even of a circuit of its own: 440.62(B).
+      if (isAlone && load.kind !== 'window-ac') return [];
       const amps = ampsOf(load);
       const receptacleA = device.kind === 'receptacle' ? device.ratingA : circuit.ratingA;
       const isShared = outlets.length > 1;

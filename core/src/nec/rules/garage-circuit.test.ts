@@ -42,6 +42,13 @@ testRule(garageCircuit, {
   ],
   fails: [
     [
+      '2017: with an outdoor receptacle under the eaves, which is not readily accessible',
+      garage('2017', 2)
+        .receptacle('garage', 'c0', 30, { circuit: 'G' })
+        .receptacle('porch', 'c0', 30, { circuit: 'G', heightIn: 79 }),
+      'G feeds the garage receptacles and also receptacle R2-1 in porch, out of reach: only outdoor receptacles that are readily accessible may share it.',
+    ],
+    [
       '2014: with an outdoor receptacle',
       garage('2014', 2)
         .receptacle('garage', 'c0', 30, { circuit: 'G' })

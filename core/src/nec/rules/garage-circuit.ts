@@ -4,7 +4,11 @@ import { serveArea } from '../requirements/exclusive-circuit';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
+import { isLonger } from '../../geometry/intervals';
 import { HIGHEST_REQUIRED_IN, boxHeightIn } from '../../place/receptacles';
+
+/** Above this an outdoor receptacle is not readily accessible: that of 210.52(E), inches. *Common practice*. */
+const READY_IN = 78;
 
 export const garageCircuit = defineRule({
   id: 'garage-circuit',
@@ -40,6 +44,8 @@ export const garageCircuit = defineRule({
       none: (_: object) => 'No 20 A circuit feeds the garage receptacles.',
       other: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
         `${circuit} feeds the garage receptacles and also ${outlets}.`,
+      high: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} feeds the garage receptacles and also ${outlets}, out of reach: only outdoor receptacles that are readily accessible may share it.`,
       right: ({ circuit }: { circuit: string }) => `${circuit} feeds the garage receptacles.`,
       notYet: (_: object) => 'The garage receptacles are on no circuit yet.',
     },
@@ -74,20 +80,23 @@ export const garageCircuit = defineRule({
           { measured: () => `${area.wrong[0]!.circuit.ratingA} A`, required: () => `${limits.ratingA} A` },
         ),
       ];
+    const isOutdoorReceptacle = ({ device, room }: Outlet) =>
+      device.kind === 'receptacle' && OUTDOOR_KINDS.has(room.kind);
+    const isReady = ({ box, room }: Outlet) => !isLonger(boxHeightIn(box, ceiling(room.id)), READY_IN);
     return area.circuits.map(({ circuit, others }) => {
       const foreign = others.filter((outlet) => {
-        const isOutdoorReceptacle =
-          limits.outdoorsToo === 1 && outlet.device.kind === 'receptacle' && OUTDOOR_KINDS.has(outlet.room.kind);
+        const ridesAlong = limits.outdoorsToo === 1 && isOutdoorReceptacle(outlet) && isReady(outlet);
         // A single bay may share (Exception 2).
         const shares =
           limits.singleBayException === 1 &&
           outlet.room.kind === 'garage' &&
           (limits.ratingA === 0 || outlet.room.bays === 1);
-        return !isOutdoorReceptacle && !shares;
+        return !ridesAlong && !shares;
       });
       if (foreign.length === 0) return report.pass('right', { circuit: circuit.name }, { circuit: circuit.id });
+      const areHigh = limits.outdoorsToo === 1 && foreign.every(isOutdoorReceptacle);
       return report.fail(
-        'other',
+        areHigh ? 'high' : 'other',
         { circuit: circuit.name, outlets: listOutlets(foreign) },
         { circuit: circuit.id, box: foreign[0]!.box.id },
         { remedies: [takeOffRemedy(deviceIds(foreign), foreign.length === 1 ? 'it' : 'them')] },

@@ -32,6 +32,11 @@ testRule(groundingElectrodes, {
       'The grounding electrode conductor is No. 6; No. 4 is the least.',
     ],
     [
+      'steel in the footing on No. 4 aluminum: 250.66(B) names No. 4 copper alone',
+      served({ electrodes: ['concrete-encased'], electrodeConductor: { size: '4', metal: 'aluminum' } }),
+      'The grounding electrode conductor is No. 4; No. 2 is the least.',
+    ],
+    [
       'rods on No. 8',
       served({ electrodes: ['two-rods'], ...copper('8') }),
       'The grounding electrode conductor is No. 8; No. 6 is the least.',

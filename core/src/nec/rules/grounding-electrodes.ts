@@ -1,16 +1,20 @@
 import { servicePanel } from '../../circuits/panel-tree';
 import type { ConductorSize, Electrode, House } from '../../house/schema';
 import { atLeast, electrodeConductor, serviceConductors } from '../../service/service-conductors';
+import { loadsOfHouse } from '../requirements/service-load';
 import { setSupplyRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
-/** Electrodes whose conductor need not be larger than No. 6 copper or No. 4 aluminum, 250.66(A), (B) for concrete: No. 4 copper. */
-const CAPS: Readonly<Partial<Record<Electrode, Readonly<Record<'copper' | 'aluminum', ConductorSize>>>>> = {
+/**
+ * Electrodes whose conductor need not be larger than No. 6 copper or No. 4 aluminum, 250.66(A); for concrete No. 4 copper, (B); for a ring
+ * no larger than the ring, No. 2 copper, (C). The last two name no aluminum.
+ */
+const CAPS: Readonly<Partial<Record<Electrode, Readonly<Partial<Record<'copper' | 'aluminum', ConductorSize>>>>>> = {
   'one-rod': { copper: '6', aluminum: '4' },
   'two-rods': { copper: '6', aluminum: '4' },
   plate: { copper: '6', aluminum: '4' },
-  'concrete-encased': { copper: '4', aluminum: '4' },
-  ring: { copper: '2', aluminum: '1/0' },
+  'concrete-encased': { copper: '4' },
+  ring: { copper: '2' },
 };
 
 /** What the electrode conductor has to be: the largest that any of the electrodes asks for, but not more than the table. */
@@ -21,7 +25,9 @@ function leastElectrodeConductor(
 ): ConductorSize | undefined {
   const panel = servicePanel(house);
   const { conductor } = house.supply;
-  const service = conductor?.size ?? (panel && serviceConductors(panel.mainA).copper);
+  const service =
+    conductor?.size ??
+    (panel && serviceConductors(panel.mainA, { isOneDwelling: loadsOfHouse(house).dwellings === 1 }).copper);
   const table = service && electrodeConductor(service, metal, conductor?.metal ?? 'copper');
   if (!table) return undefined;
   const wanted = electrodes.map((one) => {

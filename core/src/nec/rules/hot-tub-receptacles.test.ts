@@ -8,13 +8,29 @@ const tub = (kind: RoomKind = 'deck') =>
   aHouse().room('r', kind, [0, 0, 400, 200]).standing('tub', 'r', 'hot-tub', [0, 0, 84, 84]);
 const at = (alongIn: number, kind: RoomKind = 'deck') => tub(kind).receptacle('r', 'c0', alongIn);
 
+/** A tub on a deck, and a receptacle of the living room behind its wall, 5 ft away. */
+const beside = (way?: 'cased' | 'slider') => {
+  const house = tub().room('liv', 'living', [0, 204.5, 300, 150]);
+  const with1 = way ? house.opening('r', 'c2', way, 330, 60) : house;
+  return with1
+    .with(({ features }) => Object.assign(features['tub']!.at, { y: 60.5 }))
+    .receptacle('liv', 'c0', 40, { heightIn: 16 });
+};
+
 testRule(hotTubReceptacles, {
   passes: [
+    ['one 5 ft away behind a wall: a cord pierces none', beside().receptacle('r', 'c0', 200)],
+    ['one 5 ft away behind a sliding door', beside('slider').receptacle('r', 'c0', 200)],
     ['6 ft away', at(156), 'Receptacle R1-1 is 6\'-0" from the hot tub.'],
     ['20 ft away outdoors', at(324)],
     ['10 ft away in a sunroom', at(204, 'sunroom')],
   ],
   fails: [
+    [
+      '5 ft away in the next room, through an opening without a door',
+      beside('cased').receptacle('r', 'c0', 200),
+      'Receptacle R2-1 is 5\'-0" from the inside wall of the hot tub: 6\'-0" at least.',
+    ],
     [
       '5 ft 11 in away',
       at(155),

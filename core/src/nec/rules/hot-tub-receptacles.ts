@@ -2,15 +2,25 @@ import { isLonger, isShorter } from '../../geometry/intervals';
 import type { Box, Feature } from '../../house/schema';
 import { isOpenToSky, OUTDOOR_KINDS } from '../../place/outdoors';
 import { receptaclesOf } from '../../place/receptacles';
+import { isWithinCord } from '../protection/cord-path';
 import { boxPoint, distanceToFeature } from '../../plan/points';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 
-/** Receptacles for anything that is plugged in, of the level a tub stands on, and how far each is from its inside walls. */
-function receptaclesNear({ house, outlets }: Facts, tub: Feature): { box: Box; isGeneral: boolean; away: number }[] {
+const TUB: ReadonlySet<string> = new Set(['hot-tub']);
+
+/**
+ * Receptacles for anything that is plugged in, and how far each is from the inside walls of a tub: those of its room, and those of
+ * others from which a cord gets to it past no wall, door or window.
+ */
+function receptaclesNear(
+  { house, outlets }: Facts,
+  tub: Feature,
+  mostIn: number,
+): { box: Box; isGeneral: boolean; away: number }[] {
   const room = house.rooms[tub.room]!;
-  const levelOf = (box: Box) => house.rooms[box.room]!.level;
   return Object.values(house.boxes)
-    .filter((box) => levelOf(box) === room.level && receptaclesOf(box).length > 0)
+    .filter((box) => receptaclesOf(box).length > 0)
+    .filter((box) => box.room === room.id || isWithinCord(house, box, TUB, mostIn, 'no-door'))
     .map((box) => ({
       box,
       isGeneral: receptaclesOf(box).some(
@@ -51,7 +61,7 @@ export const hotTubReceptacles = defineRule({
         const isOut = OUTDOOR_KINDS.has(room.kind) || isOpenToSky(room);
         const section = isOut ? '680.22(A)' : '680.43(A)';
         const most = isOut ? limits.outdoorFarIn : limits.indoorFarIn;
-        const all = receptaclesNear(facts, tub);
+        const all = receptaclesNear(facts, tub, most);
         const near = all
           .filter(({ away }) => isShorter(away, limits.nearIn))
           .map(({ box, away }) =>

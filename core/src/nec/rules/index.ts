@@ -61,6 +61,7 @@ import { groupAcrossFloors } from './group-across-floors';
 import { hallwayReceptacle } from './hallway-receptacle';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
 import { homeRun } from './home-run';
+import { hotTubLuminaires } from './hot-tub-luminaires';
 import { hotTubReceptacles } from './hot-tub-receptacles';
 import { hotTubSwitches } from './hot-tub-switches';
 import { idleSwitch } from './idle-switch';
@@ -200,6 +201,7 @@ export const rules: readonly Rule[] = [
   hallwayReceptacle,
   heaterBelowReceptacle,
   homeRun,
+  hotTubLuminaires,
   hotTubReceptacles,
   hotTubSwitches,
   idleSwitch,

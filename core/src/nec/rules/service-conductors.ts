@@ -1,6 +1,7 @@
 import { servicePanel } from '../../circuits/panel-tree';
 import { ampacityOf } from '../../electrical/tables';
 import { serviceConductors as conductorsFor } from '../../service/service-conductors';
+import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { setSupplyRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
 
@@ -20,6 +21,8 @@ export const serviceConductors = defineRule({
       '2023': { section: '230.42, 310.12', limits, basis },
     },
     messages: {
+      several: ({ size, main, carries, least, dwellings }: Data) =>
+        `Service conductors of ${size} carry ${carries} A. They serve ${dwellings} dwellings, so 83 % of the main is not enough: a main of ${main} A requires ${least.toFixed(0)} A.`,
       thin: ({ size, main, carries, least }: Data) =>
         `Service conductors of ${size} carry ${carries} A; a main of ${main} A requires ${least.toFixed(0)} A.`,
       unmade: ({ size }: Data) => `There are no service conductors of ${size}. Take another size or metal.`,
@@ -27,25 +30,35 @@ export const serviceConductors = defineRule({
     },
   },
   scope: 'house',
-  reads: 'none',
+  reads: 'loads',
   appliesTo: ({ house }) => house.supply.conductor !== undefined && servicePanel(house) !== undefined,
-  check: ({ house }, _limits, report) => {
+  check: ({ house, edition }, _limits, report) => {
     const panel = servicePanel(house)!;
+    const loads = loadsOfHouse(house);
+    // 83 % holds for 120/240 V; for two legs of 208Y/120 V by some recalls since 2020 only.
+    const hasShare = house.supply.volts === '120/240' || (house.supply.volts === '120/208' && edition >= '2020');
+    const isOneDwelling = loads.dwellings === 1 && hasShare;
     const { size, metal } = house.supply.conductor!;
     const carries = ampacityOf(metal, size, 75) ?? 0;
-    const { leastA, ...fitting } = conductorsFor(panel.mainA);
+    const { leastA, ...fitting } = conductorsFor(panel.mainA, {
+      isOneDwelling,
+      loadA: leastServiceAmps({ ...loads, edition }, panel.mainA),
+    });
     const data: Data = {
       size: `${size.includes('kcmil') ? '' : 'No. '}${size} ${metal}`,
       main: panel.mainA,
       carries,
       least: leastA,
+      dwellings: loads.dwellings,
     };
     const where = { panel: panel.id };
     const wanted = fitting[metal];
     const remedies = wanted ? [setSupplyRemedy({ conductor: { size: wanted, metal } }, `Use ${wanted} ${metal}`)] : [];
     if (carries === 0) return [report.fail('unmade', data, where, { remedies })];
     return [
-      carries >= leastA - 1e-9 ? report.pass('enough', data, where) : report.fail('thin', data, where, { remedies }),
+      carries >= leastA - 1e-9
+        ? report.pass('enough', data, where)
+        : report.fail(loads.dwellings > 1 ? 'several' : 'thin', data, where, { remedies }),
     ];
   },
 });
@@ -55,4 +68,5 @@ interface Data {
   readonly main: number;
   readonly carries: number;
   readonly least: number;
+  readonly dwellings: number;
 }

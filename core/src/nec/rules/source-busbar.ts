@@ -1,6 +1,24 @@
+import { feedersFrom } from '../../circuits/panel-tree';
+import { nextStandardRating } from '../../electrical/conductors';
+import type { House, Source } from '../../house/schema';
 import { defineRule, fromMemory } from '../rule';
 
 const [limits, basis] = [{ share: 1.2, more: 1.25 }, fromMemory('medium')];
+
+/** The breaker of a source whose size nobody has said: the next size over 125 % of its current. */
+const breakerOf = ({ breakerA, runningW }: Source, more: number): number =>
+  breakerA ?? nextStandardRating((runningW / 240) * more) ?? Infinity;
+
+/**
+ * The ratings of all breakers in a panel together, of loads and sources, the main left out, amperes. Circuits that stand in no panel yet
+ * are counted as if they came into it.
+ */
+const breakersOn = (house: House, panel: string, more: number): number =>
+  [
+    ...Object.values(house.circuits).flatMap((one) => (one.panel === panel || one.panel === null ? [one.ratingA] : [])),
+    ...feedersFrom(house, panel).map((one) => one.ratingA),
+    ...Object.values(house.sources).flatMap((one) => (one.panel === panel ? [breakerOf(one, more)] : [])),
+  ].reduce((sum, one) => sum + one, 0);
 
 export const sourceBusbar = defineRule({
   id: 'source-busbar',
@@ -20,6 +38,8 @@ export const sourceBusbar = defineRule({
         `Main and sources bring ${sum.toFixed(0)} A to ${panel}; its busbars allow ${most.toFixed(0)} A. A smaller main, larger busbars, or a connection ahead of the main.`,
       end: ({ panel, sum, most }: Data) =>
         `Main and sources bring ${sum.toFixed(0)} A to ${panel}; its busbars allow ${most.toFixed(0)} A only with the source\u2019s breaker at the end away from the main, marked not to be moved.`,
+      breakers: ({ panel, sum, most }: Data) =>
+        `All breakers of ${panel} but its main come to ${sum.toFixed(0)} A, no more than the ${most.toFixed(0)} A of its busbars. It holds as long as none is added: label it so.`,
       within: ({ panel }: Data) => `The busbars of ${panel} stand main and sources together.`,
     },
   },
@@ -39,6 +59,8 @@ export const sourceBusbar = defineRule({
       const data = { panel: panel.name, sum, most: bus };
       const where = { panel: id };
       if (sum <= bus + 1e-9) return report.pass('within', data, where);
+      const breakers = breakersOn(house, id, by.more);
+      if (breakers <= bus + 1e-9) return report.pass('breakers', { ...data, sum: breakers }, where);
       const most = bus * by.share;
       if (sum > most + 1e-9) return report.fail('over', { ...data, most }, where);
       return sources.every((one) => one.atFarEnd)

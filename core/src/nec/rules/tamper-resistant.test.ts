@@ -24,12 +24,34 @@ testRule(tamperResistant, {
         .room('d', 'den', [0, 300, 99, 99])
         .receptacle('d', 'c0', 20),
     ],
+    [
+      '2017: in a storage room above grade, none of the places of 210.52',
+      room('storage', '2017')
+        .receptacle('r', 'c0', 20, { tr: false })
+        .room('d', 'den', [0, 300, 99, 99])
+        .receptacle('d', 'c0', 20),
+    ],
     ['a switch beside one that is', room('den').receptacle('r', 'c0', 20).switchAt('r', 'c0', 60, null)],
     ['2023: 240 V, 30 A', room('laundry').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 30 })],
   ],
   fails: [
     ['a plain one', room('den').receptacle('r', 'c0', 20, { tr: false }), 'Receptacle R1-1 is not tamper-resistant.'],
+    [
+      '2017: in a utility room of a basement, 210.52(G)(3)',
+      room('utility', '2017')
+        .receptacle('r', 'c0', 20, { tr: false })
+        .with((house) => (house.levels['L1']!.grade = 'below')),
+    ],
     ['2020: in an attic of the dwelling', room('attic', '2020').receptacle('r', 'c0', 20, { tr: false })],
     ['2017: 240 V, 20 A', room('den', '2017').receptacle('r', 'c0', 20, { tr: false, volts: 240, ratingA: 20 })],
+  ],
+  cannotTell: [
+    [
+      '2014: in a storage room under grade, if it is',
+      room('storage', '2014')
+        .receptacle('r', 'c0', 20, { tr: false })
+        .with((house) => void Object.assign(house.levels['L1']!, { grade: 'not-known', elevationIn: -96 })),
+      'Receptacle R1-1 is not tamper-resistant. If r lies below grade, it is part of a basement and needs to be: mark the level, or take one that is.',
+    ],
   ],
 });

@@ -1,5 +1,6 @@
 import { isLonger } from '../../geometry/intervals';
-import type { RoomKind } from '../../house/schema';
+import type { House, Room, RoomKind } from '../../house/schema';
+import { gradeOfRoom } from '../../plan/grade';
 import { boxHeightIn, HIGHEST_REQUIRED_IN } from '../../place/receptacles';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
@@ -13,6 +14,15 @@ const NOT_IN_210_52: ReadonlySet<RoomKind> = new Set<RoomKind>([
   'walk-in-closet',
   'linen',
 ]);
+
+/** Parts of a basement are places of 210.52 wherever it lies below grade, (G)(3): it is the level that makes them, not their name. */
+const IN_A_BASEMENT: ReadonlySet<RoomKind> = new Set<RoomKind>(['utility', 'storage']);
+
+const isNamedPlace = (house: House, room: Room): boolean | 'not-known' => {
+  if (!NOT_IN_210_52.has(room.kind)) return true;
+  const grade = IN_A_BASEMENT.has(room.kind) ? gradeOfRoom(house, room) : 'above';
+  return grade === 'not-known' ? grade : grade === 'below';
+};
 
 const entry = (with240: 0 | 1, everywhere: 0 | 1): EditionEntry<Limits> => ({
   section: '406.12',
@@ -31,6 +41,8 @@ export const tamperResistant = defineRule({
     editions: { '2014': entry(0, 0), '2017': entry(1, 0), '2020': entry(1, 1), '2023': entry(1, 1) },
     messages: {
       plain: ({ tag }: { tag: string }) => `Receptacle ${tag} is not tamper-resistant.`,
+      level: ({ tag, room }: { tag: string; room: string }) =>
+        `Receptacle ${tag} is not tamper-resistant. If ${room} lies below grade, it is part of a basement and needs to be: mark the level, or take one that is.`,
       fine: ({ room }: { room: string }) => `The receptacles of ${room} are tamper-resistant where they must be.`,
     },
   },
@@ -40,7 +52,8 @@ export const tamperResistant = defineRule({
     facts.views.flatMap((view) => {
       const here = facts.outlets.byRoom.get(view.room.id) ?? [];
       const own = here.filter((one) => one.device.kind === 'receptacle');
-      if (own.length === 0 || (limits.everywhere === 0 && NOT_IN_210_52.has(view.room.kind))) return [];
+      const isNamed = limits.everywhere === 1 || isNamedPlace(facts.house, view.room);
+      if (own.length === 0 || !isNamed) return [];
       const plain = own.filter(({ device, box, load }) => {
         if (device.kind !== 'receptacle' || device.tr || device.ratingA > 20) return false;
         if (device.volts === 240 && limits.with240 === 0) return false;
@@ -49,6 +62,10 @@ export const tamperResistant = defineRule({
       });
       const where = { room: view.room.id };
       if (plain.length === 0) return [report.pass('fine', { room: view.room.name }, where)];
-      return plain.map(({ box }) => report.fail('plain', { tag: box.tag }, { ...where, box: box.id }));
+      return plain.map(({ box }) =>
+        isNamed === 'not-known'
+          ? report.cannotTell('level', { tag: box.tag, room: view.room.name }, { ...where, box: box.id })
+          : report.fail('plain', { tag: box.tag }, { ...where, box: box.id }),
+      );
     }),
 });

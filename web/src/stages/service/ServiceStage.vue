@@ -79,7 +79,10 @@ const amps = computed(() => leastOf(loads.value));
 const rating = computed(() =>
   nextServiceRating(Math.max(leastRating.value, leastServiceAmps(loads.value, LEAST_SERVICE_A))),
 );
-const conductors = computed(() => rating.value && serviceConductors(rating.value));
+const conductors = computed(
+  () =>
+    rating.value && serviceConductors(rating.value, { isOneDwelling: loads.value.dwellings === 1, loadA: amps.value }),
+);
 const isSmall = computed(() => panel.value !== undefined && !fitsRating(amps.value, panel.value.mainA));
 /** What the check says of the service as it is drawn: it knows of the least service, of second kitchens and of plates that nobody read. */
 const said = computed(() => store.check?.findings.find((one) => one.ruleId === 'service-size'));

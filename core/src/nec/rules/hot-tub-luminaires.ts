@@ -1,0 +1,76 @@
+import { isShorter } from '../../geometry/intervals';
+import type { Outlet } from '../../circuits/outlets';
+import type { Feature } from '../../house/schema';
+import { isOpenToSky, OUTDOOR_KINDS } from '../../place/outdoors';
+import { boxHeightIn } from '../../place/receptacles';
+import { boxPoint, distanceToFeature } from '../../plan/points';
+import { givesGfci, protectionOf } from '../protection/circuit-protection';
+import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+
+const hangs = ({ device }: Outlet): boolean => device.kind === 'luminaire' || device.kind === 'fan';
+
+/** Lights and fans over a tub or beside it, with their height over its rim; what is beyond a wall is not reached from the water. */
+function overTub({ house, outlets }: Facts, tub: Feature, sideIn: number): { outlet: Outlet; overIn: number }[] {
+  const room = house.rooms[tub.room]!;
+  const { ceilingIn } = house.levels[room.level]!;
+  return (outlets.byRoom.get(room.id) ?? [])
+    .filter((one) => hangs(one) && isShorter(distanceToFeature(room, tub, boxPoint(house, one.box)), sideIn))
+    .map((outlet) => ({ outlet, overIn: boxHeightIn(outlet.box, ceilingIn) - tub.heightIn }));
+}
+
+const isGuarded = ({ house, edition }: Facts, { device }: Outlet): boolean =>
+  device.circuit !== null && givesGfci(protectionOf(house, device.circuit, edition).fitted);
+
+export const hotTubLuminaires = defineRule({
+  id: 'hot-tub-luminaires',
+  meta: {
+    summary: 'No luminaire or fan over a spa or hot tub, or within 5 ft of it, unless it is high up',
+    stage: 'boxes',
+    severity: 'violation',
+    why: 'Whoever stands on the rim reaches up with wet hands. Outdoors 12 ft over the water are wanted; indoors 7 1/2 ft are enough behind a GFCI.',
+    editions: everyEdition({
+      section: '680.22(B)',
+      limits: { sideIn: 60, clearIn: 144, guardedIn: 90 },
+      basis: fromMemory('medium'),
+    }),
+    messages: {
+      outdoors: ({ tag, over, least }: Data, show) =>
+        `${tag} is ${show(over)} over the rim of the hot tub, or beside it within 5 ft: ${show(least)} at least.`,
+      unguarded: ({ tag, over, least }: Data, show) =>
+        `${tag} is ${show(over)} over the rim of the hot tub or beside it within 5 ft: lower than ${show(least)} it needs a GFCI.`,
+      low: ({ tag, over, least }: Data, show) =>
+        `${tag} is ${show(over)} over the rim of the hot tub or beside it within 5 ft. Lower than ${show(least)} only a GFCI-protected one will do that is recessed or on the surface, closed, without metal and made for damp places: look at it.`,
+      fine: ({ room }: { room: string }) => `What hangs near the hot tub in ${room} is high enough.`,
+    },
+  },
+  scope: 'house',
+  appliesTo: (facts) => Object.values(facts.house.features).some(({ kind }) => kind === 'hot-tub'),
+  check: (facts, limits, report) =>
+    Object.values(facts.house.features)
+      .filter(({ kind }) => kind === 'hot-tub')
+      .flatMap((tub) => {
+        const room = facts.house.rooms[tub.room]!;
+        const isOut = OUTDOOR_KINDS.has(room.kind) || isOpenToSky(room);
+        const section = isOut ? '680.22(B)(1)' : '680.43(B)';
+        const found = overTub(facts, tub, limits.sideIn).flatMap(({ outlet, overIn }) => {
+          if (!isShorter(overIn, limits.clearIn)) return [];
+          const where = { room: room.id, box: outlet.box.id, feature: tub.id };
+          const data = { tag: outlet.box.tag, over: Math.max(0, overIn) };
+          if (isOut) return [report.fail('outdoors', { ...data, least: limits.clearIn }, where, { section })];
+          if (isShorter(overIn, limits.guardedIn))
+            return [report.cannotTell('low', { ...data, least: limits.guardedIn }, where, { section })];
+          return isGuarded(facts, outlet)
+            ? []
+            : [report.fail('unguarded', { ...data, least: limits.clearIn }, where, { section })];
+        });
+        return found.length > 0
+          ? found
+          : [report.pass('fine', { room: room.name }, { room: room.id, feature: tub.id }, { section })];
+      }),
+});
+
+interface Data {
+  readonly tag: string;
+  readonly over: number;
+  readonly least: number;
+}
