@@ -365,6 +365,30 @@ export interface Invitation {
   readonly link?: string;
 }
 
+/** Why somebody is told of something: named, answered, given something to do, or spoken to by a guest. */
+export type NoticeKind = 'mention' | 'answer' | 'task' | 'guest';
+
+/** Something that a person is told of in the application. */
+export interface Notice {
+  readonly id: string;
+  readonly kind: NoticeKind;
+  readonly houseId: string;
+  readonly house: string;
+  /** The comment or task that it is about. */
+  readonly about: string;
+  readonly what: string;
+  readonly who: string;
+  readonly at: string;
+  readonly seenAt: string | null;
+}
+/** Which notices have been read; all of them where none is named. */
+export const noticesSeenSchema = z.strictObject({
+  ids: z
+    .array(z.string().regex(/^[0-9]{1,18}$/, 'is no id'))
+    .max(200)
+    .optional(),
+});
+
 /** A line of a firm's audit log. */
 export interface AuditEntry {
   readonly id: string;

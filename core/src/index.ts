@@ -74,6 +74,7 @@ export {
   PHASES,
   type Photo,
   photoSchema,
+  type Comment,
   type Task,
   TRADES,
   type Trade,
@@ -366,6 +367,16 @@ export {
 } from './close-out/simulated-tester';
 export { saidBy, stateOf, testScript, type StepState, type TestStep } from './close-out/test-script';
 export { jobSummary, type JobSummary } from './phases/job-summary';
+export {
+  addComment,
+  type CommentPlace,
+  namedIn,
+  openThreads,
+  placeOfComment,
+  settleComment,
+  type Thread,
+  threadsOf,
+} from './phases/comments';
 export { boardOf, type BoardRow, type PhaseCell, phaseOf } from './phases/board';
 export { plateOf, trimSheets } from './close-out/trim-sheets';
 export { fitDay, type FittedDay } from './load-profile/fit-day';

@@ -44,7 +44,8 @@ export function guestHouse(
     case 'owner':
     case 'designer':
     case 'inspector':
-      return house;
+      // What the firm's people say to each other is theirs.
+      return { ...house, comments: {} };
     case 'trade': {
       const shell = shellOf(house);
       return {

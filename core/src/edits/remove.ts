@@ -32,6 +32,7 @@ const passesLevel = ({ legs }: Route, level: string): boolean =>
 function removeTracesInJob(draft: Draft<House>, collection: 'rooms' | 'boxes', id: string): void {
   const field = collection === 'rooms' ? 'room' : 'box';
   for (const task of Object.values(draft.tasks)) if (task[field] === id) delete task[field];
+  for (const comment of Object.values(draft.comments)) if (comment[field] === id) delete comment[field];
   if (collection === 'boxes') return;
   for (const sleeve of Object.values(draft.sleeves))
     for (const end of [sleeve.from, sleeve.to]) if (end.room === id) end.room = null;
@@ -80,6 +81,15 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
       if (other.sharesNeutralWith === id) delete other.sharesNeutralWith;
     for (const source of Object.values(draft.sources))
       if (source.circuits?.includes(id)) source.circuits = source.circuits.filter((one) => one !== id);
+  }
+  if (collection === 'circuits' || collection === 'comments') {
+    const field = collection === 'circuits' ? 'circuit' : 'answers';
+    for (const comment of Object.values(draft.comments)) {
+      if (comment[field] !== id) continue;
+      // Answers go with what they answer; what was said of a circuit stays, without it.
+      if (field === 'answers') delete draft.comments[comment.id];
+      else delete comment[field];
+    }
   }
   if (collection === 'panels') {
     for (const circuit of Object.values(draft.circuits))

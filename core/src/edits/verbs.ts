@@ -32,6 +32,7 @@ export const ENTITY_WORDS: Readonly<Record<Collection, string>> = {
   photos: 'photo',
   inspections: 'inspection',
   days: 'kept day',
+  comments: 'comment',
   sleeves: 'sleeve',
   log: 'note',
 };

@@ -23,6 +23,7 @@ export const collections = [
   'inspections',
   'sleeves',
   'days',
+  'comments',
   'log',
 ] as const;
 export type Collection = (typeof collections)[number];

@@ -157,6 +157,17 @@ export const findDangling: readonly Find[] = [
   ),
   rememberBy(
     (house, report) => {
+      for (const one of Object.values(house.comments)) {
+        need(report, one.room ?? null, isIn(house.rooms), () => `comments.${one.id}.room`);
+        need(report, one.box ?? null, isIn(house.boxes), () => `comments.${one.id}.box`);
+        need(report, one.circuit ?? null, isIn(house.circuits), () => `comments.${one.id}.circuit`);
+        need(report, one.answers ?? null, isIn(house.comments), () => `comments.${one.id}.answers`);
+      }
+    },
+    (house) => [house.comments, house.rooms, house.circuits, held(house)],
+  ),
+  rememberBy(
+    (house, report) => {
       for (const one of Object.values(house.tasks)) {
         need(report, one.room ?? null, isIn(house.rooms), () => `tasks.${one.id}.room`);
         need(report, one.box ?? null, isIn(house.boxes), () => `tasks.${one.id}.box`);

@@ -157,6 +157,24 @@ export const taskSchema = z.strictObject({
 });
 export type Task = z.infer<typeof taskSchema>;
 
+/** What somebody says about a thing, for others on the job to read; an answer names the comment it answers. */
+export const commentSchema = z.strictObject({
+  id,
+  text: text(1000).refine((one) => one.trim() !== '', 'says nothing'),
+  room: id.optional(),
+  box: id.optional(),
+  circuit: id.optional(),
+  answers: id.optional(),
+  /** People who are named in it, as they are called in the firm. */
+  to: z.array(name).max(12).default([]),
+  by: name,
+  at: z.iso.datetime(),
+  /** Who said that the matter is settled, and when. */
+  settledBy: name.optional(),
+  settledAt: z.iso.datetime().optional(),
+});
+export type Comment = z.infer<typeof commentSchema>;
+
 /** A photo, pinned to a wall of a room or a point of the plan; its picture is kept beside the document under the same id. */
 export const photoSchema = z.strictObject({
   id,

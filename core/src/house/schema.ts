@@ -8,6 +8,7 @@ import {
   logEntrySchema,
   photoSchema,
   taskSchema,
+  commentSchema,
   daySchema,
   testResultSchema,
   useSchema,
@@ -314,6 +315,7 @@ export const houseSchema = z.strictObject({
   inspections: z.record(id, inspectionSchema).prefault({}),
   sleeves: z.record(id, sleeveSchema).prefault({}),
   days: z.record(id, daySchema).prefault({}),
+  comments: z.record(id, commentSchema).prefault({}),
   log: z.record(id, logEntrySchema),
 });
 export type House = z.infer<typeof houseSchema>;

@@ -26,6 +26,7 @@ const MOST: Readonly<Record<Collection, number>> = {
   inspections: 100,
   sleeves: 300,
   days: 60,
+  comments: 3_000,
   log: 5_000,
 };
 /** What one box may hold, and one room's outline. */
@@ -56,6 +57,7 @@ const NAMES: Readonly<Record<Collection, string>> = {
   inspections: 'inspections',
   sleeves: 'sleeves',
   days: 'kept days',
+  comments: 'comments',
   log: 'log entries',
 };
 

@@ -19,6 +19,7 @@ import {
   sourceSchema,
   supplySchema,
   roomSchema,
+  commentSchema,
   daySchema,
   sleeveSchema,
   testResultSchema,
@@ -58,6 +59,7 @@ const entitySchemas = {
   photos: photoSchema,
   inspections: inspectionSchema,
   days: daySchema,
+  comments: commentSchema,
   sleeves: sleeveSchema,
   log: logEntrySchema,
 } satisfies Record<Collection, z.ZodType>;

@@ -20,6 +20,7 @@ const UNREAD: ReadonlySet<Collection> = new Set([
   'photos',
   'inspections',
   'days',
+  'comments',
   'log',
 ]);
 const READ = collections.filter((one) => !UNREAD.has(one));

@@ -132,6 +132,17 @@ export interface Tables {
     at: Generated<Date>;
     hash: string;
   };
+  notices: {
+    id: Generated<string>;
+    user_id: string;
+    house_id: string;
+    kind: string;
+    about: string;
+    what: string;
+    who: string;
+    at: Generated<Date>;
+    seen_at: Date | null;
+  };
   bench: { user_id: string; progress: unknown; at: Generated<Date> };
   rate_limits: { key: string; hits: number; reset_at: Date };
 }

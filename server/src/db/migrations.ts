@@ -262,6 +262,26 @@ const archive: Migration = {
   },
 };
 
+/** What people are told of in the application: who named them, answered them, or gave them something to do. */
+const notices: Migration = {
+  async up(db) {
+    const run = (text: string) => sql.raw(text).execute(db);
+    await run(`create table notices (
+      id bigserial primary key,
+      user_id uuid not null references users on delete cascade,
+      house_id uuid not null references houses on delete cascade,
+      kind text not null check (kind in ('mention', 'answer', 'task', 'guest')),
+      about text not null,
+      what text not null,
+      who text not null,
+      at timestamptz not null default now(),
+      seen_at timestamptz,
+      unique (user_id, house_id, about)
+    )`);
+    await run(`create index notices_by_user on notices (user_id, id desc)`);
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
 export const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
@@ -272,6 +292,7 @@ export const migrations: Record<string, Migration> = {
   '006-firm-standards': firmStandards,
   '007-photos-and-guests': photosAndGuests,
   '008-archive': archive,
+  '009-notices': notices,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

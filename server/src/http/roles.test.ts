@@ -52,6 +52,8 @@ const MATRIX: Record<string, { may: Who3; body?: unknown; own?: true }> = {
   'put /account/second-factor': { may: 'members', body: {}, own: true },
   'delete /account/second-factor': { may: 'members', own: true },
   'get /members': { may: 'members', own: true },
+  'get /notices': { may: 'members', own: true },
+  'post /notices/seen': { may: 'members', body: {}, own: true },
   'patch /members/:id': { may: 'owners', body: { role: 'viewer' } },
   'delete /members/:id': { may: 'owners' },
   'get /invitations': { may: 'owners', own: true },

@@ -30,6 +30,7 @@ import { countOne } from '../db/rate-limits';
 import { insertSignature, listRevisions } from '../db/revisions';
 import type { Caller } from './accounts';
 import { forbidden, notFound, Refusal } from './errors';
+import { tellOwners } from './notices';
 import type { Writing } from './submit-batch';
 
 const MOST_LINKS = 100;
@@ -171,6 +172,7 @@ async function writeAs(writing: Writing, guest: Guest, verb: (house: House) => R
       });
       if (version === undefined)
         throw new Refusal(410, 'link-gone', 'This link was taken back meanwhile. Ask for another.');
+      await tellOwners(tx, guest, signedBy(guest), patches);
       return { firmId: state.firmId, house: done.value.house, version };
     });
     if (written) {

@@ -3,6 +3,7 @@ import { applyEdit, editsOverlap, type House, type Patch } from '@winculum/core'
 import type { Db } from '../db/database';
 import { appendBatch, findBatchVersion, listBatches, lockHead, PAGE } from '../db/houses';
 import { findInstallation } from '../db/installation';
+import { tellOf, tellsAnybody } from './notices';
 import { forbidden, notFound, Refusal, signedOut } from './errors';
 import type { OpenHouse, OpenHouses } from './open-houses';
 
@@ -85,6 +86,13 @@ export async function appendAtOnce(
   if (!next.ok) return undefined;
   const version = await append(writing.db, writer, houseId, batch, state, next.value, writing.epoch);
   if (typeof version !== 'number') return undefined;
+  await tellOf(
+    writing.db,
+    { ...writer.member.user, firmId: writer.member.firm.id },
+    houseId,
+    next.value,
+    patchesOf(batch),
+  );
   keep(writing, houseId, { firmId: state.firmId, house: next.value, version });
   return { version, missed: [] };
 }
@@ -164,13 +172,19 @@ export async function submitBatch(
       const known = await findBatchVersion(tx, houseId, batch.id);
       checkBase(batch, head, writing.epoch);
       const missed = await listAllBatches(tx, houseId, batch.base);
-      if (known !== undefined)
+      const teller = { ...member.user, firmId: member.firm.id };
+      if (known !== undefined) {
+        // It was written, and whoever wrote it may not have come to tell anybody.
+        const written = tellsAnybody(patchesOf(batch)) ? await writing.open.catchUp(tx, houseId) : undefined;
+        if (written) await tellOf(tx, teller, houseId, written.house, patchesOf(batch));
         return { answer: { version: known, missed: missed.filter((other) => other.version < known) } };
+      }
       const state = await writing.open.catchUp(tx, houseId);
       if (!state) throw notFound('house');
       const house = applyBatch(state.house, batch, missed);
       const version = await append(tx, writer, houseId, batch, state, house, writing.epoch);
       if (typeof version !== 'number') throw mayNot();
+      await tellOf(tx, teller, houseId, house, patchesOf(batch));
       return { answer: { version, missed }, state: { firmId: state.firmId, house, version } };
     });
     if (done.state) keep(writing, houseId, done.state);

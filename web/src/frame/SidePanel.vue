@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { wordFor } from '@winculum/core';
+import { openThreads, placeOfComment, wordFor, type CommentPlace } from '@winculum/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useDisplay } from 'vuetify';
 import { useFirmStandards } from '../stores/firm-standards';
@@ -8,6 +8,7 @@ import { useView } from '../stores/view';
 import { STAGES, type Stop } from '../stops';
 import OpenItems from './OpenItems.vue';
 import FindingCard from './FindingCard.vue';
+import { useFly } from './fly';
 import SplitHandle from './SplitHandle.vue';
 import WhyPanel from './WhyPanel.vue';
 import { rememberedSize, useLayout } from './use-layout';
@@ -22,8 +23,18 @@ const view = useView();
 const firm = useFirmStandards();
 const layout = useLayout();
 const { height, width } = useDisplay();
+const CommentThreads = defineAsyncComponent(() => import('./CommentThreads.vue'));
 const RoomForm = defineAsyncComponent(() => import('../stages/house/HousePanel.vue'));
 const CircuitForm = defineAsyncComponent(() => import('../stages/circuits/CircuitPanel.vue'));
+
+/** What comments are about: the box, circuit or room that is selected. */
+const place = computed((): CommentPlace | undefined => {
+  const [first] = view.selection;
+  if (first?.kind !== 'box' && first?.kind !== 'circuit' && first?.kind !== 'room') return undefined;
+  return { [first.kind]: first.id };
+});
+const said = computed(() => openThreads(store.current, place.value));
+const fly = useFly();
 
 const count = computed(() => store.check?.findings.length ?? 0);
 const form = computed(() =>
@@ -91,7 +102,12 @@ const tab = computed({
   get: () => (view.side === 'stage' && (isStack.value || !view.stagePart) ? 'why' : view.side),
   set: (next) => void (view.side = next),
 });
-const TAB_NAMES = computed(() => ({ stage: view.stagePart, why: 'Why', 'open-items': 'Open items' }));
+const TAB_NAMES = computed(() => ({
+  stage: view.stagePart,
+  why: 'Why',
+  'open-items': 'Open items',
+  comments: 'Comments',
+}));
 const style = computed(() =>
   layout.value === 'desk'
     ? { width: isFolded.value ? '40px' : `${Math.min(wide.value, widest.value)}px` }
@@ -143,6 +159,9 @@ const style = computed(() =>
         <v-tab value="open-items" aria-controls="side-body"
           >Open items <b class="num n">{{ count }}</b></v-tab
         >
+        <v-tab value="comments" aria-controls="side-body"
+          >Comments <b v-if="said" class="num n">{{ said }}</b></v-tab
+        >
       </v-tabs>
       <div v-show="view.stagePart && (isStack || tab === 'stage')" id="side-stage" class="stage-part" />
       <SplitHandle
@@ -164,9 +183,19 @@ const style = computed(() =>
           <v-tab value="open-items" aria-controls="side-body"
             >Open items <b class="num n">{{ count }}</b></v-tab
           >
+          <v-tab value="comments" aria-controls="side-body"
+            >Comments <b v-if="said" class="num n">{{ said }}</b></v-tab
+          >
         </v-tabs>
         <div id="side-body" class="body" role="tabpanel" tabindex="0" :aria-label="TAB_NAMES[tab]">
           <OpenItems v-if="tab === 'open-items'" />
+          <template v-else-if="tab === 'comments'">
+            <p class="about">
+              About <b>{{ (place && placeOfComment(store.current, place)) || 'the house' }}</b>
+              <span v-if="!place" class="muted">: select a room, a box or a circuit to speak of it</span>
+            </p>
+            <CommentThreads :key="JSON.stringify(place ?? null)" :place="place" @go-to="fly($event)" />
+          </template>
           <template v-else>
             <FindingCard v-if="view.finding" :finding="view.finding" is-main />
             <v-btn v-if="firm.offered.length && !view.selection.length" class="offer" @click="view.job = 'firm'"

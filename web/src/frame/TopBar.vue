@@ -12,6 +12,7 @@ import { useView } from '../stores/view';
 import { download } from './download';
 import BreakerSearch from './BreakerSearch.vue';
 import JobDialog from './JobDialog.vue';
+import NoticeMenu from './NoticeMenu.vue';
 import LevelDialog from './LevelDialog.vue';
 import type { Layout } from './use-layout';
 
@@ -159,6 +160,7 @@ function chooseMore(value: string): void {
     <v-btn class="icon" aria-label="Redo" title="Redo (Ctrl Y)" :disabled="!store.redoStack.length" @click="store.redo">
       ↷
     </v-btn>
+    <NoticeMenu />
     <BreakerSearch />
     <MenuButton v-if="layout === 'phone'" label="More" shown="⋮" :entries="moreEntries" @choose="chooseMore" />
     <template v-else>

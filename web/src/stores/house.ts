@@ -17,6 +17,7 @@ import { computed, markRaw, ref, shallowRef } from 'vue';
 import { api, ApiError } from '../api';
 import { openCopies, type Copy } from '../sync/device-store';
 import { HouseSync, type SendFailure, type SyncDependencies, type SyncState } from '../sync/house-sync';
+import { useNotices } from './notices';
 import { useSession } from './session';
 import { today } from '../today';
 import { useView } from './view';
@@ -81,9 +82,14 @@ export const useHouse = defineStore('house', () => {
       sync?.meet(JSON.parse((event as MessageEvent<string>).data) as StreamHello);
       flush();
     });
-    stream.addEventListener('batch', (event) =>
-      sync?.receive(JSON.parse((event as MessageEvent<string>).data) as AppliedBatch),
-    );
+    stream.addEventListener('batch', (event) => {
+      const batch = JSON.parse((event as MessageEvent<string>).data) as AppliedBatch;
+      sync?.receive(batch);
+      // What was said or given out may be meant for whoever sits here.
+      const isTold = ({ path: [first] }: { readonly path: readonly unknown[] }) =>
+        first === 'comments' || first === 'tasks';
+      if (batch.edits.some((one) => one.patches.some(isTold))) void useNotices().load();
+    });
     // The browser asks again by itself after a lost connection, but not after an answer that was no stream.
     stream.addEventListener('error', () => {
       if (stream.readyState === EventSource.CLOSED && events === stream) connectLater(houseId);

@@ -17,7 +17,7 @@ export const useView = defineStore('view', () => {
   const selection = shallowRef<readonly Selected[]>([]);
   const finding = shallowRef<Finding | null>(null);
   const proposal = shallowRef<Proposal | null>(null);
-  const side = ref<'stage' | 'why' | 'open-items'>('why');
+  const side = ref<'stage' | 'why' | 'open-items' | 'comments'>('why');
   /** On a phone, where only one is seen at a time. */
   const shows = ref<'sheet' | 'strip' | 'panel'>('sheet');
   /** What the stage put into the side region is called; empty where it put nothing there. */

@@ -6,6 +6,7 @@ import {
   firmStandardsSchema,
   invitationSchema,
   memberChangeSchema,
+  noticesSeenSchema,
 } from '@winculum/contract';
 import { listMembers } from '../../db/accounts';
 import { insertAudit } from '../../db/audit';
@@ -30,6 +31,7 @@ import {
   removeMember,
   withdrawInvitation,
 } from '../../use-cases/members';
+import { noticesOf, readNotices } from '../../use-cases/notices';
 import { callerOf, idFrom, mustBeConfirmed, readBody, whoAsks, type Context } from '../context';
 
 /** A firm: who belongs to it, what it has chosen, what was done in it; and what a person has done on the bench. */
@@ -58,6 +60,13 @@ export function firmRoutes(context: Context): Router {
       await removeMember(db, member, id, callerOf(request));
       await deleteSessions(db, id, {});
       await announcements.sayEnded([`user ${id}`]);
+      response.status(204).end();
+    })
+    .get('/notices', async (request, response) => {
+      response.json(await noticesOf(db, await whoAsks(context, request)));
+    })
+    .post('/notices/seen', async (request, response) => {
+      await readNotices(db, await whoAsks(context, request), readBody(noticesSeenSchema, request).ids);
       response.status(204).end();
     })
     .get('/invitations', async (request, response) => {

@@ -4,6 +4,7 @@ import { PHASES, validateHouse } from '@winculum/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { api, ApiError } from '../../api';
+import NoticeMenu from '../../frame/NoticeMenu.vue';
 import SignOutDialog from '../../frame/SignOutDialog.vue';
 import { useConfirm } from '../../stores/confirm';
 import { useSession } from '../../stores/session';
@@ -244,6 +245,7 @@ watch(houses, (now) => void read(now), { flush: 'post' });
       <span class="muted"
         >{{ session.signedIn?.user.name }}, {{ session.signedIn?.firm.name }} ({{ session.signedIn?.role }})</span
       >
+      <NoticeMenu />
       <v-btn to="/bench">The bench</v-btn>
       <v-btn to="/account">Account</v-btn>
       <v-btn @click="isSigningOut = true">Sign out</v-btn>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import {
   boardOf,
   PHASES,
   phaseOf,
   validateHouse,
   type BoardRow,
+  type Comment,
   type House,
   type Phase,
   type PhaseCell,
@@ -13,13 +15,38 @@ import {
 import { api, ApiError } from '../../api';
 import PaperPage from '../../frame/PaperPage.vue';
 import TaskList from '../../frame/TaskList.vue';
+import CommentThreads from '../../frame/CommentThreads.vue';
+import { useFly } from '../../frame/fly';
 import ActivityList from './ActivityList.vue';
 import { useHouse } from '../../stores/house';
+import { useView } from '../../stores/view';
 
 /** How far every room is, phase by phase, what is in its way, and the punch list. Nothing of the board is typed. */
 const store = useHouse();
-const PARTS = { board: 'Board', punch: 'Punch list', people: 'By person', activity: 'Activity' } as const;
-const part = ref<keyof typeof PARTS>('board');
+const view = useView();
+const PARTS = {
+  board: 'Board',
+  punch: 'Punch list',
+  people: 'By person',
+  comments: 'Comments',
+  activity: 'Activity',
+} as const;
+const route = useRoute();
+const isPart = (word: unknown): word is keyof typeof PARTS => typeof word === 'string' && Object.hasOwn(PARTS, word);
+const part = ref<keyof typeof PARTS>(isPart(route.query['part']) ? route.query['part'] : 'board');
+// A notice leads to its part, also from another one.
+watch(
+  () => route.query['part'],
+  (next) => isPart(next) && (part.value = next),
+);
+const fly = useFly();
+const router = useRouter();
+/** To the sheet, where the thing that is spoken of is seen. */
+function goTo(comment: Comment): void {
+  void router.push(`/houses/${store.id}/${comment.circuit ? 'circuits' : comment.box ? 'boxes' : 'house'}`);
+  fly(comment);
+  view.side = 'comments';
+}
 
 const signed = shallowRef<{ house: House; number: number }>();
 const unknown = ref('');
@@ -172,6 +199,7 @@ const print = () => window.print();
       </template>
     </template>
     <TaskList v-else-if="part === 'punch'" kind="punch" />
+    <section v-else-if="part === 'comments'" class="leaf"><CommentThreads @go-to="goTo" /></section>
     <ActivityList v-else-if="part === 'activity'" />
     <template v-else>
       <p v-if="!people.length" class="none muted">Nobody has open work.</p>
