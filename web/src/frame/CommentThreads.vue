@@ -29,12 +29,13 @@ const threads = computed(() => threadsOf(store.current, props.place));
 const MOST = 20;
 const all = ref(false);
 const shown = computed(() => (all.value ? threads.value : threads.value.slice(0, MOST)));
+// A notice may come after the words that it tells of, or before them.
 watch(
-  shown,
-  (now) =>
+  [shown, () => notices.notices],
+  () =>
     void notices.readAbout(
       store.id,
-      now.flatMap(({ first, answers }) => [first.id, ...answers.map((one) => one.id)]),
+      shown.value.flatMap(({ first, answers }) => [first.id, ...answers.map((one) => one.id)]),
     ),
   { immediate: true },
 );

@@ -80,6 +80,8 @@ function open(notice: Notice): void {
   font-size: 14px;
 }
 .list {
+  font: 15px/1.4 var(--words);
+  color: var(--ink);
   background: var(--card);
   border: 1px solid var(--rule);
   width: min(380px, 92vw);

@@ -279,6 +279,11 @@ const style = computed(() =>
 .tabs {
   flex: none;
 }
+/* Three words beside each other in the narrowest region. */
+.tabs :deep(.v-tab) {
+  min-width: 0;
+  padding: 0 8px;
+}
 .body {
   flex: 1;
   overflow-y: auto;
