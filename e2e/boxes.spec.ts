@@ -65,7 +65,7 @@ test('the edition changes everything at once, and a local amendment is part of t
   await pick(page, 'Edition of the code', 'NEC 2020');
   await expect(side).toContainText('The island (13.3 ft²) has 0 receptacles; 2 required.');
   await page.getByRole('button', { name: 'Job' }).click();
-  const job = page.getByRole('dialog');
+  const job = page.getByRole('region', { name: 'Job and shop standards' });
   await job.getByRole('tab', { name: 'Decisions' }).click();
   await job.getByLabel('Rule').fill('island and peninsula');
   await page.getByRole('option', { name: /island and peninsula/ }).click();
@@ -85,10 +85,10 @@ test('the edition changes everything at once, and a local amendment is part of t
   await expect(job).toContainText(`reach 7'-0"`);
   await job.getByRole('button', { name: 'Done' }).click();
   await expect(side).not.toContainText('The island');
-  await expect(side).toContainText('Switched off: island-receptacle');
+  await expect(side).toContainText('Switched off: Receptacles for island and peninsula counters');
   await goTo(page, 'Panel');
   await expect(page.getByRole('region', { name: 'Panel schedule' })).toContainText(
-    'island-receptacle switched off (Inspector of the demo county, 2026-11-02)',
+    'Receptacles for island and peninsula counters: switched off (Inspector of the demo county, 2026-11-02)',
   );
 });
 

@@ -24,7 +24,7 @@ test('no stage mounts more than thirty heavy controls, and none is raw', async (
   await page.getByRole('button', { name: /^ST-2,/ }).click();
   await within('a box');
   await page.getByRole('button', { name: 'Job' }).click();
-  const dialog = page.getByRole('dialog');
+  const dialog = page.getByRole('region', { name: 'Job and shop standards' });
   for (const part of ['Heights', 'Circuits', 'Boxes', 'Decisions']) {
     await dialog.getByRole('tab', { name: part }).click();
     await page.waitForTimeout(250);
@@ -35,7 +35,7 @@ test('no stage mounts more than thirty heavy controls, and none is raw', async (
 test('a standard is found by a word, in whatever part it is, and changed there', async ({ owner: page }) => {
   await openDemo(page, 'Boxes');
   await page.getByRole('button', { name: 'Job' }).click();
-  const dialog = page.getByRole('dialog');
+  const dialog = page.getByRole('region', { name: 'Job and shop standards' });
   const find = dialog.getByRole('textbox', { name: 'Find a standard' });
   await find.fill('television');
   const height = dialog.getByRole('textbox', { name: 'Television' });

@@ -37,7 +37,7 @@ test('a house is duplicated, and found among many by a part of its name', async 
 test('standards become the firm’s, new houses begin with them, and other houses are offered them', async ({
   owner: page,
 }) => {
-  const dialog = page.getByRole('dialog');
+  const dialog = page.getByRole('region', { name: 'Job and shop standards' });
   await openDemo(page, 'House');
   await page.getByRole('button', { name: 'Job' }).click();
   await dialog.getByRole('tab', { name: 'Heights' }).click();

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { removeEntities, type Finding } from '@winculum/core';
 import { useHouse } from '../stores/house';
 import { STOPS, TITLES } from '../stops';
+import { ruleSummary } from './decision-words';
 import FindingList from './FindingList.vue';
 
 const store = useHouse();
@@ -64,7 +65,7 @@ const reopen = (id: string) => store.apply(removeEntities(store.current, [{ coll
       </v-list>
     </section>
     <p v-for="one in switchedOff" :key="one.ruleId" class="muted">
-      Switched off: {{ one.ruleId }}, {{ one.amendment?.by }}, {{ one.amendment?.date }}
+      Switched off: {{ ruleSummary(one.ruleId) }}, {{ one.amendment?.by }}, {{ one.amendment?.date }}
     </p>
     <v-btn block @click="showPasses = !showPasses">
       {{ showPasses ? 'Show what is open' : 'Show what is met, and why' }}

@@ -11,7 +11,6 @@ import { useSession } from '../stores/session';
 import { useView } from '../stores/view';
 import { download } from './download';
 import BreakerSearch from './BreakerSearch.vue';
-import JobDialog from './JobDialog.vue';
 import NoticeMenu from './NoticeMenu.vue';
 import LevelDialog from './LevelDialog.vue';
 import type { Layout } from './use-layout';
@@ -93,6 +92,7 @@ const levelEntries = computed(() => [
 
 /** What has no room on a phone's bar. */
 const moreEntries = computed(() => [
+  { value: 'redo', word: 'Redo', disabled: !store.redoStack.length },
   { value: 'houses', word: 'All houses' },
   { value: 'job', word: 'Job and shop standards' },
   { value: 'plan', word: 'Plan sheet' },
@@ -106,7 +106,8 @@ const moreEntries = computed(() => [
   ...themeEntries.value.map((one, i) => ({ ...one, ...(i === 0 ? { group: 'Colors' } : {}) })),
 ]);
 function chooseMore(value: string): void {
-  if (value === 'houses') void router.push('/houses');
+  if (value === 'redo') store.redo();
+  else if (value === 'houses') void router.push('/houses');
   else if (value === 'plan') void router.push(`/houses/${store.id}/plan`);
   else if (value === 'job') view.job = 'job';
   else if (value === 'file') save();
@@ -145,7 +146,7 @@ function chooseMore(value: string): void {
       @update:model-value="setEdition"
     />
     <template v-if="layout !== 'phone'">
-      <v-btn @click="view.job = 'job'">Job</v-btn>
+      <v-btn :aria-pressed="view.job !== ''" @click="view.job = view.job ? '' : 'job'">Job</v-btn>
       <v-btn :to="`/houses/${store.id}/plan`" title="The plan to scale, for paper">Plan sheet</v-btn>
     </template>
     <span class="grow" />
@@ -157,7 +158,14 @@ function chooseMore(value: string): void {
     <v-btn class="icon" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!store.undoStack.length" @click="store.undo">
       ↶
     </v-btn>
-    <v-btn class="icon" aria-label="Redo" title="Redo (Ctrl Y)" :disabled="!store.redoStack.length" @click="store.redo">
+    <v-btn
+      v-if="layout !== 'phone'"
+      class="icon"
+      aria-label="Redo"
+      title="Redo (Ctrl Y)"
+      :disabled="!store.redoStack.length"
+      @click="store.redo"
+    >
       ↷
     </v-btn>
     <NoticeMenu />
@@ -169,7 +177,6 @@ function chooseMore(value: string): void {
       <v-btn class="icon" aria-label="Help" title="Keys (?)" @click="emit('help')">?</v-btn>
     </template>
     <LevelDialog v-if="editing" :level="editing" @close="editing = undefined" />
-    <JobDialog v-if="view.job" :first="view.job" @close="view.job = ''" />
   </header>
 </template>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { defineAsyncComponent, onUnmounted, onMounted, ref, watch, type Component } from 'vue';
-import { useRouter } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { useHouse } from '../stores/house';
 import { useFirmStandards } from '../stores/firm-standards';
-import { useView } from '../stores/view';
+import { JOB_PARTS, useView, type JobPart } from '../stores/view';
 import ConflictDialog from '../frame/ConflictDialog.vue';
 import HelpDialog from '../frame/HelpDialog.vue';
 import OrderRail from '../frame/OrderRail.vue';
@@ -23,6 +23,23 @@ const router = useRouter();
 const failure = ref('');
 const showHelp = ref(false);
 const layout = useLayout();
+
+const StandardsPage = defineAsyncComponent(() => import('../frame/StandardsPage.vue'));
+const route = useRoute();
+const jobOf = (word: unknown): JobPart | '' => JOB_PARTS.find((one) => one === word) ?? '';
+// The page of standards is in the address: it opens again on a reload, and the browser's way back closes it.
+watch(
+  () => view.job,
+  (job) => {
+    if (job === jobOf(route.query['job'])) return;
+    const query = { ...route.query, job: job || undefined };
+    void (job && !route.query['job'] ? router.push({ query }) : router.replace({ query }));
+  },
+);
+watch(
+  () => route.query['job'],
+  (job) => void (view.job = jobOf(job)),
+);
 
 const PAPERS: ReadonlySet<Stop> = new Set(STAGES.flatMap((one) => (one.papers ? [one.id] : [])));
 const stages: Record<Stop, Component> = {
@@ -47,6 +64,7 @@ const stages: Record<Stop, Component> = {
 async function open(): Promise<void> {
   failure.value = '';
   view.reset();
+  view.job = jobOf(route.query['job']);
   try {
     void firm.load();
     await store.open(props.id);
@@ -87,6 +105,7 @@ watch(
     view.tool = 'select';
     view.proposal = null;
     view.shows = 'sheet';
+    view.job = '';
   },
 );
 </script>
@@ -95,10 +114,13 @@ watch(
   <div v-if="store.house" class="frame" :class="[stop, layout, `shows-${view.shows}`, { papers: PAPERS.has(stop) }]">
     <TopBar class="top" :layout="layout" @help="showHelp = true" />
     <OrderRail v-if="layout !== 'phone'" class="rail" :stop="stop" />
-    <main class="stage" data-surface>
+    <main v-show="!view.job" class="stage" data-surface>
       <component :is="stages[stop]" />
     </main>
-    <SidePanel class="side" :stop="stop" />
+    <SidePanel v-show="!view.job" class="side" :stop="stop" />
+    <main v-if="view.job" class="whole">
+      <StandardsPage :first="view.job" @part="view.job = $event" @close="view.job = ''" />
+    </main>
     <PhoneBar v-if="layout === 'phone'" class="bar-below" :stop="stop" />
     <ConflictDialog />
     <SignedOutBar v-if="store.syncState.kind === 'signed-out'" />
@@ -145,6 +167,23 @@ watch(
 }
 .side {
   grid-area: side;
+}
+/* Over stage and side region, which wait as they were left. */
+.whole {
+  grid-area: stage / stage / side / side;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+.whole > * {
+  flex: 1;
+}
+.frame.tablet > .whole {
+  grid-area: stage / stage / side / stage;
+}
+.frame.phone > .whole {
+  grid-area: stage;
 }
 .bar-below {
   grid-area: below;

@@ -3,9 +3,19 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 
 export type SelectedKind = 'room' | 'opening' | 'feature' | 'box' | 'circuit' | 'panel';
-/** Parts of the dialog about the job. */
-export type JobPart =
-  'job' | 'firm' | 'heights' | 'circuits' | 'switching' | 'routes' | 'make-up' | 'boxes' | 'decisions';
+/** Parts of the page about the job. */
+export const JOB_PARTS = [
+  'job',
+  'firm',
+  'heights',
+  'circuits',
+  'switching',
+  'routes',
+  'make-up',
+  'boxes',
+  'decisions',
+] as const;
+export type JobPart = (typeof JOB_PARTS)[number];
 export interface Selected {
   readonly kind: SelectedKind;
   readonly id: string;
@@ -25,7 +35,7 @@ export const useView = defineStore('view', () => {
   const isTall = ref(false);
   let partOwner: symbol | null = null;
   const tool = ref('select');
-  /** The open part of the dialog about the job and its shop standards; empty while it is shut. */
+  /** The open part of the page about the job and its shop standards; empty while it is shut. */
   const job = ref<JobPart | ''>('');
   /** Where the sheet should fly to next; a new object each time. */
   const target = shallowRef<{ readonly bounds: Bounds } | null>(null);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue';
 import { breakerMark, circuitVolts, count, type PanelSchedule, type ScheduleRow } from '@winculum/core';
-import { decisionWords } from '../../frame/decision-words';
+import { decisionWords, ruleSummary } from '../../frame/decision-words';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
@@ -121,7 +121,7 @@ function moveTo(space: number | null): void {
       <p v-if="amendments.length">
         <b>Local amendments:</b>
         <template v-for="one in amendments" :key="one.id"
-          >{{ one.rule }} {{ decisionWords(one) }} ({{ one.by }}, {{ one.date }}).
+          >{{ ruleSummary(one.rule) }}: {{ decisionWords(one) }} ({{ one.by }}, {{ one.date }}).
         </template>
       </p>
       <p v-if="store.check!.accepted.length">

@@ -21,13 +21,18 @@ import FirmStandards from './FirmStandards.vue';
 import BoxTypeEditor from './BoxTypeEditor.vue';
 import { findStandards, PART_LEADS, STANDARD_FIELDS, STANDARD_PARTS, type StandardPart } from './standard-fields';
 import StandardsForm from './StandardsForm.vue';
-import { decisionWords, rulingsOf } from './decision-words';
+import { useLayout } from './use-layout';
+import { decisionWords, rulingsOf, ruleSummary } from './decision-words';
 import PresetEditor from './PresetEditor.vue';
 
+/** What is known of the job, the standards that this house follows, and what the authority has decided: a page over the stage, in parts, with a search. */
 const props = defineProps<{ first: JobPart }>();
-const emit = defineEmits<{ close: [] }>();
+const layout = useLayout();
+const emit = defineEmits<{ close: []; part: [part: JobPart] }>();
 const store = useHouse();
 const house = computed(() => store.current);
+/** Escape in a field takes back what was typed there; anywhere else it goes back to the stage. */
+const leave = ({ target }: KeyboardEvent) => target instanceof HTMLInputElement || emit('close');
 const rulings = computed(() => rulingsOf(house.value));
 
 function setJob(changes: Partial<House['job']>): void {
@@ -69,6 +74,11 @@ const PARTS: Readonly<Record<JobPart, string>> = {
   decisions: 'Decisions',
 };
 const part = ref<JobPart>(props.first);
+watch(
+  () => props.first,
+  (next) => void (part.value = next),
+);
+watch(part, (next) => emit('part', next));
 const isStandards = (one: JobPart): one is StandardPart => (STANDARD_PARTS as readonly string[]).includes(one);
 /** What is typed to find a standard, whatever part it is in; a part that is opened ends it. */
 const sought = ref<string | null>('');
@@ -92,27 +102,33 @@ const limitItems = computed(() => [
     title: `${limitName(limit)}, now ${limitValue(limit, value)}`,
   })),
 ]);
-
-const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.summary ?? id;
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="780" scrollable @update:model-value="emit('close')">
-    <v-card>
-      <v-card-title class="px-6 pt-4">Job and shop standards</v-card-title>
-      <v-tabs v-model="part" show-arrows>
+  <section class="page" :class="layout" aria-label="Job and shop standards" @keydown.esc="leave">
+    <header class="row">
+      <h1 class="small-caps grow">Job and shop standards</h1>
+      <v-text-field
+        v-model="sought"
+        class="seek"
+        label="Find a standard"
+        placeholder="height, spare, fan, pigtail …"
+        clearable
+        autocomplete="off"
+      />
+      <v-btn color="primary" variant="flat" @click="emit('close')">Done</v-btn>
+    </header>
+    <div class="parts">
+      <v-tabs
+        v-model="part"
+        class="list"
+        :direction="layout === 'phone' ? 'horizontal' : 'vertical'"
+        show-arrows
+        aria-label="Parts"
+      >
         <v-tab v-for="(name, id) in PARTS" :key="id" :value="id" class="text-none">{{ name }}</v-tab>
       </v-tabs>
-      <v-divider />
-      <v-card-text class="body">
-        <v-text-field
-          v-model="sought"
-          class="seek"
-          label="Find a standard"
-          placeholder="height, spare, fan, pigtail …"
-          clearable
-          autocomplete="off"
-        />
+      <div class="body" role="tabpanel" tabindex="0" :aria-label="sought?.trim() ? 'What was found' : PARTS[part]">
         <template v-if="sought?.trim()">
           <p v-if="!found.length" class="muted" role="status">No standard speaks of that.</p>
           <section v-for="one in found" :key="one.part" :aria-label="PARTS[one.part]">
@@ -174,7 +190,7 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             <v-list-item
               v-for="one in rulings"
               :key="one.id"
-              :title="`${summaryOf(one.rule)}: ${decisionWords(one)}`"
+              :title="`${ruleSummary(one.rule)}: ${decisionWords(one)}`"
               :subtitle="`${one.by}, ${one.date} ${one.note}`"
             >
               <template v-if="store.canEdit" #append>
@@ -214,22 +230,60 @@ const summaryOf = (id: string) => rules.find((rule) => rule.id === id)?.meta.sum
             <v-btn class="wide" type="submit" color="primary" variant="flat">Add the amendment</v-btn>
           </v-form>
         </div>
-      </v-card-text>
-      <v-divider />
-      <v-card-actions>
-        <v-spacer /><v-btn color="primary" variant="flat" @click="emit('close')">Done</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+      </div>
+    </div>
+  </section>
 </template>
 
 <style scoped>
-.body {
-  min-height: 340px;
+.page {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  background: var(--card);
+}
+.page > .row {
+  padding: 12px 24px;
+  border-bottom: 1px solid var(--rule);
+  align-items: center;
 }
 .seek {
-  max-width: 360px;
-  margin-bottom: 14px;
+  flex: 0 1 340px;
+}
+.parts {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 168px minmax(0, 1fr);
+}
+.list {
+  padding-top: 12px;
+  background: var(--rail);
+  height: 100%;
+}
+.list :deep(.v-tab) {
+  justify-content: flex-start;
+}
+.body {
+  overflow-y: auto;
+  padding: 22px 28px 40px;
+}
+.body > * {
+  max-width: 860px;
+}
+.page.phone .parts {
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
+}
+.page.phone .list {
+  padding: 0;
+  height: auto;
+}
+.page.phone > .row {
+  flex-wrap: wrap;
+  padding: 10px 14px;
+}
+.page.phone .body {
+  padding: 16px 14px 40px;
 }
 .part {
   margin: 14px 0 8px;
