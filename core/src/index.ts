@@ -81,7 +81,11 @@ export {
   USE_KINDS,
   type UseKind,
   type Decision,
+  CEILINGS,
+  type Ceiling,
   COVERINGS,
+  SIDINGS,
+  type Siding,
   type Edition,
   EDITIONS,
   type Grade,
@@ -278,6 +282,7 @@ export { feedPanel } from './nec/feed-panel';
 export { feederLoad } from './nec/requirements/feeder-load';
 export { feederAmpacity, feederDrop, leastFeeder } from './service/feeder-size';
 export { leastServiceAmps, loadsOfHouse, withMore } from './nec/requirements/service-load';
+export { coveringOf, readLayers } from './typed/read-layers';
 export { readTypedBox, type TypedBox } from './typed/typed-box';
 export { addTypedRoom } from './typed/typed-room';
 export { addTypedThing, readThing } from './typed/typed-thing';
@@ -378,7 +383,7 @@ export {
   threadsOf,
 } from './phases/comments';
 export { boardOf, type BoardRow, type PhaseCell, phaseOf } from './phases/board';
-export { plateOf, trimSheets } from './close-out/trim-sheets';
+export { lampColors, plateOf, trimSheets } from './close-out/trim-sheets';
 export { fitDay, type FittedDay } from './load-profile/fit-day';
 export { keepDay, readDay } from './load-profile/kept-days';
 export { supplyLimits } from './load-profile/supply-limits';

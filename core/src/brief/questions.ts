@@ -163,6 +163,13 @@ export const QUESTIONS: readonly Question[] = [
     why: 'Selectable fixtures are set alike before the ceiling is closed.',
     usual: '2700 K in living rooms and bedrooms, 3000 K in kitchen and baths',
     who: 'designer',
+    drawn: ({ house }) => {
+      const lit = Object.values(house.rooms).filter((room) =>
+        boxesOf({ house, room }).some((box) => deviceOf(box, 'luminaire')),
+      );
+      const colors = [...new Set(lit.map((room) => room.lampK))];
+      return lit.length > 0 && !colors.includes(undefined) ? `said: ${colors.join(', ')} K` : undefined;
+    },
   },
   {
     id: 'siding',
@@ -172,6 +179,14 @@ export const QUESTIONS: readonly Question[] = [
     usual: 'lap siding on a mounting block',
     who: 'builder',
     when: ({ house }) => Object.values(house.rooms).some((one) => OUTSIDE.includes(one.kind)),
+    drawn: ({ house }) => {
+      const kinds = new Set(
+        Object.values(house.rooms).flatMap((room) =>
+          OUTSIDE.includes(room.kind) ? [room.siding?.kind ?? 'undecided'] : [],
+        ),
+      );
+      return kinds.has('undecided') ? undefined : `drawn: ${[...kinds].join(', ').replaceAll('-', ' ')}`;
+    },
     rests: ({ house }) =>
       Object.values(house.rooms)
         .filter((room) => OUTSIDE.includes(room.kind))
@@ -369,7 +384,9 @@ export const QUESTIONS: readonly Question[] = [
     why: 'Lights are drawn on the floor first, so that they can be moved before anything is cut.',
     usual: 'a flat ceiling',
     who: 'designer',
-    drawn: has('beam'),
+    drawn: either(has('beam'), ({ room }) =>
+      room?.ceiling && room.ceiling.kind !== 'undecided' ? `drawn: a ceiling of ${room.ceiling.kind}` : undefined,
+    ),
     rests: inCeiling,
   },
   {

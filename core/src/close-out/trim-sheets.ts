@@ -12,6 +12,30 @@ interface TrimLine {
 interface TrimSheet {
   readonly room: Room;
   readonly boxes: readonly TrimLine[];
+  /** Lights whose lamps have a color: those of this room, and in all. */
+  readonly lamps: number;
+}
+
+/** Luminaires of a room that get lamps or are set to a color. */
+const lampsOf = (house: House, room: Room): number =>
+  inRoom(house.boxes, room.id).reduce(
+    (sum, { state, devices }) =>
+      state === 'existing' || state === 'future'
+        ? sum
+        : sum + Object.values(devices).filter((one) => one.kind === 'luminaire').length,
+    0,
+  );
+
+/** How many lights of each color are to be set or lamped, kelvin by kelvin; those of which nobody has said it last. */
+export function lampColors(house: House): readonly { readonly kelvin: number | undefined; readonly count: number }[] {
+  const counts = new Map<number | undefined, number>();
+  for (const room of Object.values(house.rooms)) {
+    const n = lampsOf(house, room);
+    if (n > 0) counts.set(room.lampK, (counts.get(room.lampK) ?? 0) + n);
+  }
+  return [...counts]
+    .map(([kelvin, count]) => ({ kelvin, count }))
+    .sort((a, b) => (a.kelvin ?? Infinity) - (b.kelvin ?? Infinity));
 }
 
 /** Boxes this near to each other's height on one wall are seen as one line, inches: *common practice*. */
@@ -52,6 +76,7 @@ export function trimSheets(house: House): readonly TrimSheet[] {
         .filter((box) => box.state !== 'existing' && box.state !== 'future')
         .toSorted((a, b) => a.tag.localeCompare(b.tag, 'en', { numeric: true }))
         .map((box) => ({ box, what: describeBox(box), aligned: alignedWith(house, box) })),
+      lamps: lampsOf(house, room),
     }))
     .filter((one) => one.boxes.length > 0);
 }

@@ -10,6 +10,7 @@ export const UNITS_BY_ENDING: readonly (readonly [ending: RegExp, write: (value:
   [/Ft$/, (value) => `${value} ft`],
   [/Lb$/, (value) => `${value} lb`],
   [/A$/, (value) => `${value} A`],
+  [/lampK$/, (value) => `${value} K`],
   [/F$/, (value) => `${value} °F`],
   [/Percent$/, (value) => `${value} %`],
 ];
@@ -18,6 +19,7 @@ const NAMES: Readonly<Record<string, string>> = {
   hp: 'Horsepower',
   alongIn: 'From the start of the wall',
   at: 'Place',
+  lampK: 'Lamp color',
   x: 'Place across',
   y: 'Place down',
 };

@@ -88,12 +88,60 @@ export const roomKindSchema = z.enum(ROOM_KINDS);
 export type RoomKind = z.infer<typeof roomKindSchema>;
 
 export const COVERINGS = ['gypsum', 'tile', 'wood', 'plaster', 'masonry', 'undecided'] as const;
+/** What lies on the studs, one over the other. */
+export const COVERING_LAYERS = [
+  'gypsum',
+  'plaster',
+  'backer',
+  'mortar',
+  'tile',
+  'stone',
+  'wood',
+  'furring',
+  'foam',
+] as const;
+export type CoveringLayer = (typeof COVERING_LAYERS)[number];
 /** Wall covering and its whole thickness on the studs, inches: a box's front stands flush with it (NEC 314.20). */
-const coveringSchema = z.strictObject({
-  kind: z.enum(COVERINGS),
-  thicknessIn: z.number().min(0).max(6),
-});
+const coveringSchema = z
+  .strictObject({
+    kind: z.enum(COVERINGS),
+    thicknessIn: z.number().min(0).max(6),
+    /** From the studs outwards; together as thick as the whole. */
+    layers: z
+      .array(z.strictObject({ kind: z.enum(COVERING_LAYERS), thicknessIn: z.number().gt(0).max(6) }))
+      .min(1)
+      .max(6)
+      .optional(),
+  })
+  .refine(
+    ({ layers, thicknessIn }) =>
+      !layers || Math.abs(layers.reduce((sum, one) => sum + one.thicknessIn, 0) - thicknessIn) < 1 / 64,
+    'is as thick as its layers together',
+  );
 export type Covering = z.infer<typeof coveringSchema>;
+
+export const CEILINGS = ['gypsum', 'plaster', 'wood', 'coffered', 'drop', 'undecided'] as const;
+/** What hangs under the joists, and how thick it is on them, inches; a dropped ceiling by how far it hangs down. */
+const ceilingSchema = z.strictObject({ kind: z.enum(CEILINGS), thicknessIn: z.number().min(0).max(60) });
+export type Ceiling = z.infer<typeof ceilingSchema>;
+
+export const SIDINGS = [
+  'lap',
+  'shingle',
+  'board-and-batten',
+  'panel',
+  'stucco',
+  'brick',
+  'stone',
+  'undecided',
+] as const;
+/** What clads the house where an outdoor place adjoins it: thickness on the sheathing, and what is seen of each course, inches. */
+const sidingSchema = z.strictObject({
+  kind: z.enum(SIDINGS),
+  thicknessIn: z.number().min(0).max(8),
+  courseIn: z.number().min(2).max(24).optional(),
+});
+export type Siding = z.infer<typeof sidingSchema>;
 
 const framingSchema = z.strictObject({
   depth: z.enum(['2x4', '2x6', '2x8']).default('2x4'),
@@ -173,6 +221,11 @@ export const roomSchema = z.strictObject({
   grade: z.enum(['below', 'above']).optional(),
   /** An indoor place that is damp or wet: a greenhouse, the room of a spa, a floor that is hosed down. */
   damp: z.boolean().optional(),
+  /** What its ceiling is made of, and what clads the house beside it outdoors; not known where nothing is said. */
+  ceiling: ceilingSchema.optional(),
+  siding: sidingSchema.optional(),
+  /** Color temperature of its lamps, kelvin. */
+  lampK: z.number().int().min(1800).max(6500).optional(),
   /** The structure it is part of, where that is not the house; and the dwelling unit, where there are several. */
   building: id.optional(),
   unit: id.optional(),

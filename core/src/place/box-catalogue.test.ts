@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { House, RoomKind } from '../house/schema';
 import { effectOfKind } from '../nec/name-effect';
-import { backingFor, BOX_TYPES, boxTypes, settingOf, suitableType, typeOf } from './box-catalogue';
+import { backingFor, BOX_TYPES, boxTypes, needsSidingBlock, settingOf, suitableType, typeOf } from './box-catalogue';
 import { aHouse, bedroom } from '../test/house-builder';
 
 const one = (kind: RoomKind, device: Record<string, unknown>, box: Record<string, unknown> = {}, covering?: object) => {
@@ -73,6 +73,44 @@ describe('how it is set', () => {
   ])('covering %j: %f in out of the stud', (covering, out, advice) => {
     const { house, box } = one('den', {}, {}, covering);
     expect(settingOf(house, box)).toEqual({ standsOutIn: out, advice });
+  });
+
+  it.each([
+    [undefined, undefined, undefined],
+    [{ kind: 'gypsum', thicknessIn: 0.625 }, 0.625, undefined],
+    [{ kind: 'wood', thicknessIn: 0.75 }, 0.75, 'wood burns: flush or proud, never back'],
+    [
+      { kind: 'drop', thicknessIn: 8 },
+      undefined,
+      'hung ceiling: box on a bar between its runners, or on the structure with a whip',
+    ],
+    [
+      { kind: 'undecided', thicknessIn: 0 },
+      undefined,
+      'ceiling undecided: use a box of adjustable depth, or set it later',
+    ],
+  ] as const)('in a ceiling %j: %s in out of the joist', (ceiling, out, advice) => {
+    const { house, box } = above('foyer', 72, {});
+    const with1: House = { ...house, rooms: { ...house.rooms, [box.room]: { ...house.rooms[box.room]!, ceiling } } };
+    expect(settingOf(with1, box)).toEqual({ standsOutIn: out, advice });
+  });
+
+  it.each([
+    [undefined, undefined, undefined, false],
+    [{ kind: 'lap', thicknessIn: 0.5, courseIn: 7 }, 0.5, 'mounting block over a whole course of 7 in, flashed', true],
+    [{ kind: 'board-and-batten', thicknessIn: 0.75 }, 0.75, 'between two battens, or on a mounting block', true],
+    [
+      { kind: 'brick', thicknessIn: 4.5 },
+      4.5,
+      'brick: front flush with the finished face, extension ring as it is laid',
+      false,
+    ],
+    [{ kind: 'panel', thicknessIn: 0.4375 }, 0.4375, undefined, false],
+  ] as const)('outdoors in siding %j: %s in', (siding, out, advice, block) => {
+    const { house, box } = one('porch', {}, {});
+    const with1: House = { ...house, rooms: { ...house.rooms, [box.room]: { ...house.rooms[box.room]!, siding } } };
+    expect(settingOf(with1, box)).toEqual({ standsOutIn: out, advice });
+    expect(needsSidingBlock(with1, box)).toBe(block);
   });
 
   it('asks for a block behind three gangs, and for backing for weight', () => {

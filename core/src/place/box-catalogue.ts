@@ -1,5 +1,5 @@
 import { OUTDOOR_KINDS } from './outdoors';
-import type { Box, BoxType, Covering, House } from '../house/schema';
+import type { Box, BoxType, Ceiling, Covering, House, Siding } from '../house/schema';
 import { memo } from '../cache/memo';
 import { HABITABLE_ROOMS } from './habitable';
 import { viewRoom } from '../plan/room-view';
@@ -160,8 +160,10 @@ export const findBoxType = (house: Pick<House, 'standards'>, id: string | undefi
 /** What covers the wall behind a box, or the usual covering; undefined for one that is in no wall. */
 export function coveringAt(house: House, box: Box): Covering | undefined {
   const { at } = box;
-  if (at.kind !== 'wall') return undefined;
-  const corner = house.rooms[box.room]!.corners.find((one) => one.id === at.wall);
+  const room = house.rooms[box.room]!;
+  // Outdoors it is siding, of which it says itself what it wants.
+  if (at.kind !== 'wall' || OUTDOOR_KINDS.has(room.kind)) return undefined;
+  const corner = room.corners.find((one) => one.id === at.wall);
   return corner?.covering ?? { kind: 'gypsum', thicknessIn: house.standards.coveringIn };
 }
 
@@ -233,8 +235,68 @@ interface BoxSetting {
   readonly advice: string | undefined;
 }
 
+/** What a box in a ceiling has to reach through: *common practice*; a box above tiles that lift out stays accessible (NEC 314.29). */
+function inCeiling(ceiling: Ceiling | undefined): BoxSetting {
+  if (!ceiling) return { standsOutIn: undefined, advice: undefined };
+  const { kind, thicknessIn } = ceiling;
+  switch (kind) {
+    case 'undecided':
+      return { standsOutIn: undefined, advice: 'ceiling undecided: use a box of adjustable depth, or set it later' };
+    case 'drop':
+      return {
+        standsOutIn: undefined,
+        advice: 'hung ceiling: box on a bar between its runners, or on the structure with a whip',
+      };
+    case 'coffered':
+      return {
+        standsOutIn: thicknessIn,
+        advice: 'coffers: set it in the middle of a panel, after their layout is on the floor',
+      };
+    case 'wood':
+      return { standsOutIn: thicknessIn, advice: 'wood burns: flush or proud, never back' };
+    default:
+      return { standsOutIn: thicknessIn, advice: undefined };
+  }
+}
+
+/** Whether a box outdoors wants a block, since the siding under it is not flat. */
+export function needsSidingBlock(house: House, box: Box): boolean {
+  const { kind, siding } = house.rooms[box.room]!;
+  return (
+    box.at.kind === 'wall' &&
+    OUTDOOR_KINDS.has(kind) &&
+    (siding?.kind === 'lap' || siding?.kind === 'shingle' || siding?.kind === 'board-and-batten')
+  );
+}
+
+/** How an outdoor box meets the siding: *common practice*; what is behind the siding is kept dry by whoever hangs it. */
+function inSiding(siding: Siding | undefined): BoxSetting {
+  if (!siding) return { standsOutIn: undefined, advice: undefined };
+  const { kind, thicknessIn, courseIn } = siding;
+  const course = courseIn === undefined ? '' : ` of ${courseIn} in`;
+  switch (kind) {
+    case 'undecided':
+      return { standsOutIn: undefined, advice: 'siding undecided: leave a tail, or a box of adjustable depth' };
+    case 'lap':
+    case 'shingle':
+      return { standsOutIn: thicknessIn, advice: `mounting block over a whole course${course}, flashed` };
+    case 'board-and-batten':
+      return { standsOutIn: thicknessIn, advice: 'between two battens, or on a mounting block' };
+    case 'panel':
+      return { standsOutIn: thicknessIn, advice: undefined };
+    default:
+      return {
+        standsOutIn: thicknessIn,
+        advice: `${kind}: front flush with the finished face, extension ring as it is laid`,
+      };
+  }
+}
+
 /** Front edges stand flush; not over 1/4 in back in a covering that does not burn, not at all in one that does: NEC 314.20. */
 export function settingOf(house: House, box: Box): BoxSetting {
+  const room = house.rooms[box.room]!;
+  if (box.at.kind === 'ceiling') return inCeiling(room.ceiling);
+  if (box.at.kind === 'wall' && OUTDOOR_KINDS.has(room.kind)) return inSiding(room.siding);
   const covering = coveringAt(house, box);
   if (!covering) return { standsOutIn: undefined, advice: undefined };
   if (covering.kind === 'undecided')

@@ -1,4 +1,4 @@
-import { backingFor } from '../place/box-catalogue';
+import { backingFor, needsSidingBlock } from '../place/box-catalogue';
 import type { Box, House, Route } from '../house/schema';
 import { holesOf } from './holes';
 import { laidCables } from './laid';
@@ -70,6 +70,12 @@ export function smallParts(house: House, routes: Iterable<Route>): readonly Smal
       what: 'cable connectors at panels',
       count: sum(laid.filter((one) => !one.run.from).map((one) => Math.max(1, one.kinds.length))),
       why: 'one for each cable into a metal enclosure (312.5(C))',
+    },
+    {
+      what: 'mounting blocks in siding',
+      count: Object.values(house.boxes).filter((box) => box.state !== 'existing' && needsSidingBlock(house, box))
+        .length,
+      why: 'one for each box on lap siding, shingles or battens: common practice',
     },
     {
       what: 'bored plates to seal',

@@ -5,6 +5,8 @@ import {
   count,
   evidenceOfHouse,
   futuresOf,
+  type Inspection,
+  itemAsks,
   inspectionPacket,
   mustKnow,
   originsOf,
@@ -43,6 +45,13 @@ const origins = computed(() => originsOf(house.value));
 const rulings = computed(() => rulingsOf(house.value));
 const answers = computed(() => mustKnow(house.value).filter((one) => one.state === 'answered'));
 const visits = computed(() => visitsOf(house.value));
+/** What an inspector said line by line: how many passed, and the others by name. */
+const linesOf = ({ items = {} }: Inspection) => ({
+  passed: Object.values(items).filter((said) => said === 'passed').length,
+  others: Object.entries(items).flatMap(([item, said]) =>
+    said === 'passed' ? [] : [{ asks: itemAsks(item) ?? item, said: said.replace('-', ' ') }],
+  ),
+});
 const tested = computed(() => {
   const script = testScript(house.value);
   const right = script.filter((one) => stateOf(one, house.value.results[one.id]) === 'right').length;
@@ -122,6 +131,12 @@ const removeNote = (id: string) => store.apply(removeEntities(house.value, [{ co
     <ul>
       <li v-for="{ visit } in visits" :key="visit.id">
         {{ visit.kind }}, {{ visit.date }}, {{ visit.inspector }}: <b>{{ visit.result }}</b>
+        <template v-if="linesOf(visit).passed">; {{ count(linesOf(visit).passed, 'line') }} passed</template>
+        <ul v-if="linesOf(visit).others.length">
+          <li v-for="one in linesOf(visit).others" :key="one.asks">
+            {{ one.asks }} <b>{{ one.said }}</b>
+          </li>
+        </ul>
       </li>
       <li v-for="one in settings" :key="one.id">
         {{ one.what }}: set {{ house.results[one.id]!.date }} by {{ house.results[one.id]!.by }}

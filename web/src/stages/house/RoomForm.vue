@@ -21,6 +21,7 @@ import LineField from '../../fields/LineField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import TickField from '../../fields/TickField.vue';
 import RoomHeat from './RoomHeat.vue';
+import RoomFinish from './RoomFinish.vue';
 import NameEffect from './NameEffect.vue';
 import WallForms from './WallForms.vue';
 
@@ -139,6 +140,7 @@ function remove(): void {
       />
     </template>
     <RoomHeat v-if="!OUTDOOR_KINDS.has(room.kind)" :room="room" />
+    <RoomFinish :room="room" />
     <WallForms :room="room" />
     <NameEffect :room="room" />
     <div v-if="store.canEdit" class="row">

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { changeEntity, COVERINGS, formatLength, parseLength, wallLoop, type Corner, type Room } from '@winculum/core';
+import {
+  changeEntity,
+  coveringOf,
+  COVERINGS,
+  readLayers,
+  formatLength,
+  parseLength,
+  wallLoop,
+  type Corner,
+  type Room,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LengthField from '../../fields/LengthField.vue';
@@ -64,6 +74,18 @@ function setStuds(corner: Corner, line: string): void {
   change(corner, { framing: studsAtIn.length > 0 ? { ...rest, studsAtIn } : rest });
 }
 
+const layersOf = ({ covering }: Corner): string =>
+  (covering?.layers ?? [])
+    .map((one) => `${one.kind} ${formatLength(one.thicknessIn, store.current.standards.lengths).replace(/^0'-/, '')}`)
+    .join(', ');
+/** Layers make the covering and its thickness; an empty line leaves the covering as it is, without them. */
+function setLayers(corner: Corner, line: string): void {
+  const read = readLayers(line);
+  if (!read.ok) store.problem = read.problems[0]!.message;
+  else if (read.value.length > 0) change(corner, { covering: coveringOf(read.value) });
+  else if (corner.covering) change(corner, { covering: { ...corner.covering, layers: undefined } });
+}
+
 function setCovering(corner: Corner, kind: string): void {
   const known = kind as (typeof COVERINGS)[number];
   change(corner, { covering: kind === '' ? undefined : { kind: known, thicknessIn: USUAL[known] } });
@@ -92,7 +114,16 @@ function setCovering(corner: Corner, kind: string): void {
               v-if="corner.covering && corner.covering.kind !== 'undecided'"
               label="Thickness"
               :model-value="corner.covering.thicknessIn"
-              @update:model-value="change(corner, { covering: { ...corner.covering, thicknessIn: $event } })"
+              @update:model-value="
+                change(corner, { covering: { ...corner.covering, thicknessIn: $event, layers: undefined } })
+              "
+            />
+            <LineField
+              label="Layers on the studs"
+              hint="gypsum 1/2, mortar 1/8, tile 3/8"
+              :most="200"
+              :model-value="layersOf(corner)"
+              @update:model-value="setLayers(corner, $event)"
             />
             <ChoiceField
               label="Studs"

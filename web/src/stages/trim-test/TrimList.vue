@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue';
-import { BOX_PROGRESS, changeEntity, count, plateOf, trimSheets, TRIM_WAITS, type Box } from '@winculum/core';
+import {
+  BOX_PROGRESS,
+  changeEntity,
+  count,
+  lampColors,
+  plateOf,
+  trimSheets,
+  TRIM_WAITS,
+  type Box,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** What goes into every box, room by room: ticked when it is in, or held with the reason. */
@@ -12,6 +21,7 @@ const sheets = computed(() =>
     .map((one) => ({ ...one, boxes: one.boxes.filter(({ box }) => !props.onlyOpen || box.progress !== 'trimmed') }))
     .filter((one) => one.boxes.length > 0),
 );
+const colors = computed(() => lampColors(store.current));
 const isIn = (box: Box) => box.progress === 'trimmed';
 function tick(box: Box): void {
   const before = BOX_PROGRESS[BOX_PROGRESS.indexOf('trimmed') - 1]!;
@@ -33,6 +43,13 @@ const words = (why: string) => why.replaceAll('-', ' ');
 
 <template>
   <p v-if="!sheets.length" class="none muted">Nothing is left to trim here.</p>
+  <p v-if="sheets.length && colors.some((one) => one.kelvin)" class="muted">
+    Lamps:
+    <template v-for="(one, i) in colors" :key="one.kelvin ?? 0"
+      >{{ i ? ', ' : '' }}<b class="num">{{ one.count }}</b>
+      {{ one.kelvin ? `at ${one.kelvin} K` : 'of a color nobody has said' }}</template
+    >
+  </p>
   <section v-for="sheet in sheets" :key="sheet.room.id" class="leaf">
     <h2>{{ sheet.room.name }}</h2>
     <article
@@ -57,7 +74,13 @@ const words = (why: string) => why.replaceAll('-', ' ');
         >
       </div>
     </article>
-    <p class="muted small">{{ count(sheet.boxes.length, 'box', 'boxes') }}</p>
+    <p class="muted small">
+      {{ count(sheet.boxes.length, 'box', 'boxes')
+      }}<template v-if="sheet.lamps"
+        >, {{ count(sheet.lamps, 'light') }} <b v-if="sheet.room.lampK" class="num">at {{ sheet.room.lampK }} K</b
+        ><template v-else>, of which nobody has said the color</template></template
+      >
+    </p>
   </section>
   <v-menu
     v-if="asking"
