@@ -176,6 +176,7 @@ const style = computed(() =>
       <div
         v-show="isStack || tab !== 'stage'"
         class="lower"
+        :class="{ below: isStack && view.stagePart }"
         :style="isStack && view.stagePart ? { flex: `0 0 ${Math.min(lower, tallest)}px` } : {}"
       >
         <v-tabs v-if="isStack" v-model="tab" class="tabs" grow aria-label="Side panel">
@@ -273,7 +274,7 @@ const style = computed(() =>
 .desk .tabs {
   padding-right: 34px;
 }
-.desk .stage-part ~ .lower .tabs {
+.desk .lower.below .tabs {
   padding-right: 0;
 }
 .tabs {

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Box, House, LaidCable, LowVoltageRun } from '@winculum/core';
 import PlanDrawing from '../drawing/PlanDrawing.vue';
 import LowVoltageMarks from '../stages/routes/LowVoltageMarks.vue';
+import SleeveMarks from '../stages/routes/SleeveMarks.vue';
 import RouteMarks from '../stages/routes/RouteMarks.vue';
 import { MARGIN_IN, TITLE_IN, type Lens, type Paper, type Scale, type Tile } from './plan-paper';
 
@@ -25,6 +26,8 @@ const props = defineProps<{
 }>();
 /** Pixels of the screen an inch of the house takes: 96 to an inch of paper. */
 const pixels = computed(() => props.scale.paperIn * 96);
+/** Lenses that look into the walls. */
+const isOpen = computed(() => props.lens === 'routes' || props.lens === 'low-voltage');
 const textSize = computed(() => 0.1 / props.scale.paperIn);
 const size = computed(() => ({
   width: `${props.paper.widthIn}in`,
@@ -53,7 +56,7 @@ const barIn = computed(() => 120 * props.scale.paperIn);
   <section class="paper" :style="size" :aria-label="`Sheet ${tile.number} of ${count}`">
     <svg
       class="drawing"
-      :class="{ open: lens === 'routes' || lens === 'low-voltage' }"
+      :class="{ open: isOpen }"
       :style="drawing"
       :viewBox="`${tile.x} ${tile.y} ${tile.widthIn} ${tile.heightIn}`"
       role="img"
@@ -76,6 +79,13 @@ const barIn = computed(() => 120 * props.scale.paperIn);
           picked=""
           :is-all="false"
           :layers="{ wall: true, over: true, under: true }"
+        />
+        <SleeveMarks
+          v-if="isOpen && Object.keys(house.sleeves).length"
+          :house="house"
+          :level="level"
+          :scale="pixels"
+          :text-size="textSize"
         />
         <LowVoltageMarks v-if="lowRuns.length" :house="house" :level="level" :scale="pixels" :runs="lowRuns" />
       </PlanDrawing>
@@ -128,6 +138,7 @@ const barIn = computed(() => 120 * props.scale.paperIn);
           <li>▲ goes up, ▼ goes down through a plate; a number: cables together</li>
         </template>
         <li v-if="lens === 'low-voltage'">– · – low voltage, to its home</li>
+        <li v-if="isOpen && Object.keys(house.sleeves).length">═ sleeve, from room to room: ● capped, ○ open</li>
       </ul>
       <div class="title">
         <p class="name">{{ house.name }}</p>

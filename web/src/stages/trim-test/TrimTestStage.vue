@@ -89,7 +89,8 @@ const print = () => window.print();
     <template v-if="part === 'script'">
       <p class="muted small">
         Live work is for qualified people with tested meters and eye protection; make dead, lock and prove dead before a
-        box is opened. A three-lamp tester cannot tell a neutral used as a ground, nor a bootleg one.
+        box is opened. A three-lamp tester cannot tell a ground taken from the neutral: test to an independent ground
+        too.
       </p>
       <p v-if="!script.length" class="none">Nothing to try yet: place boxes and put them on circuits.</p>
       <TestScript :groups="shown" :script="script" />

@@ -1,0 +1,63 @@
+import { boundsOf, distance, nearestOnSegment, type Point } from '../geometry/geometry';
+import type { House, Room, Sleeve } from '../house/schema';
+import { placeOfEnd } from './sleeve-fill';
+
+/** One sleeve as it is seen on a level: between the walls of its rooms that face each other, or a stub where its other end lies elsewhere. */
+export interface SleeveLine {
+  readonly sleeve: Sleeve;
+  readonly from: Point;
+  readonly to: Point;
+  /** At the ends on this level: capped or open. */
+  readonly ends: readonly { readonly at: Point; readonly capped: boolean }[];
+  readonly words: string;
+}
+
+const middleOf = (room: Room): Point => {
+  const { minX, maxX, minY, maxY } = boundsOf(room.corners);
+  return { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
+};
+/** The point of a room's outline nearest to a place. */
+const edgeTowards = ({ corners }: Room, place: Point): Point =>
+  corners
+    .map((corner, i) => nearestOnSegment(place, corner, corners[(i + 1) % corners.length]!))
+    .reduce((best, one) => (distance(one, place) < distance(best, place) ? one : best));
+
+/** How long the stub is of a sleeve that leaves the level or the house, and how far two from one room stand apart, inches. */
+const [STUB_IN, APART_IN] = [36, 9];
+
+/** The sleeves with an end on a level. Where in its room an end lies the document says in words alone: the line shows which rooms it joins. */
+export function sleeveLines(house: House, level: string): readonly SleeveLine[] {
+  const roomOn = (id: string | null): Room | undefined => {
+    const room = id === null ? undefined : house.rooms[id];
+    return room?.level === level ? room : undefined;
+  };
+  return Object.values(house.sleeves).flatMap((sleeve, i): SleeveLine[] => {
+    const [a, b] = [roomOn(sleeve.from.room), roomOn(sleeve.to.room)];
+    const size = sleeve.kind === 'piece' ? '' : `, ${sleeve.trade} in`;
+    if (a && b && a !== b) {
+      const shift = (point: Point): Point => ({ x: point.x + (i % 4) * APART_IN, y: point.y + (i % 4) * APART_IN });
+      const from = shift(edgeTowards(a, middleOf(b)));
+      const to = shift(edgeTowards(b, middleOf(a)));
+      const ends = [
+        { at: from, capped: sleeve.from.capped },
+        { at: to, capped: sleeve.to.capped },
+      ];
+      return [{ sleeve, from, to, ends, words: `${sleeve.name}${size}` }];
+    }
+    const here = a ?? b;
+    if (!here) return [];
+    const [own, other] = a ? [sleeve.from, sleeve.to] : [sleeve.to, sleeve.from];
+    const middle = middleOf(here);
+    const from = { x: middle.x + (i % 4) * APART_IN, y: middle.y };
+    const to = { x: from.x, y: from.y + STUB_IN };
+    return [
+      {
+        sleeve,
+        from,
+        to,
+        ends: [{ at: from, capped: own.capped }],
+        words: `${sleeve.name}${size} to ${placeOfEnd(house, other)}`,
+      },
+    ];
+  });
+}
