@@ -34,6 +34,8 @@ export const supplySchema = z.strictObject({
   cordA: z.union([z.literal(20), z.literal(30), z.literal(50)]).optional(),
   /** Service conductors as they are. */
   conductor: conductorSchema.optional(),
+  /** Their neutral where it is of another size, of the same metal: 220.61, 250.24(C). */
+  neutral: sizeSchema.optional(),
   /** Available fault current, amperes, as the utility says. */
   faultA: z.number().int().min(100).max(200_000).optional(),
   /** A disconnect outdoors for the fire service, 230.85. */
@@ -101,6 +103,7 @@ export const feederSchema = z.strictObject({
   /** Nonmetallic cable, service-entrance cable (SER), underground cable (UF), or single conductors in a raceway. */
   wiring: z.enum(['nonmetallic', 'service-entrance', 'underground', 'raceway']).default('service-entrance'),
   conductor: conductorSchema,
+  /** Its neutral where it is of another size, of the same metal: 220.61, 215.2(A). */
   neutral: sizeSchema.optional(),
   /** Equipment grounding conductor by its size, a metal raceway that serves as one, or none. */
   ground: z.union([sizeSchema, z.literal('raceway'), z.literal('none')]),

@@ -20,12 +20,19 @@ const house = (...sleeves: object[]) =>
 describe('sleeves on the plan', () => {
   it('lead between the walls of two rooms that face each other', () =>
     expect(sleeveLines(house({ from: { room: 'a', capped: true }, to: { room: 'b' } }), 'L1')).toMatchObject([
-      { from: { x: 100, y: 50 }, to: { x: 300, y: 50 }, ends: [{ capped: true }, { capped: false }], words: 'S0, 1 in' },
+      {
+        from: { x: 100, y: 50 },
+        to: { x: 300, y: 50 },
+        ends: [{ capped: true }, { capped: false }],
+        words: 'S0, 1 in',
+      },
     ]));
 
   it('leave the level as a stub that says where to, seen from both levels, and nowhere else', () => {
     const one = house({ from: { room: 'a' }, to: { room: 'up', note: 'at the hatch' } }, { to: { room: null } });
-    expect(sleeveLines(one, 'L1')).toMatchObject([{ ends: [{ capped: false }], words: 'S0, 1 in to up, at the hatch' }]);
+    expect(sleeveLines(one, 'L1')).toMatchObject([
+      { ends: [{ capped: false }], words: 'S0, 1 in to up, at the hatch' },
+    ]);
     expect(sleeveLines(one, 'L2')).toMatchObject([{ words: 'S0, 1 in to a' }]);
     expect(sleeveLines(one, 'L3')).toEqual([]);
   });

@@ -4,7 +4,13 @@ import { outletsOn } from '../../circuits/outlets';
 import { panelsBehind, servicePanel } from '../../circuits/panel-tree';
 import type { Circuit, Feeder, House, Room } from '../../house/schema';
 import { dwellingLoads, groupOf, type DwellingLoads } from '../../service/connected-loads';
-import { optionalLoad, standardLoad, type CalculationLine, type LoadCalculation } from '../../service/load-calculation';
+import {
+  neutralLoad,
+  optionalLoad,
+  standardLoad,
+  type CalculationLine,
+  type LoadCalculation,
+} from '../../service/load-calculation';
 import { areaOfRoomsFt2 } from './dwelling-area';
 
 /** The load of a panel that is fed by a feeder. */
@@ -14,6 +20,8 @@ interface FeederLoad {
   readonly isWholeDwelling: boolean;
   /** What its conductors must carry and its breaker hold, amperes. */
   readonly amps: number;
+  /** What its neutral must carry, 220.61, amperes. */
+  readonly neutralA: number;
 }
 
 /** The optional method is for feeders of 100 A and more: 220.82(A). */
@@ -100,7 +108,11 @@ function loadBehind(house: House, panelId: string, mayBeOptional: boolean): Feed
   const standard = add(standardLoad(loads));
   const optional = isWholeDwelling && mayBeOptional ? add(optionalLoad(loads)) : undefined;
   const calculation = optional && optional.amps < standard.amps ? optional : standard;
-  return { calculation, isWholeDwelling, amps: calculation.amps };
+  // The quarter more of continuous loads is the breaker's: the neutral ends on none.
+  const neutral = neutralLoad(loads);
+  const outside = outsideTheArea(house, circuits, areaRooms).reduce((sum, one) => sum + one.va, 0);
+  const neutralA = neutral.amps + outside / neutral.volts;
+  return { calculation, isWholeDwelling, amps: calculation.amps, neutralA };
 }
 
 const memory = memo(

@@ -49,6 +49,7 @@ import { feederDrop } from './feeder-drop';
 import { feederGround } from './feeder-ground';
 import { circuitInGround } from './circuit-in-ground';
 import { feederInGround } from './feeder-in-ground';
+import { feederNeutral } from './feeder-neutral';
 import { feederSize } from './feeder-size';
 import { fireSeparation } from './fire-separation';
 import { foyerReceptacle } from './foyer-receptacle';
@@ -99,6 +100,7 @@ import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { roomUseNamed } from './room-use-named';
 import { routeStands } from './route-stands';
 import { serviceConductors } from './service-conductors';
+import { serviceNeutral } from './service-neutral';
 import { serviceReceptacle } from './service-receptacle';
 import { serviceSize } from './service-size';
 import { sleeveBends } from './sleeve-bends';
@@ -190,6 +192,7 @@ export const rules: readonly Rule[] = [
   feederGround,
   circuitInGround,
   feederInGround,
+  feederNeutral,
   feederSize,
   foyerReceptacle,
   garageCircuit,
@@ -241,6 +244,7 @@ export const rules: readonly Rule[] = [
   drawingComplete,
   routeStands,
   serviceConductors,
+  serviceNeutral,
   serviceReceptacle,
   serviceSize,
   sleeveBends,

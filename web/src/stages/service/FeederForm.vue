@@ -47,6 +47,10 @@ const WIRING = [
   { value: 'underground', word: 'underground cable (UF)', why: '60 °C column: 340.80.' },
   { value: 'raceway', word: 'conductors in a raceway', why: 'Wet-rated outdoors and in the ground: 300.5(B), 300.9.' },
 ] as const;
+const neutrals = computed(() => [
+  { value: '', word: 'as large as the others' },
+  ...CONDUCTOR_SIZES.map((value) => ({ value: value as string, word: named(value) })),
+]);
 const grounds = computed(() => [
   ...CONDUCTOR_SIZES.map((value) => ({ value: value as string, word: named(value) })),
   { value: 'raceway', word: 'the metal raceway' },
@@ -106,6 +110,16 @@ function remove(): void {
       :model-value="feeder.conductor"
       @update:model-value="$event && set({ conductor: $event })"
     />
+    <ChoiceField
+      v-if="feeder.poles === 2"
+      label="Neutral"
+      :model-value="feeder.neutral ?? ''"
+      :answers="neutrals"
+      @update:model-value="set({ neutral: ($event || undefined) as Feeder['neutral'] })"
+    />
+    <p v-if="feeder.poles === 2" class="muted small">
+      Its neutral must carry {{ load.neutralA.toFixed(0) }} A (220.61).
+    </p>
     <ChoiceField
       label="Equipment ground"
       :model-value="feeder.ground as string"

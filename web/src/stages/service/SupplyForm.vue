@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { edit, ELECTRODES, type Conductor, type Supply } from '@winculum/core';
+import { CONDUCTOR_SIZES, edit, ELECTRODES, type Conductor, type Supply } from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import { useHouse } from '../../stores/house';
@@ -50,6 +50,13 @@ const PIPES = [
   { value: 'no', word: 'metal, not bonded' },
   { value: 'none', word: 'no metal piping' },
 ] as const;
+const NEUTRALS = [
+  { value: '', word: 'as large as the others' },
+  ...CONDUCTOR_SIZES.map((value) => ({
+    value: value as string,
+    word: value.includes('kcmil') ? value : `No. ${value}`,
+  })),
+];
 const electrodes = ELECTRODES.map((value) => ({ value, title: ELECTRODE_WORDS[value] }));
 const setConductor = (field: 'conductor' | 'electrodeConductor', conductor: Conductor | undefined) =>
   set({ [field]: conductor });
@@ -82,6 +89,13 @@ const setConductor = (field: 'conductor' | 'electrodeConductor', conductor: Cond
         :model-value="supply.conductor"
         optional
         @update:model-value="setConductor('conductor', $event)"
+      />
+      <ChoiceField
+        v-if="supply.conductor"
+        label="Service neutral"
+        :model-value="supply.neutral ?? ''"
+        :answers="NEUTRALS"
+        @update:model-value="set({ neutral: ($event || undefined) as Supply['neutral'] })"
       />
       <ChoiceField
         label="Emergency disconnect outdoors"

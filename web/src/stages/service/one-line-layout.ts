@@ -72,13 +72,13 @@ export const ELECTRODE_WORDS = {
 const sized = (size: string) => (size.includes('kcmil') ? size : `No. ${size}`);
 
 function feederWords(house: House, feeder: Feeder): string[] {
-  const { conductor, ground, wiring, raceway, lengthFt, ratingA, poles } = feeder;
+  const { conductor, neutral, ground, wiring, raceway, lengthFt, ratingA, poles } = feeder;
   const grounds = ground === 'raceway' || ground === 'none' ? `ground: ${ground}` : `${sized(ground)} ground`;
   const way = raceway ? `${WIRING.raceway} ${RACEWAY_WORDS[raceway.kind]} ${raceway.trade} in` : WIRING[wiring];
   const { amps } = feederLoad(house, feeder);
   return [
     `${ratingA} A, ${poles === 2 ? '2 poles' : '1 pole'}; load ${amps.toFixed(0)} A`,
-    `${sized(conductor.size)} ${METALS[conductor.metal]}, ${grounds}`,
+    `${sized(conductor.size)} ${METALS[conductor.metal]}${neutral ? `, neutral ${sized(neutral)}` : ''}, ${grounds}`,
     `${way}${lengthFt ? `, ${lengthFt} ft` : ''}${feeder.coverIn ? `, ${formatLength(feeder.coverIn, house.standards.lengths)} deep` : ''}`,
   ];
 }
@@ -182,7 +182,7 @@ export function layOutOneLine(house: House): OneLineDrawing {
     const x = placePanel(first, panelY);
     const head: PartRef = { kind: 'supply', id: '' };
     const said = supply.conductor
-      ? `${sized(supply.conductor.size)} ${METALS[supply.conductor.metal]}`
+      ? `${sized(supply.conductor.size)} ${METALS[supply.conductor.metal]}${supply.neutral ? `, neutral ${sized(supply.neutral)}` : ''}`
       : 'conductors: not said';
     let at = TOP;
     const chain = (node: Omit<OneLineNode, 'part' | 'x' | 'y'>, gap: number, words: readonly string[] = []) => {
