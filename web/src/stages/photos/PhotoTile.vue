@@ -1,24 +1,63 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue';
 import type { Photo } from '@winculum/core';
 import { usePhotos } from '../../stores/photos';
+import { thumbnailOf } from '../../work/thumbnails';
 
 /** One photo in small; it says where it is when this device cannot show it. */
-defineProps<{ photo: Photo }>();
+const props = defineProps<{ photo: Photo }>();
 const emit = defineEmits<{ open: [] }>();
 const photos = usePhotos();
 const isLost = ref(false);
+const small = ref('');
+const tile = useTemplateRef<HTMLElement>('tile');
+
+/** Made small when it comes near to being seen: hundreds of full pictures would not scroll. */
+async function show(): Promise<void> {
+  const url = photos.urlOf(props.photo.id);
+  try {
+    const made = await thumbnailOf(url);
+    if (url === photos.urlOf(props.photo.id)) small.value = made;
+  } catch {
+    isLost.value = true;
+  }
+}
+let watcher: IntersectionObserver | undefined;
+onMounted(() => {
+  watcher = new IntersectionObserver(
+    (seen) => {
+      if (!seen.some((one) => one.isIntersecting)) return;
+      watcher?.disconnect();
+      void show();
+    },
+    { rootMargin: '500px' },
+  );
+  if (tile.value) watcher.observe(tile.value);
+});
+onUnmounted(() => watcher?.disconnect());
+// On paper all of them are wanted, seen or not.
+const all = () => void show();
+onMounted(() => window.addEventListener('beforeprint', all));
+onUnmounted(() => window.removeEventListener('beforeprint', all));
+watch(
+  () => props.photo.id,
+  () => {
+    [isLost.value, small.value] = [false, ''];
+    void show();
+  },
+);
 </script>
 
 <template>
   <a
+    ref="tile"
     class="tile"
     :href="photos.urlOf(photo.id)"
     :aria-label="`Photo of ${photo.date}, ${photo.phase.replace('-', ' ')}, by ${photo.by}${photo.note ? `: ${photo.note}` : ''}`"
     @click.prevent="emit('open')"
   >
-    <img v-if="!isLost" :src="photos.urlOf(photo.id)" alt="" loading="lazy" decoding="async" @error="isLost = true" />
-    <span v-else class="muted lost">not on this device</span>
+    <img v-if="small && !isLost" :src="small" alt="" decoding="async" @error="isLost = true" />
+    <span v-else-if="isLost" class="muted lost">not on this device</span>
     <span v-if="photos.isWaiting(photo.id)" class="waits" title="waits to be sent">↑</span>
   </a>
 </template>
