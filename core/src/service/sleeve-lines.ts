@@ -3,7 +3,7 @@ import type { House, Room, Sleeve } from '../house/schema';
 import { placeOfEnd } from './sleeve-fill';
 
 /** One sleeve as it is seen on a level: between the walls of its rooms that face each other, or a stub where its other end lies elsewhere. */
-export interface SleeveLine {
+interface SleeveLine {
   readonly sleeve: Sleeve;
   readonly from: Point;
   readonly to: Point;

@@ -13,7 +13,7 @@ testRule(smallApplianceOnly, {
       'the igniter of a gas range may ride along',
       kitchen()
         .receptacle('kit', 'c0', 20, over('SA1'))
-        .load('other', 'kit', 'c1', 60, 'SA1', { name: 'Gas range igniter' }),
+        .load('gas-range', 'kit', 'c1', 60, 'SA1', { name: 'Igniter', fastened: true, cord: false }),
     ],
     ['a switch is no outlet', kitchen().receptacle('kit', 'c0', 20, over('SA1')).switchAt('kit', 'c2', 30, 'SA1')],
   ],
@@ -25,6 +25,12 @@ testRule(smallApplianceOnly, {
     ],
     ['a dishwasher', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('dishwasher', 'kit', 'c0', 110, 'SA1')],
     ['a disposer', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('disposer', 'kit', 'c0', 110, 'SA1')],
+    [
+      'a hood that is called that of a gas range: its name lets it off nothing',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .load('range-hood', 'kit', 'c1', 60, 'SA1', { name: 'Gas range hood' }),
+    ],
     ['a compactor', kitchen().receptacle('kit', 'c0', 20, over('SA1')).load('compactor', 'kit', 'c0', 110, 'SA1')],
     [
       'a built-in microwave in its cabinet',
@@ -34,6 +40,13 @@ testRule(smallApplianceOnly, {
     ],
   ],
   cannotTell: [
+    [
+      'something hard-wired of which no kind is said: a clock may be there',
+      kitchen()
+        .receptacle('kit', 'c0', 20, over('SA1'))
+        .load('other', 'kit', 'c1', 60, 'SA1', { name: 'Wall clock', cord: false }),
+      'SA1 is a small-appliance circuit and also feeds Wall clock (R1-2), of which no kind is said. An electric clock may be there, and nothing else: choose its kind of load.',
+    ],
     [
       'a receptacle in a cabinet, its use not said',
       kitchen()

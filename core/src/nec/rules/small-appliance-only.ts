@@ -7,11 +7,14 @@ import {
   outletsOf,
   outletsProper,
 } from '../requirements/circuit-facts';
+import type { Outlet } from '../../circuits/outlets';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
-/** Igniter, lights and controls of gas cooking equipment may ride along: 210.52(B)(2) Exception 2. A clock: Exception 1. */
-const MAY_RIDE = (name: string) => /gas (range|oven|cooktop)|clock/i.test(name);
+/** Igniter, lights and controls of gas cooking equipment may ride along: 210.52(B)(2) Exception 2. By its kind, whatever it is called. */
+const mayRide = ({ load }: Outlet): boolean => load?.kind === 'gas-range';
+/** A clock may as well, Exception 1; of what has no kind nobody knows whether it is one. */
+const couldBeClock = ({ load, device }: Outlet): boolean => load?.kind === 'other' && device.kind === 'connection';
 
 export const smallApplianceOnly = defineRule({
   id: 'small-appliance-only',
@@ -26,6 +29,8 @@ export const smallApplianceOnly = defineRule({
         `${circuit} is a small-appliance circuit and also feeds ${outlets}.`,
       cabinet: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
         `${circuit} is a small-appliance circuit and also feeds ${outlets}, in a cabinet: what it is for is not said. For a hood, disposer or built-in microwave it may not be there.`,
+      clock: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${circuit} is a small-appliance circuit and also feeds ${outlets}, of which no kind is said. An electric clock may be there, and nothing else: choose its kind of load.`,
       only: ({ circuit }: { circuit: string }) => `${circuit} feeds small-appliance receptacles only.`,
     },
   },
@@ -33,12 +38,12 @@ export const smallApplianceOnly = defineRule({
   appliesTo: (facts, circuit) => isSmallAppliance(facts, circuit),
   check: (facts, circuit, _limits, report) => {
     const beside = outletsProper(outletsOf(facts, circuit)).filter(
-      (outlet) => !isFoodReceptacle(outlet) && !MAY_RIDE(outlet.load?.name ?? ''),
+      (outlet) => !isFoodReceptacle(outlet) && !mayRide(outlet),
     );
-    const other = beside.filter((outlet) => !isInCupboard(outlet));
+    const other = beside.filter((outlet) => !isInCupboard(outlet) && !couldBeClock(outlet));
     if (beside.length > 0 && other.length === 0)
       return report.cannotTell(
-        'cabinet',
+        beside.every(isInCupboard) ? 'cabinet' : 'clock',
         { circuit: circuit.name, outlets: listOutlets(beside) },
         { circuit: circuit.id, box: beside[0]!.box.id },
       );
