@@ -224,6 +224,8 @@ export const roomSchema = z.strictObject({
   /** What its ceiling is made of, and what clads the house beside it outdoors; not known where nothing is said. */
   ceiling: ceilingSchema.optional(),
   siding: sidingSchema.optional(),
+  /** An unfinished basement or attic that could be finished to be lived in one day: then it counts to the floor area (220.12). */
+  finishable: z.boolean().optional(),
   /** Color temperature of its lamps, kelvin. */
   lampK: z.number().int().min(1800).max(6500).optional(),
   /** The structure it is part of, where that is not the house; and the dwelling unit, where there are several. */

@@ -91,6 +91,10 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return changeDevices(house, remedy.devices, remedy.changes, remedy.label);
     case 'set-boxes':
       return changeBoxes(house, remedy.boxes, remedy.changes, remedy.label);
+    case 'set-rooms':
+      return edit(house, remedy.label, (draft) => {
+        for (const id of remedy.rooms) if (draft.rooms[id]) Object.assign(draft.rooms[id], remedy.changes);
+      });
     case 'set-loads':
       return edit(house, remedy.label, (draft) => {
         for (const id of remedy.loads) if (draft.loads[id]) Object.assign(draft.loads[id], remedy.changes);

@@ -26,6 +26,7 @@ export type Remedy = { readonly label: string } & (
       readonly loads: readonly string[];
       readonly changes: Readonly<Record<string, unknown>>;
     }
+  | { readonly kind: 'set-rooms'; readonly rooms: readonly string[]; readonly changes: Partial<Room> }
   | { readonly kind: 'set-circuit'; readonly circuit: string; readonly changes: Partial<Circuit> }
   | { readonly kind: 'common-trip'; readonly circuits: readonly string[] }
   | { readonly kind: 'feed-panel'; readonly panel: string }
@@ -49,6 +50,20 @@ export const setBoxesRemedy = (
   changes: Readonly<Record<string, unknown>>,
   label: string,
 ): Remedy => ({ kind: 'set-boxes', boxes, changes, label });
+
+/** The same for rooms. */
+const setRoomsRemedy = (rooms: readonly string[], changes: Partial<Room>, label: string): Remedy => ({
+  kind: 'set-rooms',
+  rooms,
+  changes,
+  label,
+});
+
+/** Whether unfinished rooms could be finished one day: it decides about the floor area, 220.12. */
+export const adaptableRemedies = (rooms: readonly string[]): Remedy[] => [
+  setRoomsRemedy(rooms, { finishable: false }, 'It could not be finished'),
+  setRoomsRemedy(rooms, { finishable: true }, 'It could be finished'),
+];
 
 /** The same for loads. */
 export const setLoadsRemedy = (

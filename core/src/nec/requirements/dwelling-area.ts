@@ -5,7 +5,7 @@ import type { House, Level, Room, RoomKind } from '../../house/schema';
 import { facingOf } from '../../plan/facing';
 import { wallLoop, type LoopWall } from '../../plan/wall-loop';
 
-/** Open porches, garages and spaces not adaptable for living are left out of the floor area. *From memory*, high. */
+/** Open porches, garages and spaces that are no floor to live on are left out of the floor area. *From memory*, high. */
 const NOT_COUNTED: ReadonlySet<RoomKind> = new Set([
   'garage',
   'accessory-building',
@@ -15,9 +15,19 @@ const NOT_COUNTED: ReadonlySet<RoomKind> = new Set([
   'outdoors',
   'attic',
   'crawl-space',
-  'basement-unfinished',
 ]);
-const isCounted = ({ kind }: Pick<Room, 'kind'>): boolean => !NOT_COUNTED.has(kind);
+
+/** An unfinished basement of which nobody has said whether it could be finished one day. */
+const isOpen = ({ kind, finishable }: Room): boolean => kind === 'basement-unfinished' && finishable === undefined;
+
+/**
+ * Unfinished space counts unless it is *not adaptable for future use*: a basement unless somebody says so, an attic only where somebody
+ * says that it could be finished.
+ */
+const isCounted = ({ kind, finishable }: Room): boolean => {
+  if (kind === 'basement-unfinished') return finishable !== false;
+  return kind === 'attic' ? finishable === true : !NOT_COUNTED.has(kind);
+};
 
 /** How near to a limit the estimated thickness of outside walls leaves the answer open: a share of the area. */
 export const AREA_UNSURE = 0.03;
@@ -75,6 +85,15 @@ export const dwellingAreaFt2 = memo(
     Object.values(house.rooms)
       .filter(isCounted)
       .reduce((sum, room) => sum + grossIn2(house, room), 0) / 144,
+  ({ rooms, levels }) => [rooms, levels],
+);
+
+/** Unfinished space in that area of which it is open whether it counts: its rooms, and how large they are, square feet. */
+export const openArea = memo(
+  (house: House): { readonly rooms: readonly Room[]; readonly ft2: number } => {
+    const rooms = Object.values(house.rooms).filter(isOpen);
+    return { rooms, ft2: rooms.reduce((sum, room) => sum + grossIn2(house, room), 0) / 144 };
+  },
   ({ rooms, levels }) => [rooms, levels],
 );
 

@@ -7,8 +7,19 @@ const long = (edition: '2017' | '2020' | '2023', ft: number) =>
   aHouse(edition).room('hall', 'living', [0, 0, 231, ft * 12 - 9]);
 const lit = (house: ReturnType<typeof long>) => house.circuit('A', 15).ceiling('hall', 'luminaire', 'A');
 
+/** One room of 580 ft² on a 15 A circuit, and another as large that is unfinished. */
+const over = ({
+  kind = 'basement-unfinished' as const,
+  ...more
+}: {
+  kind?: 'basement-unfinished' | 'attic';
+  finishable?: boolean;
+}) => lit(long('2023', 29)).room('cellar', kind, [1000, 0, 231, 339], more);
+
 testRule(generalCircuits, {
   passes: [
+    ['a basement that could not be finished does not count', over({ finishable: false })],
+    ['nor does an attic of which nobody says that it could be', over({ kind: 'attic' })],
     [
       '2017: one 15 A circuit serves 600 ft², outside walls counted',
       lit(long('2017', 29)),
@@ -35,6 +46,12 @@ testRule(generalCircuits, {
   ],
   fails: [
     [
+      'a basement that could be finished counts',
+      over({ finishable: true }),
+      '1160 ft² of floor require 3480 VA of general circuits; there are 1800 VA.',
+    ],
+    ['so does an attic that could be', over({ kind: 'attic', finishable: true })],
+    [
       '2020: 660 ft² ask for a second',
       lit(long('2020', 33)),
       '660 ft² of floor require 1980 VA of general circuits; there are 1800 VA.',
@@ -50,6 +67,11 @@ testRule(generalCircuits, {
     ],
   ],
   cannotTell: [
+    [
+      'an unfinished basement of 580 ft² under it, of which nobody has said whether it could be finished',
+      over({}),
+      'With cellar, which could be finished one day, 1160 ft² of floor require 3480 VA of general circuits; there are 1800 VA, enough without. Say whether it could be, or add a circuit.',
+    ],
     [
       '610 ft²: the walls are estimated',
       lit(long('2023', 30.5)),

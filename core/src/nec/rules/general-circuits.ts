@@ -1,5 +1,6 @@
 import type { Circuit } from '../../house/schema';
-import { AREA_UNSURE, dwellingAreaFt2 } from '../requirements/dwelling-area';
+import { adaptableRemedies } from '../remedies';
+import { AREA_UNSURE, dwellingAreaFt2, openArea } from '../requirements/dwelling-area';
 import { circuitsOf, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { defineRule, fromMemory, type Facts } from '../rule';
 
@@ -27,6 +28,8 @@ export const generalCircuits = defineRule({
         `${area.toFixed(0)} ft² of floor require ${need} VA of general circuits; there are ${have} VA.`,
       close: ({ area, need, have }: { area: number; need: number; have: number }) =>
         `${area.toFixed(0)} ft² of floor by estimated outside walls require about ${need} VA of general circuits; there are ${have} VA. Measure the outside of the house, or add a circuit.`,
+      adaptable: ({ rooms, area, need, have }: { rooms: string; area: number; need: number; have: number }) =>
+        `With ${rooms}, which could be finished one day, ${area.toFixed(0)} ft² of floor require ${need} VA of general circuits; there are ${have} VA, enough without. Say whether it could be, or add a circuit.`,
       enough: ({ area, need, have }: { area: number; need: number; have: number }) =>
         `${area.toFixed(0)} ft² of floor require ${need} VA of general circuits; there are ${have} VA.`,
     },
@@ -43,6 +46,13 @@ export const generalCircuits = defineRule({
     const detail = { measured: () => `${have} VA`, required: () => `${need} VA by the outside dimensions` };
     // The walls are estimated: so near to the limit a tape decides.
     if (need > 0 && Math.abs(have - need) <= need * AREA_UNSURE) return [report.cannotTell('close', data, {}, detail)];
+    const open = openArea(facts.house);
+    if (have < need && have >= Math.ceil((area - open.ft2) * limits.vaPerFt2)) {
+      const ids = open.rooms.map((one) => one.id);
+      const remedies = adaptableRemedies(ids);
+      const rooms = open.rooms.map((one) => one.name).join(' and ');
+      return [report.cannotTell('adaptable', { ...data, rooms }, { room: ids[0]! }, { ...detail, remedies })];
+    }
     return [have < need ? report.fail('few', data, {}, detail) : report.pass('enough', data, {}, detail)];
   },
 });

@@ -18,8 +18,17 @@ const heavy = (mainA: number, extra: Record<string, unknown> = read) =>
     .load('water-heater', 'r', 'c0', 140, null, extra)
     .load('ev-charger-48', 'r', 'c0', 200, null, extra);
 
+/** The same with a furnace of 14.5 kW on 125 A, over an unfinished basement as large as the kitchen. */
+const withCellar = (extra: { finishable?: boolean } = {}) =>
+  heavy(125)
+    .room('cellar', 'basement-unfinished', [1000, 0, 400, 400], extra)
+    .with((house) => {
+      for (const load of Object.values(house.loads)) if (load.kind === 'electric-furnace') load.va = 14_500;
+    });
+
 testRule(serviceSize, {
   passes: [
+    ['the same basement, which could not be finished', withCellar({ finishable: false })],
     ['nothing but lights on 100 A', dwelling(100), 'The main of P, 100 A, carries the calculated load of 20 A.'],
     ['range, furnace, water heater and charger on 200 A', heavy(200)],
     ['loads of typical value far from the limit', heavy(200, {})],
@@ -49,6 +58,11 @@ testRule(serviceSize, {
     ],
   ],
   cannotTell: [
+    [
+      'an unfinished basement decides, and nobody has said whether it could be finished',
+      withCellar(),
+      'The calculated load is 130 A on the 125 A main of P with cellar, and 124 A without. Could it be finished one day? Then it counts.',
+    ],
     [
       'two kitchens may be two dwellings',
       dwelling(200).room('second', 'kitchen', [500, 0, 200, 200]),

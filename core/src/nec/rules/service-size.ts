@@ -1,8 +1,9 @@
 import { isTypical, TYPICAL_SPREAD } from '../../circuits/circuit-load';
 import type { DwellingLoads } from '../../service/connected-loads';
 import { fitsRating } from '../../service/service-conductors';
-import { setLoadsRemedy } from '../remedies';
+import { adaptableRemedies, setLoadsRemedy } from '../remedies';
 import { servicePanel } from '../../circuits/panel-tree';
+import { openArea } from '../requirements/dwelling-area';
 import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -34,6 +35,8 @@ export const serviceSize = defineRule({
         `The calculated load is about ${load.toFixed(0)} A on the ${main} A main of ${panel}, by typical values. So near only the nameplates tell.`,
       units: ({ panel, n }: { panel: string; n: number }) =>
         `${n} kitchens are drawn. Whether ${panel} serves one dwelling or ${n} decides how its load is reckoned (220.82, 220.84, 220.85): ask, and have it calculated as what it is.`,
+      adaptable: ({ panel, main, load, without, rooms }: Numbers & { without: number; rooms: string }) =>
+        `The calculated load is ${load.toFixed(0)} A on the ${main} A main of ${panel} with ${rooms}, and ${without.toFixed(0)} A without. Could it be finished one day? Then it counts.`,
       carries: ({ panel, main, load }: Numbers) =>
         `The main of ${panel}, ${main} A, carries the calculated load of ${load.toFixed(0)} A.`,
     },
@@ -74,6 +77,20 @@ export const serviceSize = defineRule({
         ),
       ];
       return [report.cannotTell('near', data, where, { ...detail, remedies })];
+    }
+    const open = openArea(facts.house);
+    const least0 = leastServiceAmps(
+      { ...loads, areaFt2: loads.areaFt2 - open.ft2, edition: facts.edition },
+      panel.mainA,
+    );
+    if (fits(load) !== fits(least0)) {
+      const rooms = open.rooms.map((one) => one.name).join(' and ');
+      return [
+        report.cannotTell('adaptable', { ...data, without: least0, rooms }, where, {
+          ...detail,
+          remedies: adaptableRemedies(open.rooms.map((one) => one.id)),
+        }),
+      ];
     }
     return [fits(load) ? report.pass('carries', data, where, detail) : report.fail('small', data, where, detail)];
   },

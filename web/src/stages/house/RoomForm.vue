@@ -36,6 +36,11 @@ const SIDES = [
   { value: 'back', word: 'back' },
   { value: 'side', word: 'side' },
 ] as const;
+const FINISHABLE = [
+  { value: '', word: 'not said' },
+  { value: 'yes', word: 'yes', why: 'It counts to the floor area of the load calculation: 220.12.' },
+  { value: 'no', word: 'no', why: 'Unfinished space that cannot be adapted does not count.' },
+] as const;
 const GRADES = [
   { value: '', word: 'as its level' },
   { value: 'below', word: 'below grade', why: 'The room is part of a basement, whatever its level is.' },
@@ -131,6 +136,13 @@ function remove(): void {
         label="damp or wet indoors"
         :model-value="room.damp ?? false"
         @update:model-value="change({ damp: $event || undefined })"
+      />
+      <ChoiceField
+        v-if="room.kind === 'basement-unfinished' || room.kind === 'attic'"
+        label="Could be finished one day"
+        :model-value="room.finishable === undefined ? '' : room.finishable ? 'yes' : 'no'"
+        :answers="FINISHABLE"
+        @update:model-value="change({ finishable: $event === '' ? undefined : $event === 'yes' })"
       />
       <ChoiceField
         label="Grade"
