@@ -27,7 +27,7 @@ export const boxSupport = defineRule({
       onDevice: ({ tag, lb }: { tag: string; lb: number }) =>
         `The luminaire at ${tag} weighs ${lb} lb and hangs on a device box, whose screws may carry 6 lb. Take a luminaire box.`,
       later: ({ tag, room }: { tag: string; room: string }) =>
-        `The box ${tag} in the middle of ${room} is where a fan could hang and is not listed for one.`,
+        `The box ${tag} in the middle of ${room} is where a fan could hang and is not listed for one. It has to be, or to give access to framing that carries the bracket of a fan.`,
       heavy: ({ tag, lb }: { tag: string; lb: number }) =>
         `The luminaire at ${tag} weighs ${lb} lb, more than its box carries. Support it from the framing.`,
       unchosen: ({ tags }: { tags: string }) =>
@@ -80,9 +80,16 @@ export const boxSupport = defineRule({
         device.kind === 'luminaire' &&
         type &&
         !type.fanRated &&
+        box.state !== 'existing' &&
         isFanPlace(facts.house, box)
       )
-        return [report.fail('later', { tag: box.tag, room: outlet.room.name }, where, { basis: fromMemory('medium') })];
+        return [
+          report.cannotTell('later', { tag: box.tag, room: outlet.room.name }, where, {
+            section: '314.27(C)',
+            basis: fromMemory('medium'),
+            remedies: [setBoxesRemedy([box.id], { type: 'fan-brace' }, 'Take a fan box')],
+          }),
+        ];
       return [report.pass('carries', { tag: box.tag }, where)];
     });
     if (unchosen.length === 0) return verdicts;
