@@ -24,9 +24,15 @@ testRule(lightingStorageSpaces, {
       'r holds equipment and has no lighting outlet.',
     ],
     ['storage below grade', room('storage').with((house) => (house.levels['L1']!.grade = 'below'))],
+    ['2023: a laundry', room('laundry', '2023'), 'r is a laundry area and has no lighting outlet.'],
     ['a utility room', room('utility'), 'r is a utility or storage space and has no lighting outlet.'],
   ],
   cannotTell: [
+    [
+      '2020: a laundry, which that edition does not name',
+      room('laundry', '2020'),
+      'r has no lighting outlet. This edition does not name laundries; hardly one is built without a light: place one, or ask the authority.',
+    ],
     [
       'a light, and nobody has said how it is switched',
       room('crawl-space').ceiling('r', 'luminaire', null),

@@ -2,13 +2,18 @@ import type { FeatureKind } from '../../house/schema';
 import { isStorageOrEquipmentSpace } from '../requirements/unfinished-parts';
 import type { RoomView } from '../../plan/room-view';
 import { lightOf } from '../../control/room-light';
-import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
+import { commonPractice, defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
 
 /** Equipment that needs servicing where it stands. */
 const SERVICED: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['furnace', 'air-handler', 'water-heater']);
 const isMeant = ({ house }: Facts, { room }: RoomView): boolean => isStorageOrEquipmentSpace(house, room);
 
-const entry = (section: string): EditionEntry => ({ section, limits: {}, basis: fromMemory('medium') });
+/** Laundry areas stand beside kitchens and bathrooms in 2023; before, no edition names them. *From memory*, medium. */
+const entry = (section: string, laundry: 0 | 1 = 0): EditionEntry<{ laundry: number }> => ({
+  section,
+  limits: { laundry },
+  basis: fromMemory('medium'),
+});
 
 export const lightingStorageSpaces = defineRule({
   id: 'lighting-storage-spaces',
@@ -21,7 +26,7 @@ export const lightingStorageSpaces = defineRule({
       '2014': entry('210.70(A)(3)'),
       '2017': entry('210.70(C)'),
       '2020': entry('210.70(C)'),
-      '2023': entry('210.70(C)'),
+      '2023': entry('210.70(C)', 1),
     },
     messages: {
       none: ({ room, why }: { room: string; why: string }) => `${room} ${why} and has no lighting outlet.`,
@@ -29,6 +34,8 @@ export const lightingStorageSpaces = defineRule({
       own: ({ room }: { room: string }) => `${room} has a lighting outlet with a switch of its own at the way in.`,
       control: ({ room }: { room: string }) =>
         `How the light of ${room} is switched is not drawn. It needs a switch at the usual way in, or one in the luminaire within reach of it.`,
+      laundry: ({ room }: { room: string }) =>
+        `${room} has no lighting outlet. This edition does not name laundries; hardly one is built without a light: place one, or ask the authority.`,
       unknown: ({ room }: { room: string }) =>
         `Whether ${room} is used for storage, or holds equipment to be serviced, is not drawn. If so, it needs a lighting outlet controlled at its way in.`,
     },
@@ -36,7 +43,7 @@ export const lightingStorageSpaces = defineRule({
   scope: 'house',
   reads: 'lights',
   appliesTo: (facts) => facts.views.some((view) => isMeant(facts, view)),
-  check: (facts, _limits, report) =>
+  check: (facts, limits, report) =>
     facts.views
       .filter((view) => isMeant(facts, view))
       .map((view) => {
@@ -53,6 +60,10 @@ export const lightingStorageSpaces = defineRule({
         if (equipment) return report.fail('none', { room: room.name, why: 'holds equipment' }, where);
         if (room.kind === 'attic' || room.kind === 'crawl-space')
           return report.cannotTell('unknown', { room: room.name }, where);
+        if (room.kind === 'laundry')
+          return limits.laundry === 1
+            ? report.fail('none', { room: room.name, why: 'is a laundry area' }, where, { section: '210.70(A)(1)' })
+            : report.cannotTell('laundry', { room: room.name }, where, { basis: commonPractice });
         return report.fail('none', { room: room.name, why: 'is a utility or storage space' }, where);
       }),
 });
