@@ -69,3 +69,27 @@ test('a house of two bedrooms is drawn, laid out, switched and planned by mouse 
   expect(await takeAllProposals(page, did)).toEqual([]);
   expect(actions).toBeLessThanOrEqual(90);
 });
+
+test('what others put over the boxes is said at the room: siding, lamps, a covering in layers', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'House');
+  await page.getByRole('button', { name: /^Front porch/ }).click();
+  await page.getByRole('button', { name: 'Finish and lamps' }).click();
+  await pick(page, 'Siding of the house here', 'lap');
+  await pick(page, 'Lamp color', '3000 K, soft');
+  await page.getByRole('button', { name: 'Same in all rooms that say none' }).click();
+  await expect(page.getByRole('button', { name: 'Same in all rooms that say none' })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Bath 1/ }).click();
+  await page.getByRole('button', { name: /^Wall 1/ }).click();
+  const layers = page.getByLabel('Layers on the studs').first();
+  await layers.fill('silk 1/2');
+  await layers.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“silk 1/2” names no layer');
+  await layers.fill('backer 1/2, mortar 1/8, tile 3/8');
+  await layers.press('Enter');
+  await expect(page.getByLabel('Thickness', { exact: true }).first()).toHaveValue('1"');
+  await goTo(page, 'Trim & test');
+  await page.getByRole('button', { name: 'Trim list' }).click();
+  await expect(page.getByText(/^\s*Lamps:/)).toContainText('at 3000 K');
+});

@@ -14,8 +14,6 @@ export interface NewNotice {
 
 /** Notices that a person is shown. */
 const SHOWN = 100;
-/** Read ones are kept for so long. */
-const KEPT_DAYS = 90;
 
 /** Writes notices down; one that a person has of the same thing already stays as it is. */
 export async function insertNotices(db: Db, notices: readonly NewNotice[]): Promise<void> {
@@ -61,7 +59,7 @@ export async function listNotices(db: Db, userId: string, firmId: string): Promi
   }));
 }
 
-/** Marks a person's own notices as read: those named, or all; what was read long ago goes. */
+/** Marks a person's own notices as read: those named, or all. */
 export async function markNotices(db: Db, userId: string, ids: readonly string[] | undefined): Promise<void> {
   if (ids?.length === 0) return;
   await db
@@ -70,10 +68,5 @@ export async function markNotices(db: Db, userId: string, ids: readonly string[]
     .where('user_id', '=', userId)
     .where('seen_at', 'is', null)
     .$if(ids !== undefined, (query) => query.where('id', 'in', ids as string[]))
-    .execute();
-  await db
-    .deleteFrom('notices')
-    .where('user_id', '=', userId)
-    .where('seen_at', '<', sql<Date>`now() - ${KEPT_DAYS} * interval '1 day'`)
     .execute();
 }

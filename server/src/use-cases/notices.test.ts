@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { GuestLink, Notice } from '@winculum/contract';
 import { addComment, addEntity, type Edit, type House, type Task } from '@winculum/core';
 import { demo } from '../../../core/src/test/demo-house';
+import { sweep } from '../db/housekeeping';
 import { answerOf, Person, startApp, type Running } from '../test/harness';
 
 let app: Running;
@@ -107,6 +108,17 @@ describe('notices', () => {
     expect((await crew.call('post', '/notices/seen', {})).status).toBe(204);
     expect((await noticesOf(crew)).every((one) => one.seenAt !== null)).toBe(true);
     expect((await crew.call('post', '/notices/seen', { ids: ['1; drop table notices'] })).status).toBe(400);
+  });
+
+  it('go when they are old: read ones after three months, others after a year', async () => {
+    const { pool, db } = app.database;
+    await pool.query(`insert into notices (user_id, house_id, kind, about, what, who, at, seen_at)
+      select user_id, house_id, kind, 'old-' || n, 'old ' || n, who, now() - n * interval '1 day',
+        case when n < 200 then now() - n * interval '1 day' end
+      from notices, unnest(array[80, 100, 300, 400]) n where what = '@Bo Reyes once'`);
+    await sweep(db);
+    const left = (await noticesOf(crew)).map((one) => one.what).filter((what) => what.startsWith('old'));
+    expect(left.toSorted()).toEqual(['old 300', 'old 80']);
   });
 
   it('tell the owners what a guest writes, and end with the house', async () => {
