@@ -160,8 +160,15 @@ test('a sample house from brief to handover: crew, owner, designer, another trad
   await expect(page.getByText('1 photo to be sent')).toBeHidden();
   await saved(page);
   await page.reload();
-  const shown = page.getByRole('link', { name: /^Photo of/ }).locator('img');
-  await expect.poll(() => shown.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1600);
+  const shown = page.getByRole('link', { name: /^Photo of/ });
+  await expect.poll(() => shown.locator('img').evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(192);
+  const whole = await shown.evaluate(async (link: HTMLAnchorElement) => {
+    const image = new Image();
+    image.src = link.href;
+    await image.decode();
+    return image.naturalWidth;
+  });
+  expect(whole).toBe(1600);
   await photograph(page, /^Photograph the/, {
     name: 'notes.jpg',
     mimeType: 'image/jpeg',

@@ -20,10 +20,13 @@ async function inTurn<T>(work: () => Promise<T>): Promise<T> {
 }
 
 async function make(url: string): Promise<string> {
-  const answer = await fetch(url);
-  if (!answer.ok) throw new Error(`no picture: ${answer.status}`);
+  // As an image: what waits on this device has an address that a page may show, and may not fetch.
+  const image = new Image();
+  image.src = url;
   // Decoded and made small beside the page: a list of full pictures is what makes it stutter.
-  const bitmap = await createImageBitmap(await answer.blob(), { resizeWidth: WIDE_PX, resizeQuality: 'medium' });
+  await image.decode();
+  const bitmap = await createImageBitmap(image, { resizeWidth: WIDE_PX, resizeQuality: 'medium' });
+  image.src = '';
   const canvas = document.createElement('canvas');
   [canvas.width, canvas.height] = [bitmap.width, bitmap.height];
   canvas.getContext('2d')!.drawImage(bitmap, 0, 0);
