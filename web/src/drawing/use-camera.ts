@@ -47,7 +47,7 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
       return void selection.call(behaviour.transform, next);
     const [started, lasting] = [performance.now(), 260];
     const frame = (now: number) => {
-      // The sheet may be gone before the flight is over: whoever goes to another stop does not wait for it.
+      // The sheet may be gone before the flight is over: a person who goes on to another stage does not wait for it.
       if (!element.value?.isConnected) return;
       const t = Math.min(1, (now - started) / lasting);
       const eased = t * (2 - t);

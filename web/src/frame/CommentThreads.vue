@@ -109,7 +109,7 @@ const when = (at: string) => new Date(at).toLocaleString([], { dateStyle: 'mediu
       </div>
     </v-form>
     <p v-if="!threads.length" class="muted">
-      Nothing has been said here yet. Whoever is named with @ is told, in this firm's notices.
+      Nothing has been said here yet. People named with @ are told, in this firm's notices.
     </p>
     <article
       v-for="thread in shown"

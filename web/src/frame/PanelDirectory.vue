@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { VBtn } from 'vuetify/components/VBtn';
 import { breakerMark, count, outagesOn, scheduleOf, stateOf, testScript, type House } from '@winculum/core';
 
-/** The directory of every panel, for whoever stands before it: which breaker is it, and what goes dead with it. */
+/** The directory of every panel, for the person who stands before it: which breaker is it, and what goes dead with it. */
 const props = defineProps<{ house: House; printed?: boolean }>();
 const panels = computed(() => Object.values(props.house.panels).map((one) => scheduleOf(props.house, one.id)));
 const sought = ref<string | null>('');

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A stop that is read as sheets: its tools above, the sheets below, and the sheets alone in print. */
 defineProps<{
-  /** What the tools are for, for whoever cannot see them. */
+  /** What the tools are for, for those who cannot see them. */
   label: string;
   /** Which part is shown: another one is read from its top. */
   part?: string;

@@ -41,7 +41,7 @@ const works: Record<typeof props.kind, () => Promise<void>> = {
     await api.askForReset(email.value);
     done.value = session.sendsMail
       ? 'If this address has an account, a letter with a link is on its way.'
-      : 'If this address has an account, a link lies in the outbox of whoever runs this server (./start --outbox).';
+      : 'If this address has an account, a link lies in the outbox of the person who runs this server (./start --outbox).';
   },
   verify: async () => {
     session.remember(await api.verify(props.token ?? ''));

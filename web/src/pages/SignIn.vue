@@ -16,7 +16,7 @@ const sent = ref('');
 const account = ref({ firm: '', name: '', email: '', password: '', code: '', trust: false });
 
 const form = ref<HTMLElement>();
-// At once, and never later: the field's own autofocus waits until it is seen, and takes the cursor from whoever types already.
+// At once, and never later: the field's own autofocus waits until it is seen, and takes the cursor from a person who types already.
 onMounted(() => form.value?.querySelector('input')?.focus());
 
 async function goOn(): Promise<void> {

@@ -85,7 +85,7 @@ export const useHouse = defineStore('house', () => {
     stream.addEventListener('batch', (event) => {
       const batch = JSON.parse((event as MessageEvent<string>).data) as AppliedBatch;
       sync?.receive(batch);
-      // What was said or given out may be meant for whoever sits here.
+      // What was said or given out may be meant for the person who sits here.
       const isTold = ({ path: [first] }: { readonly path: readonly unknown[] }) =>
         first === 'comments' || first === 'tasks';
       if (batch.edits.some((one) => one.patches.some(isTold))) void useNotices().load();

@@ -16,7 +16,7 @@ export const useSession = defineStore('session', () => {
   const isKnown = ref(false);
   /** The server knows the session no longer: what is done waits on this device. */
   const hasEnded = ref(false);
-  /** Links are sent by e-mail; otherwise whoever runs the server hands them over. */
+  /** Links are sent by e-mail; otherwise the person who runs the server hands them over. */
   const sendsMail = ref(false);
 
   /** The clock of this device is so many hours off; 0 where it is near enough for dates to be right. */

@@ -128,7 +128,7 @@ export const applianceDisconnect = defineRule({
     summary: 'Hard-wired equipment can be cut off where somebody works on it',
     stage: 'circuits',
     severity: 'violation',
-    why: 'Whoever opens a water heater or a condensing unit must be sure that no one turns it on again from the panel.',
+    why: 'A person who opens a water heater or a condensing unit must be sure that no one turns it on again from the panel.',
     editions,
     messages: {
       wrong: ({ load, has, needs }: { load: string; has: string; needs: string }) =>

@@ -27,7 +27,7 @@ export const hotTubLuminaires = defineRule({
     summary: 'No luminaire or fan over a spa or hot tub, or within 5 ft of it, unless it is high up',
     stage: 'boxes',
     severity: 'violation',
-    why: 'Whoever stands on the rim reaches up with wet hands. Outdoors 12 ft over the water are wanted; indoors 7 1/2 ft are enough behind a GFCI.',
+    why: 'A person who stands on the rim reaches up with wet hands. Outdoors 12 ft over the water are wanted; indoors 7 1/2 ft are enough behind a GFCI.',
     editions: everyEdition({
       section: '680.22(B)',
       limits: { sideIn: 60, clearIn: 144, guardedIn: 90 },

@@ -10,7 +10,7 @@ export const multiwireCircuit = defineRule({
     summary: 'Two circuits that share a neutral stand on opposite legs and open together',
     stage: 'circuits',
     severity: 'violation',
-    why: 'On one leg the shared neutral carries both currents and burns. Opened one at a time, its neutral stays live under the hand of whoever works on it. The neutral is pigtailed: taking out a receptacle must not open it (300.13(B)).',
+    why: 'On one leg the shared neutral carries both currents and burns. Opened one at a time, its neutral stays live under the hand of the person who works on it. The neutral is pigtailed: taking out a receptacle must not open it (300.13(B)).',
     editions: everyEdition({ section: '210.4(B)', limits: {}, basis: fromMemory('high') }),
     messages: {
       poles: ({ a, b }: Names) => `${a} and ${b} share a neutral, but are not both of one pole.`,

@@ -12,7 +12,7 @@ export const outdoorManualWay = defineRule({
     summary: 'Automatic outdoor light can be switched by hand too',
     stage: 'switching',
     severity: 'caution',
-    why: 'The code lets outdoor entrances be lit automatically. Whoever hears a noise at night, or wants to see the stars, looks for a switch.',
+    why: 'The code lets outdoor entrances be lit automatically. A person who hears a noise at night, or wants to see the stars, looks for a switch.',
     editions: everyEdition({ section: '210.70(A)(2), common practice', limits: {}, basis: commonPractice }),
     messages: {
       blind: ({ name }: { name: string }) =>

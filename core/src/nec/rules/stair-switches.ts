@@ -22,7 +22,7 @@ export const stairSwitches = defineRule({
     summary: 'A stair of six risers and more can be lit from every floor it joins',
     stage: 'boxes',
     severity: 'violation',
-    why: 'Whoever starts down a dark stair to reach the switch at its foot may arrive sooner than planned.',
+    why: 'A person who starts down a dark stair to reach the switch at its foot may arrive sooner than planned.',
     editions: everyEdition({ section: '210.70(A)(2)', limits: { minRisers: 6 }, basis: fromMemory('high') }),
     messages: {
       dark: ({ room }: { room: string }) => `No wall switch at the stair in ${room} governs its light.`,

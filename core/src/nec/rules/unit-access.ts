@@ -4,7 +4,7 @@ import { defineRule, everyEdition, fromMemory } from '../rule';
 export const unitAccess = defineRule({
   id: 'unit-access',
   meta: {
-    summary: 'Whoever lives in a unit can get at the breakers that protect it',
+    summary: 'The people who live in a unit can get at the breakers that protect it',
     stage: 'service',
     severity: 'violation',
     why: 'A tenant with a burning smell and the panel behind the landlord\u2019s locked door pulls nothing in time.',

@@ -6,7 +6,7 @@ export const whiteAsTraveler = defineRule({
     summary: 'A white conductor is no traveler where another color will do',
     stage: 'make-up',
     severity: 'caution',
-    why: 'A white that is marked for good may feed a switch, or be a traveler; whoever opens the box years later finds a white that is hot now and then, and takes it for a neutral.',
+    why: 'A white that is marked for good may feed a switch, or be a traveler; the person who opens the box years later finds a white that is hot now and then, and takes it for a neutral.',
     editions: everyEdition({ section: '200.7(C)(1)', limits: {}, basis: fromMemory('medium') }),
     messages: {
       traveler: ({ from, to, words }: { from: string; to: string; words: string }) =>

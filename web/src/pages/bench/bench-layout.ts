@@ -173,6 +173,6 @@ const SCREWS: Readonly<Record<string, string>> = {
 };
 export const screwName = (pin: BoardPin): string => SCREWS[pin.name] ?? pin.name;
 
-/** A pin in words, for whoever cannot see the drawing. */
+/** A pin in words, for those who cannot see the drawing. */
 export const pinWords = (board: Board, pin: BoardPin): string =>
   `${pin.name} of ${board.parts.find((part) => part.id === pin.of)?.kind ?? 'the cable'} in ${board.boxes[pin.box]}`;

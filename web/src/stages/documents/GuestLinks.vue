@@ -81,7 +81,7 @@ const isOver = (one: GuestLink) => one.revokedAt !== null || Date.parse(one.expi
     <QrCode :text="made.link ?? ''" label="The link as a code" />
     <div class="grow">
       <p>
-        <b>For {{ made.name }}.</b> Told this once: whoever has it gets in. Send it to nobody else.
+        <b>For {{ made.name }}.</b> Told this once: anyone who has it gets in. Send it to nobody else.
       </p>
       <p class="link num">{{ made.link }}</p>
       <v-btn @click="copy">Copy</v-btn>
