@@ -1,5 +1,5 @@
 import { findBoxType, isFanPlace } from '../../place/box-catalogue';
-import type { Box } from '../../house/schema';
+import type { Box, BoxType } from '../../house/schema';
 import { setBoxesRemedy } from '../remedies';
 import { defineRule, fromMemory, type EditionEntry, type Verdict } from '../rule';
 
@@ -10,6 +10,13 @@ const entry = (everyHabitable: 0 | 1): EditionEntry<Limits> => ({
   limits: { fanLb: 70, unmarkedFanLb: 35, boxLb: 50, onDeviceBoxLb: 6, everyHabitable },
   basis: fromMemory('high'),
 });
+
+/** What is to be said of a luminaire of so many pounds on a wall: a device box carries 6 lb by its screws, others what they are marked for. */
+function onWall(type: BoxType | undefined, lb: number, limits: Limits): 'onDevice' | 'heavy' | 'unchosen' | 'carries' {
+  if (type?.shape === 'device' && lb > limits.onDeviceBoxLb) return 'onDevice';
+  if (type) return lb > (type.carriesLb ?? limits.boxLb) ? 'heavy' : 'carries';
+  return lb > limits.boxLb ? 'unchosen' : 'carries';
+}
 
 export const boxSupport = defineRule({
   id: 'box-support',
@@ -46,17 +53,14 @@ export const boxSupport = defineRule({
       if (device.kind !== 'fan' && device.kind !== 'luminaire') return [];
       if (box.at.kind !== 'ceiling') {
         if (device.kind !== 'luminaire' || device.style === 'strip') return [];
-        const lb = device.weightLb;
-        const wall = findBoxType(facts.house, box.type);
-        const at = { room: box.room, box: box.id };
-        if (wall?.shape === 'device' && lb > limits.onDeviceBoxLb)
-          return [report.fail('onDevice', { tag: box.tag, lb }, at)];
-        if (wall && lb > (wall.carriesLb ?? limits.boxLb)) return [report.fail('heavy', { tag: box.tag, lb }, at)];
-        if (!wall && lb > limits.boxLb) {
-          unchosen.push(box);
-          return [];
-        }
-        return [report.pass('carries', { tag: box.tag }, at)];
+        const said = onWall(findBoxType(facts.house, box.type), device.weightLb, limits);
+        if (said === 'unchosen') unchosen.push(box);
+        if (said === 'unchosen') return [];
+        const [data, at] = [
+          { tag: box.tag, lb: device.weightLb },
+          { room: box.room, box: box.id },
+        ];
+        return [said === 'carries' ? report.pass(said, data, at) : report.fail(said, data, at)];
       }
       if (device.kind === 'luminaire' && device.style === 'recessed') return [];
       const where = { room: box.room, box: box.id };
