@@ -11,6 +11,13 @@ const entry = (everyHabitable: 0 | 1): EditionEntry<Limits> => ({
   basis: fromMemory('high'),
 });
 
+const onFanBoxes = (boxes: readonly Box[], label: string) =>
+  setBoxesRemedy(
+    boxes.map((one) => one.id),
+    { type: 'fan-brace' },
+    label,
+  );
+
 /** What is to be said of a luminaire of so many pounds on a wall: a device box carries 6 lb by its screws, others what they are marked for. */
 function onWall(type: BoxType | undefined, lb: number, limits: Limits): 'onDevice' | 'heavy' | 'unchosen' | 'carries' {
   if (type?.shape === 'device' && lb > limits.onDeviceBoxLb) return 'onDevice';
@@ -91,19 +98,13 @@ export const boxSupport = defineRule({
           report.cannotTell('later', { tag: box.tag, room: outlet.room.name }, where, {
             section: '314.27(C)',
             basis: fromMemory('medium'),
-            remedies: [setBoxesRemedy([box.id], { type: 'fan-brace' }, 'Take a fan box')],
+            remedies: [onFanBoxes([box], 'Take a fan box')],
           }),
         ];
       return [report.pass('carries', { tag: box.tag }, where)];
     });
     if (unchosen.length === 0) return verdicts;
-    const remedies = [
-      setBoxesRemedy(
-        unchosen.map((one) => one.id),
-        { type: 'fan-brace' },
-        'Hang all of them on fan boxes of 70 lb',
-      ),
-    ];
+    const remedies = [onFanBoxes(unchosen, 'Hang all of them on fan boxes of 70 lb')];
     return [
       ...verdicts,
       report.cannotTell('unchosen', { tags: unchosen.map((one) => one.tag).join(', ') }, {}, { remedies }),
