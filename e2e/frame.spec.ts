@@ -82,6 +82,8 @@ test('on a tablet the side region comes from below at three heights', async ({ o
     await page.mouse.up();
     return (await region.boundingBox())!.height;
   };
+  // The frame answers to the size a moment after the window has it.
+  await expect(edge).toHaveAttribute('aria-orientation', 'horizontal');
   const half = (await region.boundingBox())!.height;
   const high = await heightAfter(-400);
   expect(high).toBeGreaterThan(half + 200);

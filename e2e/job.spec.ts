@@ -316,7 +316,8 @@ test.describe('with the worker that keeps the interface on the device', () => {
     const cold = await context.newPage();
     await cold.goto(url);
     await expect(cold.getByRole('heading', { name: /Studio house on the narrow lot: boxes/ })).toBeVisible();
-    expect(Date.now() - began).toBeLessThan(6_000);
+    // Two seconds on a quiet machine (docs/performance.md); this one also builds and serves beside it.
+    expect(Date.now() - began).toBeLessThan(10_000);
     await cold.getByRole('button', { name: 'DR-1: to do' }).click();
     await expect(cold.getByRole('button', { name: 'DR-1: marked' })).toBeVisible();
     await cold.reload();

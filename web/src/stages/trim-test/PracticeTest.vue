@@ -31,7 +31,8 @@ const steps = computed(() => circuit.value?.steps ?? []);
 /** Mistakes of a kind that was missed come up more often: so many times more for each miss that no find has made good. */
 const MISSED_WEIGHS = 3;
 /** What this person has found and missed so far, by kind; kept with the account. */
-const record = shallowRef<NonNullable<Bench['practice']>>({});
+type Practice = NonNullable<Bench['practice']>;
+const record = shallowRef<Practice>({});
 onMounted(async () => {
   try {
     record.value = (await api.bench()).practice ?? {};
@@ -46,16 +47,22 @@ const weightOf = (kind: string) => {
   const { right = 0, wrong = 0 } = record.value[kind] ?? {};
   return 1 + MISSED_WEIGHS * Math.max(0, wrong - right);
 };
+const counted = (record: Practice, kind: string, isRight: boolean): Practice => {
+  const { right = 0, wrong = 0 } = record[kind] ?? {};
+  return { ...record, [kind]: isRight ? { right: right + 1, wrong } : { right, wrong: wrong + 1 } };
+};
 async function note(isRight: boolean): Promise<void> {
-  const kind = exercise.value!.kind;
-  const { right = 0, wrong = 0 } = record.value[kind] ?? {};
-  record.value = { ...record.value, [kind]: isRight ? { right: right + 1, wrong } : { right, wrong: wrong + 1 } };
+  const { kind } = exercise.value!;
   isNoted.value = true;
   try {
-    // What the bench holds besides is read at this moment: it may have been at work on another device.
-    await api.keepBench({ ...(await api.bench()), practice: record.value });
+    // What the bench holds is read at this moment: it may have been at work on another device.
+    const bench = await api.bench();
+    const practice = counted(bench.practice ?? {}, kind, isRight);
+    await api.keepBench({ ...bench, practice });
+    record.value = practice;
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
+    record.value = counted(record.value, kind, isRight);
     store.problem = 'What you found could not be kept: the server cannot be reached.';
   }
 }
