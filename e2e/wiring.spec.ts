@@ -219,3 +219,32 @@ test('a board of one’s own: fan and light apart, set up from nothing, wired, p
   await elsewhere.getByRole('button', { name: 'A board of your own' }).click();
   await expect(elsewhere.getByText('9 joints made')).toBeVisible();
 });
+
+test('a group of the house on the bench: wired as on the cards, spoiled, mended, and on record for a master', async ({
+  owner: page,
+}) => {
+  await openDemo(page, 'Switching');
+  await page.getByRole('button', { name: /Dining room light/ }).click();
+  await page.getByRole('link', { name: 'Wire it on the bench' }).click();
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('Not yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'As on the cards' }).click();
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('Every position does what it should')).toBeVisible();
+  await page.getByRole('button', { name: 'Plant a mistake' }).click();
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('Not yet.')).toBeVisible();
+  // Put right by the cards, it counts as found; what is given up, as missed.
+  await page.getByRole('button', { name: 'As on the cards' }).click();
+  await page.getByRole('button', { name: 'Prove it' }).click();
+  await expect(page.getByText('Found and mended.')).toBeVisible();
+  await page.getByRole('button', { name: 'Plant a mistake' }).click();
+  await page.getByRole('button', { name: 'Show the mistake' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /changed places|come off/ })).toBeVisible();
+  await expect(page.getByText('kept with your account')).toBeVisible();
+  await pick(page, 'Groups of Studio house on the narrow lot', 'c Kitchen light');
+  await expect(page.getByText(/^c Kitchen light: wire it/)).toBeVisible();
+  await page.getByRole('link', { name: 'Account' }).click();
+  await page.getByRole('tab', { name: 'Firm' }).click();
+  await expect(page.getByText(/1 found, 1 missed/)).toBeVisible();
+});

@@ -141,9 +141,10 @@ export interface BatchAnswer {
 
 /** What somebody has done on the bench: exercises proved, how each is wired just now, and the board of one's own. */
 export const benchSchema = z.strictObject({
-  done: z.array(z.string().max(40)).max(60),
+  /** Exercises, and switch groups of houses as `house/group`. */
+  done: z.array(z.string().max(120)).max(60),
   wires: z
-    .record(z.string().max(40), boardWiresSchema)
+    .record(z.string().max(120), boardWiresSchema)
     .refine((all) => Object.keys(all).length <= 60, 'holds more exercises than there are'),
   board: boardSchema.optional(),
   /** Planted mistakes by their kind: how often they were found, and how often not. */
@@ -153,6 +154,41 @@ export const benchSchema = z.strictObject({
     .optional(),
 });
 export type Bench = z.infer<typeof benchSchema>;
+
+/** A person's record on the bench in three figures: what a master reads, and signs. */
+export const practiceFiguresSchema = z.strictObject({
+  /** Exercises and groups of houses that were proved. */
+  proved: z.number().int().min(0),
+  /** Planted mistakes. */
+  found: z.number().int().min(0),
+  missed: z.number().int().min(0),
+});
+export type PracticeFigures = z.infer<typeof practiceFiguresSchema>;
+
+/** A master signs what was shown, and nothing newer. */
+export const practiceSignatureSchema = z.strictObject({
+  shown: practiceFiguresSchema,
+  note: z
+    .string()
+    .trim()
+    .max(400)
+    .regex(/^\P{Cc}*$/u, 'holds a character that cannot be printed')
+    .default(''),
+});
+interface PracticeSignature extends PracticeFigures {
+  readonly who: string;
+  readonly at: string;
+  readonly note: string;
+}
+/** A member of the firm as the bench knows them; the newest signature first. */
+export interface PracticeRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly figures: PracticeFigures;
+  /** Kinds of mistakes that were missed more often than found. */
+  readonly weak: readonly string[];
+  readonly signatures: readonly PracticeSignature[];
+}
 
 /** Who stands behind a revision of the boxes before wire is pulled. */
 export const SIGNERS = ['owner', 'designer', 'builder', 'electrician'] as const;

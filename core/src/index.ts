@@ -256,6 +256,8 @@ export {
 } from './bench/board';
 export { addBox, addCable, addPart, NEW_BOARD, setLetter, takeAway, takeBoxAway } from './bench/build-board';
 export { EXERCISES } from './bench/exercises';
+export { boardOfGroup } from './bench/house-board';
+export { plantOnBoard, weighMissed, type BoardMistake } from './bench/mistakes';
 export { arrangePanel } from './panel/arrange';
 export { BREAKER_NAMES, breakerMark } from './panel/breaker-names';
 export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';

@@ -15,6 +15,8 @@ import type {
   Invitation,
   Member,
   Notice,
+  PracticeFigures,
+  PracticeRecord,
   ProblemBody,
   Revision,
   RevisionState,
@@ -156,6 +158,9 @@ export const api = {
   withdrawGuest: (id: string, guestId: string) => call<void>('DELETE', `/houses/${id}/guests/${guestId}`),
   bench: () => call<Bench>('GET', '/bench'),
   keepBench: (bench: Bench) => call<Bench>('PUT', '/bench', bench),
+  practice: () => call<PracticeRecord[]>('GET', '/practice'),
+  signPractice: (id: string, shown: PracticeFigures, note: string) =>
+    call<void>('POST', `/members/${id}/practice`, { shown, note }),
   members: () => call<Member[]>('GET', '/members'),
   notices: () => call<Notice[]>('GET', '/notices'),
   readNotices: (ids?: readonly string[]) => call<void>('POST', '/notices/seen', ids ? { ids } : {}),

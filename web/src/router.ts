@@ -30,6 +30,12 @@ export const router = createRouter({
       component: () => import('./pages/HousePage.vue'),
       props: true,
     },
+    {
+      path: '/houses/:id/bench/:group',
+      name: 'house-bench',
+      component: () => import('./pages/bench/HouseBenchPage.vue'),
+      props: true,
+    },
     { path: '/houses/:id/plan', name: 'plan', component: () => import('./pages/PlanPage.vue'), props: true },
     { path: '/:rest(.*)*', redirect: '/houses' },
   ],

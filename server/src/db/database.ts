@@ -144,6 +144,17 @@ export interface Tables {
     seen_at: Date | null;
   };
   bench: { user_id: string; progress: unknown; at: Generated<Date> };
+  practice_signatures: {
+    id: Generated<string>;
+    user_id: string;
+    signer_id: string | null;
+    who: string;
+    at: Generated<Date>;
+    proved: number;
+    found: number;
+    missed: number;
+    note: string;
+  };
   rate_limits: { key: string; hits: number; reset_at: Date };
 }
 

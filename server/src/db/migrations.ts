@@ -282,6 +282,25 @@ const notices: Migration = {
   },
 };
 
+/** What a master has signed of somebody's record on the bench, in the figures that were shown. */
+const practiceSignatures: Migration = {
+  async up(db) {
+    const run = (text: string) => sql.raw(text).execute(db);
+    await run(`create table practice_signatures (
+      id bigserial primary key,
+      user_id uuid not null references users on delete cascade,
+      signer_id uuid references users on delete set null,
+      who text not null,
+      at timestamptz not null default now(),
+      proved integer not null,
+      found integer not null,
+      missed integer not null,
+      note text not null
+    )`);
+    await run(`create index practice_signatures_by_user on practice_signatures (user_id, id desc)`);
+  },
+};
+
 /** Every migration by its name; names sort in the order in which they run, and are never reused. */
 export const migrations: Record<string, Migration> = {
   '001-first-tables': firstTables,
@@ -293,6 +312,7 @@ export const migrations: Record<string, Migration> = {
   '007-photos-and-guests': photosAndGuests,
   '008-archive': archive,
   '009-notices': notices,
+  '010-practice-signatures': practiceSignatures,
 };
 
 /** The newest migration this program knows, as the health answer shows it. */

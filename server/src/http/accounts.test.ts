@@ -224,6 +224,37 @@ describe('the bench', () => {
       problems: [{ path: 'board.parts.0.kind' }],
     });
   });
+
+  it('adds up practice of two devices, shows it to an owner, and has them sign what they saw', async () => {
+    const [owner, stranger] = [person(), person()];
+    await owner.openAccount('Practice firm', 'master@practice.example');
+    const helper = await owner.bringIn('helper', 'helper@practice.example', 'viewer');
+    await stranger.openAccount('Elsewhere', 'master@elsewhere.example');
+    const practice = (right: number, wrong: number) => ({ 'a joint come off': { right, wrong } });
+    await helper.call('put', '/bench', { done: ['loop'], wires: {}, practice: practice(1, 3) });
+    // The other device knows of one find more, and of fewer misses.
+    await helper.call('put', '/bench', { done: [], wires: {}, practice: practice(2, 0) });
+    type Row = { id: string; name: string; figures: unknown; weak: string[]; signatures: { who: string }[] };
+    const rows = async (who: typeof owner) => (await who.call('get', '/practice')).body as Row[];
+    const figures = { proved: 1, found: 2, missed: 3 };
+    expect(await rows(helper)).toMatchObject([{ figures, weak: ['a joint come off'], signatures: [] }]);
+    const all = await rows(owner);
+    expect(all).toHaveLength(2);
+    const { id } = all.find((one) => one.weak.length > 0)!;
+    const own = all.find((one) => one.id !== id)!.id;
+    const sign = (who: typeof owner, whom: string, shown: object, note = '') =>
+      who.call('post', `/members/${whom}/practice`, { shown, note });
+    expect(await sign(owner, id, { ...figures, found: 1 })).toMatchObject({ status: 409, body: { code: 'stale' } });
+    expect((await sign(owner, own, { proved: 0, found: 0, missed: 0 })).status).toBe(403);
+    expect((await sign(helper, id, figures)).status).toBe(403);
+    expect((await sign(stranger, id, figures)).status).toBe(404);
+    expect((await sign(owner, id, figures, 'traced it aloud')).status).toBe(204);
+    await helper.call('put', '/bench', { done: [], wires: {}, practice: practice(9, 3) });
+    expect((await rows(helper))[0]).toMatchObject({
+      figures: { ...figures, found: 9 },
+      signatures: [{ ...figures, note: 'traced it aloud' }],
+    });
+  });
 });
 
 describe('bad input', () => {

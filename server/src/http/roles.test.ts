@@ -68,6 +68,8 @@ const MATRIX: Record<string, { may: Who3; body?: unknown; own?: true }> = {
   'delete /firm': { may: 'owners', body: { name: 'not its name' }, own: true },
   'get /bench': { may: 'members', own: true },
   'put /bench': { may: 'members', body: { done: [], wires: {} }, own: true },
+  'get /practice': { may: 'members', own: true },
+  'post /members/:id/practice': { may: 'owners', body: { shown: { proved: 0, found: 0, missed: 0 } } },
   'get /houses': { may: 'members', own: true },
   'post /houses': { may: 'crew', body: { name: 'N', edition: '2023' }, own: true },
   'post /houses/file': { may: 'crew', body: demo, own: true },

@@ -7,11 +7,12 @@ import {
   invitationSchema,
   memberChangeSchema,
   noticesSeenSchema,
+  practiceSignatureSchema,
 } from '@winculum/contract';
 import { listMembers } from '../../db/accounts';
 import { insertAudit } from '../../db/audit';
 import { deleteSessions } from '../../db/sessions';
-import { benchOf, keepBench } from '../../use-cases/bench';
+import { benchOf, keepBench, practiceRecords, signPractice } from '../../use-cases/bench';
 import { badField } from '../../use-cases/errors';
 import {
   auditOf,
@@ -148,5 +149,14 @@ export function firmRoutes(context: Context): Router {
     .put('/bench', async (request, response) => {
       const member = await whoAsks(context, request);
       response.json(await keepBench(db, member, readBody(benchSchema, request)));
+    })
+    .get('/practice', async (request, response) => {
+      response.json(await practiceRecords(db, await whoAsks(context, request)));
+    })
+    .post('/members/:id/practice', async (request, response) => {
+      const member = await whoAsks(context, request);
+      const signature = readBody(practiceSignatureSchema, request);
+      await signPractice(db, member, idFrom(request), signature, callerOf(request));
+      response.status(204).end();
     });
 }

@@ -5,6 +5,7 @@ import AuditSection from './AuditSection.vue';
 import DeletedSection from './DeletedSection.vue';
 import FirmSection from './FirmSection.vue';
 import MembersSection from './MembersSection.vue';
+import PracticeSection from './PracticeSection.vue';
 import PasswordSection from './PasswordSection.vue';
 import SecondFactorSection from './SecondFactorSection.vue';
 import SessionsSection from './SessionsSection.vue';
@@ -43,10 +44,12 @@ const DUE = {
           <PasswordSection />
           <SessionsSection />
           <SecondFactorSection />
+          <PracticeSection v-if="!isOwner" />
         </template>
         <template v-else-if="tab === 'firm'">
           <MembersSection class="wide" />
           <FirmSection />
+          <PracticeSection v-if="isOwner" />
           <DeletedSection v-if="isOwner" />
         </template>
         <AuditSection v-else class="wide" />

@@ -39,11 +39,16 @@ function press(pin: string): void {
 
 <template>
   <div class="board">
-    <svg :viewBox="`0 0 ${layout.width} ${layout.height}`" :style="{ minWidth: `${layout.width * 0.75}px` }">
+    <svg
+      :viewBox="`0 0 ${layout.width} ${layout.height}`"
+      :style="{ minWidth: `${layout.width * 0.75}px`, maxHeight: `${Math.max(480, layout.height * 0.85)}px` }"
+    >
       <path v-for="one in layout.jackets" :key="one.id" class="jacket" :d="one.path" />
       <g v-for="(box, i) in layout.boxes" :key="i">
-        <rect class="box" :x="box.x" y="20" :width="box.width" :height="box.high" rx="8" />
-        <text class="box-name" :x="box.x + box.width / 2" :y="42 + box.high" text-anchor="middle">{{ box.name }}</text>
+        <rect class="box" :x="box.x" :y="box.y" :width="box.width" :height="box.high" rx="8" />
+        <text class="box-name" :x="box.x + box.width / 2" :y="box.y + 22 + box.high" text-anchor="middle">
+          {{ box.name }}
+        </text>
       </g>
       <g v-for="one in layout.jackets" :key="one.id">
         <rect
@@ -115,7 +120,6 @@ function press(pin: string): void {
 }
 .board svg {
   width: 100%;
-  max-height: 60vh;
 }
 .box {
   fill: var(--card);

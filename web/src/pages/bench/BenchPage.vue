@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref, toRef, watch } from 'vue';
 import {
   boardNetlist,
   checkBoard,
@@ -16,10 +16,35 @@ import { pinWords } from './bench-layout';
 import BenchBoard from './BenchBoard.vue';
 import BenchBuilder from './BenchBuilder.vue';
 import TruthTable from './TruthTable.vue';
-import { OWN, useBench } from './use-bench';
+import { OWN, useBench, type HouseGroup } from './use-bench';
+import { usePlanted } from './use-planted';
 
-/** A bench to learn switching on: wire it, flip it, measure it; the prover that checks houses checks it too. */
-const { kept, isSaved, chosen, exercise, board, setBoard, setWires, markDone } = useBench();
+/**
+ * A bench to learn switching on: wire it, flip it, measure it; the prover that checks houses checks it too. A switch group of a
+ * house may lie on it.
+ */
+const props = defineProps<{
+  ofHouse?: HouseGroup | undefined;
+  /** What the group is called, and where the way back leads. */
+  title?: string;
+  back?: { readonly to: string; readonly words: string };
+}>();
+const bench = useBench(toRef(props, 'ofHouse'));
+const { kept, isSaved, chosen, exercise, ofHouse: group, board, setBoard, setWires, markDone, tallies } = bench;
+const { planted, isShown, isOver, plant, giveUp, mended, leave } = usePlanted(bench);
+watch(
+  () => props.ofHouse?.key,
+  (key) => (chosen.value = key ?? EXERCISES[0]!.id),
+  { immediate: true },
+);
+const task = computed(() => {
+  if (group.value) return `${props.title}: wire it as it is to work, from the feed in ${board.value.boxes[0]}.`;
+  return (
+    exercise.value?.task ??
+    'Set down boxes, put parts into them, pull cables between them, then wire it. Switches and lamps of one letter belong together.'
+  );
+});
+const missed = computed(() => Object.entries(tallies.value));
 const net = computed(() => boardNetlist(board.value));
 const switches = computed(() => net.value.switches);
 const up = ref<Record<string, number>>({});
@@ -30,6 +55,7 @@ const says = ref('');
 const verdict = ref<BoardVerdict | null>(null);
 const showHint = ref(false);
 watch(chosen, () => {
+  leave();
   [held.value, probes.value, says.value, verdict.value, showHint.value, up.value] = [null, [], '', null, false, {}];
 });
 /** What was proved counts until something is wired or set otherwise; that an exercise is done changes nothing of it. */
@@ -63,7 +89,13 @@ function touch(pin: string): void {
 const drop = (index: number) => setWires(board.value.wires.filter((_, i) => i !== index));
 function check(): void {
   verdict.value = checkBoard(board.value);
-  if (verdict.value.solved) markDone();
+  if (!verdict.value.solved) return;
+  mended();
+  markDone();
+}
+function spoil(): void {
+  says.value = plant();
+  up.value = {};
 }
 
 const positions = computed(() => new Map(switches.value.map((one) => [one.id, up.value[one.id] ?? 0])));
@@ -95,7 +127,7 @@ const jointWords = (wire: readonly [string, string]) => {
 <template>
   <main class="bench">
     <header>
-      <v-btn to="/houses">Houses</v-btn>
+      <v-btn :to="back?.to ?? '/houses'">{{ back?.words ?? 'Houses' }}</v-btn>
       <h1>The bench</h1>
       <p class="muted">
         A drawing to learn on. Real wires kill: work on a dead circuit, tested dead, and only where you may.
@@ -103,7 +135,18 @@ const jointWords = (wire: readonly [string, string]) => {
     </header>
     <div class="body">
       <div class="left">
+        <slot />
         <nav aria-label="Exercises">
+          <v-btn
+            v-if="ofHouse"
+            block
+            variant="text"
+            class="exercise leads"
+            :aria-pressed="chosen === ofHouse.key"
+            @click="chosen = ofHouse.key"
+          >
+            <b class="num">{{ kept.done.includes(ofHouse.key) ? '✓' : '·' }}</b> {{ title }}
+          </v-btn>
           <v-btn
             v-for="one in EXERCISES"
             :key="one.id"
@@ -123,6 +166,12 @@ const jointWords = (wire: readonly [string, string]) => {
             {{ EXERCISES.length }} solved; {{ isSaved ? 'kept with your account' : 'kept on this device so far' }}.
           </p>
         </nav>
+        <section v-if="missed.length" aria-label="Found and missed so far">
+          <p v-for="[kind, { right, wrong }] in missed" :key="kind" :class="wrong > right ? 'is-caution' : 'muted'">
+            {{ kind }}: {{ right }} found, {{ wrong }} missed
+          </p>
+          <p class="muted">An owner of the firm signs this under <RouterLink to="/account">Account</RouterLink>.</p>
+        </section>
         <aside aria-label="Result">
           <div v-if="verdict" role="status">
             <p v-if="verdict.solved" class="good"><b>Proved.</b> Every position does what it should.</p>
@@ -141,10 +190,7 @@ const jointWords = (wire: readonly [string, string]) => {
       </div>
       <section aria-label="Board">
         <p class="task">
-          {{
-            exercise?.task ??
-            'Set down boxes, put parts into them, pull cables between them, then wire it. Switches and lamps of one letter belong together.'
-          }}
+          {{ task }}
           Grounds are left out here; on site every box and device has one.
         </p>
         <div class="tools" role="toolbar" aria-label="Bench tools">
@@ -152,24 +198,24 @@ const jointWords = (wire: readonly [string, string]) => {
           <v-btn :aria-pressed="mode === 'meter'" @click="mode = 'meter'">Meter</v-btn>
           <v-btn :disabled="!board.wires.length" @click="setWires([])">Clear</v-btn>
           <v-btn v-if="exercise" :aria-pressed="showHint" @click="showHint = !showHint"> Hint </v-btn>
+          <v-btn v-if="group" @click="setWires(group.madeUp)">As on the cards</v-btn>
           <v-btn color="primary" variant="flat" @click="check">Prove it</v-btn>
+          <v-btn @click="spoil">Plant a mistake</v-btn>
+          <v-btn v-if="planted && !isOver" @click="giveUp">Show the mistake</v-btn>
           <span v-if="mode === 'meter'" class="meter" role="status"
             ><b class="num">{{ volts === undefined ? '– –' : Math.round(volts) }}</b> V</span
           >
         </div>
         <p v-if="showHint" class="hint">{{ exercise?.hint }}</p>
+        <p v-if="planted" class="hint" role="status">
+          <template v-if="isShown">{{ planted.words }}</template>
+          <template v-else-if="isOver"><b>Found and mended.</b> {{ planted.words }}</template>
+          <template v-else>
+            One mistake is in it now. Flip the switches, measure, look at the joints; mend it, then prove it.
+          </template>
+        </p>
         <p v-if="says" class="is-caution" role="alert">{{ says }}</p>
         <p v-if="shorted" class="is-violation" role="alert">Hot meets neutral: the breaker trips.</p>
-        <BenchBoard
-          :board="board"
-          :lit="lit"
-          :held="held"
-          :probes="probes"
-          :is-hot="isHot"
-          :can-drag="mode === 'wire'"
-          @touch="touch"
-          @join="join"
-        />
         <div class="row">
           <v-btn
             class="flip"
@@ -181,7 +227,17 @@ const jointWords = (wire: readonly [string, string]) => {
             {{ one.label }}: <b>{{ (up[one.id] ?? 0) === 1 ? 'up' : 'down' }}</b>
           </v-btn>
         </div>
-        <BenchBuilder v-if="!exercise" :board="board" @change="rebuild" @refuse="says = $event" />
+        <BenchBoard
+          :board="board"
+          :lit="lit"
+          :held="held"
+          :probes="probes"
+          :is-hot="isHot"
+          :can-drag="mode === 'wire'"
+          @touch="touch"
+          @join="join"
+        />
+        <BenchBuilder v-if="chosen === OWN" :board="board" @change="rebuild" @refuse="says = $event" />
         <v-expansion-panels v-if="board.wires.length">
           <v-expansion-panel :title="`${board.wires.length} joints made`">
             <v-expansion-panel-text>
@@ -223,7 +279,9 @@ h1 {
   display: block;
   width: 100%;
   min-height: 44px;
+  height: auto;
   text-align: left;
+  white-space: normal;
   border: 0;
   border-left: 4px solid transparent;
   background: none;
@@ -232,6 +290,9 @@ h1 {
   padding: 4px 8px;
   cursor: pointer;
 }
+.exercise :deep(.v-btn__content) {
+  white-space: normal;
+}
 .exercise[aria-pressed='true'] {
   background: var(--card);
   border-left-color: var(--chalk);
@@ -239,6 +300,7 @@ h1 {
 }
 .left {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
   align-content: start;
 }

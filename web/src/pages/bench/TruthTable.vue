@@ -12,6 +12,9 @@ const rows = computed(() => {
   const sights = sightsOf(props.net, props.letter);
   return all.value.slice(0, MOST_ROWS).map((row, i) => ({ row, sights: sights[i]! }));
 });
+/** Several that do the same need one word. */
+const wordsOf = (sights: readonly string[]) =>
+  new Set(sights).size === 1 ? `${sights.length > 1 ? 'all ' : ''}${sights[0]}` : sights.join(', ') || '–';
 const stands = (row: readonly number[]) => row.every((p, i) => p === (props.up[switches.value[i]!.id] ?? 0));
 </script>
 
@@ -29,7 +32,7 @@ const stands = (row: readonly number[]) => row.every((p, i) => p === (props.up[s
         <tr v-for="one in rows" :key="one.row.join()" :class="{ here: stands(one.row) }">
           <td v-for="(p, i) in one.row" :key="i">{{ p ? 'up' : 'down' }}</td>
           <td>
-            <b>{{ one.sights.join(', ') || '–' }}</b>
+            <b>{{ wordsOf(one.sights) }}</b>
           </td>
         </tr>
       </tbody>

@@ -21,9 +21,19 @@ const full = after(
   (board) => addCable(board, 0, 2, '/3'),
 );
 
+/** More boxes than a row holds, the last fed from the first. */
+const long = after(
+  NEW_BOARD,
+  ...['b', 'c', 'd', 'e', 'f', 'g'].map((name) => (board: Board) => addBox(board, name)),
+  ...[0, 1, 2, 3, 4, 5].map((from) => (board: Board) => addCable(board, from, from + 1, '/3')),
+  (board) => addCable(board, 0, 6, '/2'),
+  (board) => addPart(board, 6, 'lamp'),
+);
+
 describe.each([
   ...EXERCISES.map((one) => [one.title, { ...one.board, wires: [] } as Board] as const),
   ['three devices and three cables in one box', full] as const,
+  ['two rows of boxes', long] as const,
 ])('%s', (_, board) => {
   const layout = layOutBench(board);
   test('every screw and wire end has its place in its box, a finger wide from every other', () => {
@@ -33,7 +43,8 @@ describe.each([
       const box = layout.boxes[spot.pin.box]!;
       expect(spot.x).toBeGreaterThan(box.x);
       expect(spot.x).toBeLessThan(box.x + box.width);
-      expect(spot.y).toBeLessThan(20 + box.high);
+      expect(spot.y).toBeGreaterThan(box.y);
+      expect(spot.y).toBeLessThan(box.y + box.high);
       for (const other of spots.slice(i + 1))
         expect(Math.hypot(spot.x - other.x, spot.y - other.y)).toBeGreaterThan(30);
     }
@@ -42,7 +53,13 @@ describe.each([
     for (const list of [layout.boxes, layout.devices])
       for (const [i, one] of list.entries())
         for (const other of list.slice(i + 1))
-          expect(one.x + one.width <= other.x || other.x + other.width <= one.x).toBe(true);
+          expect(one.x + one.width <= other.x || other.x + other.width <= one.x || one.y !== other.y).toBe(true);
+    for (const box of layout.boxes) expect(box.y + box.high).toBeLessThan(layout.height);
+    for (const { path } of layout.jackets)
+      for (const [, x] of path.matchAll(/H ([\d.-]+)/g)) {
+        expect(Number(x)).toBeGreaterThan(11);
+        expect(Number(x)).toBeLessThan(layout.width - 11);
+      }
     for (const box of layout.boxes) expect(box.x + box.width).toBeLessThan(layout.width);
     for (const { path } of layout.jackets)
       for (const [, y] of path.matchAll(/V ([\d.]+)/g)) expect(Number(y)).toBeLessThan(layout.height);

@@ -2,7 +2,8 @@ import { letterOf, lettersOf, pinsOf, type Board, type BoardPart, type BoardPin 
 
 const BOX = 190;
 const GAP = 46;
-const MARGIN = 20;
+/** A cable into the first box of a row turns in it. */
+const MARGIN = 36;
 const TOP = 20;
 const FIRST_END = 66;
 const END_STEP = 34;
@@ -10,6 +11,8 @@ const SCREW_STEP = 40;
 const DEVICE_HIGH = 62;
 const LEAST_DEVICE_TOP = 226;
 const LANE = 26;
+/** As wide as five plain boxes. */
+const ROW = 5 * BOX + 4 * GAP + 2 * MARGIN;
 
 interface PinSpot {
   readonly x: number;
@@ -24,6 +27,7 @@ interface BenchLayout {
   readonly boxes: readonly {
     readonly name: string;
     readonly x: number;
+    readonly y: number;
     readonly width: number;
     readonly high: number;
   }[];
@@ -56,67 +60,101 @@ const NAMES: Readonly<Record<BoardPart['kind'], string>> = {
   fan: 'FAN',
 };
 
-/** Where everything of a board is drawn: boxes in a row, wire ends at their sides, devices at their foot. Units of the drawing. */
-export function layOutBench(board: Board): BenchLayout {
+/** What the layout asks of a board, again and again. */
+function partsOfBoard(board: Board) {
   const pins = pinsOf(board);
-  const isEnd = (pin: BoardPin) => board.cables.some((cable) => cable.id === pin.of);
-  const endsAt = (box: number, end: 'a' | 'b') =>
-    pins.filter((one) => one.box === box && isEnd(one) && one.pin.endsWith(`.${end}`));
-  const devicesIn = (box: number) => board.parts.filter((part) => part.box === box && part.kind !== 'feed');
+  const cables = new Set(board.cables.map((cable) => cable.id));
   const screwsOf = (part: BoardPart) => pins.filter((one) => one.of === part.id);
-  const deviceWidth = (part: BoardPart) => screwsOf(part).length * SCREW_STEP + 14;
+  return {
+    pins,
+    endsAt: (box: number, end: 'a' | 'b') =>
+      pins.filter((one) => one.box === box && cables.has(one.of) && one.pin.endsWith(`.${end}`)),
+    devicesIn: (box: number) => board.parts.filter((part) => part.box === box && part.kind !== 'feed'),
+    screwsOf,
+    deviceWidth: (part: BoardPart) => screwsOf(part).length * SCREW_STEP + 14,
+  };
+}
+type Parts = ReturnType<typeof partsOfBoard>;
+
+interface Place {
+  readonly x: number;
+  readonly row: number;
+  readonly width: number;
+  /** What its devices take of that. */
+  readonly wanted: number;
+}
+
+/** Boxes in rows, as many in each as a page is wide. */
+function inRows(board: Board, { devicesIn, deviceWidth }: Parts): readonly Place[] {
+  let [x, row] = [MARGIN, 0];
+  return board.boxes.map((_, box) => {
+    const wanted = devicesIn(box).reduce((sum, part) => sum + deviceWidth(part) + 8, 8);
+    const width = Math.max(BOX, wanted);
+    if (x > MARGIN && x + width + MARGIN > ROW) [x, row] = [MARGIN, row + 1];
+    const place = { x, row, width, wanted };
+    x += width + GAP;
+    return place;
+  });
+}
+
+/** Where everything of a board is drawn: boxes in rows, wire ends at their sides, devices at their foot. Units of the drawing. */
+export function layOutBench(board: Board): BenchLayout {
+  const parts = partsOfBoard(board);
+  const { pins, endsAt, devicesIn, screwsOf, deviceWidth } = parts;
   const tallest = Math.max(0, ...board.boxes.flatMap((_, i) => [endsAt(i, 'a').length, endsAt(i, 'b').length]));
   const deviceTop = Math.max(LEAST_DEVICE_TOP, FIRST_END + tallest * END_STEP + 10);
   const high = deviceTop + DEVICE_HIGH + 8 - TOP;
   const isLettered = lettersOf(board).length > 1;
 
+  const places = inRows(board, parts);
+  const rows = (places.at(-1)?.row ?? 0) + 1;
+  const isNear = ({ from, to }: Board['cables'][number]) => to === from + 1 && places[from]!.row === places[to]!.row;
+  const lanesIn = (row: number) => board.cables.filter((one) => !isNear(one) && places[one.from]!.row === row).length;
+  // The top of each row, and below the last the foot of the drawing.
+  const tops = [0];
+  for (let row = 0; row < rows; row++) {
+    const lanes = lanesIn(row);
+    tops.push(tops[row]! + TOP + high + 34 + lanes * LANE + (lanes > 0 ? 20 : 0));
+  }
+
   const spots = new Map<string, PinSpot>();
-  const boxes: { name: string; x: number; width: number; high: number }[] = [];
   const devices: BenchLayout['devices'][number][] = [];
-  let x = MARGIN;
-  board.boxes.forEach((name, box) => {
-    const parts = devicesIn(box);
-    const wanted = parts.reduce((sum, part) => sum + deviceWidth(part) + 8, 8);
-    const width = Math.max(BOX, wanted);
-    boxes.push({ name, x, width, high });
+  const boxes = board.boxes.map((name, box) => {
+    const { x, row, width, wanted } = places[box]!;
+    const top = tops[row]!;
     for (const end of ['b', 'a'] as const)
       endsAt(box, end).forEach((pin, i) =>
         spots.set(pin.pin, {
           x: end === 'b' ? x + 26 : x + width - 26,
-          y: FIRST_END + i * END_STEP,
+          y: top + FIRST_END + i * END_STEP,
           pin,
           out: { x: end === 'b' ? 1 : -1, y: 0 },
         }),
       );
     let left = x + (width - wanted) / 2 + 8;
-    for (const part of parts) {
-      const wide = deviceWidth(part);
+    for (const part of devicesIn(box)) {
       screwsOf(part).forEach((pin, i) =>
         spots.set(pin.pin, {
           x: left + 7 + (i + 0.5) * SCREW_STEP,
-          y: deviceTop + 14,
+          y: top + deviceTop + 14,
           pin,
           out: { x: 0, y: -1 },
         }),
       );
       const letter = isLettered ? letterOf(part) : undefined;
-      devices.push({
-        part,
-        x: left,
-        y: deviceTop,
-        width: wide,
-        name: `${NAMES[part.kind]}${letter === undefined ? '' : ` ${letter}`}`,
-      });
-      left += wide + 8;
+      const label = `${NAMES[part.kind]}${letter === undefined ? '' : ` ${letter}`}`;
+      devices.push({ part, x: left, y: top + deviceTop, width: deviceWidth(part), name: label });
+      left += deviceWidth(part) + 8;
     }
     pins
       .filter((one) => one.box === box && one.of === 'feed')
-      .forEach((pin, i) => spots.set(pin.pin, { x: x + width / 2 - 22 + i * 44, y: 46, pin, out: { x: 0, y: 1 } }));
-    x += width + GAP;
+      .forEach((pin, i) =>
+        spots.set(pin.pin, { x: x + width / 2 - 22 + i * 44, y: top + 46, pin, out: { x: 0, y: 1 } }),
+      );
+    return { name, x, y: top + TOP, width, high };
   });
 
-  const bottom = TOP + high;
-  let lanes = 0;
+  const used = tops.map(() => 0);
   const jackets = board.cables.map((cable) => {
     const end = (which: 'a' | 'b') => {
       const own = pins.filter((one) => one.of === cable.id && one.pin.endsWith(`.${which}`));
@@ -127,24 +165,19 @@ export function layOutBench(board: Board): BenchLayout {
     };
     const [a, b] = [end('a'), end('b')];
     const [ya, yb] = [a.y + a.high / 2, b.y + b.high / 2];
-    // From neighbor to neighbor straight over; past other boxes below them, each in a lane of its own.
-    const lane = bottom + 44 + lanes * LANE;
-    const isNear = cable.to === cable.from + 1;
-    if (!isNear) lanes++;
+    // From neighbor to neighbor straight over; past other boxes below their row, each in a lane of its own.
+    const { row } = places[cable.from]!;
+    const lane = tops[row]! + TOP + high + 44 + (isNear(cable) ? 0 : used[row]!++) * LANE;
     const [out, into] = [a.edge + GAP / 2, b.edge - GAP / 2];
-    const path = isNear
+    const path = isNear(cable)
       ? `M ${a.edge} ${ya} C ${out} ${ya}, ${into} ${yb}, ${b.edge} ${yb}`
       : `M ${a.edge} ${ya} H ${out} V ${lane} H ${into} V ${yb} H ${b.edge}`;
     return { id: cable.id, kind: cable.kind, path, x: out, y: a.y - 4, ends: [a, b] };
   });
-  return {
-    width: Math.max(x - GAP + MARGIN, 460),
-    height: bottom + 34 + lanes * LANE + (lanes > 0 ? 20 : 0),
-    boxes,
-    devices,
-    jackets,
-    spots,
-  };
+  const widest = Math.max(0, ...places.map((one) => one.x + one.width));
+  // A cable that leaves the last box of a row turns beside it.
+  const turns = jackets.some((one) => one.x > widest - 1) ? GAP / 2 : 0;
+  return { width: Math.max(widest + MARGIN + turns, 460), height: tops.at(-1)!, boxes, devices, jackets, spots };
 }
 
 const BENDS = 5;

@@ -1,6 +1,6 @@
-import { computed, onScopeDispose, ref } from 'vue';
+import { computed, onScopeDispose, ref, type Ref } from 'vue';
 import { benchSchema, type Bench } from '@winculum/contract';
-import { EXERCISES, NEW_BOARD, type Board } from '@winculum/core';
+import { EXERCISES, NEW_BOARD, pinsOf, type Board } from '@winculum/core';
 import { api, ApiError } from '../../api';
 import { useSession } from '../../stores/session';
 
@@ -9,11 +9,35 @@ const SAVE_AFTER_MS = 700;
 /** The name of the board that is no exercise. */
 export const OWN = 'own';
 
+/** A switch group of a house that lies on the bench. */
+export interface HouseGroup {
+  /** `house/group`. */
+  readonly key: string;
+  readonly bare: Board;
+  readonly madeUp: Board['wires'];
+}
+/** Groups of houses whose wiring is kept; older ones go first. */
+const MOST_GROUPS = 40;
+const isOfHouse = (key: string) => key.includes('/');
+
+/** With the wiring of one board, and of no more groups of houses than are kept. */
+function withWires(all: Bench['wires'], key: string, wires: Board['wires']): Bench['wires'] {
+  const others = Object.entries(all).filter(([one]) => one !== key);
+  const groups = others.filter(([one]) => isOfHouse(one)).map(([one]) => one);
+  const gone = new Set(isOfHouse(key) ? groups.slice(0, Math.max(0, groups.length + 1 - MOST_GROUPS)) : []);
+  return Object.fromEntries([...others.filter(([one]) => !gone.has(one)), [key, [...wires]]]);
+}
+/** The house may have changed since: what was joined to a wire that is no more, is no joint any more. */
+function stillJoined(bare: Board, wires: Board['wires']): Board['wires'] {
+  const pins = new Set(pinsOf(bare).map((one) => one.pin));
+  return wires.filter((wire) => wire.every((pin) => pins.has(pin)));
+}
+
 /**
  * The chosen board and what is done on it. Kept with the person on the server, and on the device for as long as the server
  * cannot be reached.
  */
-export function useBench() {
+export function useBench(group: Readonly<Ref<HouseGroup | undefined>> = ref()) {
   const session = useSession();
   const place = `winculum-bench-${session.signedIn?.user.id ?? 'guest'}`;
   const onDevice = (): Bench => {
@@ -68,18 +92,26 @@ export function useBench() {
 
   const chosen = ref(EXERCISES[0]!.id);
   const exercise = computed(() => EXERCISES.find((one) => one.id === chosen.value));
+  const ofHouse = computed(() => (group.value?.key === chosen.value ? group.value : undefined));
   const board = computed((): Board => {
-    if (!exercise.value) return kept.value.board ?? NEW_BOARD;
-    return { ...exercise.value.board, wires: kept.value.wires[chosen.value] ?? [] };
+    const wires = kept.value.wires[chosen.value] ?? [];
+    if (ofHouse.value) return { ...ofHouse.value.bare, wires: stillJoined(ofHouse.value.bare, wires) };
+    return exercise.value ? { ...exercise.value.board, wires } : (kept.value.board ?? NEW_BOARD);
   });
   const setBoard = (next: Board) => change({ ...kept.value, board: next });
   const setWires = (wires: Board['wires']) => {
-    if (!exercise.value) setBoard({ ...board.value, wires });
-    else change({ ...kept.value, wires: { ...kept.value.wires, [chosen.value]: wires } });
+    if (!exercise.value && !ofHouse.value) setBoard({ ...board.value, wires });
+    else change({ ...kept.value, wires: withWires(kept.value.wires, chosen.value, wires) });
   };
   const markDone = () => {
-    if (exercise.value && !kept.value.done.includes(chosen.value))
+    if (chosen.value !== OWN && !kept.value.done.includes(chosen.value))
       change({ ...kept.value, done: [...kept.value.done, chosen.value] });
   };
-  return { kept, isSaved, chosen, exercise, board, setBoard, setWires, markDone };
+  const tallies = computed(() => kept.value.practice ?? {});
+  const countMistake = (kind: string, isFound: boolean) => {
+    const { right = 0, wrong = 0 } = tallies.value[kind] ?? {};
+    const tally = isFound ? { right: right + 1, wrong } : { right, wrong: wrong + 1 };
+    change({ ...kept.value, practice: { ...tallies.value, [kind]: tally } });
+  };
+  return { kept, isSaved, chosen, exercise, ofHouse, board, setBoard, setWires, markDone, tallies, countMistake };
 }

@@ -187,6 +187,7 @@ const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
           :model-value="one.group.seesAll ?? false"
           @update:model-value="changeGroup(one.group, { seesAll: $event || undefined })"
         />
+        <v-btn :to="`/houses/${store.id}/bench/${one.group.id}`">Wire it on the bench</v-btn>
         <v-btn
           v-if="store.canEdit"
           @click="store.apply(removeEntities(store.current, [{ collection: 'switchGroups', id: one.group.id }]))"

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import type { Bench } from '@winculum/contract';
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import { count, plantMistake, testedUnits, unitOf, type PlantedMistake, type TestStep } from '@winculum/core';
+import {
+  count,
+  plantMistake,
+  testedUnits,
+  unitOf,
+  weighMissed,
+  type PlantedMistake,
+  type TestStep,
+} from '@winculum/core';
 import { api, ApiError } from '../../api';
 import SearchField from '../../fields/SearchField.vue';
 import { useHouse } from '../../stores/house';
@@ -28,8 +36,6 @@ const chosen = ref('');
 const circuit = computed(() => circuits.value.find((one) => one.unit.id === chosen.value) ?? circuits.value[0]);
 const steps = computed(() => circuit.value?.steps ?? []);
 
-/** Mistakes of a kind that was missed come up more often: so many times more for each miss that no find has made good. */
-const MISSED_WEIGHS = 3;
 /** What this person has found and missed so far, by kind; kept with the account. */
 type Practice = NonNullable<Bench['practice']>;
 const record = shallowRef<Practice>({});
@@ -43,10 +49,6 @@ onMounted(async () => {
 const kinds = computed(() =>
   Object.entries(record.value).toSorted(([, a], [, b]) => b.wrong - b.right - a.wrong + a.right),
 );
-const weightOf = (kind: string) => {
-  const { right = 0, wrong = 0 } = record.value[kind] ?? {};
-  return 1 + MISSED_WEIGHS * Math.max(0, wrong - right);
-};
 const counted = (record: Practice, kind: string, isRight: boolean): Practice => {
   const { right = 0, wrong = 0 } = record[kind] ?? {};
   return { ...record, [kind]: isRight ? { right: right + 1, wrong } : { right, wrong: wrong + 1 } };
@@ -73,7 +75,7 @@ const isShown = ref(false);
 const isNoted = ref(false);
 function plant(): void {
   const { unit } = circuit.value!;
-  exercise.value = plantMistake(unit, steps.value, weightOf, Math.random);
+  exercise.value = plantMistake(unit, steps.value, weighMissed(record.value), Math.random);
   isNoted.value = false;
   tried.value = new Set();
   isShown.value = false;
