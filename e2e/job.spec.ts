@@ -190,6 +190,20 @@ test('a sample house from brief to handover: crew, owner, designer, another trad
   if (process.env['SHOT']) await page.screenshot({ path: process.env['SHOT'] });
   await page.getByRole('button', { name: 'By wall' }).click();
   await expect(page.getByRole('link', { name: /^Photo of/ })).toHaveCount(3);
+  // On paper every picture is there, whether somebody has scrolled to it or not.
+  await page.setViewportSize({ width: 1280, height: 300 });
+  await page.reload();
+  await page.evaluate(() => {
+    window.print = () =>
+      document.body.setAttribute(
+        'data-printed',
+        `${[...document.querySelectorAll<HTMLImageElement>('.thumbs a img')].filter((one) => one.naturalWidth > 0).length} of ${document.querySelectorAll('.thumbs a').length}`,
+      );
+  });
+  await expect(page.getByRole('link', { name: /^Photo of/ })).toHaveCount(3);
+  await page.keyboard.press('Control+p');
+  await expect(page.locator('body')).toHaveAttribute('data-printed', '3 of 3');
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page
     .getByRole('button', { name: /^Behind the/ })
     .first()

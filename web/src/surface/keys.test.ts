@@ -34,6 +34,7 @@ describe('keys of a house', () => {
     [{ key: 'z', metaKey: true }, 'undo'],
     [{ key: 'Z', ctrlKey: true, shiftKey: true }, 'redo'],
     [{ key: 'y', ctrlKey: true }, 'redo'],
+    [{ key: 'p', ctrlKey: true }, 'print'],
     [{ key: 'z' }, 'zoom'],
     [{ key: '3' }, 'preset'],
     [{ key: '3', altKey: true }, 'stage'],

@@ -41,6 +41,13 @@ export const KEYS = [
     is: (event) =>
       withControl(event) && (event.key.toLowerCase() === 'y' || (event.shiftKey && event.key.toLowerCase() === 'z')),
   },
+  {
+    id: 'print',
+    label: 'Ctrl P',
+    what: 'print; among photos once every picture is there',
+    is: (event) => withControl(event) && !event.shiftKey && event.key.toLowerCase() === 'p',
+    whileTyping: true,
+  },
   { id: 'help', label: '?', what: 'this help', is: (event) => bare(event) && event.key === '?', oneCharacter: true },
   {
     id: 'cancel',

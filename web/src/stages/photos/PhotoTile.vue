@@ -5,7 +5,11 @@ import { usePhotos } from '../../stores/photos';
 import { thumbnailOf } from '../../work/thumbnails';
 
 /** One photo in small; it says where it is when this device cannot show it. */
-const props = defineProps<{ photo: Photo }>();
+const props = defineProps<{
+  photo: Photo;
+  /** It is wanted whether it is seen or not, as on paper. */
+  isWanted?: boolean;
+}>();
 const emit = defineEmits<{ open: [] }>();
 const photos = usePhotos();
 const isLost = ref(false);
@@ -35,10 +39,10 @@ onMounted(() => {
   if (tile.value) watcher.observe(tile.value);
 });
 onUnmounted(() => watcher?.disconnect());
-// On paper all of them are wanted, seen or not.
-const all = () => void show();
-onMounted(() => window.addEventListener('beforeprint', all));
-onUnmounted(() => window.removeEventListener('beforeprint', all));
+watch(
+  () => props.isWanted,
+  (isWanted) => isWanted && void show(),
+);
 watch(
   () => props.photo.id,
   () => {

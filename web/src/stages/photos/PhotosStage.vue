@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, useTemplateRef } from 'vue';
+import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue';
 import { count, evidenceOfHouse, PHASES, type Phase, type Photo, type RoomEvidence } from '@winculum/core';
 import FilePicker from '../../fields/FilePicker.vue';
 import SearchField from '../../fields/SearchField.vue';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { usePhotos } from '../../stores/photos';
+import { useKeys } from '../../surface/keys';
+import ProgressBar from '../../work/ProgressBar.vue';
+import { thumbnailOf } from '../../work/thumbnails';
 import BehindWall from './BehindWall.vue';
 import PhotoDialog from './PhotoDialog.vue';
 import PhotoPlan from './PhotoPlan.vue';
@@ -54,7 +57,41 @@ function lookBehind(room: string, wall: string): void {
   behind.value = { room, wall };
   part.value = 'behind';
 }
-const print = () => window.print();
+
+/** How many pictures are there of those that go on paper; undefined while nothing is to be printed. */
+const ready = ref<number>();
+const onPaper = computed(() => [
+  ...shown.value.flatMap((one) => [...wallsOf(one).flatMap((wall) => wall.photos), ...pointsOf(one.room.id)]),
+  ...loose.value,
+]);
+/** Pictures that nobody has scrolled to are made first: paper waits for none. */
+let prints = 0;
+async function print(): Promise<void> {
+  if (ready.value !== undefined) return;
+  const mine = ++prints;
+  const isOff = () => mine !== prints || ready.value === undefined;
+  ready.value = 0;
+  const pictures = onPaper.value.map(async (photo) => {
+    await thumbnailOf(photos.urlOf(photo.id)).catch(() => undefined);
+    if (!isOff()) ready.value!++;
+  });
+  await Promise.all(pictures);
+  await nextTick();
+  const images = [...document.querySelectorAll<HTMLImageElement>('.photos-page .thumbs img')];
+  await Promise.all(images.map((one) => one.decode().catch(() => undefined)));
+  if (isOff()) return;
+  // The bar is not for the paper.
+  ready.value = undefined;
+  await nextTick();
+  window.print();
+}
+useKeys({
+  print: (event) => {
+    if (part.value !== 'walls') return;
+    event.preventDefault();
+    void print();
+  },
+});
 </script>
 
 <template>
@@ -81,6 +118,12 @@ const print = () => window.print();
       <v-btn v-if="part === 'walls'" color="primary" variant="flat" @click="print">Print</v-btn>
     </template>
     <FilePicker ref="picker" label="Photo files" accept="image/*" multiple camera @choose="taken" />
+    <ProgressBar
+      v-if="ready !== undefined"
+      title="Getting the pictures for the paper"
+      :progress="{ share: ready / Math.max(1, onPaper.length), what: `${ready} of ${onPaper.length}` }"
+      @cancel="ready = undefined"
+    />
     <template v-if="part === 'walls'">
       <p v-if="!evidence.length" class="none muted">
         No wall carries a box yet. Once cables are in, photograph each wall with its boxes before it is closed.
@@ -104,7 +147,13 @@ const print = () => window.print();
               <b>{{ wall.name }}</b><span class="muted">{{ count(wall.boxes, 'box', 'boxes') }}</span>
             </div>
             <div class="thumbs">
-              <PhotoTile v-for="photo in wall.photos" :key="photo.id" :photo="photo" @open="open = photo" />
+              <PhotoTile
+                v-for="photo in wall.photos"
+                :key="photo.id"
+                :photo="photo"
+                :is-wanted="ready !== undefined"
+                @open="open = photo"
+              />
             </div>
             <div class="row">
               <v-btn
@@ -123,7 +172,13 @@ const print = () => window.print();
           </div>
         </div>
         <div v-if="pointsOf(one.room.id).length" class="thumbs">
-          <PhotoTile v-for="photo in pointsOf(one.room.id)" :key="photo.id" :photo="photo" @open="open = photo" />
+          <PhotoTile
+            v-for="photo in pointsOf(one.room.id)"
+            :key="photo.id"
+            :photo="photo"
+            :is-wanted="ready !== undefined"
+            @open="open = photo"
+          />
         </div>
       </section>
       <section class="leaf" aria-label="Of the house">
@@ -132,7 +187,13 @@ const print = () => window.print();
           <v-btn v-if="store.canEdit" @click="take({ kind: 'house' })">Add photos</v-btn>
         </header>
         <div class="thumbs">
-          <PhotoTile v-for="photo in loose" :key="photo.id" :photo="photo" @open="open = photo" />
+          <PhotoTile
+            v-for="photo in loose"
+            :key="photo.id"
+            :photo="photo"
+            :is-wanted="ready !== undefined"
+            @open="open = photo"
+          />
         </div>
       </section>
     </template>
