@@ -48,6 +48,7 @@ export {
   type LoadKind,
   newDevice,
   SWITCH_STYLES,
+  SWITCH_WORDS,
   type SwitchStyle,
 } from './house/schema-equipment';
 export {
@@ -343,6 +344,8 @@ export { backingsOf, smallParts } from './route/small-parts';
 export { planSpools, type Spool } from './route/spool-plan';
 export { type RouteTotals, totalsOfRoutes } from './route/totals';
 export { type RoutePlace, ROUTE_WAYS, type RouteWay } from './route/ways';
+export { placeThermostat } from './proposals/heat/place-thermostat';
+export { roomHeaters } from './nec/requirements/thermostats';
 export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
 export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';
 export type { NewId } from './house/new-box';

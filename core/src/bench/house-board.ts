@@ -1,3 +1,4 @@
+import { voltsAt } from '../circuits/outlets';
 import { hardwareAt, type Chain } from '../feed/chain';
 import type { FeedNode } from '../feed/feed-tree';
 import type { House } from '../house/schema';
@@ -33,17 +34,21 @@ function boxesOfGroup({ tree }: UnitWiring, { order, group }: Chain): readonly F
   return [...behind].toSorted((a, b) => a.at - b.at);
 }
 
+const AT_240 = 'This group switches 240 V equipment; what stands on the bench takes 120 V.';
+
 /** The parts of a group, each with its device: switches as the chain makes them, and what they control. */
 function partsOf(chain: Chain, boxes: readonly FeedNode[]): ReadonlyMap<string, BoardPart> | string {
   const boxOf = new Map(boxes.map(({ box }, i) => [box.id, i]));
   const parts = new Map<string, BoardPart>();
   for (const [i, one] of chain.order.entries()) {
     const kind = hardwareAt(chain, i);
+    if (kind === 'two-pole') return AT_240;
     const isElectronic = one.device.kind === 'switch' && /^(occupancy|astronomic|dusk)$/.test(one.device.style);
     if (kind === 'smart' || kind === 'add-on' || isElectronic)
       return `The bench has plain switches only; ${one.box.tag} holds an electronic control. Its maker's sheet says how it is wired.`;
     parts.set(one.device.id, { id: `s${i + 1}`, box: boxOf.get(one.box.id)!, kind, letter: 'a' });
   }
+  if (chain.group.controls.some((one) => voltsAt(one) === 240)) return AT_240;
   for (const [i, { box, device }] of chain.group.controls.entries()) {
     const kind = device.kind === 'receptacle' ? 'receptacle' : device.kind === 'fan' ? 'fan' : 'lamp';
     parts.set(device.id, { id: `${kind}${i + 1}`, box: boxOf.get(box.id)!, kind, letter: 'a' });

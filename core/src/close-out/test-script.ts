@@ -1,5 +1,5 @@
 import { indexOutlets, type Outlet } from '../circuits/outlets';
-import type { SwitchStyle } from '../house/schema-equipment';
+import { SWITCH_WORDS, type SwitchStyle } from '../house/schema-equipment';
 import type { Circuit, House, Room, SwitchGroup, TestResult } from '../house/schema';
 import { outagesOn, type Outage } from '../nec/outages';
 import { protectionOf } from '../nec/protection/circuit-protection';
@@ -76,6 +76,14 @@ const SETTINGS: Readonly<Partial<Record<SwitchStyle, readonly [act: string, expe
     'On when one comes in, off after its time, not by the air of a register.',
   ],
   astronomic: ['Set clock, date and place.', 'On at dusk and off when it is to be.'],
+  'line-thermostat': [
+    'Turn it up until its heater warms, then all the way down.',
+    'Its heater warms and cools, and no other. Down is not off: one hot stays on the heater.',
+  ],
+  'line-thermostat-2': [
+    'Turn it up until its heater warms, then to off.',
+    'Its heater warms and cools, and no other; at off both hots are dead at the heater.',
+  ],
   dusk: ['Cover its eye.', 'On in the dark, off in the light, and its own lamp does not switch it.'],
 };
 
@@ -88,7 +96,7 @@ function settingStep(outlet: Outlet): TestStep[] {
       id: stepId('set', device.id),
       kind: 'setting',
       room,
-      what: `${device.style} in ${box.tag}, ${room.name}`,
+      what: `${SWITCH_WORDS[device.style]} in ${box.tag}, ${room.name}`,
       act: setting[0],
       expect: setting[1],
       section: '110.3(B)',

@@ -1,7 +1,7 @@
 import type { Outlet } from '../circuits/outlets';
 import type { Box } from '../house/schema';
 import type { FeedNode, FeedTree } from './feed-tree';
-import { isCompanion, isSmart, mayBeInTheMiddle, type WiredGroup } from './unit';
+import { isCompanion, isSmart, isTwoPole, mayBeInTheMiddle, type WiredGroup } from './unit';
 
 /** Distances along the cables of a tree, from a box to a box or to the panel (null), inches. */
 export function treeDistances({ nodes }: Pick<FeedTree, 'nodes'>): (a: Box, b: Box | null) => number {
@@ -22,7 +22,7 @@ export function treeDistances({ nodes }: Pick<FeedTree, 'nodes'>): (a: Box, b: B
 }
 
 /** What a switch has to be at its place in the chain: two three-ways at the ends, four-ways between, *common practice*. */
-export type SwitchHardware = 'single-pole' | 'three-way' | 'four-way' | 'smart' | 'add-on';
+export type SwitchHardware = 'single-pole' | 'two-pole' | 'three-way' | 'four-way' | 'smart' | 'add-on';
 
 export interface Chain {
   readonly group: WiredGroup;
@@ -34,6 +34,7 @@ export function hardwareAt({ order }: Chain, index: number): SwitchHardware {
   const one = order[index]!;
   if (isCompanion(one)) return 'add-on';
   if (isSmart(one)) return 'smart';
+  if (isTwoPole(one)) return 'two-pole';
   if (order.length === 1) return 'single-pole';
   return index === 0 || index === order.length - 1 ? 'three-way' : 'four-way';
 }

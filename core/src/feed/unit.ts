@@ -1,5 +1,5 @@
 import { memo, sameParts } from '../cache/memo';
-import { indexOutlets, type Outlet } from '../circuits/outlets';
+import { indexOutlets, voltsAt, type Outlet } from '../circuits/outlets';
 import { panelOf } from '../circuits/panel-tree';
 import type { Circuit, House, Panel, SwitchGroup } from '../house/schema';
 import { Memory } from '../cache/memory';
@@ -127,9 +127,35 @@ function resolveGroup(
     say('smart-and-toggle', 'beside a smart switch the other places take add-on switches, not toggles.');
   if (smart.length === 0 && switches.some(isCompanion))
     say('no-smart', 'an add-on switch only speaks to a smart switch. Make one of them the smart one.');
+  if (switches.some(isTwoPole)) problems.push(...twoPoleProblems(group, switches, controls));
   if (problems.length > 0 || circuit === null) return { wired: undefined, problems };
   const letter = index.letters.get(group.id)!;
   return { wired: { group, circuit, letter, switches, controls }, problems };
+}
+
+/** Controls that open both hots of 240 V equipment. */
+export const isTwoPole = (one: Outlet): boolean =>
+  one.device.kind === 'switch' && (one.device.style === 'two-pole' || one.device.style === 'line-thermostat-2');
+function twoPoleProblems(group: SwitchGroup, switches: readonly Outlet[], controls: readonly Outlet[]): Problem[] {
+  const say = (code: string, message: string): Problem => ({
+    code,
+    path: `switchGroups.${group.id}`,
+    message: `${group.name}: ${message}`,
+  });
+  const at120 = controls.find((one) => voltsAt(one) !== 240);
+  return [
+    ...(switches.length > 1
+      ? [say('two-pole-alone', 'a two-pole control works from one place. Take the other switches out.')]
+      : []),
+    ...(at120
+      ? [
+          say(
+            'two-pole-at-120',
+            `its control opens two hots, and ${at120.box.tag} takes 120 V. Take a one-pole control.`,
+          ),
+        ]
+      : []),
+  ];
 }
 
 export const isSmart = (one: Outlet): boolean => one.device.kind === 'switch' && /^smart/.test(one.device.style);

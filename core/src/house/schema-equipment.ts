@@ -18,8 +18,27 @@ export const SWITCH_STYLES = [
   'smart',
   'smart-no-neutral',
   'add-on',
+  'two-pole',
+  'line-thermostat',
+  'line-thermostat-2',
 ] as const;
 export type SwitchStyle = (typeof SWITCH_STYLES)[number];
+/** As people call them. */
+export const SWITCH_WORDS: Readonly<Record<SwitchStyle, string>> = {
+  toggle: 'toggle',
+  dimmer: 'dimmer',
+  timer: 'countdown timer',
+  occupancy: 'occupancy sensor',
+  'door-jamb': 'door jamb',
+  astronomic: 'astronomic timer',
+  dusk: 'dusk sensor',
+  smart: 'smart, with neutral',
+  'smart-no-neutral': 'smart, without neutral',
+  'add-on': 'add-on',
+  'two-pole': 'two-pole, for 240 V',
+  'line-thermostat': 'line-voltage thermostat',
+  'line-thermostat-2': 'line-voltage thermostat, two poles',
+};
 
 /** What sits in or hangs on a box; devices of one box may be on different circuits. */
 export const deviceSchema = z.discriminatedUnion('kind', [
@@ -237,6 +256,8 @@ export const loadSchema = z.strictObject({
   cord: z.boolean().default(true),
   /** Its disconnecting means: a plug that can be reached, a switch or breaker in sight, or a breaker that can be locked open. */
   disconnect: z.enum(DISCONNECTS).optional(),
+  /** A heater's thermostat is built into it. */
+  builtInControl: z.boolean().optional(),
   /** Length of its cord, inches. */
   cordIn: z.number().gt(0).max(600).optional(),
   /** Its instructions ask for an individual circuit (NEC 110.3(B)). */

@@ -53,7 +53,9 @@ export const groundOf = (awg: Awg): Awg =>
 
 /** Whether the white of a cable has something lawful to carry: a neutral, or, marked for good, the supply or a traveler (200.7(C)). */
 const mayUseWhite = (signals: readonly Signal[]): boolean =>
-  signals.some(({ kind }) => kind === 'neutral' || kind === 'hot' || kind === 'traveler');
+  signals.some(({ kind, key }) => kind === 'neutral' || kind === 'hot' || kind === 'traveler' || isSecondPole(key));
+/** What the second pole of a control brings to 240 V equipment: no switch loop, so that a marked white may be it. */
+const isSecondPole = (key: string): boolean => key.startsWith('leg/') && key.endsWith('/2');
 
 /** The cable for what it is to carry: one conductor more where the white would otherwise bring a switched wire back. */
 function kindFor(signals: readonly Signal[]): Kind {

@@ -43,7 +43,9 @@ export function cableLabel(wiring: UnitWiring, end: CableEnd): CableLabel {
 
 /** Letters of the plan for a switch: S, S3, S4, with a small letter for its group: the published drafting convention. */
 export function switchSymbol(hardware: SwitchHardware | undefined, letter: string, style: string): string {
-  const body = hardware === 'three-way' ? 'S3' : hardware === 'four-way' ? 'S4' : 'S';
+  if (style === 'line-thermostat' || style === 'line-thermostat-2')
+    return `${style === 'line-thermostat' ? 'T' : 'T2'} ${letter}`.trim();
+  const body = hardware === 'two-pole' ? 'S2' : hardware === 'three-way' ? 'S3' : hardware === 'four-way' ? 'S4' : 'S';
   const kind = style === 'dimmer' ? 'D' : hardware === 'smart' ? 'M' : hardware === 'add-on' ? 'C' : '';
   return `${body}${kind} ${letter}`.trim();
 }

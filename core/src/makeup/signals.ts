@@ -1,10 +1,10 @@
-import type { Outlet } from '../circuits/outlets';
+import { voltsAt, type Outlet } from '../circuits/outlets';
 import type { Box, House } from '../house/schema';
 import { hardwareAt, type Chain, type SwitchHardware } from '../feed/chain';
 import type { FeedTree } from '../feed/feed-tree';
 import { gfciSides, type GfciSides } from '../feed/gfci-sides';
 import { neutralAt } from './neutral-at-switch';
-import { isCompanion, type WiringUnit } from '../feed/unit';
+import { isCompanion, isTwoPole, type WiringUnit } from '../feed/unit';
 
 /** What a conductor carries. The key names the net; two conductors with one key may be joined. */
 export interface Signal {
@@ -30,6 +30,8 @@ export type TerminalName =
   | 'ground'
   | 'line'
   | 'load'
+  | 'line-2'
+  | 'load-2'
   | 'common'
   | 't1'
   | 't2'
@@ -134,9 +136,10 @@ class Nets {
     return this.#once(`neutral/${id}/${this.#keyOf(side)}`, 'neutral', id, () => `neutral${this.#after(side)}`);
   }
 
-  leg({ group }: Chain): Signal {
+  leg({ group }: Chain, second = false): Signal {
     const { id } = group.group;
-    return this.#once(`leg/${id}`, 'leg', id, () => `switched ${group.letter}`);
+    const words = () => `switched ${group.letter}${second ? ', second pole' : ''}`;
+    return this.#once(`leg/${id}${second ? '/2' : ''}`, 'leg', id, words);
   }
 
   traveler({ group }: Chain, span: number, which: 1 | 2): Signal {
@@ -185,6 +188,12 @@ function needsOfChain(nets: Nets, chain: Chain): void {
       nets.add(one, 'line', hot);
       nets.add(one, 'load', nets.leg(chain));
     }
+    if (hardware === 'two-pole') {
+      nets.add(one, 'line', hot);
+      nets.add(one, 'line-2', nets.hot(group.circuit, side, true));
+      nets.add(one, 'load', nets.leg(chain));
+      nets.add(one, 'load-2', nets.leg(chain, true));
+    }
     if (hardware === 'add-on') nets.add(one, 'line', hot);
     if ((hardware === 'smart' && order.some(isCompanion)) || hardware === 'add-on')
       nets.add(one, 'signal', nets.word(chain));
@@ -209,7 +218,10 @@ function needsOfChain(nets: Nets, chain: Chain): void {
     const half = to.device.kind === 'receptacle' && to.device.switched === 'half';
     nets.add(to, half ? 'switched' : 'hot', nets.leg(chain));
     if (half) nets.add(to, 'hot', nets.hot(group.circuit, side));
-    nets.add(to, 'neutral', nets.neutral(side));
+    // At 240 V the second hot comes unswitched, or by the second pole; a neutral only where the equipment takes one.
+    if (voltsAt(to) === 240)
+      nets.add(to, 'hot-2', order.some(isTwoPole) ? nets.leg(chain, true) : nets.hot(group.circuit, side, true));
+    if (voltsAt(to) === 120 || wantsNeutral(to)) nets.add(to, 'neutral', nets.neutral(side));
     if (to.device.kind !== 'alarm') nets.add(to, 'ground', nets.ground());
   }
 }
@@ -231,7 +243,7 @@ function needsOfOutlet(nets: Nets, outlet: Outlet, joinsAlarms: boolean): void {
   const side = nets.sides.of([outlet]);
   const gfci = device.kind === 'receptacle' && device.gfci;
   nets.add(outlet, gfci ? 'line-hot' : 'hot', nets.hot(circuit, side));
-  const at240 = (device.kind === 'receptacle' || device.kind === 'connection') && device.volts === 240;
+  const at240 = voltsAt(outlet) === 240;
   if (at240) nets.add(outlet, 'hot-2', nets.hot(circuit, side, true));
   if (!at240 || wantsNeutral(outlet)) nets.add(outlet, gfci ? 'line-neutral' : 'neutral', nets.neutral(side));
   if (device.kind === 'alarm' && !device.wireless && joinsAlarms) nets.add(outlet, 'join', nets.interconnect());

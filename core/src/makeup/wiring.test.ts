@@ -22,6 +22,7 @@ import { FOUND, singleFaults } from '../proof/faults';
 import { boxesOnTheWay, netlistOf, type Netlist } from '../proof/netlist';
 import { prove } from '../proof/prove';
 import { solve } from '../proof/solve';
+import type { House } from '../house/schema';
 import { chainOf, wired, wiringHouse } from '../test/wiring-house';
 import { groupBy } from '../units/group-by';
 
@@ -37,6 +38,56 @@ const carried = (test: ReturnType<typeof wired>, to: string) =>
           .join(', ')}`,
     )
     .join(' + ');
+
+describe('controls of 240 V equipment', () => {
+  const at240 = { kind: 'connection', volts: 240 };
+  const group = { a: { switches: ['S1-0'], controls: ['H-0'] } };
+  const change = (house: House) => void (house.circuits['Q']!.poles = 2);
+  test.each([
+    ['line-thermostat', '/2 black switched a, white second hot (marked)'],
+    ['timer', '/2 black switched a, white second hot (marked)'],
+    ['line-thermostat-2', '/2 black switched a, white switched a, second pole (marked)'],
+    ['two-pole', '/2 black switched a, white switched a, second pole (marked)'],
+  ])('a %s feeds a heater by two hots and no neutral', (style, toHeater) => {
+    const test = wired({ boxes: { S1: [null, { kind: 'switch', style }], H: ['S1', at240] }, groups: group, change });
+    expect(carried(test, 'S1')).toBe('/2 black hot, white second hot (marked)');
+    expect(carried(test, 'H')).toBe(toHeater);
+    const proof = prove(test.net);
+    expect([proof.flaws, proof.groups.flatMap((one) => one.flaws)]).toEqual([[], []]);
+    // 240 V on: of the heater, from hot to hot. Off, one pole leaves the other hot on it.
+    const volts = (position: number) => {
+      const { volts: at } = solve(test.net, new Map([['S1-0', position]]));
+      return [at('H-0.hot'), at('H-0.hot-2')].map((one) => Math.round(one));
+    };
+    expect(volts(1)).toEqual([120, -120]);
+    const [, second] = volts(0);
+    expect(second === 0).toBe(style.endsWith('2') || style === 'two-pole');
+  });
+  test('heaters one behind the other follow one thermostat; one fed before it as well', () => {
+    const boxes = {
+      H: [null, at240],
+      S1: ['H', { kind: 'switch', style: 'line-thermostat-2' }],
+      I: ['H', at240],
+    } as const;
+    const test = wired({ boxes, groups: { a: { switches: ['S1-0'], controls: ['H-0', 'I-0'] } }, change });
+    expect(carried(test, 'S1')).toBe(
+      '/4 black hot, red switched a, blue switched a, second pole, white second hot (marked)',
+    );
+    expect(prove(test.net).ok).toBe(true);
+  });
+  test.each([
+    ['beside another switch', ['S1-0', 'S2-0'], 240, 'works from one place'],
+    ['at 120 V', ['S1-0'], 120, 'takes 120 V'],
+  ] as const)('a two-pole control %s is refused with the remedy', (_, switches, volts, words) => {
+    const boxes = {
+      S1: [null, { kind: 'switch', style: 'two-pole' }],
+      S2: ['S1', 'switch'],
+      H: ['S2', { kind: 'connection', volts }],
+    } as const;
+    const house = wiringHouse({ boxes, groups: { a: { switches, controls: ['H-0'] } }, change });
+    expect(groupProblems(house).map((one) => one.message)).toEqual([expect.stringContaining(words)]);
+  });
+});
 
 describe('textbook topologies of switching, every position proved', () => {
   const one = { a: { switches: ['S1-0'], controls: ['L-0'] } };

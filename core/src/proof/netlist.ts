@@ -219,7 +219,7 @@ function loadsOf({ outlet, points }: Connected, { unit }: Wiring, group: string 
   } as const;
   const loads: LoadPart[] = [];
   if (second && hot)
-    loads.push({ ...common, id, a: hot, b: second, watts: wattsOf(outlet), volts: 240, to: `hot/${circuit}/2` });
+    loads.push({ ...common, id, a: hot, b: second, watts: wattsOf(outlet), volts: 240, to: `hot/${circuit}/2`, group });
   if (points.switched && neutral)
     loads.push({ ...common, id: `${id}.switched`, a: points.switched, b: neutral, watts: 90, group });
   if (hot && neutral && !second) {
@@ -274,9 +274,16 @@ export function netlistOf(
 
 /** Which terminals a switch joins inside, by its position: published behaviour of three-way and four-way switches. */
 export const CONTACTS: Readonly<
-  Record<'single-pole' | 'three-way' | 'four-way', readonly (readonly [TerminalName, TerminalName])[][]>
+  Record<'single-pole' | 'two-pole' | 'three-way' | 'four-way', readonly (readonly [TerminalName, TerminalName])[][]>
 > = {
   'single-pole': [[], [['line', 'load']]],
+  'two-pole': [
+    [],
+    [
+      ['line', 'load'],
+      ['line-2', 'load-2'],
+    ],
+  ],
   'three-way': [[['common', 't1']], [['common', 't2']]],
   'four-way': [
     [

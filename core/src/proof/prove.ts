@@ -202,7 +202,7 @@ function proveGroup(net: Netlist, copper: Conduction, group: NetGroup): GroupPro
         if (lit[i] === wanted) return;
         const hot = net.sources.find((one) => one.id === load.from)!;
         const neutral = now.sourcesAt(load.b).some((one) => one.id === load.to);
-        if (wanted && now.sourcesAt(load.a).some((one) => one.id === load.from) && !neutral)
+        if (wanted && load.volts === 120 && now.sourcesAt(load.a).some((one) => one.id === load.from) && !neutral)
           add([say('neutral-missing', `${load.label} has no neutral of its own circuit.`, positions)]);
         else if (wanted) add([say('dark', `${load.label} stays dark where it should light.`, positions)]);
         else
@@ -237,8 +237,9 @@ function proveGroup(net: Netlist, copper: Conduction, group: NetGroup): GroupPro
       ]);
   });
   for (const load of mine) {
-    // Its neutral must be there whether or not it is lit.
+    // Its neutral must be there whether or not it is lit. Of 240 V equipment a two-pole control opens both hots.
     if (
+      load.volts === 120 &&
       !copper
         .with(new Map())
         .sourcesAt(load.b)

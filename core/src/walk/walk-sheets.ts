@@ -1,6 +1,6 @@
 import { boundsOf } from '../geometry/geometry';
 import type { Box, House, Room, Standards } from '../house/schema';
-import type { Device } from '../house/schema-equipment';
+import { SWITCH_WORDS, type Device } from '../house/schema-equipment';
 import { backingFor, coveringAt, settingOf } from '../place/box-catalogue';
 import { boxToBuy } from '../makeup/box-fill';
 import { receptaclesOf } from '../place/receptacles';
@@ -101,7 +101,7 @@ function describeDevice(device: Device): string {
     case 'luminaire':
       return device.style === 'surface' ? 'luminaire' : `${device.style} luminaire`;
     case 'switch':
-      return device.style === 'toggle' ? 'switch' : device.style;
+      return device.style === 'toggle' ? 'switch' : SWITCH_WORDS[device.style];
     case 'alarm':
       return { smoke: 'smoke alarm', co: 'CO alarm', 'smoke-co': 'smoke and CO alarm' }[device.senses];
     case 'connection':

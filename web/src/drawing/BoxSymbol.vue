@@ -21,6 +21,10 @@ const props = defineProps<{
 }>();
 
 const first = computed(() => Object.values(props.box.devices)[0]);
+/** S for switches, T for a thermostat at line voltage. */
+const letter = computed(() =>
+  first.value?.kind === 'switch' && /^line-thermostat/.test(first.value.style) ? 'T' : 'S',
+);
 const switches = computed(() => Object.values(props.box.devices).filter((device) => device.kind === 'switch').length);
 const provisional = computed(
   () => props.waits || ['undecided', 'not-delivered', 'future', 'held'].includes(props.box.state ?? ''),
@@ -76,7 +80,7 @@ function leader({ x, y }: Point): string {
       <circle v-else r=".9" class="face" :class="{ bare: first?.kind === 'switch' }" />
     </g>
     <text v-if="first?.kind === 'switch'" :font-size="size * 2.6" class="letter"
-      >S<tspan v-if="switches > 1" :font-size="size * 1.5" dy=".25em">{{ switches }}</tspan></text
+      >{{ letter }}<tspan v-if="switches > 1" :font-size="size * 1.5" dy=".25em">{{ switches }}</tspan></text
     >
     <text v-else-if="first?.kind === 'alarm'" :font-size="size * 1.35" class="letter">{{
       first.senses === 'smoke' ? 'SA' : first.senses === 'co' ? 'CO' : 'SC'

@@ -1,8 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { changeDevice, joinDuplex, OUTDOOR_KINDS, splitDuplex, stripVa, type Box, type Device } from '@winculum/core';
+import {
+  changeDevice,
+  joinDuplex,
+  OUTDOOR_KINDS,
+  splitDuplex,
+  stripVa,
+  SWITCH_STYLES,
+  SWITCH_WORDS,
+  type Box,
+  type Device,
+} from '@winculum/core';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
+import SearchField from '../fields/SearchField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TickField from '../fields/TickField.vue';
 import { newId } from '../new-id';
@@ -14,6 +25,7 @@ const store = useHouse();
 
 const worded = <T extends string>(all: readonly T[]) => all.map((value) => ({ value, word: value.replace('-', ' ') }));
 const NOT_SAID = { value: '', word: 'not said' } as const;
+const STYLES = SWITCH_STYLES.map((value) => ({ value, title: SWITCH_WORDS[value] }));
 const LUMINAIRES = ['surface', 'recessed', 'pendant', 'wall', 'strip'] as const;
 const DRIVERS = [NOT_SAID, ...worded(['cabinet', 'closet', 'attic', 'remote-panel', 'closed-in'])];
 const VOLTS = ([120, 240] as const).map((value) => ({ value, word: `${value} V` }));
@@ -176,6 +188,13 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
         @update:model-value="set({ wireless: $event || undefined })"
       />
     </template>
+    <SearchField
+      v-else-if="device.kind === 'switch'"
+      label="Kind of switch"
+      :model-value="device.style"
+      :items="STYLES"
+      @update:model-value="set({ style: $event })"
+    />
     <template v-else-if="device.kind === 'luminaire'">
       <ChoiceField
         label="Kind of light fixture"

@@ -12,6 +12,7 @@ import {
   ownHeightIn,
   setHeights,
   SWITCH_STYLES,
+  SWITCH_WORDS,
   type Box,
   type Edited,
   type Result,
@@ -77,7 +78,7 @@ const flags = [
   ['tr', 'Tamper-resistant'],
   ['wr', 'Weather-resistant'],
 ] as const;
-const STYLES: readonly Answer[] = SWITCH_STYLES.map((value) => ({ value, word: value.replaceAll('-', ' ') }));
+const STYLES: readonly Answer[] = SWITCH_STYLES.map((value) => ({ value, word: SWITCH_WORDS[value] }));
 
 const setBoxes = (value: string, changes: Readonly<Record<string, unknown>>) => {
   if (value !== VARIOUS.value) apply(changeBoxes(store.current, ids.value, changes, `Change ${boxWord.value}`));

@@ -14,6 +14,18 @@ const patio = (alongIn: number, extra: Readonly<Record<string, unknown>> = {}) =
     .load('hot-tub', 'r', 'c0', 140, null, extra)
     .feature('r', 'disconnect', ['c0', alongIn, 9, 5], { heightIn: 60 });
 
+/** A heater that a thermostat at line voltage governs and cuts off. */
+const governedBy = (style: string, volts: 120 | 240 = 240) =>
+  withLoad('baseboard-heat', { disconnect: 'thermostat-off', volts })
+    .wallBox('r', 'c1', 40, { kind: 'switch', style })
+    .with((house) => {
+      const [load] = Object.values(house.loads);
+      const control = Object.values(house.boxes)
+        .flatMap((box) => Object.values(box.devices))
+        .find((one) => one.kind === 'switch')!;
+      house.switchGroups['g'] = { id: 'g', name: 'Heat', switches: [control.id], controls: [load!.device] };
+    });
+
 testRule(applianceDisconnect, {
   passes: [
     [
@@ -31,6 +43,8 @@ testRule(applianceDisconnect, {
     ],
     ['a condensing unit with a disconnect beside it', withLoad('air-conditioner', { disconnect: 'in-sight' })],
     ['a hot tub with its disconnect in sight', withLoad('hot-tub', { disconnect: 'in-sight' })],
+    ['a heater by its thermostat of two poles', governedBy('line-thermostat-2')],
+    ['a heater at 120 V by a thermostat of one pole', governedBy('line-thermostat', 120)],
     ['a heater by its thermostat with a marked off', withLoad('baseboard-heat', { disconnect: 'thermostat-off' })],
   ],
   fails: [
@@ -38,6 +52,11 @@ testRule(applianceDisconnect, {
       'a condensing unit by a lockable breaker out of sight: not in a dwelling',
       withLoad('air-conditioner', { disconnect: 'lockable-breaker' }),
       'Air conditioner has a breaker that can be locked open. It needs a disconnect in sight from it and readily accessible.',
+    ],
+    [
+      'a heater at 240 V by a thermostat of one pole',
+      governedBy('line-thermostat'),
+      'Baseboard heater has a thermostat that opens one of its two hots. It needs a disconnect in sight, a breaker that can be locked open, or a thermostat whose marked "off" opens all ungrounded conductors.',
     ],
     ['a water heater by its thermostat', withLoad('water-heater', { disconnect: 'thermostat-off' })],
     [

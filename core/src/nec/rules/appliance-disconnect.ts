@@ -3,6 +3,7 @@ import type { Edition, Feature, House } from '../../house/schema';
 import type { Load, LoadKind } from '../../house/schema-equipment';
 import { distanceToFeature, featureOutline } from '../../plan/points';
 import { disconnectsInSight } from '../requirements/disconnects';
+import { roomHeaters } from '../requirements/thermostats';
 import { setLoadsRemedy, type Remedy } from '../remedies';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
@@ -31,7 +32,7 @@ const HEAT: Class = {
   needs:
     'a disconnect in sight, a breaker that can be locked open, or a thermostat whose marked "off" opens all ungrounded conductors',
   serves: new Set(['in-sight', 'lockable-breaker', 'thermostat-off', 'plug']),
-  usual: [LOCKABLE, IN_SIGHT],
+  usual: [LOCKABLE, IN_SIGHT, ['thermostat-off', 'All of their thermostats have a marked "off" that opens both hots']],
 };
 const APPLIANCE: Class = {
   section: '422.31',
@@ -114,6 +115,18 @@ function awayFromTub(house: House, load: Load, disconnect: Feature): number | un
   return Math.min(...tubs.flatMap((tub) => at.map((corner) => distanceToFeature(room, tub, corner))));
 }
 
+const ONE_POLE = 'a thermostat that opens one of its two hots';
+/** Devices at 240 V that a one-pole thermostat governs. */
+function onePoleControlled(house: House): ReadonlySet<string> {
+  return new Set(
+    roomHeaters(house).flatMap(({ load, thermostat }) =>
+      load.volts === 240 && thermostat?.device.kind === 'switch' && thermostat.device.style === 'line-thermostat'
+        ? [load.device]
+        : [],
+    ),
+  );
+}
+
 const WORDS: Readonly<Record<Means, string>> = {
   plug: 'a plug',
   'in-sight': 'a disconnect in sight',
@@ -148,6 +161,7 @@ export const applianceDisconnect = defineRule({
   check: (facts, limits, report) => {
     const open = new Map<Class, Load[]>();
     const wired = Object.values(facts.house.loads).filter((load) => BY_KIND[load.kind] && !load.cord);
+    const onePole = onePoleControlled(facts.house);
     const inSight = disconnectsInSight(facts.house, wired);
     const verdicts = Object.values(facts.house.loads).flatMap((load) => {
       const its = BY_KIND[load.kind];
@@ -169,6 +183,11 @@ export const applianceDisconnect = defineRule({
       }
       const where = { box: load.box };
       const has = WORDS[load.disconnect];
+      // One pole leaves the other hot on the heater: its off is none (424.20(B)).
+      if (load.disconnect === 'thermostat-off' && onePole.has(load.device))
+        return [
+          report.fail('wrong', { load: load.name, has: ONE_POLE, needs: its.needs }, where, { section: '424.20' }),
+        ];
       const section = sectionOf(its, facts.edition);
       return [
         its.serves.has(load.disconnect)

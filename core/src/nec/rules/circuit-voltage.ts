@@ -1,7 +1,7 @@
 import { deviceIds, listOutlets, outletsOf } from '../requirements/circuit-facts';
 import { circuitVolts, voltsAt, type Outlet } from '../../circuits/outlets';
 import { takeOffRemedy } from '../remedies';
-import { defineRule, everyEdition, fromMemory } from '../rule';
+import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 
 /** Plugged equipment up to 1,440 VA is limited to 120 V between conductors; a motor of 1/4 hp and more is not: 210.6(A)(2). */
 const isSmallAt240 = ({ load, device }: Outlet): boolean =>
@@ -11,6 +11,20 @@ const isSmallAt240 = ({ load, device }: Outlet): boolean =>
   load.volts === 240 &&
   load.va <= 1440 &&
   !(load.motor && (load.hp ?? 0.25) >= 0.25);
+
+/** Controls that are made for 240 V too; electronic ones are not, unless their maker says so: *common practice*. */
+const FOR_240 = /^(toggle|timer|two-pole|line-thermostat)/;
+
+/** Whether an outlet is made for the volts of its circuit: a switch for those of what it governs. */
+function isMadeFor(facts: Facts, outlet: Outlet, volts: number): boolean {
+  const { device, load } = outlet;
+  if (device.kind !== 'switch') return voltsAt(outlet) === volts && (!load || load.volts === volts);
+  const group = Object.values(facts.house.switchGroups).find((one) => one.switches.includes(device.id));
+  const governed = (group?.controls ?? []).flatMap((id) => facts.outlets.byDevice.get(id) ?? []);
+  // One that governs nothing yet is asked for by another rule.
+  if (governed.length === 0) return true;
+  return governed.every((one) => voltsAt(one) === volts) && (volts === 120 || FOR_240.test(device.style));
+}
 
 export const circuitVoltage = defineRule({
   id: 'circuit-voltage',
@@ -33,9 +47,7 @@ export const circuitVoltage = defineRule({
   appliesTo: () => true,
   check: (facts, circuit, _limits, report) => {
     const volts = circuitVolts(circuit);
-    const wrong = outletsOf(facts, circuit).filter(
-      (outlet) => voltsAt(outlet) !== volts || (outlet.load && outlet.load.volts !== volts),
-    );
+    const wrong = outletsOf(facts, circuit).filter((outlet) => !isMadeFor(facts, outlet, volts));
     const small = outletsOf(facts, circuit).filter(isSmallAt240);
     if (wrong.length === 0 && small.length > 0)
       return report.fail(

@@ -40,6 +40,14 @@ testRule(coAlarms, {
       sleeping().room('gar', 'garage', [148.5, 124.5, 200, 200]).opening('gar', 'c3', 'door', 160, 32),
       'No carbon monoxide alarm outside bed; it is required because of the door from gar.',
     ],
+    [
+      'a garage with a door into the hall and another onto a deck',
+      sleeping()
+        .room('gar', 'garage', [148.5, 124.5, 200, 200])
+        .opening('gar', 'c3', 'door', 160, 32)
+        .room('deck', 'deck', [353, 124.5, 100, 200])
+        .opening('gar', 'c1', 'door', 60, 32),
+    ],
   ],
   cannotTell: [
     [

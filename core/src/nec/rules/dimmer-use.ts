@@ -28,7 +28,9 @@ export const dimmerUse = defineRule({
         .flatMap((id) => outlets.byDevice.get(id) ?? [])
         .find(({ device }) => device.kind !== 'luminaire');
       if (!other) return [report.pass('right', { name: group.name }, where)];
-      const what = other.device.kind === 'fan' ? `the fan at ${other.box.tag}` : `the receptacle ${other.box.tag}`;
+      const word =
+        { fan: 'the fan at', connection: 'the equipment at' }[other.device.kind as string] ?? 'the receptacle';
+      const what = `${word} ${other.box.tag}`;
       return [report.fail('wrong', { name: group.name, what }, where)];
     }),
 });

@@ -23,6 +23,11 @@ testRule(feederGround, {
       'The feeder of Q has no metal raceway that could be its equipment grounding conductor.',
     ],
     [
+      'a metal raceway that is said of a cable, which lies in none',
+      withShop({ wiring: 'underground', raceway: { kind: 'emt', trade: '1' }, ground: 'raceway' }),
+    ],
+    ['a raceway whose kind nobody has said', withShop({ raceway: undefined, ground: 'raceway' })],
+    [
       'No. 12 behind 60 A',
       withShop({ ground: '12' }),
       'The equipment grounding conductor of the feeder of Q is No. 12; No. 10 is the least.',

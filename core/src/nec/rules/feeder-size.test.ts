@@ -8,6 +8,10 @@ const loaded = (feeder: Record<string, unknown>, kind: 'ev-charger' | 'electric-
     .circuit('C', 40, { poles: 2, panel: 'Q', space: 1, purpose: 'individual' })
     .load(kind, 'shop', 'c0', 40, 'C');
 
+/** A charger of so many volt-amperes behind nonmetallic cable of 55 A. */
+const charging = (va: number) =>
+  loaded({ wiring: 'nonmetallic' }).with((house) => void (Object.values(house.loads)[0]!.va = va));
+
 testRule(feederSize, {
   passes: [
     [
@@ -16,6 +20,8 @@ testRule(feederSize, {
       'The feeder of Q, No. 6 copper behind 60 A, carries 40 A.',
     ],
     ['55 A of nonmetallic cable behind 60 A, the next standard rating', loaded({ wiring: 'nonmetallic' })],
+    // 10,637 VA at 125 % and 240 V are 55.4 A: a fraction below one half is dropped (220.5(B)).
+    ['55.4 A on 55 A', charging(10_637)],
     [
       'aluminum No. 4 as service-entrance cable',
       loaded({ wiring: 'service-entrance', conductor: { size: '4', metal: 'aluminum' } }),
@@ -41,6 +47,7 @@ testRule(feederSize, {
       loaded({ conductor: { size: '8', metal: 'aluminum' }, wiring: 'underground', ratingA: 40 }),
       'The feeder of Q, No. 8 aluminum, carries 35 A; the load is 40 A.',
     ],
+    ['55.6 A on 55 A', charging(10_675)],
     [
       'aluminum of No. 14, which is not made',
       withShop({ conductor: { size: '14', metal: 'aluminum' } }),

@@ -60,6 +60,7 @@ import { gfciProtection } from './gfci-protection';
 import { groundingElectrodes } from './grounding-electrodes';
 import { groupAcrossFloors } from './group-across-floors';
 import { hallwayReceptacle } from './hallway-receptacle';
+import { heatControl } from './heat-control';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
 import { homeRun } from './home-run';
 import { hotTubLuminaires } from './hot-tub-luminaires';
@@ -202,6 +203,7 @@ export const rules: readonly Rule[] = [
   groundingElectrodes,
   groupAcrossFloors,
   hallwayReceptacle,
+  heatControl,
   heaterBelowReceptacle,
   homeRun,
   hotTubLuminaires,

@@ -38,6 +38,7 @@ testRule(splitYoke, {
     ],
     ['spaces 1 and 5', under({ space: 1 }, { space: 5 })],
     ['two panels', under({ space: 1 }, { space: 3, panel: 'Q' })],
+    ['the other is one', under({ space: 1, poles: 2 }, { space: 3 })],
     ['one of them is a breaker of two poles', under({ space: 1 }, { space: 3, poles: 2 })],
   ],
   cannotTell: [
@@ -46,6 +47,8 @@ testRule(splitYoke, {
       under({ space: 1 }, { space: null }),
       'R1-1 has A and B on one yoke; set both down in the panel to see that one handle opens both.',
     ],
+    ['the other of them in no space yet', under({ space: null }, { space: 3 })],
+    ['the other of them in no panel', under({ space: 1, panel: null }, { space: 3 })],
     ['one of them in no panel', under({ space: 1 }, { space: 3, panel: null })],
   ],
   notApplicable: [['a whole duplex', den().circuit('A', 20).receptacle('den', 'c0', 40, { circuit: 'A' })]],

@@ -19,6 +19,14 @@ testRule(switchNearEntrance, {
     ],
   ],
   fails: [
+    [
+      'beside the vehicle door of a room, across from the door for people',
+      bedroom()
+        .opening('bed', 'c0', 'vehicle', 30, 96)
+        .ceiling('bed', 'luminaire', null)
+        .switchAt('bed', 'c0', 20, null)
+        .governed('bed'),
+    ],
     ['across the room', bedroom().ceiling('bed', 'luminaire', null).switchAt('bed', 'c0', 20, null).governed('bed')],
   ],
   notApplicable: [

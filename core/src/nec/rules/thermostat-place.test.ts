@@ -20,11 +20,21 @@ const hung = (wall: string, heightIn = 56, kind: RoomKind = 'hallway') =>
       } as never;
     });
 
+const atLine = (house: ReturnType<typeof hung>) =>
+  house.with((draft) => {
+    draft.boxes['t']!.devices = { d: { id: 'd', kind: 'switch', style: 'line-thermostat-2', circuit: null } } as never;
+  });
+
 testRule(thermostatPlace, {
   passes: [
     ['an inside wall', hung('c1'), 'H-1: the thermostat hangs on an inside wall at a usual height.'],
     ['44 in up', hung('c1', 44)],
     ['66 in up', hung('c1', 66)],
+    [
+      'in front of the leaf, at its latch',
+      hung('c1').opening('hall', 'c1', 'door', 62, 32, { swing: 'in', hinge: 'right' }),
+    ],
+    ['at line voltage in the kitchen that it heats', atLine(hung('c1', 56, 'kitchen'))],
   ],
   fails: [
     [
@@ -34,6 +44,11 @@ testRule(thermostatPlace, {
     ],
     ['a wall to the garage', hung('c3')],
     ['43 in up', hung('c1', 43), `H-1: the thermostat hangs 3'-7" up, lower than 3'-8".`],
+    [
+      'behind the open door',
+      hung('c1').opening('hall', 'c1', 'door', 62, 32, { swing: 'in', hinge: 'left' }),
+      'H-1: the thermostat hangs behind an open door, where the air of the room does not come.',
+    ],
     ['67 in up', hung('c1', 67), `H-1: the thermostat hangs 5'-7" up, higher than 5'-6".`],
     [
       'in the kitchen',

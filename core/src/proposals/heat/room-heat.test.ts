@@ -5,6 +5,10 @@ import { ranchHouse } from '../../test/ranch-house';
 import { byTheTool } from '../../test/by-the-tool';
 import { aHouse } from '../../test/house-builder';
 import { must } from '../../test/must';
+import { wireHouse } from '../../makeup/make-up';
+import { proveUnit } from '../../proof/prove';
+import { roomHeaters } from '../../nec/requirements/thermostats';
+import { placeThermostat } from './place-thermostat';
 import { estimateHeat, proposeHeaters, putInHeaters } from './room-heat';
 
 let n = 0;
@@ -88,4 +92,44 @@ describe('heaters', () => {
     expect(putInHeaters(alone().build(), { heaters: [], watts: 0, missingW: 500 }, newId)).toMatchObject({
       ok: false,
     }));
+});
+
+describe('a thermostat for the heaters of a room', () => {
+  const among = () => alone().room('hall', 'hallway', [0, 124.5, 144, 60]);
+  it('stands by the door on the wall to the hall, two-pole at 240 V, and its own checks hold', () => {
+    const bare = among().build();
+    const heatedRoom = must(putInHeaters(bare, proposeHeaters(bare, 'bed', 1500, newId), newId)).house;
+    const house = must(placeThermostat(heatedRoom, 'bed', newId)).house;
+    const heaters = roomHeaters(house);
+    expect(heaters.map((one) => one.thermostat?.device)).toEqual(
+      heaters.map(() => expect.objectContaining({ kind: 'switch', style: 'line-thermostat-2' })),
+    );
+    const { box } = heaters[0]!.thermostat!;
+    expect([box.room, box.at]).toEqual(['bed', expect.objectContaining({ kind: 'wall', wall: 'c2', heightIn: 60 })]);
+    const own = checkHouse(house).findings.filter((one) =>
+      /^(thermostat-place|heat-control|idle-switch)$/.test(one.ruleId),
+    );
+    expect(own).toEqual([]);
+    expect(placeThermostat(house, 'bed', newId)).toMatchObject({ ok: false, problems: [{ code: 'no-heater' }] });
+  });
+  it('takes an outside wall where the room has no other, and one pole at 120 V', () => {
+    const house = alone().load('baseboard-heat', 'bed', 'c0', 60, null, { volts: 120, va: 1000 }).build();
+    const then = must(placeThermostat(house, 'bed', newId)).house;
+    expect(roomHeaters(then)[0]!.thermostat?.device).toMatchObject({ style: 'line-thermostat' });
+  });
+});
+
+it('heaters and thermostats of a whole house are planned, wired and proved without a violation of their own', () => {
+  let house = ranchHouse('2020');
+  for (const room of Object.values(house.rooms).filter((one) => one.kind === 'bedroom')) {
+    house = must(putInHeaters(house, proposeHeaters(house, room.id, 1500, newId), newId)).house;
+    house = must(placeThermostat(house, room.id, newId)).house;
+  }
+  const done = byTheTool(house);
+  const said = checkHouse(done).findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
+  expect(said.map((one) => one.message)).toEqual([]);
+  const { units, boxes } = wireHouse(done);
+  const heat = units.filter((one) => one.unit.outlets.some(({ load }) => load?.kind === 'baseboard-heat'));
+  expect(heat.length).toBeGreaterThan(0);
+  for (const unit of heat) expect(proveUnit(done, unit, boxes).ok).toBe(true);
 });

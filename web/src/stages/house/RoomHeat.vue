@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { estimateHeat, INSULATION, proposeHeaters, putInHeaters, type Insulation, type Room } from '@winculum/core';
+import {
+  estimateHeat,
+  INSULATION,
+  placeThermostat,
+  roomHeaters,
+  proposeHeaters,
+  putInHeaters,
+  type Insulation,
+  type Room,
+} from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
@@ -14,6 +23,12 @@ const estimate = computed(() => estimateHeat(store.current, props.room.id, insul
 const proposal = computed(() => proposeHeaters(store.current, props.room.id, estimate.value.toW, newId));
 const there = computed(() =>
   Object.values(store.current.features).some((one) => one.room === props.room.id && one.kind === 'baseboard-heater'),
+);
+/** Heaters of the room that no thermostat on the wall governs, and that have none built in. */
+const ungoverned = computed(() =>
+  roomHeaters(store.current).filter(
+    (one) => one.box.room === props.room.id && !one.thermostat && !one.load.builtInControl,
+  ),
 );
 const watts = (n: number) => n.toLocaleString('en-US');
 const lengths = computed(() =>
@@ -29,7 +44,14 @@ const lengths = computed(() =>
           <p class="num big">{{ watts(estimate.fromW) }} to {{ watts(estimate.toW) }} W</p>
           <p class="muted">{{ estimate.why }}. A thumb, common practice: a heat-loss calculation decides.</p>
           <ChoiceField v-model="insulation" label="Insulation" :answers="answers" />
-          <p v-if="there" class="muted">It has baseboard heaters.</p>
+          <template v-if="there">
+            <p class="muted">It has baseboard heaters.</p>
+            <v-btn
+              v-if="store.canEdit && ungoverned.length"
+              @click="store.apply(placeThermostat(store.current, props.room.id, newId))"
+              >Place their thermostat</v-btn
+            >
+          </template>
           <template v-else>
             <p>
               <template v-if="proposal.heaters.length"

@@ -10,12 +10,12 @@ import {
   orderGangs,
   removeEntities,
   SWITCH_STYLES,
+  SWITCH_WORDS,
   switchesToBuy,
   switchSymbol,
   wireHouse,
   type Outlet,
   type SwitchGroup,
-  type SwitchStyle,
 } from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LineField from '../../fields/LineField.vue';
@@ -28,19 +28,16 @@ defineProps<{ letters: ReadonlyMap<string, string> }>();
 const chosen = defineModel<string | null>('chosen', { required: true });
 const store = useHouse();
 const view = useView();
-const styleWords: Record<SwitchStyle, string> = {
-  toggle: 'toggle',
-  dimmer: 'dimmer',
-  timer: 'countdown timer',
-  occupancy: 'occupancy sensor',
-  'door-jamb': 'door jamb',
-  astronomic: 'astronomic timer',
-  dusk: 'dusk sensor',
-  smart: 'smart, with neutral',
-  'smart-no-neutral': 'smart, without neutral',
-  'add-on': 'add-on',
-};
 const problems = computed(() => groupProblems(store.current));
+/** Plain switches by their place in the chain; a control at line voltage is what it is. */
+function toBuy(switches: readonly Outlet[]): string {
+  const [only] = switches;
+  const style = only?.device.kind === 'switch' ? only.device.style : 'toggle';
+  if (switches.length === 1 && /^(two-pole|line-thermostat)/.test(style)) return `1 ${SWITCH_WORDS[style]}`;
+  return Object.entries(switchesToBuy(switches.length))
+    .flatMap(([kind, n]) => (n > 0 ? [`${n} ${kind}`] : []))
+    .join(', ');
+}
 const chains = computed(
   () =>
     new Map(
@@ -63,9 +60,7 @@ const groups = computed(() => {
       switches,
       symbols,
       controls: find(group.controls),
-      buy: Object.entries(switchesToBuy(group.switches.length))
-        .flatMap(([kind, n]) => (n > 0 ? [`${n} ${kind}`] : []))
-        .join(', '),
+      buy: toBuy(switches),
       problems: problems.value.filter((one) => one.path.startsWith(`switchGroups.${group.id}`)),
     };
   });
@@ -87,7 +82,7 @@ function letter(group: SwitchGroup, text: string): void {
     changeEntity(store.current, 'switchGroups', group.id, { letter: text.trim() || undefined } as Partial<SwitchGroup>),
   );
 }
-const STYLES = SWITCH_STYLES.map((value) => ({ value, word: styleWords[value] }));
+const STYLES = SWITCH_STYLES.map((value) => ({ value, word: SWITCH_WORDS[value] }));
 const changeGroup = (group: SwitchGroup, changes: Partial<SwitchGroup>) =>
   store.apply(changeEntity(store.current, 'switchGroups', group.id, changes));
 </script>

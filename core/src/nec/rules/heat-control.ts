@@ -1,0 +1,74 @@
+import { ampsOf } from '../../loads/library';
+import { groupBy } from '../../units/group-by';
+import { roomHeaters } from '../requirements/thermostats';
+import { setLoadsRemedy } from '../remedies';
+import { commonPractice, defineRule, everyEdition } from '../rule';
+
+export const heatControl = defineRule({
+  id: 'heat-control',
+  meta: {
+    summary: 'Electric heaters of a room have a thermostat of their own that carries them',
+    stage: 'switching',
+    severity: 'caution',
+    why: 'A heater without a thermostat runs until somebody opens a breaker; one whose thermostat hangs next door heats for that room. What is too much for it welds its contacts.',
+    editions: everyEdition({
+      section: '424.20, common practice',
+      // Amperes that a line-voltage thermostat is usually made for.
+      limits: { carriesA: 22 },
+      basis: commonPractice,
+    }),
+    messages: {
+      unsaid: ({ tags }: { tags: string }) =>
+        `By what are these heaters governed: ${tags}? Place a thermostat at line voltage under House, at the electric heat of the room, or say that each has one built in.`,
+      over: ({ tag, amps, carries }: { tag: string; amps: number; carries: number }) =>
+        `The heaters on the thermostat ${tag} take ${amps.toFixed(1)} A, and such thermostats are usually made for ${carries} A. Read its plate, or share the heaters between two.`,
+      next: ({ tag, room, heated }: { tag: string; room: string; heated: string }) =>
+        `The thermostat ${tag} hangs in ${room} and governs heat in ${heated}. Give each room its own.`,
+      governed: ({ tag, count }: { tag: string; count: number }) =>
+        `The thermostat ${tag} governs ${count === 1 ? 'a heater' : `${count} heaters`} of its room.`,
+      builtIn: ({ tags }: { tags: string }) => `${tags}: the thermostat is built in.`,
+    },
+  },
+  scope: 'house',
+  reads: 'loads',
+  appliesTo: ({ house }) => roomHeaters(house).length > 0,
+  check: ({ house }, limits, report) => {
+    const heaters = roomHeaters(house);
+    const governed = heaters.filter((one) => one.thermostat);
+    const said = [...groupBy(governed, (one) => one.thermostat!.device.id).values()].flatMap((list) => {
+      const { box, room } = list[0]!.thermostat!;
+      const where = { room: room.id, box: box.id };
+      const amps = list.reduce((sum, { load }) => sum + ampsOf(load), 0);
+      const other = list.find((one) => one.box.room !== room.id);
+      if (other) {
+        const heated = house.rooms[other.box.room]!.name;
+        return [report.fail('next', { tag: box.tag, room: room.name, heated }, where)];
+      }
+      if (amps > limits.carriesA + 1e-9)
+        return [report.fail('over', { tag: box.tag, amps, carries: limits.carriesA }, where)];
+      return [report.pass('governed', { tag: box.tag, count: list.length }, where)];
+    });
+    const own = heaters.filter((one) => !one.thermostat && one.load.builtInControl);
+    const unsaid = heaters.filter((one) => !one.thermostat && !one.load.builtInControl);
+    const tagsOf = (list: typeof heaters) => list.map((one) => one.box.tag).join(', ');
+    if (own.length > 0) said.push(report.pass('builtIn', { tags: tagsOf(own) }, { box: own[0]!.box.id }));
+    if (unsaid.length > 0)
+      said.push(
+        report.cannotTell(
+          'unsaid',
+          { tags: tagsOf(unsaid) },
+          { room: unsaid[0]!.box.room, box: unsaid[0]!.box.id },
+          {
+            remedies: [
+              setLoadsRemedy(
+                unsaid.map((one) => one.load.id),
+                { builtInControl: true },
+                'All of them have one built in',
+              ),
+            ],
+          },
+        ),
+      );
+    return said;
+  },
+});
