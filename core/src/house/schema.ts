@@ -152,6 +152,8 @@ const framingSchema = z.strictObject({
   spacingIn: z.number().min(8).max(48).optional(),
   /** Centers of its studs as they stand, inches from the wall's start; by the spacing where nothing is said. */
   studsAtIn: z.array(z.number().min(0).max(12_000)).min(1).max(200).optional(),
+  /** Heights of its rows of blocking as they stand, to their middle, inches above the floor; none where nothing is said. */
+  blockingAtIn: z.array(z.number().min(0).max(480)).min(1).max(12).optional(),
   /** Pipes stand in its bays: drilling and boxes are to be agreed with the plumber. */
   plumbing: z.boolean().default(false),
 });

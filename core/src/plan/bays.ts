@@ -124,7 +124,9 @@ export const baysOf = perShell((view: RoomView): RoomBays => {
       isCorner,
       mostIn: Math.min(...tops),
       barred: barred.filter(
-        (one) => one.cause === 'brace' && members.some(({ atIn }) => atIn > one.fromIn - 1 && atIn < one.toIn + 1),
+        (one) =>
+          (one.cause === 'brace' || one.cause === 'blocking') &&
+          members.some(({ atIn }) => atIn > one.fromIn - 1 && atIn < one.toIn + 1),
       ),
     });
   });

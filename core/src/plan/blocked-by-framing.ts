@@ -21,12 +21,12 @@ interface Barred extends Interval {
   readonly wall: string;
   readonly bottomIn: number;
   readonly topIn: number;
-  readonly cause: 'header' | 'pocket door' | 'brace';
+  readonly cause: 'header' | 'pocket door' | 'brace' | 'blocking';
   /** What it belongs to, in words: "sliding door". */
   readonly what: string;
 }
 
-/** Headers over openings (not to be drilled; that of a pocket door carries its track), pockets of sliding doors, braces. */
+/** Headers over openings (not to be drilled; that of a pocket door carries its track), pockets of sliding doors, braces, rows of blocking. */
 export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
   const loop = wallLoop(view.room);
   const barred: Barred[] = [];
@@ -52,6 +52,13 @@ export const barredByFraming = perShell((view: RoomView): readonly Barred[] => {
     if (kind !== 'brace' || at.kind !== 'wall') continue;
     const what = name || 'brace';
     bar(at.wall, { fromIn: at.alongIn, toIn: at.alongIn + at.widthIn }, { bottomIn, topIn, cause: 'brace', what });
+  }
+  for (const wall of loop.walls) {
+    const rows = view.room.corners.find((one) => one.id === wall.id)?.framing?.blockingAtIn ?? [];
+    for (const atIn of rows) {
+      const [bottomIn, topIn] = [atIn - STUD_WIDTH_IN / 2, atIn + STUD_WIDTH_IN / 2];
+      bar(wall.id, { fromIn: 0, toIn: wall.lengthIn }, { bottomIn, topIn, cause: 'blocking', what: 'row of blocking' });
+    }
   }
   return barred;
 });

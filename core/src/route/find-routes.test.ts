@@ -14,7 +14,8 @@ import type { House, RouteLeg } from '../house/schema';
 import { viewRoom } from '../plan/room-view';
 import { endOfBox, endOfPanel } from './ends';
 import { framingGraph } from './framing-graph';
-import { keptHoles } from './kept-laid';
+import { keptCables, keptHoles } from './kept-laid';
+import { platesOf } from './plates';
 import { pointsOfLeg } from './on-room';
 import { CABLES_PER_HOLE, costsOf, inchOf, ROUTE_WAYS } from './ways';
 
@@ -47,6 +48,29 @@ describe('cables in one room, worked by hand with the tape: studs 16 in on cente
     const { legs, lengthIn } = routeTo(routed(house), 'R1-2');
     expect([legs.map((one) => one.kind), lengthIn]).toEqual([['studs'], 9]);
     expect(bored(house, 'R1-2')).toEqual([]);
+  });
+
+  it('bores the blocks of a row that it passes on its way up and down, and never the row itself along the wall', () => {
+    const withRow = (atIn: number) =>
+      walled([
+        ['c0', 30],
+        ['c0', 126],
+      ])
+        .with((house) => {
+          for (const corner of house.rooms['bed']!.corners)
+            corner.framing = { depth: '2x4', layoutFrom: 'start', plumbing: false, blockingAtIn: [atIn] };
+        })
+        .build();
+    const house = withRow(20);
+    const blocks = platesOf(house, [...keptCables(routed(house))]).filter(({ cables }) =>
+      cables.some(({ toLabel }) => toLabel === 'R1-2'),
+    );
+    expect(blocks.map((one) => [one.end, one.heightIn])).toEqual([
+      ['block', 20],
+      ['block', 20],
+    ]);
+    expect(bored(house, 'R1-2')).toEqual([32, 48, 64, 80, 96, 112].map((at) => [at, 24, 1]));
+    for (const [, height] of bored(withRow(24), 'R1-2')) expect(Math.abs(height! - 24)).toBeGreaterThan(1);
   });
 
   it('goes under a window at 20 in by 4 in below its sill, and through king and jack on both sides', () => {

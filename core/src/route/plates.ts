@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/geometry';
 import { memo } from '../cache/memo';
-import type { House, Route } from '../house/schema';
+import type { House, Route, RouteLeg } from '../house/schema';
 import { fromLoop, pointOnWall, wallLoop, wrapIn } from '../plan/wall-loop';
 import type { LaidCable } from './laid';
 import { CABLES_PER_HOLE } from './ways';
@@ -15,46 +15,66 @@ export interface BoredPlate {
   readonly wall: string;
   readonly atIn: number;
   readonly alongIn: number;
-  readonly end: 'top' | 'bottom';
+  /** A plate, or a block between two studs. */
+  readonly end: 'top' | 'bottom' | 'block';
+  /** Of a block, inches above the floor. */
+  readonly heightIn?: number;
   readonly point: Point;
   readonly cables: readonly LaidCable[];
 }
 
-/** Holes through the plate of a bay, each for as many cables as a hole takes. */
+/** Holes through the plate, or the block, of a bay, each for as many cables as a hole takes. */
 export const plateHolesOf = ({ cables }: Pick<BoredPlate, 'cables'>): number =>
   Math.ceil(cables.length / CABLES_PER_HOLE);
 
 /** Two cables as near as this come through one plate side by side, inches: they lie within one bay. */
 const SAME_BAY_IN = 14;
 
-/** Where cables go up or down through plates, those of one bay together. */
+/** Rows of blocking that a cable passes on its way up or down in a bay: the middle of each, inches above the floor. */
+function blocksPassed(house: House, leg: Extract<RouteLeg, { kind: 'rise' }>): readonly number[] {
+  const room = house.rooms[leg.room]!;
+  const { wall } = fromLoop(wallLoop(room), wrapIn(wallLoop(room), leg.atIn));
+  const rows = room.corners.find((one) => one.id === wall.id)?.framing?.blockingAtIn ?? [];
+  const [low, high] = [Math.min(leg.fromIn, leg.toIn), Math.max(leg.fromIn, leg.toIn)];
+  return rows.filter((atIn) => atIn > low && atIn < high);
+}
+
+/** Where cables go up or down through plates and rows of blocking, those of one bay together. */
 export function platesOf(house: House, laid: readonly LaidCable[]): readonly BoredPlate[] {
   const plates: (Omit<BoredPlate, 'cables'> & { cables: LaidCable[] })[] = [];
   for (const cable of laid)
     for (const leg of cable.route.legs) {
-      if (leg.kind !== 'rise' || !leg.plate) continue;
+      if (leg.kind !== 'rise') continue;
       const loop = wallLoop(house.rooms[leg.room]!);
       const atIn = wrapIn(loop, leg.atIn);
       const { wall, alongIn } = fromLoop(loop, atIn);
-      const same = plates.find(
-        (one) =>
-          one.room === leg.room &&
-          one.end === leg.plate &&
-          one.wall === wall.id &&
-          Math.abs(one.atIn - atIn) <= SAME_BAY_IN,
-      );
-      if (same) same.cables.push(cable);
-      else
-        plates.push({
-          key: `${leg.room} ${leg.plate} ${atIn}`,
-          room: leg.room,
-          wall: wall.id,
-          atIn,
-          alongIn,
-          end: leg.plate,
-          point: pointOnWall(wall, alongIn),
-          cables: [cable],
-        });
+      const ends: Pick<BoredPlate, 'end' | 'heightIn'>[] = [
+        ...blocksPassed(house, leg).map((heightIn) => ({ end: 'block' as const, heightIn })),
+        ...(leg.plate ? [{ end: leg.plate }] : []),
+      ];
+      for (const { end, heightIn } of ends) {
+        const same = plates.find(
+          (one) =>
+            one.room === leg.room &&
+            one.end === end &&
+            one.heightIn === heightIn &&
+            one.wall === wall.id &&
+            Math.abs(one.atIn - atIn) <= SAME_BAY_IN,
+        );
+        if (same) same.cables.push(cable);
+        else
+          plates.push({
+            key: `${leg.room} ${end}${heightIn ?? ''} ${atIn}`,
+            room: leg.room,
+            wall: wall.id,
+            atIn,
+            alongIn,
+            end,
+            ...(heightIn === undefined ? {} : { heightIn }),
+            point: pointOnWall(wall, alongIn),
+            cables: [cable],
+          });
+      }
     }
   return plates;
 }

@@ -79,7 +79,7 @@ export function smallParts(house: House, routes: Iterable<Route>): readonly Smal
     },
     {
       what: 'bored plates to seal',
-      count: sum(plates.map(plateHolesOf)),
+      count: sum(plates.filter((one) => one.end !== 'block').map(plateHolesOf)),
       why: 'fireblocking (IRC R302.11)',
     },
   ];

@@ -45,8 +45,11 @@ export function totalsOfRoutes(house: House, routes: Iterable<Route>): RouteTota
   const laid = laidCables(house, routes);
   const holes = holesOf(house, laid);
   const plates = platesOf(house, laid);
-  const studHoles = holes.reduce((sum, one) => sum + one.members, 0);
-  const plateHoles = plates.reduce((sum, one) => sum + plateHolesOf(one), 0);
+  const holesIn = (isBlock: boolean) =>
+    plates.filter((one) => (one.end === 'block') === isBlock).reduce((sum, one) => sum + plateHolesOf(one), 0);
+  // A block is bored as a stud is, from the bay below it.
+  const studHoles = holes.reduce((sum, one) => sum + one.members, 0) + holesIn(true);
+  const plateHoles = holesIn(false);
   const feet = laid.reduce((sum, one) => sum + cutFeet(house, one) * Math.max(1, one.kinds.length), 0);
   let slow = 0;
   for (const [kind, inches] of spaceInches(house, laid)) slow += inches * (framingSlowness(kind) - 1);

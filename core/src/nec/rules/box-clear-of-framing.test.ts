@@ -8,9 +8,22 @@ import { boxInWall } from './box-in-wall';
 import { boxOnStud } from './box-on-stud';
 import { room, den } from '../../test/boxes-in-place-cases';
 
+/** A receptacle at 16 in, and a row of blocking in its wall. */
+const blocked = (atIn: number) =>
+  room('den')
+    .receptacle('r', 'c0', 52)
+    .with((house) => {
+      const framing = { depth: '2x4', layoutFrom: 'start', plumbing: false, blockingAtIn: [atIn] } as const;
+      house.rooms['r']!.corners[0]!.framing = { ...framing, blockingAtIn: [atIn] };
+    });
+
 testRule(boxClearOfFraming, {
   passes: [
-    ['5 in beside a door', den().receptacle('r', 'c0', 55), 'The boxes of r are clear of casings, headers and braces.'],
+    [
+      '5 in beside a door',
+      den().receptacle('r', 'c0', 55),
+      'The boxes of r are clear of casings, headers, braces and blocking.',
+    ],
     [
       '2 in above the head of an opening that was built without a header',
       den('cased')
@@ -18,6 +31,7 @@ testRule(boxClearOfFraming, {
         .receptacle('r', 'c0', 76, { heightIn: 83 }),
     ],
     ['an inch beside a cased opening, which has no casing', den('cased').receptacle('r', 'c0', 58.5)],
+    ['below a row of blocking', blocked(24)],
     [
       'beside a brace',
       room('den').feature('r', 'brace', ['c0', 30, 20, 1], { heightIn: 96 }).receptacle('r', 'c0', 52),
@@ -37,6 +51,11 @@ testRule(boxClearOfFraming, {
       'over a cased opening, 2 in above its head',
       den('cased').receptacle('r', 'c0', 76, { heightIn: 83 }),
       'R1-1 stands in the header over the cased opening.',
+    ],
+    [
+      'in a row of blocking',
+      blocked(16),
+      'R1-1 stands in a row of blocking. Move it, or have the framer move that block.',
     ],
     [
       'on a brace',

@@ -6,7 +6,7 @@ import { commonPractice, defineRule, everyEdition } from '../rule';
 export const boxClearOfFraming = defineRule({
   id: 'box-clear-of-framing',
   meta: {
-    summary: 'Boxes stay out of casings, headers and braces',
+    summary: 'Boxes stay out of casings, headers, braces and blocking',
     stage: 'boxes',
     severity: 'caution',
     why: 'A header or a brace carries the house and is not cut for a box; where a casing goes, the plate finds no room. Headers are taken to be 7 1/4 in high and casings 2 1/4 in wide: measure what is built.',
@@ -15,14 +15,17 @@ export const boxClearOfFraming = defineRule({
       casing: ({ tag, what }: { tag: string; what: string }) => `${tag} stands where the casing of the ${what} goes.`,
       header: ({ tag, what }: { tag: string; what: string }) => `${tag} stands in the header over the ${what}.`,
       brace: ({ tag, what }: { tag: string; what: string }) => `${tag} stands where the ${what} runs.`,
-      clear: ({ room }: { room: string }) => `The boxes of ${room} are clear of casings, headers and braces.`,
+      blocking: ({ tag, what }: { tag: string; what: string }) =>
+        `${tag} stands in a ${what}. Move it, or have the framer move that block.`,
+      clear: ({ room }: { room: string }) => `The boxes of ${room} are clear of casings, headers, braces and blocking.`,
     },
   },
   scope: 'room',
   appliesTo: (view) => view.boxes.some((box) => box.at.kind === 'wall'),
   check: (view, _limits, report) => {
     const found = [...misplacedBoxes(view)].flatMap(([box, way]) => {
-      if (way.cause !== 'casing' && way.cause !== 'header' && way.cause !== 'brace') return [];
+      if (way.cause !== 'casing' && way.cause !== 'header' && way.cause !== 'brace' && way.cause !== 'blocking')
+        return [];
       // In masonry what lies over an opening is not known.
       if (way.cause === 'header' && box.at.kind === 'wall' && !isFramedAt(view, box.at.wall)) return [];
       const detail = { remedies: moveBoxRemedies(view, box) };

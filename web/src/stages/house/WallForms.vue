@@ -53,25 +53,37 @@ function change(corner: Corner, changes: Partial<Corner>): void {
 const framing = (corner: Corner): NonNullable<Corner['framing']> =>
   corner.framing ?? { depth: '2x4', layoutFrom: 'start', plumbing: false };
 
-const studsOf = (corner: Corner): string =>
-  (corner.framing?.studsAtIn ?? []).map((one) => formatLength(one, store.current.standards.lengths)).join(', ');
+const listed = (places: readonly number[] = []): string =>
+  places.map((one) => formatLength(one, store.current.standards.lengths)).join(', ');
+const studsOf = ({ framing: known }: Corner): string => listed(known?.studsAtIn);
+const blockingOf = ({ framing: known }: Corner): string => listed(known?.blockingAtIn);
+/** Lengths of a line with commas between, sorted, each once; undefined, and said, where one of them is none or too long. */
+function readPlaces(label: string, line: string, mostIn: number, where: string): readonly number[] | undefined {
+  const places: number[] = [];
+  for (const part of line.split(',').map((one) => one.trim())) {
+    if (part === '') continue;
+    const read = parseLength(part, label);
+    if (!read.ok || read.value < 0 || read.value > mostIn) {
+      store.problem = `${label}: “${part}” is no place on this wall. Type lengths from ${where} up to ${listed([mostIn])}, with commas between.`;
+      return undefined;
+    }
+    places.push(read.value);
+  }
+  return [...new Set(places)].sort((a, b) => a - b);
+}
 /** Places of studs as they are called out, from the wall's left corner; an empty line goes by the spacing again. */
 function setStuds(corner: Corner, line: string): void {
   const { studsAtIn: _, ...rest } = framing(corner);
   const wall = wallLoop(props.room).walls.find((one) => one.id === corner.id)!;
-  const places: number[] = [];
-  for (const part of line.split(',').map((one) => one.trim())) {
-    if (part === '') continue;
-    const read = parseLength(part, 'Studs as built');
-    if (!read.ok || read.value < 0 || read.value > wall.lengthIn) {
-      const whole = formatLength(wall.lengthIn, store.current.standards.lengths);
-      store.problem = `Studs as built: “${part}” is no place on this wall. Type lengths from its left corner up to ${whole}, with commas between.`;
-      return;
-    }
-    places.push(read.value);
-  }
-  const studsAtIn = [...new Set(places)].sort((a, b) => a - b);
-  change(corner, { framing: studsAtIn.length > 0 ? { ...rest, studsAtIn } : rest });
+  const places = readPlaces('Studs as built', line, wall.lengthIn, 'its left corner');
+  if (places) change(corner, { framing: places.length > 0 ? { ...rest, studsAtIn: [...places] } : rest });
+}
+/** Heights of rows of blocking, above the floor; an empty line takes them out. */
+function setBlocking(corner: Corner, line: string): void {
+  const { blockingAtIn: _, ...rest } = framing(corner);
+  const { ceilingIn } = store.current.levels[props.room.level]!;
+  const places = readPlaces('Rows of blocking', line, ceilingIn, 'the floor');
+  if (places) change(corner, { framing: places.length > 0 ? { ...rest, blockingAtIn: [...places] } : rest });
 }
 
 const layersOf = ({ covering }: Corner): string =>
@@ -151,6 +163,13 @@ function setCovering(corner: Corner, kind: string): void {
               :most="400"
               :model-value="studsOf(corner)"
               @update:model-value="setStuds(corner, $event)"
+            />
+            <LineField
+              label="Rows of blocking"
+              hint="heights to their middle: 4', 91"
+              :most="200"
+              :model-value="blockingOf(corner)"
+              @update:model-value="setBlocking(corner, $event)"
             />
             <TickField
               label="studs of steel"

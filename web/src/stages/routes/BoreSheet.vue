@@ -9,7 +9,12 @@ const walls = computed(() => boreSheet(store.current, keptRoutes(store.current).
 const show = (lengthIn: number) => formatLength(lengthIn, store.current.standards.lengths);
 const holes = computed(() => walls.value.flatMap((one) => one.holes));
 const members = computed(() => holes.value.reduce((sum, one) => sum + one.members, 0));
-const plates = computed(() => walls.value.reduce((sum, one) => sum + one.plates.length, 0));
+const through = computed(() => walls.value.flatMap((one) => one.plates));
+const plates = computed(() => through.value.filter((one) => one.end !== 'block').length);
+const blocks = computed(() => through.value.length - plates.value);
+type Plate = (typeof through.value)[number];
+const placeOf = ({ end, heightIn }: Plate): string =>
+  end === 'block' ? `block at ${show(heightIn!)}` : `${end} plate`;
 const nailPlates = computed(() =>
   holes.value.filter((one) => one.needsPlate).reduce((sum, one) => sum + one.members, 0),
 );
@@ -38,7 +43,10 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
     <p class="sum">
       <b class="num">{{ members }}</b> members in <b class="num">{{ walls.length }}</b>
       {{ wordFor(walls.length, 'wall') }}, <b class="num">{{ plates }}</b> {{ wordFor(plates, 'place') }} through top
-      and bottom plates, <b class="num">{{ nailPlates }}</b> nail {{ wordFor(nailPlates, 'plate') }}
+      and bottom plates,
+      <template v-if="blocks"
+        ><b class="num">{{ blocks }}</b> through blocking, </template
+      ><b class="num">{{ nailPlates }}</b> nail {{ wordFor(nailPlates, 'plate') }}
     </p>
     <p>
       Bits:
@@ -92,9 +100,9 @@ const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { r
         </tr>
         <tr v-for="plate in wall.plates" :key="plate.key">
           <td class="num">{{ show(plate.alongIn) }}</td>
-          <td>{{ plate.end === 'top' ? 'top plate' : 'bottom plate' }}</td>
+          <td>{{ placeOf(plate) }}</td>
           <td />
-          <td>{{ count(plateHolesOf(plate), 'hole') }}, sealed after</td>
+          <td>{{ count(plateHolesOf(plate), 'hole') }}{{ plate.end === 'block' ? '' : ', sealed after' }}</td>
           <td>{{ labels(plate.cables) }}</td>
         </tr>
       </tbody>
