@@ -8,6 +8,7 @@ import { layStuds } from './studs';
 import { fromLoop, pointOnWall, toLoop, wallLoop } from './wall-loop';
 
 type Stud = ReturnType<typeof layStuds>[number];
+type Barred = ReturnType<typeof barredByFraming>[number];
 
 /** Space between two members of a framed wall in which a cable goes up and down. Inches along the loop and above the floor. */
 export interface Bay extends Interval {
@@ -123,15 +124,15 @@ export const baysOf = perShell((view: RoomView): RoomBays => {
       holes: members.length + (isCorner ? CORNER_BLOCKING : 0),
       isCorner,
       mostIn: Math.min(...tops),
-      barred: barred.filter(
-        (one) =>
-          (one.cause === 'brace' || one.cause === 'blocking') &&
-          members.some(({ atIn }) => atIn > one.fromIn - 1 && atIn < one.toIn + 1),
-      ),
+      barred: barred.filter((one) => keepsHolesOut(one, members)),
     });
   });
   return { bays, crossings };
 });
+
+/** Whether a brace or a row of blocking bars a hole through members at its height. */
+const keepsHolesOut = ({ cause, fromIn, toIn }: Barred, members: readonly Stud[]): boolean =>
+  (cause === 'brace' || cause === 'blocking') && members.some(({ atIn }) => atIn > fromIn - 1 && atIn < toIn + 1);
 
 /** Which way the wall at a place runs: members on two ways make a corner, pieces in one line do not. */
 function turnOf(loop: ReturnType<typeof wallLoop>, atIn: number): string {
