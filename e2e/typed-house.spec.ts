@@ -59,3 +59,30 @@ test('a house of two bedrooms is typed, laid out, switched and planned in at mos
   expect(await takeAllProposals(page, did)).toEqual([]);
   expect(actions).toBeLessThanOrEqual(60);
 });
+
+test('a line that may mean several things is shown on the plan and asked, and one press answers', async ({
+  owner: page,
+}) => {
+  await page.getByLabel('Name of the new house').fill('Asked back');
+  await page.getByRole('button', { name: 'New house' }).click();
+  for (const line of ['bedroom 1 12 x 12', 'bedroom 2 12 x 12 east of bedroom 1']) await tape(page, line);
+  const line = page.getByRole('textbox', { name: 'Tape line' });
+  const asked = page.getByRole('group', { name: 'Which of these is meant?' });
+  await line.fill('window 36x48 on north in bedroom');
+  await line.press('Enter');
+  await expect(asked.getByRole('button')).toHaveText(['1 Bedroom 1', '2 Bedroom 2']);
+  await expect(page.locator('.meant')).toHaveCount(2);
+  // Typing on takes the question back; Shift and Tab go from the line to its answers.
+  await line.press('End');
+  await line.pressSequentially(' ');
+  await expect(asked).toBeHidden();
+  await line.press('Enter');
+  await line.press('Shift+Tab');
+  await page.keyboard.press('Enter');
+  await expect(asked).toBeHidden();
+  await expect(page.getByRole('heading', { name: /window/i }).first()).toBeVisible();
+  await line.fill('deck 48 x 60 south of bedroom 2');
+  await line.press('Enter');
+  await asked.getByRole('button', { name: `1 48' x 60'` }).click();
+  await expect(page.getByRole('heading', { name: /Deck/ })).toContainText('2880 ft');
+});

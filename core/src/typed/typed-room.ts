@@ -6,7 +6,7 @@ import { rectangleCorners } from '../edits/verbs';
 import type { NewId } from '../house/new-box';
 import { parseLength } from '../units/length';
 import { refuse, succeed, type Result } from '../units/result';
-import { findRoomByName } from './typed-thing';
+import { findRoomByName, roomsMeant as namesLike } from './typed-thing';
 
 const FORM =
   /^(?<before>.+?)(?:\s*[x×]\s*|\s+by\s+)(?<depth>[\d.].*?)(?:\s+(?<side>north|south|east|west)\s+of\s+(?<neighbor>.+?)(?:\s+at\s+(?<offset>.+))?)?$/i;
@@ -30,16 +30,70 @@ const ALIASES: Readonly<Record<string, RoomKind>> = {
   workshop: 'studio',
   shop: 'studio',
 };
-/** Sizes of rooms are said in feet: in 18 x 14 both are, while a closet of 60 x 48 can only be in inches. */
+/** Sizes of rooms are said in feet, unless they are too many for that. */
 const FEET_UP_TO = 40;
 const BARE = /^\d+(?:\.\d+)?$/;
 
-/** Width and depth as they are meant: bare numbers in feet, unless one of them is too many. */
-function readSizes(texts: readonly [string, string]): readonly [Result<number>, Result<number>] {
-  const isFeet = texts.every((text) => !BARE.test(text.trim()) || Number(text) <= FEET_UP_TO);
-  const read = (text: string, field: string) =>
-    parseLength(isFeet && BARE.test(text.trim()) ? `${text.trim()}'` : text, field);
+type Units = 'feet' | 'inches' | 'both';
+/** Least size in inches and most in feet that a room of a kind is given: *common practice*, wide. */
+const SMALL = { kinds: /closet|linen|half-bath/, leastIn: 18, mostFt: 14 };
+const SERVING = { kinds: /bath|hall|foyer|laundry|utility|pantry|stair/, leastIn: 30, mostFt: 40 };
+const OUTDOORS = { kinds: /porch|deck|balcony|outdoors/, leastIn: 36, mostFt: 200 };
+const LIVED_IN = { kinds: /./, leastIn: 60, mostFt: 60 };
+
+/** What bare sizes are in: a living room of 18 x 14 is in feet, a closet of 60 x 48 in inches, a deck of 48 x 60 may be either. */
+function unitsOf(kind: RoomKind, texts: readonly [string, string]): Units {
+  const bare = texts
+    .map((text) => text.trim())
+    .filter((text) => BARE.test(text))
+    .map(Number);
+  const { leastIn, mostFt } = [SMALL, SERVING, OUTDOORS, LIVED_IN].find((one) => one.kinds.test(kind))!;
+  const [asFeet, asInches] = [bare.every((one) => one <= mostFt), bare.every((one) => one >= leastIn)];
+  if (asFeet && asInches && bare.length > 0) return 'both';
+  if (asFeet !== asInches) return asFeet ? 'feet' : 'inches';
+  return bare.every((one) => one <= FEET_UP_TO) ? 'feet' : 'inches';
+}
+
+/** Both sizes, a bare one with a mark of its unit. */
+const marked = (mark: string, texts: readonly string[]): string =>
+  texts.map((text) => `${text.trim()}${BARE.test(text.trim()) ? mark : ''}`).join(' x ');
+
+/** Width and depth as they are meant. */
+function readSizes(kind: RoomKind, texts: readonly [string, string]): readonly [Result<number>, Result<number>] {
+  const units = unitsOf(kind, texts);
+  const read = (text: string, field: string): Result<number> => {
+    const said = text.trim();
+    if (!BARE.test(said)) return parseLength(text, field);
+    if (units !== 'both') return parseLength(units === 'feet' ? `${said}'` : said, field);
+    const bare = texts.map((one) => one.trim()).join(' x ');
+    return refuse(
+      'units',
+      'tape',
+      `${bare} may be feet or inches. Say ${marked("'", texts)} or ${marked('"', texts)}.`,
+    );
+  };
   return [read(texts[0], 'Width'), read(texts[1], 'Depth')];
+}
+
+/** The lines that say the sizes of a typed room with their unit, where bare numbers may be feet or inches; else none. */
+export function sizesMeant(text: string): readonly { readonly line: string; readonly words: string }[] {
+  const read = FORM.exec(text.trim())?.groups;
+  const split = read && splitWidth(read['before']!);
+  const kind = split && readKind(split.what)?.kind;
+  if (!read || !split || !kind) return [];
+  const [width, depth] = [split.width.trim(), read['depth']!.trim()];
+  if (unitsOf(kind, [width, depth]) !== 'both') return [];
+  const tail = read['side'] ? ` ${text.trim().slice(text.trim().search(/(?:north|south|east|west)\s+of\s/i))}` : '';
+  return ["'", '"'].map((mark) => {
+    const words = marked(mark, [width, depth]);
+    return { line: `${split.what} ${words}${tail}`, words };
+  });
+}
+
+/** The room that a typed one is to stand beside, as it was said, and the rooms of the level that may be meant. */
+export function roomsMeant(house: House, level: string, text: string) {
+  const name = FORM.exec(text.trim())?.groups?.['neighbor'];
+  return { name, rooms: name === undefined ? [] : namesLike(house, level, name) };
 }
 
 const SIDES: readonly Side[] = ['east', 'south', 'north', 'west'];
@@ -90,7 +144,7 @@ export function addTypedRoom(
         .map((kind) => kind.replaceAll('-', ' '))
         .join(', ')} …`,
     );
-  const [width, depth] = readSizes([split.width, read['depth']!]);
+  const [width, depth] = readSizes(what.kind, [split.width, read['depth']!]);
   if (!width.ok) return width;
   if (!depth.ok) return depth;
   const offset = read['offset'] ? parseLength(read['offset'], 'Offset') : succeed(0);

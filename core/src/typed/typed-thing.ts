@@ -167,6 +167,24 @@ export function findRoomByName(house: House, level: string, name: string): Resul
     : refuse('room', 'tape', `"${name.trim()}" may be ${listed(found)}. Say which.`);
 }
 
+/** Names of the rooms of a level that a name may mean. */
+export function roomsMeant(house: House, level: string, name: string): readonly string[] {
+  const names = Object.values(house.rooms)
+    .filter((room) => room.level === level)
+    .map((room) => room.name);
+  const wanted = name.trim().toLowerCase();
+  const whole = names.filter((one) => one.toLowerCase() === wanted);
+  return whole.length > 0 ? whole : names.filter((one) => one.toLowerCase().includes(wanted));
+}
+
+/** Names of rooms in a line that puts a thing in: the one that it stands in, the one behind the wall. */
+export function namesIn(line: string): readonly string[] {
+  const read = readThing(line);
+  if (!read) return [];
+  const { room, to } = readPieces(read.rest);
+  return [room, to].filter((one) => one !== undefined);
+}
+
 /** The wall that is meant, and the stretch of it that may be used. */
 interface Meant {
   readonly wall: LoopWall;

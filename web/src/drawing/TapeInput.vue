@@ -20,7 +20,12 @@ function nail(): void {
   problem.value = props.run(text.value) ?? '';
   if (problem.value === '') text.value = '';
 }
-defineExpose({ focus: () => input.value?.focus() });
+/** Places another line than the one that was typed: what was asked is answered. */
+function say(line: string): void {
+  text.value = line;
+  nail();
+}
+defineExpose({ focus: () => input.value?.focus(), say });
 </script>
 
 <template>

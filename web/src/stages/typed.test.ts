@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   addTypedRoom,
+  meaningsOf,
   addTypedThing,
   readThing,
   boundsOf,
@@ -131,6 +132,16 @@ describe('a typed room', () => {
     ["den 10' x 10' east of Attic", 'There is no room "Attic" on this level. Here are: Bedroom.'],
   ])('%s', (text, expected) => expect(built(text)).toEqual(expected));
 
+  it.each([
+    ['closet 36x24 east of Bedroom', ['Closet', 'closet', 148.5, 0, 36, 24]],
+    ['closet 6 x 4 east of Bedroom', ['Closet', 'closet', 148.5, 0, 72, 48]],
+    ['deck 12 x 10 east of Bedroom', ['Deck', 'deck', 148.5, 0, 144, 120]],
+    ['deck 48x60 east of Bedroom', `48 x 60 may be feet or inches. Say 48' x 60' or 48" x 60".`],
+    ['bath 36 x 30 east of Bedroom', `36 x 30 may be feet or inches. Say 36' x 30' or 36" x 30".`],
+    ["deck 48 x 60' east of Bedroom", `48 x 60' may be feet or inches. Say 48' x 60' or 48" x 60'.`],
+    ["deck 12 x 60' east of Bedroom", ['Deck', 'deck', 148.5, 0, 144, 720]],
+  ])('by its kind, what bare sizes are in: %s', (text, expected) => expect(built(text)).toEqual(expected));
+
   it('without a place goes where it fits', () => {
     let house: House = oneBedroom();
     for (let n = 0; n < 6; n++) {
@@ -141,6 +152,58 @@ describe('a typed room', () => {
     const rooms = Object.values(house.rooms);
     for (const a of rooms)
       for (const b of rooms) if (a !== b) expect(polygonsOverlap(a.corners, b.corners)).toBe(false);
+  });
+});
+
+describe('a line that may mean several things', () => {
+  const twoBedrooms = () => {
+    const first = addTypedRoom(oneBedroom(), 'L1', "bedroom 2 12' x 10' east of Bedroom", null, newId);
+    if (!first.ok || !first.value.edited.ok) throw new Error('did not fit');
+    return first.value.edited.value.house;
+  };
+  const meant = (text: string) =>
+    meaningsOf(twoBedrooms(), 'L1', text, 'bed', newId).map(({ line, words, outline }) => [
+      line,
+      words,
+      outline.length,
+    ]);
+  it.each([
+    [
+      'deck 48x60 south of Bedroom 2',
+      [
+        [`deck 48' x 60' south of Bedroom 2`, `48' x 60'`, 4],
+        [`deck 48" x 60" south of Bedroom 2`, `48" x 60"`, 4],
+      ],
+    ],
+    [
+      'sink in bed on north',
+      [
+        ['sink in Bedroom on north', 'Bedroom', 4],
+        ['sink in Bedroom 2 on north', 'Bedroom 2', 4],
+      ],
+    ],
+    [
+      "office 10' x 10' south of bed",
+      [
+        ["office 10' x 10' south of Bedroom", 'Bedroom', 4],
+        ["office 10' x 10' south of Bedroom 2", 'Bedroom 2', 4],
+      ],
+    ],
+    // Whole names and marked sizes are clear; what nothing can be made of is refused in words.
+    ['sink in bedroom on north', []],
+    [`deck 48" x 60" south of Bedroom 2`, []],
+    ['sink in attic on north', []],
+  ])('%s', (text, expected) => expect(meant(text)).toEqual(expected));
+
+  it('two rooms and two units make four, each with its own place', () => {
+    const all = meaningsOf(twoBedrooms(), 'L1', 'deck 40x44 south of bed', 'bed', newId);
+    expect(all.map((one) => one.words)).toEqual([
+      `Bedroom, 40' x 44'`,
+      `Bedroom, 40" x 44"`,
+      `Bedroom 2, 40' x 44'`,
+      `Bedroom 2, 40" x 44"`,
+    ]);
+    expect(new Set(all.map((one) => JSON.stringify(one.outline))).size).toBe(4);
   });
 });
 

@@ -2,7 +2,8 @@
 import SearchField from '../../fields/SearchField.vue';
 import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { addTypedRoom, addTypedThing, readThing } from '@winculum/core';
+import { addTypedRoom, addTypedThing, meaningsOf, readThing } from '@winculum/core';
+import { toPath } from '../../drawing/plan-shapes';
 import HandOverlay from '../../drawing/HandOverlay.vue';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import TapeInput from '../../drawing/TapeInput.vue';
@@ -54,7 +55,13 @@ function typedThing(text: string): string | null {
   return null;
 }
 
+/** What the line may mean where it may mean several things: shown on the plan, and asked. */
+const meanings = ref<ReturnType<typeof meaningsOf>>([]);
+const tape = ref<InstanceType<typeof TapeInput>>();
+
 function typed(text: string): string | null {
+  meanings.value = meaningsOf(store.current, view.level, text, lastRoom.value, newId);
+  if (meanings.value.length > 0) return 'Which of these is meant?';
   if (readThing(text)) return typedThing(text);
   const result = addTypedRoom(store.current, view.level, text, lastRoom.value, newId);
   if (!result.ok) return result.problems[0]!.message;
@@ -125,7 +132,20 @@ function typed(text: string): string | null {
           :level="view.level"
           :room="room"
           :handles="store.canEdit"
-      /></template>
+        />
+        <g v-for="(one, i) in meanings" :key="one.line" class="meant">
+          <path :d="toPath(one.outline)" :stroke-width="2 / now" :stroke-dasharray="`${8 / now} ${5 / now}`" />
+          <text
+            :x="one.outline.reduce((sum, at) => sum + at.x, 0) / one.outline.length"
+            :y="one.outline.reduce((sum, at) => sum + at.y, 0) / one.outline.length"
+            :font-size="18 / now"
+            text-anchor="middle"
+            dominant-baseline="middle"
+          >
+            {{ i + 1 }}
+          </text>
+        </g></template
+      >
     </PlanSheet>
     <p v-if="isEmpty" class="empty">
       <b>Nothing on this level yet.</b><br />Type a room below, for instance <b class="num">living 18' x 14'</b>, or
@@ -133,8 +153,13 @@ function typed(text: string): string | null {
     </p>
     <p v-if="hand.refusal.value" class="refusal is-violation" role="status">{{ hand.refusal.value }}</p>
   </div>
+  <div v-if="meanings.length" class="asked" role="group" aria-label="Which of these is meant?">
+    <v-btn v-for="(one, i) in meanings" :key="one.line" @click="tape?.say(one.line)">{{ i + 1 }} {{ one.words }}</v-btn>
+  </div>
   <TapeInput
     v-if="store.canEdit"
+    ref="tape"
+    @typing="meanings = []"
     :run="typed"
     placeholder="bedroom 12 x 11'6 east of Hall"
     hint="a room: kind, width x depth, east of a room. In it: door 32 to hall at 4', window 48x36 on north, sink at 5' on west"
@@ -175,6 +200,25 @@ function typed(text: string): string | null {
   border-radius: 6px;
   padding: 22px;
   pointer-events: none;
+}
+.meant path {
+  fill: var(--chalk-soft);
+  fill-opacity: 0.6;
+  stroke: var(--chalk);
+}
+.meant text {
+  fill: var(--chalk);
+  font-family: var(--numbers);
+  font-weight: 700;
+}
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 8px 12px 0;
+}
+.asked .v-btn {
+  min-height: 44px;
 }
 .refusal {
   position: absolute;
