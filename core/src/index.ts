@@ -331,7 +331,7 @@ export { boreSheet } from './route/bore-sheet';
 export { findRoutes, type RoutePlan } from './route/find-routes';
 export { type Hole, holesOf } from './route/holes';
 export { fits, placeOfEnd, roomFor, sleeveFill } from './service/sleeve-fill';
-export { sleeveLines } from './service/sleeve-lines';
+export { sleeveEstimateFt, sleeveLines } from './service/sleeve-lines';
 export { LOW_VOLTAGE_SYSTEMS, lowVoltagePlan, type LowVoltagePlan, type LowVoltageRun } from './route/low-voltage';
 export { improveFeeds } from './route/improve-feeds';
 export { dropRoutes, isFixed, keepRoutes, markRoutes } from './route/keep-routes';

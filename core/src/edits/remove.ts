@@ -33,9 +33,12 @@ function removeTracesInJob(draft: Draft<House>, collection: 'rooms' | 'boxes', i
   const field = collection === 'rooms' ? 'room' : 'box';
   for (const task of Object.values(draft.tasks)) if (task[field] === id) delete task[field];
   for (const comment of Object.values(draft.comments)) if (comment[field] === id) delete comment[field];
-  if (collection === 'boxes') return;
   for (const sleeve of Object.values(draft.sleeves))
-    for (const end of [sleeve.from, sleeve.to]) if (end.room === id) end.room = null;
+    for (const end of [sleeve.from, sleeve.to]) {
+      if (end.box === id) delete end.box;
+      if (end.room === id) end.room = null;
+    }
+  if (collection === 'boxes') return;
   for (const use of Object.values(draft.uses)) if (use.room === id) delete draft.uses[use.id];
   for (const photo of Object.values(draft.photos))
     if (photo.at.kind !== 'house' && photo.at.room === id) photo.at = { kind: 'house' };

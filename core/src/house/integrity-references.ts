@@ -150,10 +150,12 @@ export const findDangling: readonly Find[] = [
   rememberBy(
     (house, report) => {
       for (const one of Object.values(house.sleeves))
-        for (const end of ['from', 'to'] as const)
+        for (const end of ['from', 'to'] as const) {
           need(report, one[end].room, isIn(house.rooms), () => `sleeves.${one.id}.${end}.room`);
+          need(report, one[end].box ?? null, isIn(house.boxes), () => `sleeves.${one.id}.${end}.box`);
+        }
     },
-    (house) => [house.sleeves, house.rooms],
+    (house) => [house.sleeves, house.rooms, held(house)],
   ),
   rememberBy(
     (house, report) => {

@@ -24,6 +24,8 @@ export type SleeveContent = (typeof SLEEVE_CONTENTS)[number];
 
 const endSchema = z.strictObject({
   room: id.nullable().default(null),
+  /** The box that it ends in; a box of that room. */
+  box: id.optional(),
   /** Where in it, or where outside: "behind the range", "meter". */
   note: label(120).default(''),
   capped: z.boolean().default(false),

@@ -78,7 +78,8 @@ export const leastSleeve = (sleeve: Sleeve): Sleeve['trade'] | undefined =>
   });
 
 /** "Garage, at the panel": where an end of a sleeve lies. */
-export function placeOfEnd(house: House, { room, note }: Sleeve['from']): string {
+export function placeOfEnd(house: House, { room, box, note }: Sleeve['from']): string {
   const name = room === null ? '' : (house.rooms[room]?.name ?? '');
-  return [name, note].filter(Boolean).join(', ') || 'not said';
+  const tag = box === undefined ? '' : (house.boxes[box]?.tag ?? '');
+  return [name, tag, note].filter(Boolean).join(', ') || 'not said';
 }

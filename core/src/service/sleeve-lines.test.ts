@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { sleeveSchema } from '../house/schema';
 import { aHouse } from '../test/house-builder';
-import { sleeveLines } from './sleeve-lines';
+import { removeEntities } from '../edits/remove';
+import { must } from '../test/must';
+import { sleeveEstimateFt, sleeveLines } from './sleeve-lines';
 
 const house = (...sleeves: object[]) =>
   aHouse()
@@ -35,6 +37,31 @@ describe('sleeves on the plan', () => {
     ]);
     expect(sleeveLines(one, 'L2')).toMatchObject([{ words: 'S0, 1 in to a' }]);
     expect(sleeveLines(one, 'L3')).toEqual([]);
+  });
+
+  it('run from box to box where those are said, in one room too, with the feet that this takes at least', () => {
+    const boxed = (from: object, to: object) =>
+      aHouse()
+        .room('a', 'den', [0, 0, 100, 100])
+        .room('b', 'den', [300, 0, 100, 100])
+        .over('a', 'luminaire', 20, 30)
+        .over('a', 'luminaire', 80, 30)
+        .with((draft) => {
+          const [first, second] = Object.keys(draft.boxes);
+          const ends = { from: { room: 'a', box: first, ...from }, to: { room: 'a', box: second, ...to } };
+          draft.sleeves['s'] = sleeveSchema.parse({ id: 's', name: 'S', trade: '1', ...ends });
+        })
+        .build();
+    const within = boxed({}, {});
+    expect(sleeveLines(within, 'L1')).toMatchObject([{ from: { x: 20, y: 30 }, to: { x: 80, y: 30 } }]);
+    // 60 in across, and what each end takes in its box.
+    expect(sleeveEstimateFt(within, within.sleeves['s']!)).toBeGreaterThanOrEqual(5);
+    const out = boxed({}, { room: 'b', box: undefined });
+    expect(sleeveLines(out, 'L1')).toMatchObject([{ from: { x: 20, y: 30 }, to: { x: 300, y: 30 } }]);
+    expect(sleeveEstimateFt(out, out.sleeves['s']!)).toBeUndefined();
+    const [box] = Object.keys(within.boxes);
+    const gone = must(removeEntities(within, [{ collection: 'boxes', id: box! }])).house.sleeves['s']!;
+    expect([gone.from.box, gone.from.room, gone.to.box === undefined]).toEqual([undefined, 'a', false]);
   });
 
   it('two between the same rooms do not lie on each other', () => {

@@ -4,6 +4,7 @@ import {
   changeEntity,
   removeEntities,
   roomFor,
+  sleeveEstimateFt,
   SLEEVE_CONTENTS,
   SLEEVE_KINDS,
   SLEEVE_NAMES,
@@ -38,6 +39,17 @@ const trades = TRADE_SIZES.map((value) => ({ value, word: `${value} in` }));
 const places = Object.entries(PLACE_WORDS).map(([value, word]) => ({ value: value as Sleeve['place'], word }));
 const contents = SLEEVE_CONTENTS.map((value) => ({ value, title: CONTENT_NAMES[value] }));
 
+/** The boxes of the room that an end lies in. */
+const boxesOf = (end: 'from' | 'to') => [
+  { value: '', title: 'in no box' },
+  ...Object.values(store.current.boxes)
+    .filter((one) => one.room === props.sleeve[end].room)
+    .map((one) => ({ value: one.id, title: one.tag })),
+];
+const estimate = computed(() => {
+  const feet = sleeveEstimateFt(store.current, props.sleeve);
+  return feet === undefined ? 'not measured' : `about ${feet} ft from box to box, not measured`;
+});
 const what = ref<SleeveContent>('data');
 const more = computed(() => roomFor(props.sleeve, what.value));
 function put(): void {
@@ -83,7 +95,7 @@ const remove = () => store.apply(removeEntities(store.current, [{ collection: 's
         :min="0"
         :max="2000"
         optional
-        hint="not measured"
+        :hint="estimate"
         :model-value="sleeve.lengthFt"
         @update:model-value="set({ lengthFt: $event })"
         @clear="set({ lengthFt: undefined })"
@@ -103,7 +115,14 @@ const remove = () => store.apply(removeEntities(store.current, [{ collection: 's
         :label="word"
         :items="rooms"
         :model-value="sleeve[end].room ?? ''"
-        @update:model-value="set({ [end]: { ...sleeve[end], room: $event || null } })"
+        @update:model-value="set({ [end]: { ...sleeve[end], room: $event || null, box: undefined } })"
+      />
+      <SearchField
+        v-if="sleeve[end].room"
+        :label="`${word}, in box`"
+        :items="boxesOf(end)"
+        :model-value="sleeve[end].box ?? ''"
+        @update:model-value="set({ [end]: { ...sleeve[end], box: $event || undefined } })"
       />
       <LineField
         :label="`${word}, where there`"
