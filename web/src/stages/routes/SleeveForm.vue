@@ -48,7 +48,7 @@ const boxesOf = (end: 'from' | 'to') => [
 ];
 const estimate = computed(() => {
   const feet = sleeveEstimateFt(store.current, props.sleeve);
-  return feet === undefined ? 'not measured' : `about ${feet} ft from box to box, not measured`;
+  return feet === undefined ? 'not measured' : `about ${feet} ft`;
 });
 const what = ref<SleeveContent>('data');
 const more = computed(() => roomFor(props.sleeve, what.value));
