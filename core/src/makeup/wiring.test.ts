@@ -23,6 +23,7 @@ import { boxesOnTheWay, netlistOf, type Netlist } from '../proof/netlist';
 import { prove } from '../proof/prove';
 import { solve } from '../proof/solve';
 import type { House } from '../house/schema';
+import { SWITCH_STYLES } from '../house/schema-equipment';
 import { chainOf, wired, wiringHouse } from '../test/wiring-house';
 import { groupBy } from '../units/group-by';
 
@@ -86,6 +87,57 @@ describe('controls of 240 V equipment', () => {
     } as const;
     const house = wiringHouse({ boxes, groups: { a: { switches, controls: ['H-0'] } }, change });
     expect(groupProblems(house).map((one) => one.message)).toEqual([expect.stringContaining(words)]);
+  });
+});
+
+describe('every control with every load', () => {
+  const loads = {
+    luminaire: { kind: 'luminaire' },
+    fan: { kind: 'fan' },
+    'connection at 120 V': { kind: 'connection' },
+    'connection at 240 V': { kind: 'connection', volts: 240 },
+    'receptacle, whole': { kind: 'receptacle', switched: 'whole' },
+    'receptacle, half': { kind: 'receptacle', switched: 'half' },
+    'range receptacle': { kind: 'receptacle', volts: 240, ratingA: 50, style: 'single' },
+  } as const;
+  const feeds = {
+    'power at the switch': (one: object, load: object) => ({ S1: [null, one], L: ['S1', load] }),
+    'power at the load': (one: object, load: object) => ({ L: [null, load], S1: ['L', one] }),
+    'a second switch behind the load': (one: object, load: object) => ({
+      S1: [null, one],
+      L: ['S1', load],
+      S2: ['L', 'switch'],
+    }),
+    'two loads, the switch between': (one: object, load: object) => ({
+      L: [null, load],
+      S1: ['L', one],
+      M: ['S1', load],
+    }),
+  } as const;
+  test.each(Object.keys(loads) as (keyof typeof loads)[])('%s: proved, or refused in words', (kind) => {
+    const load = loads[kind];
+    const is240 = 'volts' in load;
+    for (const style of SWITCH_STYLES)
+      for (const [feed, boxesOf] of Object.entries(feeds)) {
+        const boxes = boxesOf({ kind: 'switch', style }, load) as Parameters<typeof wiringHouse>[0]['boxes'];
+        const groups = {
+          a: {
+            switches: Object.keys(boxes)
+              .filter((id) => id.startsWith('S'))
+              .map((id) => `${id}-0`),
+            controls: Object.keys(boxes)
+              .filter((id) => !id.startsWith('S'))
+              .map((id) => `${id}-0`),
+          },
+        };
+        const change = (house: House) => void (is240 && (house.circuits['Q']!.poles = 2));
+        const test = wired({ boxes, groups, change });
+        const refused = groupProblems(test.house).map((one) => one.message);
+        const proof = prove(test.net);
+        const flaws = [...proof.flaws, ...proof.groups.flatMap((one) => one.flaws)].map((one) => one.message);
+        if (refused.length === 0) expect(flaws, `${style}, ${feed}`).toEqual([]);
+        expect(refused.length === 0, `${style}, ${feed}`).toBe(proof.groups.length === 1);
+      }
   });
 });
 

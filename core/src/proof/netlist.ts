@@ -226,7 +226,7 @@ function loadsOf({ outlet, points }: Connected, { unit }: Wiring, group: string 
     const own = points.switched ? undefined : group;
     loads.push({ ...common, id, a: hot, b: neutral, watts: wattsOf(outlet), group: own });
   }
-  if (hot && neutral && second) loads.push({ ...common, id: `${id}.120`, a: hot, b: neutral, watts: 60 });
+  if (hot && neutral && second) loads.push({ ...common, id: `${id}.120`, a: hot, b: neutral, watts: 60, group });
   return loads;
 }
 
