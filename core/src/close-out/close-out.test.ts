@@ -74,6 +74,26 @@ describe('a step of the script', () => {
     expect(script(first)[0]!.expect).toBe(`Dead: ${own!.tag}, bath; ${other!.tag}, bath. RESET brings them back.`);
   });
 
+  it.each([
+    ['line-thermostat', 'Down is not off'],
+    ['line-thermostat-2', 'both hots are dead'],
+  ])('of a %s turns it, once, and says what its off is worth', (style, words) => {
+    const house = aHouse()
+      .room('bed', 'bedroom', [0, 0, 144, 120])
+      .circuit('A', 20, { poles: 2 })
+      .load('baseboard-heat', 'bed', 'c0', 40, 'A')
+      .wallBox('bed', 'c1', 30, { kind: 'switch', style, circuit: 'A' })
+      .with((draft) => {
+        const [heater, control] = Object.values(draft.boxes).map((box) => Object.keys(box.devices)[0]!);
+        draft.switchGroups['g'] = { id: 'g', name: 'Bedroom heat', switches: [control!], controls: [heater!] };
+      })
+      .build();
+    const steps = testScript(house).filter((one) => one.kind === 'switch' || one.kind === 'setting');
+    expect(steps).toHaveLength(1);
+    expect(steps[0]).toMatchObject({ kind: 'switch', group: 'g', expect: expect.stringContaining(words) as string });
+    expect(steps[0]!.act).toMatch(/turn it up until its heater warms/);
+  });
+
   it('of switches flips one at a time and meets every combination: 2, 4, 8, 16', () =>
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 4 }), (n) => {

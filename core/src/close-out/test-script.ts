@@ -77,20 +77,23 @@ const SETTINGS: Readonly<Partial<Record<SwitchStyle, readonly [act: string, expe
   ],
   astronomic: ['Set clock, date and place.', 'On at dusk and off when it is to be.'],
   'line-thermostat': [
-    'Turn it up until its heater warms, then all the way down.',
+    'turn it up until its heater warms, then all the way down.',
     'Its heater warms and cools, and no other. Down is not off: one hot stays on the heater.',
   ],
   'line-thermostat-2': [
-    'Turn it up until its heater warms, then to off.',
+    'turn it up until its heater warms, then to off.',
     'Its heater warms and cools, and no other; at off both hots are dead at the heater.',
   ],
   dusk: ['Cover its eye.', 'On in the dark, off in the light, and its own lamp does not switch it.'],
 };
 
+const isThermostat = ({ device }: Outlet): boolean => device.kind === 'switch' && /^line-thermostat/.test(device.style);
+
 function settingStep(outlet: Outlet): TestStep[] {
   const { device, room, box } = outlet;
   const setting = device.kind === 'switch' ? SETTINGS[device.style] : undefined;
-  if (!setting || device.kind !== 'switch') return [];
+  // A thermostat is turned where its group is tried.
+  if (!setting || device.kind !== 'switch' || isThermostat(outlet)) return [];
   return [
     {
       id: stepId('set', device.id),
@@ -171,6 +174,8 @@ function switchStep(group: SwitchGroup, byDevice: ReadonlyMap<string, Outlet>): 
   const base = { id: stepId('sw', group.id), kind, group: group.id, room: first.room, what, section: '404.2' };
   const dimmers = switches.some((one) => one.device.kind === 'switch' && one.device.style === 'dimmer');
   const also = dimmers ? ' The dimmer runs down without flicker and does not drop out.' : '';
+  const turned = first.device.kind === 'switch' && isThermostat(first) ? SETTINGS[first.device.style] : undefined;
+  if (turned) return [{ ...base, act: `${placeOf(first)}: ${turned[0]}`, expect: turned[1], section: '424.20' }];
   if (switches.length === 1)
     return [
       { ...base, act: `${placeOf(first)}: up, then down.`, expect: `On, then off, and nothing else changes.${also}` },

@@ -100,26 +100,28 @@ describe('every control with every load', () => {
     'receptacle, half': { kind: 'receptacle', switched: 'half' },
     'range receptacle': { kind: 'receptacle', volts: 240, ratingA: 50, style: 'single' },
   } as const;
-  const feeds = {
-    'power at the switch': (one: object, load: object) => ({ S1: [null, one], L: ['S1', load] }),
-    'power at the load': (one: object, load: object) => ({ L: [null, load], S1: ['L', one] }),
-    'a second switch behind the load': (one: object, load: object) => ({
+  type Boxes = Parameters<typeof wiringHouse>[0]['boxes'];
+  type Some = Record<string, unknown>;
+  const feeds: Readonly<Record<string, (one: Some, load: Some) => Boxes>> = {
+    'power at the switch': (one, load) => ({ S1: [null, one], L: ['S1', load] }),
+    'power at the load': (one, load) => ({ L: [null, load], S1: ['L', one] }),
+    'a second switch behind the load': (one, load) => ({
       S1: [null, one],
       L: ['S1', load],
       S2: ['L', 'switch'],
     }),
-    'two loads, the switch between': (one: object, load: object) => ({
+    'two loads, the switch between': (one, load) => ({
       L: [null, load],
       S1: ['L', one],
       M: ['S1', load],
     }),
-  } as const;
+  };
   test.each(Object.keys(loads) as (keyof typeof loads)[])('%s: proved, or refused in words', (kind) => {
     const load = loads[kind];
     const is240 = 'volts' in load;
     for (const style of SWITCH_STYLES)
       for (const [feed, boxesOf] of Object.entries(feeds)) {
-        const boxes = boxesOf({ kind: 'switch', style }, load) as Parameters<typeof wiringHouse>[0]['boxes'];
+        const boxes = boxesOf({ kind: 'switch', style }, load);
         const groups = {
           a: {
             switches: Object.keys(boxes)
