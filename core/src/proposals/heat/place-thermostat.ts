@@ -4,6 +4,7 @@ import type { Box, House } from '../../house/schema';
 import { newDevice } from '../../house/schema-equipment';
 import type { NewId } from '../../house/new-box';
 import { placeBoxes } from '../../edits/verbs';
+import { effectiveLimits } from '../../nec/check-house';
 import { roomHeaters, whyMisled } from '../../nec/requirements/thermostats';
 import { latchAlongIn } from '../../plan/latch';
 import { viewRoom, wallOf, type RoomView } from '../../plan/room-view';
@@ -13,8 +14,13 @@ import { bestSpot, LAST_RESORT } from '../layout/spots';
 
 /** Height of a thermostat above the floor, inches: 52 to 60, *common practice*. */
 const HEIGHT_IN = 60;
-/** Least and most height that is no flaw, the limits of the rule on its place. */
-const [LOW_IN, HIGH_IN] = [44, 66];
+
+/** The height wanted, and between which the rule on its place lets it be; a rule that the house has switched off asks for none. */
+function heightsOf(house: House) {
+  const any = { lowIn: 0, highIn: Infinity };
+  const { lowIn, highIn } = effectiveLimits<typeof any>(house, 'thermostat-place') ?? any;
+  return { heightIn: Math.min(Math.max(HEIGHT_IN, lowIn), highIn), lowIn, highIn };
+}
 
 const SIDE_ROOMS = /closet|linen|pantry|bath/;
 
@@ -62,10 +68,11 @@ export function placeThermostat(house: House, roomId: string, newId: NewId): Res
   const ways = waysIn(house, view);
   const box = newId('box');
   const asBox = (at: Box['at']): Box => ({ ...first.box, id: box, at, gangs: 1, devices: { [device.id]: device } });
+  const { heightIn, lowIn, highIn } = heightsOf(house);
   const spot = bestSpot(house, roomId, {
-    heightIn: HEIGHT_IN,
+    heightIn,
     cost: ({ at, point }) => {
-      const why = whyMisled(house, asBox(at), LOW_IN, HIGH_IN);
+      const why = whyMisled(house, asBox(at), lowIn, highIn);
       if (why === 'heater' || why === 'door') return undefined;
       const near = ways.length > 0 ? Math.min(...ways.map((way) => distance(way, point))) : 0;
       return near + (why === 'outside' ? LAST_RESORT : 0);
