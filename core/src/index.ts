@@ -258,7 +258,7 @@ export {
 export { addBox, addCable, addPart, NEW_BOARD, setLetter, takeAway, takeBoxAway } from './bench/build-board';
 export { EXERCISES } from './bench/exercises';
 export { boardOfGroup } from './bench/house-board';
-export { plantOnBoard, weighMissed, type BoardMistake } from './bench/mistakes';
+export { countMistake, plantOnBoard, weighMissed, type BoardMistake } from './bench/mistakes';
 export { arrangePanel } from './panel/arrange';
 export { BREAKER_NAMES, breakerMark } from './panel/breaker-names';
 export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';
@@ -346,7 +346,7 @@ export { planSpools, type Spool } from './route/spool-plan';
 export { type RouteTotals, totalsOfRoutes } from './route/totals';
 export { type RoutePlace, ROUTE_WAYS, type RouteWay } from './route/ways';
 export { placeThermostat } from './proposals/heat/place-thermostat';
-export { roomHeaters } from './nec/requirements/thermostats';
+export { isUngoverned, roomHeaters } from './nec/requirements/thermostats';
 export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
 export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';
 export type { NewId } from './house/new-box';

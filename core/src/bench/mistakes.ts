@@ -91,9 +91,18 @@ export function plantOnBoard(
 /** Mistakes of a kind that was missed come up more often: so many times more for each miss that no find has made good. */
 const MISSED_WEIGHS = 3;
 
+/** Found and missed, by kind of mistake. */
+type Tallies = Readonly<Record<string, { right: number; wrong: number }>>;
+
+/** The tallies with one more found, or missed. */
+export function countMistake(tallies: Tallies, kind: string, isFound: boolean): Record<string, Tallies[string]> {
+  const { right = 0, wrong = 0 } = tallies[kind] ?? {};
+  return { ...tallies, [kind]: isFound ? { right: right + 1, wrong } : { right, wrong: wrong + 1 } };
+}
+
 /** How often each kind of mistake is to come, after what somebody has found and missed of it. */
 export const weighMissed =
-  (tallies: Readonly<Record<string, { readonly right: number; readonly wrong: number }>>) =>
+  (tallies: Tallies) =>
   (kind: string): number => {
     const { right = 0, wrong = 0 } = tallies[kind] ?? {};
     return 1 + MISSED_WEIGHS * Math.max(0, wrong - right);

@@ -64,7 +64,13 @@ interface HeatedBy {
   readonly load: Load;
   readonly box: Box;
   readonly thermostat: Outlet | undefined;
+  /** Some control switches it, whether a thermostat or not. */
+  readonly isSwitched: boolean;
 }
+
+/** Whether nobody has said what governs a heater: no thermostat feeds it, and none is built in. */
+export const isUngoverned = ({ load, thermostat }: Pick<HeatedBy, 'load' | 'thermostat'>): boolean =>
+  !thermostat && !load.builtInControl;
 
 /** The electric heaters that stand in rooms, each with its control at line voltage. */
 export function roomHeaters(house: House): readonly HeatedBy[] {
@@ -75,6 +81,6 @@ export function roomHeaters(house: House): readonly HeatedBy[] {
     if (!box || !ROOM_HEAT.has(load.kind)) return [];
     const group = groups.find((one) => one.controls.includes(load.device));
     const thermostat = group?.switches.flatMap((id) => byDevice.get(id) ?? []).find(isLineThermostat);
-    return [{ load, box, thermostat }];
+    return [{ load, box, thermostat, isSwitched: group !== undefined }];
   });
 }

@@ -1,6 +1,6 @@
 import { ampsOf } from '../../loads/library';
 import { groupBy } from '../../units/group-by';
-import { roomHeaters } from '../requirements/thermostats';
+import { isUngoverned, roomHeaters } from '../requirements/thermostats';
 import { setLoadsRemedy } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 
@@ -49,7 +49,7 @@ export const heatControl = defineRule({
       return [report.pass('governed', { tag: box.tag, count: list.length }, where)];
     });
     const own = heaters.filter((one) => !one.thermostat && one.load.builtInControl);
-    const unsaid = heaters.filter((one) => !one.thermostat && !one.load.builtInControl);
+    const unsaid = heaters.filter(isUngoverned);
     const tagsOf = (list: typeof heaters) => list.map((one) => one.box.tag).join(', ');
     if (own.length > 0) said.push(report.pass('builtIn', { tags: tagsOf(own) }, { box: own[0]!.box.id }));
     if (unsaid.length > 0)

@@ -5,12 +5,13 @@ import { newDevice } from '../../house/schema-equipment';
 import type { NewId } from '../../house/new-box';
 import { placeBoxes } from '../../edits/verbs';
 import { effectiveLimits } from '../../nec/check-house';
-import { roomHeaters, whyMisled } from '../../nec/requirements/thermostats';
+import { isUngoverned, roomHeaters, whyMisled } from '../../nec/requirements/thermostats';
 import { latchAlongIn } from '../../plan/latch';
 import { viewRoom, wallOf, type RoomView } from '../../plan/room-view';
 import { pointOnWall } from '../../plan/wall-loop';
 import { refuse, succeed, type Result } from '../../units/result';
 import { bestSpot, LAST_RESORT } from '../layout/spots';
+import { SIDE_ROOMS } from '../layout/switches';
 
 /** Height of a thermostat above the floor, inches: 52 to 60, *common practice*. */
 const HEIGHT_IN = 60;
@@ -21,8 +22,6 @@ function heightsOf(house: House) {
   const { lowIn, highIn } = effectiveLimits<typeof any>(house, 'thermostat-place') ?? any;
   return { heightIn: Math.min(Math.max(HEIGHT_IN, lowIn), highIn), lowIn, highIn };
 }
-
-const SIDE_ROOMS = /closet|linen|pantry|bath/;
 
 /** Where one comes in: at the latch of each door, in the middle of each open side. Ways to a room's own closet or bath are none. */
 function waysIn(house: House, view: RoomView) {
@@ -42,7 +41,8 @@ function waysIn(house: House, view: RoomView) {
  * @returns a refusal where there is nothing to govern, or heaters of both voltages or of several circuits
  */
 export function placeThermostat(house: House, roomId: string, newId: NewId): Result<Edited> {
-  const heaters = roomHeaters(house).filter((one) => one.box.room === roomId && !one.thermostat);
+  // What another control switches stays in its group: no device is in two.
+  const heaters = roomHeaters(house).filter((one) => one.box.room === roomId && isUngoverned(one) && !one.isSwitched);
   const [first] = heaters;
   if (!first)
     return refuse(

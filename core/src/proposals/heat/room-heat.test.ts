@@ -112,6 +112,20 @@ describe('a thermostat for the heaters of a room', () => {
     expect(own).toEqual([]);
     expect(placeThermostat(house, 'bed', newId)).toMatchObject({ ok: false, problems: [{ code: 'no-heater' }] });
   });
+  it('leaves alone what has one built in, and what another control switches', () => {
+    const heated = alone().load('baseboard-heat', 'bed', 'c0', 60, null);
+    const builtIn = heated.with((house) => void (Object.values(house.loads)[0]!.builtInControl = true)).build();
+    expect(placeThermostat(builtIn, 'bed', newId)).toMatchObject({ ok: false, problems: [{ code: 'no-heater' }] });
+    const switched = alone()
+      .load('baseboard-heat', 'bed', 'c0', 60, null)
+      .wallBox('bed', 'c2', 60, { kind: 'switch', style: 'timer' })
+      .with((house) => {
+        const [heater, timer] = Object.values(house.boxes).map((box) => Object.keys(box.devices)[0]!);
+        house.switchGroups['g'] = { id: 'g', name: 'Heat', switches: [timer!], controls: [heater!] };
+      })
+      .build();
+    expect(placeThermostat(switched, 'bed', newId)).toMatchObject({ ok: false, problems: [{ code: 'no-heater' }] });
+  });
   it('takes an outside wall where the room has no other, and one pole at 120 V', () => {
     const house = alone().load('baseboard-heat', 'bed', 'c0', 60, null, { volts: 120, va: 1000 }).build();
     const then = must(placeThermostat(house, 'bed', newId)).house;

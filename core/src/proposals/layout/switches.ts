@@ -15,7 +15,8 @@ import { switchingOf } from './switch-standards';
 const MOST_WAYS = 4;
 /** How far from the jamb a switch is still found without groping, inches: *common practice*. */
 const WITHIN_REACH_IN = 48;
-const SIDE_ROOMS = /closet|linen|pantry|bath|crawl|attic/;
+/** Rooms that nobody comes into another by. */
+export const SIDE_ROOMS = /closet|linen|pantry|bath|crawl|attic/;
 
 /** What one switch governs: a name and the devices. */
 interface Governed {

@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, type Ref } from 'vue';
 import { benchSchema, type Bench } from '@winculum/contract';
-import { EXERCISES, NEW_BOARD, pinsOf, type Board } from '@winculum/core';
+import { countMistake, EXERCISES, NEW_BOARD, pinsOf, type Board } from '@winculum/core';
 import { api, ApiError } from '../../api';
 import { useSession } from '../../stores/session';
 
@@ -108,10 +108,7 @@ export function useBench(group: Readonly<Ref<HouseGroup | undefined>> = ref()) {
       change({ ...kept.value, done: [...kept.value.done, chosen.value] });
   };
   const tallies = computed(() => kept.value.practice ?? {});
-  const countMistake = (kind: string, isFound: boolean) => {
-    const { right = 0, wrong = 0 } = tallies.value[kind] ?? {};
-    const tally = isFound ? { right: right + 1, wrong } : { right, wrong: wrong + 1 };
-    change({ ...kept.value, practice: { ...tallies.value, [kind]: tally } });
-  };
-  return { kept, isSaved, chosen, exercise, ofHouse, board, setBoard, setWires, markDone, tallies, countMistake };
+  const noteMistake = (kind: string, isFound: boolean) =>
+    change({ ...kept.value, practice: countMistake(tallies.value, kind, isFound) });
+  return { kept, isSaved, chosen, exercise, ofHouse, board, setBoard, setWires, markDone, tallies, noteMistake };
 }

@@ -5,11 +5,11 @@ interface Desk {
   readonly board: Readonly<Ref<Board>>;
   readonly tallies: Readonly<Ref<Parameters<typeof weighMissed>[0]>>;
   setWires(wires: Board['wires']): void;
-  countMistake(kind: string, isFound: boolean): void;
+  noteMistake(kind: string, isFound: boolean): void;
 }
 
 /** A mistake that somebody is to find and mend on the board that lies there. It counts once: found, or given up. */
-export function usePlanted({ board, tallies, setWires, countMistake }: Desk) {
+export function usePlanted({ board, tallies, setWires, noteMistake }: Desk) {
   const planted = shallowRef<BoardMistake>();
   const isShown = ref(false);
   const isOver = ref(false);
@@ -24,7 +24,7 @@ export function usePlanted({ board, tallies, setWires, countMistake }: Desk) {
   function settle(isFound: boolean): void {
     if (!planted.value || isOver.value) return;
     isOver.value = true;
-    countMistake(planted.value.kind, isFound);
+    noteMistake(planted.value.kind, isFound);
   }
   const giveUp = (): void => {
     isShown.value = true;

@@ -4,6 +4,7 @@ import {
   estimateHeat,
   INSULATION,
   placeThermostat,
+  isUngoverned,
   roomHeaters,
   proposeHeaters,
   putInHeaters,
@@ -26,9 +27,7 @@ const there = computed(() =>
 );
 /** Heaters of the room that no thermostat on the wall governs, and that have none built in. */
 const ungoverned = computed(() =>
-  roomHeaters(store.current).filter(
-    (one) => one.box.room === props.room.id && !one.thermostat && !one.load.builtInControl,
-  ),
+  roomHeaters(store.current).filter((one) => one.box.room === props.room.id && isUngoverned(one) && !one.isSwitched),
 );
 const watts = (n: number) => n.toLocaleString('en-US');
 const lengths = computed(() =>

@@ -3,6 +3,7 @@ import type { Bench } from '@winculum/contract';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import {
   count,
+  countMistake,
   plantMistake,
   testedUnits,
   unitOf,
@@ -49,22 +50,18 @@ onMounted(async () => {
 const kinds = computed(() =>
   Object.entries(record.value).toSorted(([, a], [, b]) => b.wrong - b.right - a.wrong + a.right),
 );
-const counted = (record: Practice, kind: string, isRight: boolean): Practice => {
-  const { right = 0, wrong = 0 } = record[kind] ?? {};
-  return { ...record, [kind]: isRight ? { right: right + 1, wrong } : { right, wrong: wrong + 1 } };
-};
 async function note(isRight: boolean): Promise<void> {
   const { kind } = exercise.value!;
   isNoted.value = true;
   try {
     // What the bench holds is read at this moment: it may have been at work on another device.
     const bench = await api.bench();
-    const practice = counted(bench.practice ?? {}, kind, isRight);
+    const practice = countMistake(bench.practice ?? {}, kind, isRight);
     await api.keepBench({ ...bench, practice });
     record.value = practice;
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
-    record.value = counted(record.value, kind, isRight);
+    record.value = countMistake(record.value, kind, isRight);
     store.problem = 'What you found could not be kept: the server cannot be reached.';
   }
 }
