@@ -213,6 +213,7 @@ export { ampsOf, LOAD_LIBRARY } from './loads/library';
 export { parsePower, stripVa } from './loads/parse-power';
 export type { CableRun } from './circuits/cable-run';
 export { measureCircuitLoad } from './circuits/circuit-load';
+export { hasTab } from './house/yokes';
 export { cableNameOf, circuitVolts, indexOutlets, type Outlet, outletsOn } from './circuits/outlets';
 export { showSum, USUAL_ATTIC_F } from './circuits/sizing';
 export { gangOrder } from './control/gangs';

@@ -115,6 +115,15 @@ describe('a duplex without its tab', () => {
     expect(wrong({ switched: 'half' })).toMatch(/wholly or not at all/);
   });
 
+  it('what loses its tab is switched whole from then on', () => {
+    const half = must(changeDevice(outlet, box!.id, whole!, { switched: 'half' })).house;
+    for (const changes of [{ gfci: true }, { style: 'single' }, { volts: 240, ratingA: 20, style: 'single' }])
+      expect(must(changeDevice(half, box!.id, whole!, changes)).house.boxes[box!.id]!.devices[whole!]).toMatchObject({
+        ...changes,
+        switched: 'whole',
+      });
+  });
+
   it('is copied with its room', () => {
     const copied = must(
       copyRoom(split, 'r', { mirror: 'none', dx: 200, dy: 0 }, (what) => `${what}-copy-${count++}`),

@@ -1,7 +1,7 @@
 import { edit, type Edited } from '../house/edit';
 import type { Box, House } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
-import { otherHalfOf, yokesIn, type Receptacle } from '../house/yokes';
+import { hasTab, otherHalfOf, yokesIn, type Receptacle } from '../house/yokes';
 import type { Result } from '../units/result';
 import { removeDeviceTraces } from './remove';
 import { missing } from './verbs';
@@ -76,7 +76,7 @@ export function splitDuplex(house: House, boxId: string, deviceId: string, halfI
     const device = box?.devices[deviceId];
     if (!box || device?.kind !== 'receptacle') return missing('boxes', boxId);
     const path = `boxes.${boxId}.devices.${deviceId}`;
-    if (device.style !== 'duplex' || device.gfci || device.volts !== 120)
+    if (!hasTab(device))
       return {
         code: 'no-tab',
         path,

@@ -2,6 +2,7 @@ import { edit, type Edited } from '../house/edit';
 import type { Result } from '../units/result';
 import type { House } from '../house/schema';
 import type { NewId } from '../house/new-box';
+import { hasTab } from '../house/yokes';
 
 const deviceIn = (house: House, id: string) =>
   Object.values(house.boxes)
@@ -64,8 +65,7 @@ export function joinSwitch(house: House, switchId: string, controlId: string, ne
       };
     }
     const target = draft.boxes[to.box.id]!.devices[controlId]!;
-    if (target.kind === 'receptacle' && target.switched === 'no')
-      target.switched = target.style === 'half' ? 'whole' : 'half';
+    if (target.kind === 'receptacle' && target.switched === 'no') target.switched = hasTab(target) ? 'half' : 'whole';
     if (target.circuit !== null) draft.boxes[from.box.id]!.devices[switchId]!.circuit = target.circuit;
     return undefined;
   });

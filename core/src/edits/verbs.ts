@@ -5,6 +5,8 @@ import { edit, type Edited } from '../house/edit';
 import type { Collection } from '../house/collections';
 import type { Problem, Result } from '../units/result';
 import type { Box, BoxPlace, Circuit, Corner, House, Room } from '../house/schema';
+import type { Device } from '../house/schema-equipment';
+import { hasTab } from '../house/yokes';
 import { carryBoxes, carryConnection } from './carry-boxes';
 
 type Entity<C extends Collection> = House[C][string];
@@ -212,9 +214,16 @@ export function changeDevice(
   return edit(house, 'Change device', (draft) => {
     const device = draft.boxes[boxId]?.devices[deviceId];
     if (!device) return missing('boxes', boxId);
-    Object.assign(device, changes);
+    assignTo(device, changes);
     return undefined;
   });
+}
+
+/** Changes a device; one that has no tab to take off any more is switched whole. */
+function assignTo(device: Device, changes: Readonly<Record<string, unknown>>): void {
+  Object.assign(device, changes);
+  const isDuplexNoMore = device.kind === 'receptacle' && device.style !== 'half' && !hasTab(device);
+  if (isDuplexNoMore && device.switched === 'half') device.switched = 'whole';
 }
 
 /** The same change of several devices, wherever they are; those that are gone are passed over. */
@@ -228,7 +237,7 @@ export function changeDevices(
   return edit(house, label, (draft) => {
     for (const box of Object.values(house.boxes))
       for (const id of Object.keys(box.devices))
-        if (wanted.has(id)) Object.assign(draft.boxes[box.id]!.devices[id]!, changes);
+        if (wanted.has(id)) assignTo(draft.boxes[box.id]!.devices[id]!, changes);
   });
 }
 

@@ -3,9 +3,9 @@ import { edit, type Edited } from '../house/edit';
 import type { Result } from '../units/result';
 import { boxFill } from '../makeup/box-fill';
 import { conductorFeet, doubledRuns } from '../makeup/cables';
-import { feedTree, schemeTree, storedCables, SCHEMES, type FeedTree, type Scheme } from '../feed/feed-tree';
+import { schemeTree, storedTree, SCHEMES, type FeedTree, type Scheme } from '../feed/feed-tree';
 import { gfciSides } from '../feed/gfci-sides';
-import { makeUpBox, wireUnit, type UnitWiring } from '../makeup/make-up';
+import { makeUpBox, wireUnit, wiringOf, type UnitWiring } from '../makeup/make-up';
 import type { WiringUnit } from '../feed/unit';
 
 /** A way to feed the boxes of a circuit, in numbers. */
@@ -28,7 +28,7 @@ export interface FeedOption {
 /** Boxes that hang on one of several GFCI receptacles as the feed stands. Where one alone is first in line, any order begins with it. */
 export function guardedBoxes(house: House, unit: WiringUnit): readonly Box[] {
   if (unit.gfcis.length === 0 || (unit.gfcis.length === 1 && unit.gfci)) return [];
-  return boxesOnGfci(unit, feedTree(house, unit));
+  return boxesOnGfci(unit, wiringOf(house, unit).tree);
 }
 
 function boxesOnGfci(unit: WiringUnit, tree: FeedTree): readonly Box[] {
@@ -62,7 +62,8 @@ function measure(house: House, name: FeedOption['name'], unit: WiringUnit, tree:
 /** The feed order as it stands beside the three schemes: wire, double runs, full boxes, several home runs. The fewest conductor-feet first. */
 export function compareFeeds(house: House, unit: WiringUnit): readonly FeedOption[] {
   const options = SCHEMES.map((scheme) => measure(house, scheme, unit, schemeTree(house, unit, scheme)));
-  if (storedCables(house, unit).length > 0) options.push(measure(house, 'as drawn', unit, feedTree(house, unit)));
+  const drawn = storedTree(house, unit);
+  if (drawn) options.push(measure(house, 'as drawn', unit, drawn));
   const trouble = (one: FeedOption) =>
     one.doubled + one.overfull.length + one.bared.length + Math.max(0, one.homeRuns - 1);
   return [...options].sort((a, b) => Math.sign(trouble(a)) - Math.sign(trouble(b)) || a.conductorFt - b.conductorFt);

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { keepFeeds, leastFeet } from './least-feet';
-import { feedTree, treeOf } from '../feed/feed-tree';
+import { treeOf } from '../feed/feed-tree';
 import { PANEL, UnitLengths, type Parents } from '../feed/unit-lengths';
 import { edit } from '../house/edit';
 import type { House } from '../house/schema';
 import { boxFill } from '../makeup/box-fill';
 import { conductorFeet } from '../makeup/cables';
-import { makeUpBox, wireHouse, wireUnit } from '../makeup/make-up';
+import { makeUpBox, wireHouse, wireUnit, wiringOf } from '../makeup/make-up';
 import { netlistOf } from '../proof/netlist';
 import { prove } from '../proof/prove';
 import { wiringHouse } from '../test/wiring-house';
@@ -109,7 +109,7 @@ test('what the GFCI receptacle protects stays behind it', () => {
   if (!guarded.ok) throw new Error(guarded.problems[0]!.message);
   const { house } = guarded.value;
   const { unit } = wireHouse(house).units[0]!;
-  expect(feedTree(house, unit).nodes[0]!.box.id).toBe('B4');
+  expect(wiringOf(house, unit).tree.nodes[0]!.box.id).toBe('B4');
   const parents = new Map(leastFeet(house, unit).parents);
   expect([...parents].filter(([, from]) => from === null)).toEqual([['B4', null]]);
 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { Outlet } from '../circuits/outlets';
 import { chainOrder, hardwareAt, treeDistances } from './chain';
-import { feedTree } from './feed-tree';
+import { storedTree } from './feed-tree';
 import { wiringUnits } from './unit';
 import { toSpice } from '../formats/spice';
 import type { Edition, RoomKind } from '../house/schema';
@@ -41,7 +41,7 @@ describe('the order of switches', () => {
             },
           });
           const [unit] = wiringUnits(house);
-          const distance = treeDistances(feedTree(house, unit!));
+          const distance = treeDistances(storedTree(house, unit!)!);
           const [group] = unit!.groups;
           const wire = (order: readonly Outlet[]) =>
             distance(order[0]!.box, null) +

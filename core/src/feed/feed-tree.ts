@@ -237,7 +237,7 @@ export function treeOf(
 }
 
 /** The tree of the cables that somebody has decided on; a cable is walked whichever way it was entered. */
-function storedTree(house: House, unit: WiringUnit, cables: readonly Cable[], boxes: readonly Box[]): FeedTree {
+function treeAlong(house: House, unit: WiringUnit, cables: readonly Cable[], boxes: readonly Box[]): FeedTree {
   const all = [
     ...new Set([
       ...boxes,
@@ -287,12 +287,10 @@ const cablesByCircuit = memo((cables: House['cables']): ReadonlyMap<string | nul
   groupBy(Object.values(cables), (one) => one.circuit),
 );
 
-/** The feed order of a unit: the cables of the file where there are any, otherwise by a scheme. */
-export function feedTree(house: House, unit: WiringUnit, scheme: Scheme = 'switch-first'): FeedTree {
-  const boxes = boxesOf(unit);
+/** The feed order of the unit's cables in the file; undefined where there are none. */
+export function storedTree(house: House, unit: WiringUnit): FeedTree | undefined {
   const stored = storedCables(house, unit);
-  if (stored.length > 0) return storedTree(house, unit, stored, boxes);
-  return schemeTree(house, unit, scheme);
+  return stored.length > 0 ? treeAlong(house, unit, stored, boxesOf(unit)) : undefined;
 }
 
 /** The feed order that a scheme gives, whatever stands in the file. */

@@ -2,6 +2,7 @@ import { memo, sameParts } from '../cache/memo';
 import { indexOutlets, voltsAt, type Outlet } from '../circuits/outlets';
 import { panelOf } from '../circuits/panel-tree';
 import type { Circuit, House, Panel, SwitchGroup } from '../house/schema';
+import { hasTab } from '../house/yokes';
 import { Memory } from '../cache/memory';
 import { groupBy } from '../units/group-by';
 import type { Problem } from '../units/result';
@@ -116,6 +117,17 @@ function resolveGroup(
       'two-circuits',
       `the switch ${stray.box.tag} is on ${nameOf(stray.device.circuit)}, what it controls on ${nameOf(circuit)}. Put the switch on the same circuit.`,
     );
+  checkControlsTogether(switches, say);
+  const unfit = whyNotSwitched(house, controls);
+  if (unfit) say('not-to-switch', unfit);
+  if (switches.some(isTwoPole)) problems.push(...twoPoleProblems(group, switches, controls));
+  if (problems.length > 0 || circuit === null) return { wired: undefined, problems };
+  const letter = index.letters.get(group.id)!;
+  return { wired: { group, circuit, letter, switches, controls }, problems };
+}
+
+/** Which controls work beside each other in one group. */
+function checkControlsTogether(switches: readonly Outlet[], say: (code: string, message: string) => void): void {
   const middle = switches.filter((one) => !mayBeInTheMiddle(one) && !isSmart(one));
   if (switches.length > 2 && middle.length > 2)
     say('no-middle', 'dimmers and timers stand at the ends of a chain only. Make all but two of them toggles.');
@@ -127,10 +139,19 @@ function resolveGroup(
     say('smart-and-toggle', 'beside a smart switch the other places take add-on switches, not toggles.');
   if (smart.length === 0 && switches.some(isCompanion))
     say('no-smart', 'an add-on switch only speaks to a smart switch. Make one of them the smart one.');
-  if (switches.some(isTwoPole)) problems.push(...twoPoleProblems(group, switches, controls));
-  if (problems.length > 0 || circuit === null) return { wired: undefined, problems };
-  const letter = index.letters.get(group.id)!;
-  return { wired: { group, circuit, letter, switches, controls }, problems };
+}
+
+/** Why one of these receptacles cannot be switched as it is said, and the remedy. */
+function whyNotSwitched({ circuits }: House, controls: readonly Outlet[]): string | undefined {
+  for (const { box, device } of controls) {
+    if (device.kind !== 'receptacle') continue;
+    if (device.switched === 'half' && !hasTab(device))
+      return `${box.tag} has no tab to take off, so that no half of it can be switched. Switch it whole, or make it a plain duplex.`;
+    const isFirst = circuits[device.circuit ?? '']?.gfciFirst === device.id;
+    if (device.gfci && (device.feedsThrough || isFirst))
+      return `${box.tag} is a GFCI receptacle that feeds what comes after it, and the switch would turn all of that off. Take it out of the group, or let it protect itself only.`;
+  }
+  return undefined;
 }
 
 /** Controls that open both hots of 240 V equipment. */

@@ -27,3 +27,7 @@ export function otherHalfOf(box: Pick<Box, 'devices'>, deviceId: string): Recept
   }
   return undefined;
 }
+
+/** A duplex of 120 V whose tab can be taken off: a GFCI has none, nor has a single receptacle. */
+export const hasTab = (device: Device): boolean =>
+  device.kind === 'receptacle' && device.style === 'duplex' && !device.gfci && device.volts === 120;

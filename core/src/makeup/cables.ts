@@ -3,6 +3,7 @@ import type { Problem } from '../units/result';
 import { storedCables, type FeedNode, type FeedTree } from '../feed/feed-tree';
 import { boxesBehind, isFromPanel, type Signal, type SignalPlan } from './signals';
 import type { WiringUnit } from '../feed/unit';
+import { groupBy } from '../units/group-by';
 
 export type Color = 'black' | 'red' | 'blue' | 'white' | 'bare';
 
@@ -64,25 +65,39 @@ function kindFor(signals: readonly Signal[]): Kind {
   return isFull && kind !== '/4' && !mayUseWhite(signals) ? KINDS[signals.length + 1]! : kind;
 }
 
-/** Shares what crosses among cables of at most four insulated conductors, each neutral in a cable of its own. */
+/** How many insulated conductors find a place in one cable: three where the white has nothing lawful to carry. */
+const roomFor = (signals: readonly Signal[]): number => (mayUseWhite(signals) ? 4 : 3);
+
+/**
+ * Shares what crosses among cables of at most four insulated conductors. What comes back by one neutral keeps to its own cables, so
+ * that the currents of each cancel (300.3(B)); what needs none of the neutrals here goes along where there is room for all of it.
+ */
 export function share(insulated: readonly Signal[]): readonly (readonly Signal[])[] {
   const neutrals = insulated.filter((one) => one.kind === 'neutral');
   if (insulated.length <= 4 && neutrals.length <= 1) return [insulated];
-  const rest = insulated.filter((one) => one.kind !== 'neutral');
-  const groups: Signal[][] = neutrals.length > 0 ? neutrals.map((one) => [one]) : [[]];
-  for (const signal of rest) {
-    // Hots keep with a neutral of their own side; all else fills the first cable that has room.
-    const side = signal.key.endsWith('/load') ? '/load' : signal.key.endsWith('/line') ? '/line' : undefined;
-    const own = groups.find((group) => group.length < 4 && side !== undefined && group[0]?.key.endsWith(side));
-    const free = own ?? groups.find((group) => group.length < (mayUseWhite([...group, signal]) ? 4 : 3));
+  const sides = [...groupBy(insulated, (one) => one.side).values()];
+  const has = (side: readonly Signal[]) => side.some((one) => one.kind === 'neutral');
+  const cables = sides.filter(has).flatMap(cablesOfSide);
+  for (const side of sides.filter((one) => !has(one))) {
+    const free = cables.find((cable) => cable.length + side.length <= roomFor([...cable, ...side]));
+    if (free) free.push(...side);
+    else cables.push(...cablesOfSide(side));
+  }
+  return cables;
+}
+
+/** The cables of one side: the neutral in the first, which fills up before the next. */
+function cablesOfSide(side: readonly Signal[]): Signal[][] {
+  const cables: Signal[][] = [side.filter((one) => one.kind === 'neutral')];
+  for (const signal of side) {
+    if (signal.kind === 'neutral') continue;
+    const free = cables.find((cable) => cable.length < roomFor([...cable, signal]));
     if (free) free.push(signal);
-    else groups.push([signal]);
+    else cables.push([signal]);
   }
-  if (groups.length === 2 && groups[0]!.length === 4 && groups[1]!.length === 1) {
-    // Two and three rather than four and a lone one.
-    groups[1]!.unshift(groups[0]!.pop()!);
-  }
-  return groups;
+  // Two and three rather than four and a lone one.
+  if (cables.length === 2 && cables[0]!.length === 4 && cables[1]!.length === 1) cables[1]!.unshift(cables[0]!.pop()!);
+  return cables;
 }
 
 /** What the white carries: the neutral; where there is none and every color is needed, marked, the supply, or a traveler. */

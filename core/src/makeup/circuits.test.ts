@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { feedTree, schemeTree, SCHEMES } from '../feed/feed-tree';
+import { schemeTree, SCHEMES } from '../feed/feed-tree';
 import { wiringUnits } from '../feed/unit';
 import { wireHouse } from './make-up';
 import { givesGfci, guardOf, protectionOf } from '../nec/protection/circuit-protection';
@@ -252,13 +252,13 @@ describe('feed orders that nobody drew', () => {
   });
 
   test('lights are never on the way to a switch when the switches come first', () => {
-    const tree = feedTree(open, unit!);
+    const tree = schemeTree(open, unit!, 'switch-first');
     for (const node of tree.nodes)
       if (node.box.id.startsWith('S')) expect(node.parent?.box.id.startsWith('L') ?? false).toBe(false);
   });
 
   test('alarms hang on one another', () => {
-    const tree = feedTree(open, unit!);
+    const tree = schemeTree(open, unit!, 'switch-first');
     const alarms = tree.nodes.filter((one) => one.box.id.startsWith('A'));
     expect(alarms.filter((one) => one.parent?.box.id.startsWith('A'))).toHaveLength(1);
     const all = wireHouse(open);

@@ -7,7 +7,7 @@ import type { Problem } from '../units/result';
 import { cablesOf, type CableRunOf, type Conductor, type WiredCable } from './cables';
 import { chainOrder, treeDistances, type Chain } from '../feed/chain';
 import { WireCounter } from './count-wire';
-import { feedTree, schemeParents, storedCables, treeOf, type FeedTree, type SchemeParents } from '../feed/feed-tree';
+import { schemeParents, storedCables, storedTree, treeOf, type FeedTree, type SchemeParents } from '../feed/feed-tree';
 import { findNeeds, planSignals, type Needs, type SignalPlan, type TerminalName } from './signals';
 import { wiringUnits, type WiringUnit } from '../feed/unit';
 import { UnitLengths } from '../feed/unit-lengths';
@@ -105,7 +105,8 @@ const MANY_CABLES = 3;
  * that is for a person to take: see `leastFeet`.
  */
 export function wireByChoice(house: House, unit: WiringUnit): UnitWiring {
-  if (storedCables(house, unit).length > 0) return wireUnit(house, unit, feedTree(house, unit));
+  const stored = storedTree(house, unit);
+  if (stored) return wireUnit(house, unit, stored);
   const lengths = new UnitLengths(house, unit);
   const ways = schemeParents(unit, lengths);
   const counter = ways.length > 1 ? new WireCounter(house, unit, lengths) : undefined;
@@ -177,6 +178,9 @@ function rememberedUnit(house: House, unit: WiringUnit, ground: object): UnitWir
   unitMemory.set(unit, { ground, ends, wiring });
   return wiring;
 }
+
+/** How one unit is wired as the house stands: what everything that asks for its feed order reads, whoever decided it. */
+export const wiringOf = (house: House, unit: WiringUnit): UnitWiring => rememberedUnit(house, unit, groundOf(house));
 
 type RunEnd = { readonly run: CableRunOf; readonly end: 'a' | 'b' };
 

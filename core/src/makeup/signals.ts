@@ -12,6 +12,11 @@ export interface Signal {
   readonly kind: 'hot' | 'neutral' | 'ground' | 'leg' | 'traveler' | 'signal' | 'interconnect';
   /** Which circuit, group or unit it belongs to. */
   readonly of: string;
+  /**
+   * The neutral by which its current comes back, named by the GFCI receptacle that it hangs on. What is on one side goes out and comes
+   * back among itself on every run, so that it belongs in one cable: 300.3(B).
+   */
+  readonly side: string;
   /** What is said of it on a card. */
   readonly words: string;
 }
@@ -117,50 +122,72 @@ class Nets {
     return this.unit.gfcis.length > 1 ? `, after the GFCI at ${side.box.tag}` : ', after the GFCI';
   }
 
-  #once(key: string, kind: Signal['kind'], of: string, words: () => string): Signal {
+  #once(key: string, side: () => string, rest: Pick<Signal, 'kind' | 'of'>, words: () => string): Signal {
     let signal = this.#signals.get(key);
-    if (!signal) this.#signals.set(key, (signal = { key, kind, of, words: words() }));
+    if (!signal) this.#signals.set(key, (signal = { key, side: side(), ...rest, words: words() }));
     return signal;
   }
 
   hot(circuit: string, side: Side, second = false): Signal {
-    return this.#once(`hot/${circuit}/${this.#keyOf(side)}${second ? '/2' : ''}`, 'hot', circuit, () => {
-      const many = this.unit.circuits.length > 1;
-      const name = many ? ` of ${this.unit.circuits.find((one) => one.id === circuit)!.name}` : '';
-      return `${second ? 'second hot' : 'hot'}${name}${this.#after(side)}`;
-    });
+    const sideKey = this.#keyOf(side);
+    const key = `hot/${circuit}/${sideKey}${second ? '/2' : ''}`;
+    return this.#once(
+      key,
+      () => sideKey,
+      { kind: 'hot', of: circuit },
+      () => {
+        const many = this.unit.circuits.length > 1;
+        const name = many ? ` of ${this.unit.circuits.find((one) => one.id === circuit)!.name}` : '';
+        return `${second ? 'second hot' : 'hot'}${name}${this.#after(side)}`;
+      },
+    );
   }
 
   neutral(side: Side): Signal {
-    const { id } = this.unit;
-    return this.#once(`neutral/${id}/${this.#keyOf(side)}`, 'neutral', id, () => `neutral${this.#after(side)}`);
+    const of = this.unit.id;
+    const sideKey = this.#keyOf(side);
+    const words = () => `neutral${this.#after(side)}`;
+    return this.#once(`neutral/${of}/${sideKey}`, () => sideKey, { kind: 'neutral', of }, words);
   }
 
-  leg({ group }: Chain, second = false): Signal {
-    const { id } = group.group;
-    const words = () => `switched ${group.letter}${second ? ', second pole' : ''}`;
-    return this.#once(`leg/${id}${second ? '/2' : ''}`, 'leg', id, words);
+  /** What runs between the members of a group. */
+  #ofGroup(chain: Chain, kind: Signal['kind'], key: string, words: string): Signal {
+    const of = chain.group.group.id;
+    const side = () => this.#keyOf(this.sides.of(membersOf(chain)));
+    return this.#once(key, side, { kind, of }, () => `${words} ${chain.group.letter}`);
   }
 
-  traveler({ group }: Chain, span: number, which: 1 | 2): Signal {
-    const { id } = group.group;
-    return this.#once(`traveler/${id}/${span}/${which}`, 'traveler', id, () => `traveler ${which} ${group.letter}`);
+  leg(chain: Chain, second = false): Signal {
+    const key = `leg/${chain.group.group.id}`;
+    if (!second) return this.#ofGroup(chain, 'leg', key, 'switched');
+    const words = () => `switched ${chain.group.letter}, second pole`;
+    const { side, kind, of } = this.leg(chain);
+    return this.#once(`${key}/2`, () => side, { kind, of }, words);
+  }
+
+  traveler(chain: Chain, span: number, which: 1 | 2): Signal {
+    const key = `traveler/${chain.group.group.id}/${span}/${which}`;
+    return this.#ofGroup(chain, 'traveler', key, `traveler ${which}`);
   }
 
   /** What an add-on switch sends to the smart switch. */
-  word({ group }: Chain): Signal {
-    const { id } = group.group;
-    return this.#once(`signal/${id}`, 'signal', id, () => `add-on wire ${group.letter}`);
+  word(chain: Chain): Signal {
+    return this.#ofGroup(chain, 'signal', `signal/${chain.group.group.id}`, 'add-on wire');
   }
 
   interconnect(): Signal {
-    const { id } = this.unit;
-    return this.#once(`join/${id}`, 'interconnect', id, () => 'alarms joined');
+    const of = this.unit.id;
+    return this.#once(
+      `join/${of}`,
+      () => 'line',
+      { kind: 'interconnect', of },
+      () => 'alarms joined',
+    );
   }
 
   ground(): Signal {
     const { id } = this.unit;
-    return (this.#ground ??= { key: `ground/${id}`, kind: 'ground', of: id, words: 'grounds' });
+    return (this.#ground ??= { key: `ground/${id}`, kind: 'ground', of: id, side: 'ground', words: 'grounds' });
   }
   #ground: Signal | undefined;
 

@@ -98,6 +98,15 @@ describe('every control with every load', () => {
     'connection at 240 V': { kind: 'connection', volts: 240 },
     'receptacle, whole': { kind: 'receptacle', switched: 'whole' },
     'receptacle, half': { kind: 'receptacle', switched: 'half' },
+    'single receptacle, half': { kind: 'receptacle', style: 'single', switched: 'half' },
+    'GFCI receptacle': { kind: 'receptacle', gfci: true, switched: 'whole' },
+    'GFCI receptacle, half': { kind: 'receptacle', gfci: true, switched: 'half' },
+    'GFCI receptacle that feeds through': {
+      kind: 'receptacle',
+      gfci: true,
+      feedsThrough: true,
+      switched: 'whole',
+    },
     'range receptacle': { kind: 'receptacle', volts: 240, ratingA: 50, style: 'single' },
   } as const;
   type Boxes = Parameters<typeof wiringHouse>[0]['boxes'];

@@ -2,7 +2,7 @@ import type { Edition, FeatureKind, House, RoomKind } from '../house/schema';
 import { aHouse, type HouseBuilder } from './house-builder';
 
 /** A source of numbers in 0 … 1 from a seed: the same house for the same seed, everywhere (mulberry32). */
-function randomFrom(seed: number): () => number {
+export function randomFrom(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) >>> 0;

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import {
   changeDevice,
+  hasTab,
   joinDuplex,
   OUTDOOR_KINDS,
   splitDuplex,
@@ -99,7 +100,7 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
         <ChoiceField
           label="Switched"
           :model-value="device.switched"
-          :answers="device.style === 'half' ? WHOLLY : SWITCHED"
+          :answers="hasTab(device) ? SWITCHED : WHOLLY"
           @update:model-value="set({ switched: $event })"
         />
         <TickField

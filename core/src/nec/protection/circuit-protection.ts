@@ -2,9 +2,10 @@ import { mustGet } from '../../units/result';
 import type { BreakerKind, Circuit, Edition, House } from '../../house/schema';
 import { Memory } from '../../cache/memory';
 import { outletsOn, type Outlet } from '../../circuits/outlets';
-import { feedTree, storedCables } from '../../feed/feed-tree';
+import { storedCables } from '../../feed/feed-tree';
 import { gfciSides } from '../../feed/gfci-sides';
 import { wiringUnits } from '../../feed/unit';
+import { wiringOf } from '../../makeup/make-up';
 import { decideAfci } from './afci';
 import type { ProtectionDecision } from './decision';
 import { decideGfci } from './gfci';
@@ -102,7 +103,7 @@ function gfciLine(house: House, circuit: Circuit): GfciLine {
   if (!unit || unit.gfcis.length === 0) return NO_LINE;
   const { gfcis } = unit;
   if (unit.gfci && gfcis.length === 1 && storedCables(house, unit).length === 0) return { gfcis, hangsOn: () => gfcis };
-  const sides = gfciSides(unit, feedTree(house, unit));
+  const sides = gfciSides(unit, wiringOf(house, unit).tree);
   const together = new Map<string, readonly Outlet[]>();
   for (const { switches, controls } of unit.groups)
     for (const one of [...switches, ...controls]) together.set(one.device.id, [...switches, ...controls]);
