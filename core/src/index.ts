@@ -284,7 +284,7 @@ export { buildingOfPanel, feedersFrom, feederTo, servicePanel } from './circuits
 export { isSwitchLimit, limitName, limitValue, readLimit } from './nec/limit-words';
 export { feedPanel } from './nec/feed-panel';
 export { feederLoad } from './nec/requirements/feeder-load';
-export { feederAmpacity, feederDrop, leastFeeder } from './service/feeder-size';
+export { feederAmpacity, feederDrop, laidIn, leastFeeder } from './service/feeder-size';
 export { leastServiceAmps, loadsOfHouse, withMore } from './nec/requirements/service-load';
 export { coveringOf, readLayers } from './typed/read-layers';
 export { readTypedBox, type TypedBox } from './typed/typed-box';

@@ -33,13 +33,18 @@ interface Sizing {
 
 /** Hottest attic air where nobody has said, °F: *common practice* for a vented attic in summer. */
 export const USUAL_ATTIC_F = 130;
+/** The hottest air of an attic, °F: what the firm or the house says, or the usual. */
+export const atticFOf = ({ standards }: Pick<House, 'standards'>): number => standards.atticF ?? USUAL_ATTIC_F;
+/** The air that a circuit or a feeder lies in, °C: an attic's, or the 30 of the tables. */
+export const airAround = (house: Pick<House, 'standards'>, { inAttic }: { readonly inAttic?: boolean | undefined }) =>
+  inAttic ? toC(atticFOf(house)) : 30;
 const toC = (fahrenheit: number) => ((fahrenheit - 32) * 5) / 9;
 
 /** How a circuit's cable lies. */
 const lyingOf = (house: House, circuit: Circuit): Lying => ({
   metal: circuit.metal ?? 'copper',
   cables: circuit.bundled ?? 1,
-  ambientC: circuit.inAttic ? toC(house.standards.atticF ?? USUAL_ATTIC_F) : 30,
+  ambientC: airAround(house, circuit),
 });
 
 const AMPACITY_TABLE: Readonly<Record<Edition, string>> = {
@@ -73,7 +78,7 @@ function cableSteps(house: House, circuit: Circuit, demand: Demand, cable: Cable
   const name = `No. ${circuit.awg} ${lying.metal === 'aluminum' ? 'aluminum' : 'copper NM-B'}`;
   if (ambient !== 1)
     steps.push({
-      what: `attic at ${Math.round(house.standards.atticF ?? USUAL_ATTIC_F)} °F`,
+      what: `attic at ${Math.round(atticFOf(house))} °F`,
       sum: `factor ${ambient}`,
       section: edition === '2014' || edition === '2017' ? 'Table 310.15(B)(2)(a)' : 'Table 310.15(B)(1)',
     });

@@ -4,6 +4,7 @@ import { addEntity } from '../edits/verbs';
 import type { NewId } from '../house/new-box';
 import type { Edited } from '../house/edit';
 import type { Feeder, House } from '../house/schema';
+import { airAround } from '../circuits/sizing';
 import { freeSpace } from '../panel/arrange';
 import { leastTrade } from '../service/raceway-fill';
 import { leastFeeder } from '../service/feeder-size';
@@ -39,7 +40,7 @@ export function feedPanel(house: House, panelId: string, newId: NewId, fromId?: 
   const { metal, ...usual } = usualWiring(buildingOf(to.room) !== buildingOf(from.room));
   const { amps, isWholeDwelling } = feederLoad(house, { to: panelId, ratingA: to.mainA });
   const ratingA = Math.min(nextStandardRating(Math.max(LEAST_A, amps * GROWTH)) ?? from.mainA, from.mainA);
-  const least = leastFeeder({ ...usual, ratingA }, metal, amps, isWholeDwelling);
+  const least = leastFeeder({ ...usual, airC: airAround(house, {}), ratingA }, metal, amps, isWholeDwelling);
   if (!least)
     return refuse('too-large', `panels.${panelId}`, `No conductors of the tables carry ${ratingA} A to ${to.name}.`);
   const conductors = { poles: 2 as const, conductor: { size: least.size, metal }, ground: least.ground };

@@ -1,21 +1,28 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONDUCTOR_SIZES, feederSchema, TRADE_SIZES, type Feeder } from '../house/schema';
-import { feederAmpacity, fitsFeeder, groundFor, largestFeederBreaker, leastFeeder } from './feeder-size';
+import { feederAmpacity, fitsFeeder, groundFor, laidIn, largestFeederBreaker, leastFeeder } from './feeder-size';
+import { standardsSchema } from '../house/schema-standards';
 import { leastTrade } from './raceway-fill';
 import { groundConductor } from './service-conductors';
 
-const feeder = (wiring: Feeder['wiring'], size: string, metal: 'copper' | 'aluminum', extra = {}): Feeder =>
-  feederSchema.parse({
+const feeder = (
+  wiring: Feeder['wiring'],
+  size: string,
+  metal: 'copper' | 'aluminum',
+  extra: { ratingA?: number; airC?: number } = {},
+) => ({
+  airC: extra.airC ?? 30,
+  ...feederSchema.parse({
     id: 'F',
     from: 'P',
     to: 'Q',
-    ratingA: 60,
     wiring,
     conductor: { size, metal },
     ground: '10',
-    ...extra,
-  });
+    ratingA: extra.ratingA ?? 60,
+  }),
+});
 
 /** Ordinary feeders, worked out from the ampacity table, 240.4(B) and 240.4(D): breaker; copper and aluminum at 75 °C; nonmetallic cable. */
 describe.each([
@@ -32,9 +39,9 @@ describe.each([
   [200, '3/0', '4/0', undefined, '6'],
 ] as const)('a feeder of %d A', (ratingA, copper, aluminum, nonmetallic, ground) => {
   it('takes the least sizes that its breaker guards', () => {
-    expect(leastFeeder({ wiring: 'raceway', ratingA }, 'copper', 0, false)).toEqual({ size: copper, ground });
-    expect(leastFeeder({ wiring: 'service-entrance', ratingA }, 'aluminum', 0, false)?.size).toBe(aluminum);
-    expect(leastFeeder({ wiring: 'nonmetallic', ratingA }, 'copper', 0, false)?.size).toBe(nonmetallic);
+    expect(leastFeeder({ wiring: 'raceway', airC: 30, ratingA }, 'copper', 0, false)).toEqual({ size: copper, ground });
+    expect(leastFeeder({ wiring: 'service-entrance', airC: 30, ratingA }, 'aluminum', 0, false)?.size).toBe(aluminum);
+    expect(leastFeeder({ wiring: 'nonmetallic', airC: 30, ratingA }, 'copper', 0, false)?.size).toBe(nonmetallic);
     expect(groundConductor(ratingA)).toBe(ground);
   });
 });
@@ -54,8 +61,16 @@ describe('what a feeder carries', () => {
   });
 
   it('in an attic of 130 °F: No. 6 nonmetallic, 75 A at 90 °C by 0.76, holds its 55 A; No. 2 aluminum its 76 of 90', () => {
-    expect(feederAmpacity(feeder('nonmetallic', '6', 'copper', { inAttic: true }))).toBe(55);
-    expect(feederAmpacity(feeder('service-entrance', '2', 'aluminum', { inAttic: true }))).toBeCloseTo(76, 6);
+    expect(feederAmpacity(feeder('nonmetallic', '6', 'copper', { airC: 54.4 }))).toBe(55);
+    expect(feederAmpacity(feeder('service-entrance', '2', 'aluminum', { airC: 54.4 }))).toBeCloseTo(76, 6);
+  });
+
+  it('lies in the attic of its house, as hot as somebody has said', () => {
+    const stored = { inAttic: true };
+    expect(laidIn({ standards: standardsSchema.parse({}) }, stored).airC).toBeCloseTo(54.4, 1);
+    const hot = laidIn({ standards: standardsSchema.parse({ atticF: 160 }) }, stored);
+    expect(feederAmpacity({ ...feeder('nonmetallic', '6', 'copper'), ...hot })).toBe(37.5);
+    expect(laidIn({ standards: standardsSchema.parse({ atticF: 160 }) }, {}).airC).toBe(30);
   });
 
   it('a whole dwelling takes 83 %: No. 4 copper or No. 2 aluminum for 100 A, which a part of one does not', () => {
@@ -79,8 +94,8 @@ describe('what a feeder carries', () => {
         fc.constantFrom(...CONDUCTOR_SIZES.slice(4)),
         (load, ratingA, metal, size) => {
           const order = (one: string | undefined) => CONDUCTOR_SIZES.indexOf(one as '6');
-          const less = leastFeeder({ wiring: 'raceway', ratingA }, metal, load, false);
-          const more = leastFeeder({ wiring: 'raceway', ratingA }, metal, load + 20, false);
+          const less = leastFeeder({ wiring: 'raceway', airC: 30, ratingA }, metal, load, false);
+          const more = leastFeeder({ wiring: 'raceway', airC: 30, ratingA }, metal, load + 20, false);
           if (more) expect(order(more.size)).toBeGreaterThanOrEqual(order(less!.size));
           const ground = groundFor(feeder('raceway', size, metal, { ratingA }), load);
           if (ground && feederAmpacity(feeder('raceway', size, metal)) >= ratingA)

@@ -1,6 +1,7 @@
 import { nextStandardRating, SMALL_MAX_A, STANDARD_RATINGS_A } from '../electrical/conductors';
 import { ambientFactor90, ampacityOf, RESISTANCE, type Metal } from '../electrical/tables';
-import { CONDUCTOR_SIZES, type ConductorSize, type Feeder } from '../house/schema';
+import { airAround } from '../circuits/sizing';
+import { CONDUCTOR_SIZES, type ConductorSize, type Feeder, type House } from '../house/schema';
 import { atLeast, groundConductor, serviceConductors } from './service-conductors';
 
 type Wiring = Feeder['wiring'];
@@ -11,22 +12,26 @@ type Wiring = Feeder['wiring'];
  */
 const columnOf = (wiring: Wiring): 60 | 75 => (wiring === 'nonmetallic' || wiring === 'underground' ? 60 : 75);
 
-/** Hottest air in an attic, °C, where a feeder runs through it: 130 °F, *common practice*. */
-const ATTIC_C = 54.4;
+/** Conductors as they lie: of a kind, in air of so many °C. */
+interface Laid extends Pick<Feeder, 'wiring' | 'conductor'> {
+  readonly airC: number;
+}
+
+/** A feeder in the air that it lies in. */
+export const laidIn = <T extends Pick<Feeder, 'inAttic'>>(house: Pick<House, 'standards'>, feeder: T) => ({
+  ...feeder,
+  airC: airAround(house, feeder),
+});
 
 /** What the conductors of a feeder carry as they lie, amperes: corrected from 90 °C, not over their column. */
-export function feederAmpacity({
-  wiring,
-  conductor,
-  inAttic,
-}: Pick<Feeder, 'wiring' | 'conductor' | 'inAttic'>): number {
+export function feederAmpacity({ wiring, conductor, airC }: Laid): number {
   const { size, metal } = conductor;
   const cap = ampacityOf(metal, size, columnOf(wiring)) ?? 0;
-  return inAttic ? Math.min(cap, (ampacityOf(metal, size, 90) ?? 0) * ambientFactor90(ATTIC_C)) : cap;
+  return Math.min(cap, (ampacityOf(metal, size, 90) ?? 0) * ambientFactor90(airC));
 }
 
 /** The largest breaker on conductors of such an ampacity: the next standard rating, 240.4(B), but never past 240.4(D). */
-export function largestFeederBreaker(feeder: Pick<Feeder, 'wiring' | 'conductor' | 'inAttic'>): number {
+export function largestFeederBreaker(feeder: Laid): number {
   const ampacity = feederAmpacity(feeder);
   const next = nextStandardRating(ampacity) ?? STANDARD_RATINGS_A.at(-1)!;
   const { size, metal } = feeder.conductor;
@@ -45,26 +50,22 @@ function isMade(wiring: Wiring, size: ConductorSize): boolean {
  * carries a whole dwelling, by the 83 % of 310.12. Undefined where that kind of wiring is not made so large.
  */
 export function leastFeeder(
-  { wiring, inAttic, ratingA }: Pick<Feeder, 'wiring' | 'inAttic' | 'ratingA'>,
+  { wiring, airC, ratingA }: Pick<Laid, 'wiring' | 'airC'> & Pick<Feeder, 'ratingA'>,
   metal: Metal,
   loadA: number,
   isWholeDwelling: boolean,
 ): { readonly size: ConductorSize; readonly ground: ConductorSize } | undefined {
   const size = CONDUCTOR_SIZES.find((one) => {
     if (!isMade(wiring, one)) return false;
-    const feeder = { wiring, conductor: { size: one, metal }, ...(inAttic ? { inAttic } : {}) };
-    return fitsFeeder({ ...feeder, ratingA }, loadA, isWholeDwelling);
+    const feeder = { wiring, conductor: { size: one, metal }, airC, ratingA };
+    return fitsFeeder(feeder, loadA, isWholeDwelling);
   });
   const ground = groundConductor(ratingA, metal);
   return size && ground && { size, ground };
 }
 
 /** Whether the conductors of a feeder carry its load and are guarded by its breaker. */
-export function fitsFeeder(
-  feeder: Pick<Feeder, 'wiring' | 'conductor' | 'inAttic' | 'ratingA'>,
-  loadA: number,
-  isWholeDwelling: boolean,
-): boolean {
+export function fitsFeeder(feeder: Laid & Pick<Feeder, 'ratingA'>, loadA: number, isWholeDwelling: boolean): boolean {
   const ampacity = feederAmpacity(feeder);
   if (ampacity < Math.floor(loadA + 0.5)) return false;
   if (feeder.ratingA <= largestFeederBreaker(feeder)) return true;
@@ -78,7 +79,7 @@ export function fitsFeeder(
  * conductors are larger than they would have to be (250.122(B)), but never larger than they. What 310.12 lets a whole dwelling's feeder
  * be is not what it is compared with: taking the usual size instead is no enlargement that anybody had in mind.
  */
-export function groundFor(feeder: Feeder, loadA: number): ConductorSize | undefined {
+export function groundFor(feeder: Laid & Pick<Feeder, 'ratingA'>, loadA: number): ConductorSize | undefined {
   const { metal, size } = feeder.conductor;
   const least = leastFeeder(feeder, metal, loadA, false);
   const table = groundConductor(feeder.ratingA, metal);

@@ -1,8 +1,9 @@
+import { expect, test } from 'vitest';
 import type { Edition } from '../../house/schema';
 import { led } from '../../test/routed';
 import { testRule } from '../../test/rule-tester';
 import { walled } from '../../test/route-cases';
-import { atticCable } from './attic-cable';
+import { atticCable, mayBePassedOver } from './attic-cable';
 
 /** Two receptacles on the wall across from the panel: a breaker between two sizes may not be rounded up, NEC 240.4(B)(1). */
 const hot = (atticF: number | undefined, edition: Edition = '2023', circuit = {}) =>
@@ -22,6 +23,17 @@ const hot = (atticF: number | undefined, edition: Edition = '2023', circuit = {}
   );
 const TOO_HOT = (awg: string, carries: string) =>
   `a lies 12 ft in the attic: there No. ${awg} carries ${carries} A, less than the smallest breaker. Take larger wire, or lead it below.`;
+
+// Exception to 310.15(A)(2): 10 ft, and 10 % of the length that has the higher ampacity.
+test.each([
+  [9, 99, true],
+  [9.05, 99, false],
+  [9.5, 100, false],
+  [10, 110, true],
+  [10.1, 300, false],
+])('%s ft in the attic of %s ft may be passed over: %s', (lowFt, allFt, may) => {
+  expect(mayBePassedOver(lowFt, allFt, { shortFt: 10, share: 0.1 })).toBe(may);
+});
 
 testRule(atticCable, {
   passes: [

@@ -1,4 +1,4 @@
-import { sizeCircuit, USUAL_ATTIC_F } from '../../circuits/sizing';
+import { atticFOf, sizeCircuit } from '../../circuits/sizing';
 import { keptCables } from '../../route/kept-laid';
 import { spaceKindsOf } from '../../route/plates';
 import { conductorRemedy, type Remedy } from '../remedies';
@@ -48,8 +48,7 @@ export const atticCable = defineRule({
       attic += spaceKindsOf(house, route).get('attic') ?? 0;
       all += route.lengthIn;
     }
-    // The lower of two ampacities may be passed over where its part is short: 10 ft, or a tenth of the whole.
-    if (attic / 12 <= Math.min(limits.shortFt, (limits.share * all) / 12)) return [];
+    if (mayBePassedOver(attic / 12, all / 12, limits)) return [];
     const feet = Math.round(attic / 12);
     const where = { circuit: circuit.id };
     const { ampacityA, largestBreakerA, conductorA, fitting } = sizeCircuit(house, { ...circuit, inAttic: true });
@@ -74,12 +73,16 @@ export const atticCable = defineRule({
       where,
       {
         remedies: fitting && fitting !== circuit.awg ? [conductorRemedy(circuit.id, fitting), mark] : [mark],
-        measured: () => `${feet} ft at ${house.standards.atticF ?? USUAL_ATTIC_F} °F`,
+        measured: () => `${feet} ft at ${atticFOf(house)} °F`,
         required: () => `${circuit.ratingA} A on No. ${circuit.awg}`,
       },
     );
   },
 });
+
+/** The lower of two ampacities may be passed over where its part is short: 10 ft, and a tenth of the rest, which has the higher one. */
+export const mayBePassedOver = (lowFt: number, allFt: number, limits: { shortFt: number; share: number }): boolean =>
+  lowFt <= Math.min(limits.shortFt, limits.share * (allFt - lowFt));
 
 interface Hot {
   readonly circuit: string;

@@ -1,4 +1,4 @@
-import { USUAL_ATTIC_F } from '../../circuits/sizing';
+import { airAround, atticFOf } from '../../circuits/sizing';
 import { cableAmpacity } from '../../electrical/conductors';
 import { bundleFactor } from '../../electrical/tables';
 import { keptCables } from '../../route/kept-laid';
@@ -32,8 +32,8 @@ export const exposedCable = defineRule({
     const feet = (kind: 'attic' | 'open' | 'crawl') => Math.round((inches.get(kind) ?? 0) / 12);
     const said = [];
     if (feet('attic') > 0) {
-      const atticF = house.standards.atticF ?? USUAL_ATTIC_F;
-      const { startA, ambient } = cableAmpacity('12', { ambientC: ((atticF - 32) * 5) / 9 });
+      const atticF = atticFOf(house);
+      const { startA, ambient } = cableAmpacity('12', { ambientC: airAround(house, { inAttic: true }) });
       const pairA = startA * ambient * bundleFactor(TWO_CABLES);
       said.push(report.fail('attic', { feet: feet('attic'), pairA, atticF }, {}));
     }

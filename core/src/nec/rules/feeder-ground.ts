@@ -1,5 +1,5 @@
 import { feederLoad } from '../requirements/feeder-load';
-import { groundFor } from '../../service/feeder-size';
+import { groundFor, laidIn } from '../../service/feeder-size';
 import { atLeast } from '../../service/service-conductors';
 import { setFeederRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -31,7 +31,7 @@ export const feederGround = defineRule({
     Object.values(house.feeders).map((feeder) => {
       const panel = house.panels[feeder.to]!.name;
       const where = { panel: feeder.to };
-      const least = groundFor(feeder, feederLoad(house, feeder).amps);
+      const least = groundFor(laidIn(house, feeder), feederLoad(house, feeder).amps);
       const remedies = least ? [setFeederRemedy(feeder.id, { ground: least }, `Use No. ${least}`)] : [];
       if (feeder.ground === 'none')
         return report.fail('none', { panel }, where, { section: '215.6, 250.32(B)', remedies });

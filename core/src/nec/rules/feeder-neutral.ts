@@ -1,5 +1,5 @@
 import { feederLoad } from '../requirements/feeder-load';
-import { feederAmpacity } from '../../service/feeder-size';
+import { feederAmpacity, laidIn } from '../../service/feeder-size';
 import { atLeast, fitsRating, groundConductor } from '../../service/service-conductors';
 import { setFeederRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -27,7 +27,7 @@ export const feederNeutral = defineRule({
     Object.values(house.feeders).flatMap((feeder) => {
       const { neutral: size, conductor } = feeder;
       if (size === undefined) return [];
-      const carries = feederAmpacity({ ...feeder, conductor: { ...conductor, size } });
+      const carries = feederAmpacity({ ...laidIn(house, feeder), conductor: { ...conductor, size } });
       const load = feederLoad(house, feeder).neutralA;
       const least = groundConductor(feeder.ratingA, conductor.metal);
       const data = { panel: house.panels[feeder.to]!.name, size, carries, load, least: least ?? '' };

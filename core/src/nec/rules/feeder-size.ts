@@ -1,5 +1,5 @@
 import { feederLoad } from '../requirements/feeder-load';
-import { feederAmpacity, fitsFeeder, largestFeederBreaker, leastFeeder } from '../../service/feeder-size';
+import { feederAmpacity, fitsFeeder, laidIn, largestFeederBreaker, leastFeeder } from '../../service/feeder-size';
 import { fitsRating } from '../../service/service-conductors';
 import { setFeederRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -35,7 +35,8 @@ export const feederSize = defineRule({
   scope: 'house',
   appliesTo: (facts) => Object.keys(facts.house.feeders).length > 0,
   check: ({ house }, _limits, report) =>
-    Object.values(house.feeders).map((feeder) => {
+    Object.values(house.feeders).map((stored) => {
+      const feeder = laidIn(house, stored);
       const { amps, isWholeDwelling } = feederLoad(house, feeder);
       const { size, metal } = feeder.conductor;
       const carries = feederAmpacity(feeder);

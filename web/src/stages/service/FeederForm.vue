@@ -6,6 +6,7 @@ import {
   feederAmpacity,
   feederDrop,
   feederLoad,
+  laidIn,
   leastFeeder,
   removeEntities,
   STANDARD_RATINGS_A,
@@ -27,14 +28,15 @@ const house = computed(() => store.current);
 const set = (changes: { readonly [K in keyof Feeder]?: Feeder[K] | undefined }) =>
   void store.apply(changeEntity(house.value, 'feeders', props.feeder.id, changes as Partial<Feeder>));
 const load = computed(() => feederLoad(house.value, props.feeder));
-const carries = computed(() => feederAmpacity(props.feeder));
+const laid = computed(() => laidIn(house.value, props.feeder));
+const carries = computed(() => feederAmpacity(laid.value));
 const least = computed(() =>
-  leastFeeder(props.feeder, props.feeder.conductor.metal, load.value.amps, load.value.isWholeDwelling),
+  leastFeeder(laid.value, props.feeder.conductor.metal, load.value.amps, load.value.isWholeDwelling),
 );
 /** The same in the other metal, to be compared. */
 const other = computed(() => {
   const metal = props.feeder.conductor.metal === 'copper' ? 'aluminum' : 'copper';
-  const found = leastFeeder(props.feeder, metal, load.value.amps, load.value.isWholeDwelling);
+  const found = leastFeeder(laid.value, metal, load.value.amps, load.value.isWholeDwelling);
   return found && `${named(found.size)} ${metal}`;
 });
 const drop = computed(() =>
