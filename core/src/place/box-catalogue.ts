@@ -292,6 +292,9 @@ function inSiding(siding: Siding | undefined): BoxSetting {
   }
 }
 
+/** Thicker than drywall of 5/8 in with plaster: a box set for drywall does not come to its face. *Common practice*. */
+export const THICK_COVERING_IN = 0.8;
+
 /** Front edges stand flush; not over 1/4 in back in a covering that does not burn, not at all in one that does: NEC 314.20. */
 export function settingOf(house: House, box: Box): BoxSetting {
   const room = house.rooms[box.room]!;
@@ -303,7 +306,7 @@ export function settingOf(house: House, box: Box): BoxSetting {
     return { standsOutIn: undefined, advice: 'covering undecided: use a box of adjustable depth, or set it later' };
   const { thicknessIn } = covering;
   if (covering.kind === 'masonry') return { standsOutIn: 0, advice: 'masonry: box in the block, front flush' };
-  if (thicknessIn > 0.8)
+  if (thicknessIn > THICK_COVERING_IN)
     return { standsOutIn: thicknessIn, advice: 'thick covering: adjustable box, or an extension ring after it is on' };
   return {
     standsOutIn: thicknessIn,

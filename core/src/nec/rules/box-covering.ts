@@ -1,4 +1,4 @@
-import { coveringAt, findBoxType, settingOf } from '../../place/box-catalogue';
+import { coveringAt, findBoxType, settingOf, THICK_COVERING_IN } from '../../place/box-catalogue';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const boxCovering = defineRule({
@@ -29,7 +29,7 @@ export const boxCovering = defineRule({
           if (!covering || !type || type.adjustable || settingOf(facts.house, box).advice === undefined) return [];
           const where = { room: view.room.id, box: box.id };
           if (covering.kind === 'undecided') return [report.fail('undecided', { tag: box.tag }, where)];
-          if (covering.thicknessIn > 0.8)
+          if (covering.thicknessIn > THICK_COVERING_IN)
             return [report.fail('thick', { tag: box.tag, thickness: covering.thicknessIn }, where)];
           return [];
         });
