@@ -3,6 +3,7 @@ import type { SwitchHardware } from '../feed/chain';
 import type { LoadPart, Netlist, Pin, SwitchPart, Wire } from '../proof/netlist';
 import { prove, type Flaw } from '../proof/prove';
 import type { TerminalName } from '../makeup/signals';
+import { itemAt } from '../units/result';
 
 const idSchema = z.string().regex(/^[a-z0-9]{1,12}$/, 'is not an id of the bench');
 const pinSchema = z.string().regex(/^[a-z0-9]+(\.[a-z0-9]+){1,2}$/, 'is not a screw or a wire end');
@@ -123,12 +124,12 @@ export function boardNetlist(board: Board): Netlist {
     for (const color of COLORS[cable.kind])
       wires.push({
         id: `${cable.id}.${color}`,
-        label: `${color} from ${board.boxes[cable.from]!} to ${board.boxes[cable.to]!}`,
+        label: `${color} from ${itemAt(board.boxes, cable.from)} to ${itemAt(board.boxes, cable.to)}`,
         a: `${cable.id}.${color}.a`,
         b: `${cable.id}.${color}.b`,
         ohms: SHORT_OHMS,
       });
-  const named = (part: BoardPart) => board.boxes[part.box]!;
+  const named = (part: BoardPart) => itemAt(board.boxes, part.box);
   const isAlone = (part: BoardPart) => board.parts.filter((one) => one.box === part.box && isSwitch(one)).length === 1;
   const switches = board.parts.filter(isSwitch).map((part): SwitchPart => ({
     id: part.id,
@@ -212,7 +213,7 @@ export function checkBoard(board: Board): BoardVerdict {
   return {
     solved: flaws.length === 0,
     problems: flaws.slice(0, 3).map((one) => ({
-      what: one.message[0]!.toUpperCase() + one.message.slice(1),
+      what: itemAt(one.message, 0).toUpperCase() + one.message.slice(1),
       why: REASONS[one.kind] ?? '',
       positions: one.positions,
     })),

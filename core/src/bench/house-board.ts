@@ -4,7 +4,7 @@ import type { FeedNode } from '../feed/feed-tree';
 import type { House } from '../house/schema';
 import { joinsOf, wireHouse, type Join, type UnitWiring } from '../makeup/make-up';
 import type { TerminalName } from '../makeup/signals';
-import { refuse, succeed, type Result } from '../units/result';
+import { given, itemAt, refuse, type Result, succeed } from '../units/result';
 import type { Board, BoardCable, BoardPart } from './board';
 
 const MOST_BOXES = 12;
@@ -25,12 +25,13 @@ function boxesOfGroup({ tree }: UnitWiring, { order, group }: Chain): readonly F
   const byBox = new Map(tree.nodes.map((node) => [node.box.id, node]));
   const ends = [...order, ...group.controls].map(({ box }) => byBox.get(box.id));
   if (ends.includes(undefined)) return [];
-  const [first, ...others] = ends.map((node) => pathOf(node).toReversed());
+  const paths = ends.map((node) => pathOf(node).toReversed());
+  const [first, others] = [itemAt(paths, 0), paths.slice(1)];
   // The way from the panel that all of them share; its last box is where the power comes in.
-  const shared = first!.filter((node, i) => others.every((one) => one[i] === node));
+  const shared = first.filter((node, i) => others.every((one) => one[i] === node));
   const entry = shared.at(-1);
   if (!entry) return [];
-  const behind = new Set([first!, ...others].flatMap((path) => path.slice(shared.length - 1)));
+  const behind = new Set([first, ...others].flatMap((path) => path.slice(shared.length - 1)));
   return [...behind].toSorted((a, b) => a.at - b.at);
 }
 
@@ -46,12 +47,12 @@ function partsOf(chain: Chain, boxes: readonly FeedNode[]): ReadonlyMap<string, 
     const isElectronic = one.device.kind === 'switch' && /^(occupancy|astronomic|dusk)$/.test(one.device.style);
     if (kind === 'smart' || kind === 'add-on' || isElectronic)
       return `The bench has plain switches only; ${one.box.tag} holds an electronic control. Its maker's sheet says how it is wired.`;
-    parts.set(one.device.id, { id: `s${i + 1}`, box: boxOf.get(one.box.id)!, kind, letter: 'a' });
+    parts.set(one.device.id, { id: `s${i + 1}`, box: given(boxOf.get(one.box.id)), kind, letter: 'a' });
   }
   if (chain.group.controls.some((one) => voltsAt(one) === 240)) return AT_240;
   for (const [i, { box, device }] of chain.group.controls.entries()) {
     const kind = device.kind === 'receptacle' ? 'receptacle' : device.kind === 'fan' ? 'fan' : 'lamp';
-    parts.set(device.id, { id: `${kind}${i + 1}`, box: boxOf.get(box.id)!, kind, letter: 'a' });
+    parts.set(device.id, { id: `${kind}${i + 1}`, box: given(boxOf.get(box.id)), kind, letter: 'a' });
   }
   return parts;
 }
@@ -128,10 +129,10 @@ export function boardOfGroup(house: House, group: string): Result<GroupBoard> {
     [keyOf('neutral'), 'feed.neutral'],
   ]);
   const madeUp = nodes.flatMap(({ box }, i) =>
-    joinsOf(cards.get(box.id)!).flatMap((join) => {
+    joinsOf(given(cards.get(box.id))).flatMap((join) => {
       const feed = i === 0 ? feeds.get(join.signal) : undefined;
       const pins = [...(feed === undefined ? [] : [feed]), ...pinsIn(join)];
-      return pins.slice(1).map((pin, n) => [pins[n]!, pin] as const);
+      return pins.slice(1).map((pin, n) => [itemAt(pins, n), pin] as const);
     }),
   );
   return succeed({ bare, madeUp });

@@ -1,5 +1,6 @@
 import type { TerminalName } from '../makeup/signals';
 import { checkBoard, pinsOf, type Board, type BoardPart } from './board';
+import { given, itemAt } from '../units/result';
 
 /** A mistake as it is made on site, in a board that was right. */
 export interface BoardMistake {
@@ -53,7 +54,7 @@ function mistakesOf(board: Board): ReadonlyMap<string, readonly Change[]> {
   );
   const words = new Map(pinsOf(board).map((one) => [one.pin, one]));
   const loose = wires.map(([a, b], i): Change => {
-    const [from, to] = [words.get(a)!, words.get(b)!];
+    const [from, to] = [given(words.get(a)), given(words.get(b))];
     return {
       wires: wires.filter((_, n) => n !== i),
       words: `In ${boxes[from.box]} a joint has come off between ${from.name} and ${to.name}.`,
@@ -82,9 +83,9 @@ export function plantOnBoard(
     const left = [...kinds].filter(([, all]) => all.length > 0);
     if (left.length === 0) return undefined;
     let draw = random() * left.reduce((sum, [kind]) => sum + weightOf(kind), 0);
-    const [kind, all] = left.find(([one]) => (draw -= weightOf(one)) < 0) ?? left.at(-1)!;
-    const [change] = all.splice(Math.floor(random() * all.length), 1);
-    if (!checkBoard({ ...board, wires: change!.wires }).solved) return { ...change!, kind };
+    const [kind, all] = left.find(([one]) => (draw -= weightOf(one)) < 0) ?? itemAt(left, -1);
+    const change = itemAt(all.splice(Math.floor(random() * all.length), 1), 0);
+    if (!checkBoard({ ...board, wires: change.wires }).solved) return { ...change, kind };
   }
 }
 

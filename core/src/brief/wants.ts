@@ -3,7 +3,7 @@ import type { NewId } from '../house/new-box';
 import type { Edited } from '../house/edit';
 import { newDevice } from '../house/schema-equipment';
 import type { House, Room, RoomKind } from '../house/schema';
-import type { Result } from '../units/result';
+import { mustGet, type Result } from '../units/result';
 import {
   boxesOf,
   closetLight,
@@ -165,7 +165,7 @@ export const WANTS: readonly Want[] = [
         house,
         room,
         {
-          heightIn: Math.min(96, house.levels[room.level]!.ceilingIn - 6),
+          heightIn: Math.min(96, mustGet(house.levels, room.level).ceilingIn - 6),
           devices: [receptacle(newId)],
           box: { note: 'holiday lights at the eave' },
         },

@@ -7,6 +7,7 @@ import { axesOf, toOwn, type Axes } from '../plan/own-axes';
 import { boxPoint, featureOutline } from '../plan/points';
 import { viewRoom } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
+import { mustGet } from '../units/result';
 
 /** Where a box is along a stretch of wall that cable may be drilled through. */
 interface InWall {
@@ -36,7 +37,7 @@ const PANEL_HEIGHT_IN = 60;
 const SAME_BAY_IN = 16;
 
 function spotAt(house: House, roomId: string, at: Point, heightIn: number, inWall?: InWall): Spot {
-  const level = house.levels[house.rooms[roomId]!.level]!;
+  const level = mustGet(house.levels, mustGet(house.rooms, roomId).level);
   const own = toOwn(axesOf(house.rooms), at);
   return {
     x: at.x,
@@ -71,7 +72,7 @@ function findSpot(house: House, box: Box, level: Level, stretches: readonly Inte
   const { at } = box;
   const heightIn = at.kind === 'ceiling' ? level.ceilingIn : at.kind === 'floor' ? 0 : at.heightIn;
   if (at.kind !== 'wall') return spotAt(house, box.room, boxPoint(house, box), heightIn);
-  const loop = wallLoop(house.rooms[box.room]!);
+  const loop = wallLoop(mustGet(house.rooms, box.room));
   const place = toLoop(loop, at.wall, at.alongIn);
   for (const stretch of stretches) {
     const atIn = place < stretch.fromIn ? place + loop.lengthIn : place;
@@ -86,12 +87,12 @@ function findSpot(house: House, box: Box, level: Level, stretches: readonly Inte
 export function spotOfPanel(house: House, panel: Panel): Spot {
   const feature = panel.feature === null ? undefined : house.features[panel.feature];
   if (feature) return spotOfFeature(house, feature, panel.room);
-  return spotAt(house, panel.room, innerPoint(house.rooms[panel.room]!.corners), PANEL_HEIGHT_IN);
+  return spotAt(house, panel.room, innerPoint(mustGet(house.rooms, panel.room).corners), PANEL_HEIGHT_IN);
 }
 
 /** Where cables come to something that is drawn: its middle, at the height of a panel or its top where that is lower. */
 export function spotOfFeature(house: House, feature: Feature, room = feature.room): Spot {
-  const outline = featureOutline(house.rooms[room]!, feature);
+  const outline = featureOutline(mustGet(house.rooms, room), feature);
   const middle = {
     x: outline.reduce((sum, one) => sum + one.x, 0) / outline.length,
     y: outline.reduce((sum, one) => sum + one.y, 0) / outline.length,

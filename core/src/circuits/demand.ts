@@ -6,6 +6,7 @@ import { ampsOf } from '../loads/library';
 import { measureCircuitLoad } from './circuit-load';
 import { cookingDemand } from './cooking';
 import { circuitVolts, outletsOn, type Outlet } from './outlets';
+import { itemAt } from '../units/result';
 
 /** One line of the working, as an instructor would write it on the board. */
 export interface SumStep {
@@ -122,7 +123,7 @@ function rangeDemand(outlets: readonly Outlet[], loads: readonly Load[], volts: 
     {
       what: loads.map((load) => load.name).join(' and '),
       sum: `${Math.round(plateVa)} VA on the plate`,
-      section: loads.length > 1 ? 'as one range: Table 220.55 Note 4' : loads[0]!.source,
+      section: loads.length > 1 ? 'as one range: Table 220.55 Note 4' : itemAt(loads, 0).source,
     },
     plateVa === cookingVa
       ? { what: 'by its plate', sum: a(amps), section: 'Table 220.55 Note 4' }

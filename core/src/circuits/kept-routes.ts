@@ -5,6 +5,7 @@ import type { House, Route, RouteLeg } from '../house/schema';
 import { viewRoom } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
 import { baysOf, type Crossing, type RoomBays } from '../plan/bays';
+import { given, itemAt, mustGet } from '../units/result';
 
 interface RunEnds {
   readonly unit: { readonly id: string };
@@ -28,10 +29,10 @@ const SAME_PLACE_IN = 0.5;
 function endsStand(house: House, { circuit, from, to, ends }: Route): boolean {
   const box = house.boxes[to];
   const start = from === null ? undefined : house.boxes[from];
-  const panel = from === null ? panelOf(house, house.circuits[circuit]!) : undefined;
+  const panel = from === null ? panelOf(house, mustGet(house.circuits, circuit)) : undefined;
   if (!box || (!start && !panel)) return false;
-  const now = endsOf(start ? spotOfBox(house, start) : spotOfPanel(house, panel!), spotOfBox(house, box));
-  return now.every((at, i) => Math.abs(at - ends[i]!) <= SAME_PLACE_IN);
+  const now = endsOf(start ? spotOfBox(house, start) : spotOfPanel(house, given(panel)), spotOfBox(house, box));
+  return now.every((at, i) => Math.abs(at - itemAt(ends, i)) <= SAME_PLACE_IN);
 }
 
 type StudsLeg = Extract<RouteLeg, { kind: 'studs' }>;
@@ -54,8 +55,8 @@ const findCrossings = memo(({ fromIn, toIn, heightIn }: StudsLeg, { bays, crossi
         covered.push({ fromIn: one.fromIn + turn, toIn: one.toIn + turn });
       }
     for (const crossing of crossings) {
-      const first = crossing.members[0]!.atIn + turn;
-      let last = crossing.members.at(-1)!.atIn + turn;
+      const first = itemAt(crossing.members, 0).atIn + turn;
+      let last = itemAt(crossing.members, -1).atIn + turn;
       if (last < first) last += lengthIn;
       if (first >= high || last <= low) continue;
       if (heightIn > crossing.mostIn + 0.5) return undefined;

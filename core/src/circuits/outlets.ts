@@ -1,6 +1,7 @@
 import type { Box, Circuit, House, Room } from '../house/schema';
 import type { Device, Load } from '../house/schema-equipment';
 import { Memory } from '../cache/memory';
+import { given, mustGet } from '../units/result';
 
 /** A device at its place: what a circuit has as its members. */
 export interface Outlet {
@@ -63,7 +64,7 @@ function toOutlet(box: Box, device: Device, room: Room, load: Load | undefined):
 /** Puts the list of before in the place of each that holds the same. */
 function keepLists(owners: Readonly<Record<string, Circuit | Room>>, lists: Map<string, readonly Outlet[]>): void {
   for (const [id, outlets] of lists) {
-    const owner = owners[id]!;
+    const owner = mustGet(owners, id);
     const known = listMemory.get(owner);
     if (known && isSame(known, outlets)) lists.set(id, known);
     else listMemory.set(owner, outlets);
@@ -86,7 +87,7 @@ function followGroups(
     const fed = new Set(controls.map((id) => byDevice.get(id)?.device.circuit ?? null));
     const [only] = fed;
     if (fed.size !== 1 || typeof only !== 'string') continue;
-    for (const id of members) if (loose.delete(id)) byCircuit.get(only)?.push(byDevice.get(id)!);
+    for (const id of members) if (loose.delete(id)) byCircuit.get(only)?.push(given(byDevice.get(id)));
   }
 }
 
@@ -105,7 +106,7 @@ export function indexOutlets(house: House): OutletIndex {
   for (const id of Object.keys(house.circuits)) byCircuit.set(id, []);
   const loose: Outlet[] = [];
   for (const box of Object.values(house.boxes)) {
-    const room = house.rooms[box.room]!;
+    const room = mustGet(house.rooms, box.room);
     for (const device of Object.values(box.devices)) {
       if (device.kind === 'blank' || device.kind === 'low-voltage') continue;
       const outlet = toOutlet(box, device, room, loads.get(device.id));

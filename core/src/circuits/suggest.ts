@@ -4,6 +4,7 @@ import type { Circuit, House } from '../house/schema';
 import type { LoadKind } from '../house/schema-equipment';
 import { ampsOf } from '../loads/library';
 import type { Outlet } from './outlets';
+import { itemAt } from '../units/result';
 
 type NewCircuit = Omit<Circuit, 'id' | 'panel' | 'space'>;
 
@@ -51,7 +52,7 @@ export function suggestCircuit(house: House, outlets: readonly Outlet[]): NewCir
   const ratingA = USUAL_RATINGS_A.find((rating) => rating >= wantedA - 1e-9) ?? nextStandardRating(wantedA) ?? 200;
   const rooms = [...new Set(outlets.map((outlet) => outlet.room.name))];
   const name =
-    (purpose === 'individual' ? `${loads[0]!.name}` : rooms.slice(0, 2).join(', ')) ||
+    (purpose === 'individual' ? `${itemAt(loads, 0).name}` : rooms.slice(0, 2).join(', ')) ||
     `Circuit ${Object.keys(house.circuits).length + 1}`;
   return {
     name: name.slice(0, 80),

@@ -6,6 +6,7 @@ import { rules } from '../nec/rules';
 import { count } from '../units/count';
 import type { PacketLine } from './inspection-packet';
 import { stateOf, testScript, type StepKind } from './test-script';
+import { given } from '../units/result';
 
 type Visit = Inspection['kind'];
 
@@ -335,7 +336,7 @@ const GRAVITY: readonly Known['state'][] = ['fails', 'open', 'todo', 'caution', 
 /** What is required and what was tried, as one line: the graver of the two says how it stands. */
 function worseOf(one: Known | undefined, other: Known | undefined): Known | undefined {
   if (!one || !other) return one ?? other;
-  const state = GRAVITY.find((each) => each === one.state || each === other.state)!;
+  const state = given(GRAVITY.find((each) => each === one.state || each === other.state));
   return { state, measured: `${one.measured}; ${other.measured}` };
 }
 

@@ -14,6 +14,7 @@ import { groupBy } from '../units/group-by';
 import { rules } from '../nec/rules';
 import { evidenceOfHouse } from './evidence';
 import { walkingOrder } from '../walk/walk-sheets';
+import { itemAt, mustGet } from '../units/result';
 
 /** What was measured against what is required, for one place. */
 export interface PacketLine {
@@ -105,9 +106,9 @@ function linesOf(all: readonly Finding[]): PacketLine[] {
   const rest = all.filter((one) => !plain.includes(one));
   const byRule = groupBy(plain, (one) => one.ruleId);
   const merged = [...byRule].map(([id, some]): PacketLine => {
-    const [first] = some;
-    if (some.length === 1) return lineOf(first!);
-    return { ...lineOf(first!), what: `${SUMMARIES.get(id) ?? id}: met ${some.length} times` };
+    const first = itemAt(some, 0);
+    if (some.length === 1) return lineOf(first);
+    return { ...lineOf(first), what: `${SUMMARIES.get(id) ?? id}: met ${some.length} times` };
   });
   const order = { fails: 0, open: 1, caution: 2, look: 3, met: 4 } as const;
   return [...rest.map(lineOf), ...merged].sort((a, b) => order[a.state] - order[b.state]);
@@ -120,7 +121,7 @@ function toFillRow(house: House, makeUp: BoxMakeUp): FillRow {
   const fill = boxFill(house, makeUp);
   return {
     tag: makeUp.box.tag,
-    room: house.rooms[makeUp.box.room]!.name,
+    room: mustGet(house.rooms, makeUp.box.room).name,
     type: nameOfBox(fill),
     usedIn3: fill.usedIn3,
     allowedIn3: fill.allowedIn3,

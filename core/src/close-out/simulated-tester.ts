@@ -6,6 +6,7 @@ import { netlistOf, type Netlist } from '../proof/netlist';
 import { receptacleFaults, testerReadings, type Readings } from '../proof/receptacle-faults';
 import { groupBy } from '../units/group-by';
 import { stateOf, type TestStep } from './test-script';
+import { given } from '../units/result';
 
 type Reading = TestResult['reading'];
 
@@ -66,7 +67,7 @@ class Observed {
   at(step: TestStep, sound: Observed): Reading {
     const device = receptacleOf(step);
     if (device !== undefined) return (this.#readings ??= testerReadings(this.net)).get(device) ?? 'right';
-    const [lamps, good] = [this.lampsOf(step.group!), sound.lampsOf(step.group!)];
+    const [lamps, good] = [this.lampsOf(given(step.group)), sound.lampsOf(given(step.group))];
     if (lamps === good) return 'right';
     return /lit|dim/.test(lamps) ? 'wrong-lights' : 'dead';
   }

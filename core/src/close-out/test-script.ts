@@ -6,6 +6,7 @@ import { protectionOf } from '../nec/protection/circuit-protection';
 import { spacesOf } from '../panel/schedule';
 import { count } from '../units/count';
 import { walkingOrder } from '../walk/walk-sheets';
+import { itemAt } from '../units/result';
 
 export type StepKind = 'panel' | 'receptacle' | 'gfci' | 'switch' | 'setting' | 'breaker' | 'alarm';
 
@@ -141,7 +142,7 @@ function outageStep(house: House, circuit: Circuit, outage: Outage): TestStep[] 
   if (outage.by.kind !== 'gfci') return [];
   const { outlet } = outage.by;
   const dead = new Set(outage.outlets.map((one) => one.device.id));
-  const alive = outagesOn(house, circuit)[0]!.outlets.filter((one) => !dead.has(one.device.id));
+  const alive = itemAt(outagesOn(house, circuit), 0).outlets.filter((one) => !dead.has(one.device.id));
   return [
     {
       id: stepId('gfci', outlet.device.id),
@@ -183,7 +184,7 @@ function switchStep(group: SwitchGroup, byDevice: ReadonlyMap<string, Outlet>): 
   const names = switches.map((one, i) => `${i + 1} ${placeOf(one)}`).join('; ');
   const isWhole = 2 ** switches.length <= MOST_POSITIONS;
   const positions = grayPositions(switches.length);
-  const flips = positions.slice(1).map((now, i) => 1 + now.findIndex((up, bit) => up !== positions[i]![bit]));
+  const flips = positions.slice(1).map((now, i) => 1 + now.findIndex((up, bit) => up !== itemAt(positions, i)[bit]));
   return [
     {
       ...base,

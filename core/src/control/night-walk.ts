@@ -5,6 +5,7 @@ import type { House, Room, SwitchGroup } from '../house/schema';
 import { boxPoint } from '../plan/points';
 import { lightsOf, within, type Lit } from './night-lights';
 import { passagesOf, shortest, type Passage } from './passages';
+import { given, itemAt, mustGet } from '../units/result';
 
 /** One thing wrong at one place, and the walks that meet it. */
 export interface NightFlaw {
@@ -69,7 +70,7 @@ class Walker {
         ...flaw,
         passage: passage.id,
         at: passage.at,
-        level: this.house.rooms[passage.from]!.level,
+        level: mustGet(this.house.rooms, passage.from).level,
         walks: [walk],
       });
   }
@@ -101,7 +102,7 @@ class Walker {
     }
     const place = passage.edges ? `by the door from ${from.name}` : `at the stair from ${from.name}`;
     const message = `${capital(place)} there is no switch for the light of ${to.name}: one walks into the dark.`;
-    this.#note(doorway, { kind: 'dark', room: to.id, group: groups[0]!.id, message });
+    this.#note(doorway, { kind: 'dark', room: to.id, group: itemAt(groups, 0).id, message });
     return { flaw: 'dark', says: `no switch for ${to.name} ${place}` };
   }
 
@@ -110,7 +111,7 @@ class Walker {
     const { lit } = this;
     const { passage, from, to } = doorway;
     const behind = (lit.byRoom.get(from.id) ?? []).filter(
-      (one) => on.has(one.id) && !lit.roomsOf.get(one.id)!.includes(to.id),
+      (one) => on.has(one.id) && !given(lit.roomsOf.get(one.id)).includes(to.id),
     );
     return behind.filter((group) => {
       on.delete(group.id);
@@ -129,11 +130,11 @@ class Walker {
       level: room.level,
       at: innerPoint(room.corners),
     });
-    const first = house.rooms[path[0]!.from]!;
+    const first = mustGet(house.rooms, itemAt(path, 0).from);
     const steps: NightStep[] = [{ ...inRoom(first), lit: [], flaw: undefined, says: `start in ${first.name}` }];
     path.forEach((passage, i) => {
       this.steps++;
-      const [from, to] = [house.rooms[passage.from]!, house.rooms[passage.to]!];
+      const [from, to] = [mustGet(house.rooms, passage.from), mustGet(house.rooms, passage.to)];
       const doorway = { passage, from, to, walk: name };
       const { flaw, says } = this.#comeIn(doorway, on);
       const left = this.#putOutBehind(doorway, path[i + 1], on);
@@ -160,12 +161,15 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 /** Whether a door that swings into the room opens against the switch. */
 function isBehindDoor(house: House, passage: Passage, outlet: Outlet): boolean {
   if (!passage.latch || !passage.edges || outlet.room.id !== passage.to) return false;
-  const opening = house.openings[passage.id.split(' ')[0]!];
+  const opening = house.openings[itemAt(passage.id.split(' '), 0)];
   if (opening?.kind !== 'door' || opening.leaves !== 1) return false;
   const opensInto = (opening.swing === 'in') === (opening.room === passage.to) ? passage.to : passage.from;
   if (opensInto !== passage.to) return false;
   const at = boxPoint(house, outlet.box);
-  const hinge = [...passage.edges].sort((a, b) => distance(b, passage.latch!) - distance(a, passage.latch!))[0]!;
+  const hinge = itemAt(
+    [...passage.edges].sort((a, b) => distance(b, given(passage.latch)) - distance(a, given(passage.latch))),
+    0,
+  );
   return (
     distance(at, hinge) < distance(at, passage.latch) &&
     distanceToSegment(at, passage.edges[0], passage.edges[1]) < opening.widthIn
@@ -185,7 +189,7 @@ export function walkAtNight(house: House): NightWalks {
   const entries = rooms.filter(
     (room) =>
       (OUTDOOR_KINDS.has(room.kind) || room.kind === 'garage') &&
-      passages.some((one) => one.from === room.id && !OUTDOOR_KINDS.has(house.rooms[one.to]!.kind)),
+      passages.some((one) => one.from === room.id && !OUTDOOR_KINDS.has(mustGet(house.rooms, one.to).kind)),
   );
   const goals = rooms.filter((room) => GOALS.test(room.kind));
   const walks: NightWalk[] = [];
@@ -203,7 +207,7 @@ export function walkAtNight(house: House): NightWalks {
     const ways = shortest(passages, bed.id);
     const bath = goals
       .filter((room) => /bath/.test(room.kind) && ways.has(room.id))
-      .sort((a, b) => ways.get(a.id)!.length - ways.get(b.id)!.length)[0];
+      .sort((a, b) => given(ways.get(a.id)).length - given(ways.get(b.id)).length)[0];
     if (bath) {
       add(bed, bath);
       add(bath, bed);

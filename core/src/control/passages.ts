@@ -5,6 +5,7 @@ import { Memory } from '../cache/memory';
 import { latchAlongIn } from '../plan/latch';
 import { viewRoom, wallOf, type SeenOpening } from '../plan/room-view';
 import { pointOnWall } from '../plan/wall-loop';
+import { given, mustGet } from '../units/result';
 
 /** A stair costs as much as so many inches of floor. */
 const STAIR_IN = 180;
@@ -42,7 +43,7 @@ function findPassages(house: House): readonly Passage[] {
         to: way.behind,
         at: at(0.5),
         edges: [at(0), at(1)],
-        latch: way.seen && latchInside(house, house.rooms[way.behind]!, way.seen),
+        latch: way.seen && latchInside(house, mustGet(house.rooms, way.behind), way.seen),
       });
     }
   }
@@ -98,10 +99,10 @@ function findWays(passages: readonly Passage[], start: string): Ways {
   for (;;) {
     let at: string | undefined;
     for (const [room, { cost }] of best)
-      if (!done.has(room) && (at === undefined || cost < best.get(at)!.cost)) at = room;
+      if (!done.has(room) && (at === undefined || cost < given(best.get(at)).cost)) at = room;
     if (at === undefined) break;
     done.add(at);
-    const here = best.get(at)!;
+    const here = given(best.get(at));
     for (const passage of leaving.get(at) ?? []) {
       const last = here.path.at(-1);
       const step = passage.edges === undefined ? STAIR_IN : last ? distance(last.at, passage.at) : 60;

@@ -1,17 +1,18 @@
 import type { Draft } from 'immer';
 import { edit, joinEdits, type Edited } from '../house/edit';
-import { succeed, type Result } from '../units/result';
+import { itemAt, mustGet, type Result, succeed } from '../units/result';
 import { onStud, ownConnection } from '../loads/hookups';
 import type { Box, Feature, House } from '../house/schema';
 import { featureOutline } from '../plan/points';
 
 const frameOf = (house: House, feature: Feature) => {
-  const [origin, right, , down] = featureOutline(house.rooms[feature.room]!, feature);
+  const corners = featureOutline(mustGet(house.rooms, feature.room), feature);
+  const origin = itemAt(corners, 0);
   const axis = (to: { x: number; y: number }) => {
-    const [x, y] = [to.x - origin!.x, to.y - origin!.y];
+    const [x, y] = [to.x - origin.x, to.y - origin.y];
     return { x, y, square: x * x + y * y };
   };
-  return { origin: origin!, right: axis(right!), down: axis(down!) };
+  return { origin, right: axis(itemAt(corners, 1)), down: axis(itemAt(corners, 3)) };
 };
 
 /**

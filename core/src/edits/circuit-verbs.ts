@@ -1,4 +1,4 @@
-import { succeed, type Result } from '../units/result';
+import { mustGet, type Result, succeed } from '../units/result';
 import { edit, joinEdits, type Edited } from '../house/edit';
 import type { House } from '../house/schema';
 import { removeEntities } from './remove';
@@ -39,6 +39,6 @@ export const shareNeutral = (house: House, id: string, withId: string | null): R
       if ([id, withId].some((end) => end !== null && (one.id === end || one.sharesNeutralWith === end)))
         delete one.sharesNeutralWith;
     if (withId === null) return;
-    draft.circuits[id]!.sharesNeutralWith = withId;
-    draft.circuits[withId]!.sharesNeutralWith = id;
+    mustGet(draft.circuits, id).sharesNeutralWith = withId;
+    mustGet(draft.circuits, withId).sharesNeutralWith = id;
   });

@@ -7,7 +7,7 @@ import { changeEntity, nextTag } from './verbs';
 import type { NewId } from '../house/new-box';
 import { alike, loadOf, onStud, ownConnection, placeBeside, placeFor } from '../loads/hookups';
 import { LOAD_LIBRARY } from '../loads/library';
-import { refuse, succeed, type Result } from '../units/result';
+import { given, mustGet, refuse, type Result, succeed } from '../units/result';
 
 /** Fans in a room's boxes that are nothing but fans: a bath fan is drawn as one, without a load of its own. */
 const bareFans = (house: House, room: string): number =>
@@ -35,7 +35,7 @@ export function unconnectedAppliances(house: House): Feature[] {
 
 /** What an appliance connects to: its box with a receptacle or a connection, and its typical load. */
 function connect(house: House, feature: Feature, newId: NewId): { readonly box: Box; readonly load: Load } {
-  const { kind, hookup } = loadOf(feature)!;
+  const { kind, hookup } = given(loadOf(feature));
   const typical = LOAD_LIBRARY[kind];
   const ids = { box: newId('box'), device: newId('device'), load: newId('load') };
   const device = typical.cord
@@ -47,7 +47,7 @@ function connect(house: House, feature: Feature, newId: NewId): { readonly box: 
   const box: Box = {
     id: ids.box,
     room: feature.room,
-    tag: nextTag(house, house.rooms[feature.room]!),
+    tag: nextTag(house, mustGet(house.rooms, feature.room)),
     at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup),
     ...(hookup.beside || hookup.inCabinet ? { inCabinet: true } : {}),
     gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
@@ -93,7 +93,7 @@ export function setFuel(house: House, featureId: string, fuel: boolean, newId: N
   const had = feature && ownConnection(house, feature);
   const changed = changeEntity(house, 'features', featureId, { fuel: fuel || undefined });
   if (!changed.ok || !feature || !had || had.load.source !== 'typical') return changed;
-  const now = changed.value.house.features[featureId]!;
+  const now = mustGet(changed.value.house.features, featureId);
   const before = loadOf(feature)?.kind;
   const after = loadOf(now)?.kind;
   if (before === after) return changed;

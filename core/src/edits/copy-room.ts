@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import type { Result } from '../units/result';
+import { given, itemAt, type Result } from '../units/result';
 import { edit, type Edited } from '../house/edit';
 import { boundsOf, distance, type Point } from '../geometry/geometry';
 import { wallLengthIn } from '../house/on-wall';
@@ -46,7 +46,7 @@ class Placing {
     if (!this.#mirrored) return corners.map(put);
     return corners
       .map((corner, i) => {
-        const next = corners[(i + 1) % corners.length]!;
+        const next = itemAt(corners, (i + 1) % corners.length);
         return { ...corner, ...this.point(next), framing: mirrorFraming(corner.framing, distance(corner, next)) };
       })
       .reverse();
@@ -84,7 +84,7 @@ class Placing {
     // Mirrored, a wall ends where it began: what stood across its first corner now stands where the wall before it begins.
     const { corners } = this.room;
     const i = corners.findIndex((one) => one.id === at.wall);
-    return { ...at, wall: this.#mirrored ? corners.at(i - 1)!.id : at.wall, alongIn: 0 };
+    return { ...at, wall: this.#mirrored ? itemAt(corners, i - 1).id : at.wall, alongIn: 0 };
   }
 
   box({ at }: Box, features: ReadonlyMap<string, string>): BoxPlace {
@@ -100,9 +100,9 @@ function copyBox(draft: Draft<House>, box: Box, room: Room, at: BoxPlace, newId:
   const id = newId('box');
   const ids = new Map(Object.keys(box.devices).map((old) => [old, newId('device')]));
   const devices = Object.values(box.devices).map((device): Device => {
-    const copy = { ...device, id: ids.get(device.id)!, circuit: null };
+    const copy = { ...device, id: given(ids.get(device.id)), circuit: null };
     return copy.kind === 'receptacle' && copy.yokeWith !== undefined
-      ? { ...copy, yokeWith: ids.get(copy.yokeWith)! }
+      ? { ...copy, yokeWith: given(ids.get(copy.yokeWith)) }
       : copy;
   });
   draft.boxes[id] = {

@@ -1,6 +1,6 @@
 import { edit, type Edited } from '../house/edit';
 import type { House, Level, RoomKind } from '../house/schema';
-import { refuse, type Result } from '../units/result';
+import { given, itemAt, mustGet, refuse, type Result } from '../units/result';
 import { inTurn } from './circuit-verbs';
 import { putRoomCopy } from './copy-room';
 import { removeEntities } from './remove';
@@ -23,7 +23,7 @@ function freeName(house: House, usual: string, next: string): string {
 }
 
 function levelAbove(house: House, like: Level, id: string): Level {
-  const top = inOrder(house).at(-1)!;
+  const top = itemAt(inOrder(house), -1);
   const name = freeName(house, 'Upper level', 'Level');
   const elevationIn = top.elevationIn + STORY_IN;
   return { ...like, id, name, elevationIn, below: 'floor', above: 'attic', grade: 'above' };
@@ -35,7 +35,7 @@ function basement(house: House, like: Level, id: string): Level {
     ...like,
     id,
     name: freeName(house, 'Basement', 'Lower basement'),
-    elevationIn: bottom!.elevationIn - BASEMENT_IN,
+    elevationIn: given(bottom).elevationIn - BASEMENT_IN,
     ceilingIn: Math.min(like.ceilingIn, BASEMENT_CEILING_IN),
     below: 'slab',
     above: 'floor',
@@ -49,8 +49,8 @@ export function addLevel(house: House, where: 'above' | 'basement', like: string
     const model = house.levels[like];
     if (!model) return missing('levels', like);
     const levels = inOrder(house);
-    if (where === 'above') draft.levels[levels.at(-1)!.id]!.above = 'floor';
-    else draft.levels[levels[0]!.id]!.below = 'basement';
+    if (where === 'above') mustGet(draft.levels, itemAt(levels, -1).id).above = 'floor';
+    else mustGet(draft.levels, itemAt(levels, 0).id).below = 'basement';
     draft.levels[id] = where === 'above' ? levelAbove(house, model, id) : basement(house, model, id);
     return undefined;
   });
@@ -80,7 +80,7 @@ export function copyLevel(
   return edit(house, `Copy ${house.levels[levelId]?.name ?? 'level'}`, (draft) => {
     const level = house.levels[levelId];
     if (!level) return missing('levels', levelId);
-    draft.levels[inOrder(house).at(-1)!.id]!.above = 'floor';
+    mustGet(draft.levels, itemAt(inOrder(house), -1).id).above = 'floor';
     draft.levels[id] = levelAbove(house, level, id);
     for (const room of Object.values(house.rooms))
       if (room.level === levelId && !ON_THE_GROUND.has(room.kind))
@@ -116,8 +116,8 @@ export function removeLevel(house: House, levelId: string): Result<Edited> {
     (now) => removeEntities(now, [{ collection: 'levels', id: levelId }]),
     (now) =>
       edit(now, 'Level', (draft) => {
-        if (gone && under && !over) draft.levels[under.id]!.above = gone.above;
-        if (gone && over && !under) draft.levels[over.id]!.below = gone.below;
+        if (gone && under && !over) mustGet(draft.levels, under.id).above = gone.above;
+        if (gone && over && !under) mustGet(draft.levels, over.id).below = gone.below;
       }),
   ]);
 }

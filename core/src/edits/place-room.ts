@@ -2,7 +2,7 @@ import { boundsOf } from '../geometry/geometry';
 import type { Point } from '../geometry/geometry';
 import { edit, joinEdits, type Edited } from '../house/edit';
 import type { Corner, House, Room, RoomKind } from '../house/schema';
-import { succeed, type Result } from '../units/result';
+import { itemAt, mustGet, type Result, succeed } from '../units/result';
 import { OUTDOOR_KINDS } from '../place/outdoors';
 import { facingOf } from '../plan/facing';
 import { nameRoom } from '../house/room-names';
@@ -81,7 +81,7 @@ export function addRoom(
   });
   if (changes.length === 0) return added;
   const opened = edit(drawn, added.value.edit.label, (draft) => {
-    for (const { room, i, now } of changes) draft.rooms[room]!.corners[i]!.wall = now;
+    for (const { room, i, now } of changes) itemAt(mustGet(draft.rooms, room).corners, i).wall = now;
   });
   if (!opened.ok) return added;
   return succeed({

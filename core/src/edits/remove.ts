@@ -3,7 +3,7 @@ import type { Collection } from '../house/collections';
 import { edit, type Edited } from '../house/edit';
 import type { House, Route } from '../house/schema';
 import { ownConnection } from '../loads/hookups';
-import type { Result } from '../units/result';
+import { itemAt, mustGet, type Result } from '../units/result';
 import { ENTITY_WORDS } from './verbs';
 
 interface EntityRef {
@@ -74,7 +74,7 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
   if (collection === 'boxes') {
     for (const cable of Object.values(draft.cables))
       if (cable.from === id || cable.to === id) delete draft.cables[cable.id];
-    removeDeviceTraces(draft, new Set(Object.keys(draft.boxes[id]!.devices)));
+    removeDeviceTraces(draft, new Set(Object.keys(mustGet(draft.boxes, id).devices)));
   }
   if (collection === 'circuits') {
     for (const box of Object.values(draft.boxes))
@@ -113,7 +113,8 @@ function removeOne(draft: Draft<House>, { collection, id }: EntityRef): void {
 
 /** Removes entities with everything that cannot stand without them. */
 export function removeEntities(house: House, refs: readonly EntityRef[]): Result<Edited> {
-  const label = refs.length === 1 ? `Delete ${ENTITY_WORDS[refs[0]!.collection]}` : `Delete ${refs.length} things`;
+  const label =
+    refs.length === 1 ? `Delete ${ENTITY_WORDS[itemAt(refs, 0).collection]}` : `Delete ${refs.length} things`;
   const connections = refs.flatMap(({ collection, id }): EntityRef[] => {
     const feature = collection === 'features' ? house.features[id] : undefined;
     const its = feature && ownConnection(house, feature);

@@ -1,6 +1,6 @@
 import { edit, type Edited } from '../house/edit';
 import { UNITS_BY_ENDING } from '../house/field-words';
-import type { Result } from '../units/result';
+import { type Result } from '../units/result';
 import {
   makeUpSchema,
   planningSchema,
@@ -81,11 +81,11 @@ export function takeStandards(house: House, firm: Standards, keys: readonly stri
   return edit(house, 'Take the standards of the firm', (draft) => {
     const standards = draft.standards as Record<string, unknown>;
     for (const key of keys) {
-      const [table, field] = key.split('.');
+      const [table = key, field] = key.split('.');
       const into =
         field === undefined
           ? standards
-          : (standards[table!] = { ...TABLES[table as Table], ...(standards[table!] as object) } as never);
+          : (standards[table] = { ...TABLES[table as Table], ...(standards[table] as object) } as never);
       const value = there.get(key);
       if (value === undefined) delete (into as Record<string, unknown>)[field ?? key];
       else (into as Record<string, unknown>)[field ?? key] = value;

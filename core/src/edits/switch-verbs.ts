@@ -1,5 +1,5 @@
 import { edit, type Edited } from '../house/edit';
-import type { Result } from '../units/result';
+import { mustGet, type Result } from '../units/result';
 import type { House } from '../house/schema';
 import type { NewId } from '../house/new-box';
 import { hasTab } from '../house/yokes';
@@ -53,7 +53,7 @@ export function joinSwitch(house: House, switchId: string, controlId: string, ne
     else if (control && !control.controls.includes(controlId)) control.controls.push(controlId);
     else if (!lamp && !control) {
       const id = newId('group');
-      const room = draft.rooms[to.box.room]!.name;
+      const room = mustGet(draft.rooms, to.box.room).name;
       const what = { receptacle: 'receptacle', luminaire: 'light', fan: 'fan', connection: 'connection' }[
         to.device.kind
       ];
@@ -64,9 +64,9 @@ export function joinSwitch(house: House, switchId: string, controlId: string, ne
         controls: [controlId],
       };
     }
-    const target = draft.boxes[to.box.id]!.devices[controlId]!;
+    const target = mustGet(mustGet(draft.boxes, to.box.id).devices, controlId);
     if (target.kind === 'receptacle' && target.switched === 'no') target.switched = hasTab(target) ? 'half' : 'whole';
-    if (target.circuit !== null) draft.boxes[from.box.id]!.devices[switchId]!.circuit = target.circuit;
+    if (target.circuit !== null) mustGet(mustGet(draft.boxes, from.box.id).devices, switchId).circuit = target.circuit;
     return undefined;
   });
 }

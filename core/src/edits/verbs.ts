@@ -3,7 +3,7 @@ import type { Draft } from 'immer';
 import { isClockwise, type Point } from '../geometry/geometry';
 import { edit, type Edited } from '../house/edit';
 import type { Collection } from '../house/collections';
-import type { Problem, Result } from '../units/result';
+import { mustGet, type Problem, type Result } from '../units/result';
 import type { Box, BoxPlace, Circuit, Corner, House, Room } from '../house/schema';
 import type { Device } from '../house/schema-equipment';
 import { hasTab } from '../house/yokes';
@@ -237,7 +237,7 @@ export function changeDevices(
   return edit(house, label, (draft) => {
     for (const box of Object.values(house.boxes))
       for (const id of Object.keys(box.devices))
-        if (wanted.has(id)) assignTo(draft.boxes[box.id]!.devices[id]!, changes);
+        if (wanted.has(id)) assignTo(mustGet(mustGet(draft.boxes, box.id).devices, id), changes);
   });
 }
 
@@ -262,7 +262,7 @@ export function assignToCircuit(house: House, deviceIds: readonly string[], circ
     for (const box of Object.values(house.boxes))
       for (const device of Object.values(box.devices))
         if (wanted.has(device.id) && device.circuit !== circuitId) {
-          draft.boxes[box.id]!.devices[device.id]!.circuit = circuitId;
+          mustGet(mustGet(draft.boxes, box.id).devices, device.id).circuit = circuitId;
           // A GFCI receptacle protects from the head of its circuit; moved away, it no longer does.
           const before = device.circuit === null ? undefined : draft.circuits[device.circuit];
           if (before?.gfciFirst === device.id) before.gfciFirst = null;

@@ -1,9 +1,10 @@
 import { AWG_SIZES, type Awg, type ConductorSize } from '../house/schema';
 import { ambientFactor90, ampacityOf, bundleFactor, type Metal } from './tables';
+import { given } from '../units/result';
 
 /** Ampacity of copper NM-B at 30 °C and alone, amperes: the 60 °C column, as NEC 334.80 demands. */
 export const NM_COPPER_A = Object.fromEntries(
-  AWG_SIZES.flatMap((awg) => (ampacityOf('copper', awg, 60) ? [[awg, ampacityOf('copper', awg, 60)!]] : [])),
+  AWG_SIZES.flatMap((awg) => (ampacityOf('copper', awg, 60) ? [[awg, given(ampacityOf('copper', awg, 60))]] : [])),
 ) as Readonly<Record<Awg, number>>;
 
 /** Largest breaker on small conductors, whatever their ampacity: NEC 240.4(D). *From memory*, high. */

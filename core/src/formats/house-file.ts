@@ -1,7 +1,7 @@
 import { HOUSE_VERSION, type House } from '../house/schema';
 import { fromVersion1 } from '../house/version-1';
 import { validateHouse } from '../house/validate';
-import { refuse, type Result } from '../units/result';
+import { itemAt, refuse, type Result } from '../units/result';
 import { isNestedDeeper } from './json-depth';
 
 /** Larger than any house by far; a file over it is refused before it is parsed. Characters. */
@@ -26,7 +26,7 @@ function describeJsonError(error: unknown, text: string): string {
   const place = /position (\d+)/.exec(message)?.[1];
   const at = place === undefined ? text.length : Number(place);
   const before = text.slice(0, at).split('\n');
-  return `${at < text.trimEnd().length ? 'it is malformed at' : 'it breaks off at'} line ${before.length}, column ${before.at(-1)!.length + 1}`;
+  return `${at < text.trimEnd().length ? 'it is malformed at' : 'it breaks off at'} line ${before.length}, column ${itemAt(before, -1).length + 1}`;
 }
 
 /** Brings data of an older version up to the present one, step by step. */

@@ -1,6 +1,7 @@
 import { cableNameOf } from '../circuits/outlets';
 import type { Feeder } from '../house/schema';
 import type { PanelSchedule } from '../panel/schedule';
+import { given } from '../units/result';
 
 /** A field as RFC 4180 wants it. A leading =, +, - or @ gets an apostrophe, so that no spreadsheet runs it. */
 function quote(field: string | number): string {
@@ -20,10 +21,10 @@ export function writeScheduleCsv(schedule: PanelSchedule): string {
       ? [
           space,
           leg,
-          (circuit ?? feeder)!.poles,
-          (circuit ?? feeder)!.ratingA,
+          given(circuit ?? feeder).poles,
+          given(circuit ?? feeder).ratingA,
           continued ? 'second pole' : (breaker ?? ''),
-          circuit ? cableNameOf(circuit) : feederConductor(feeder!),
+          circuit ? cableNameOf(circuit) : feederConductor(given(feeder)),
           circuit ? circuit.name : directory,
           directory,
           Math.round(va),

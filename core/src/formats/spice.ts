@@ -1,5 +1,6 @@
 import type { Netlist } from '../proof/netlist';
 import { resistorsOf } from '../proof/solve';
+import { given } from '../units/result';
 
 const clean = (text: string) => text.replace(/[^\x20-\x7e]/g, '?');
 
@@ -9,11 +10,11 @@ const clean = (text: string) => text.replace(/[^\x20-\x7e]/g, '?');
  * prints the volts across each load as `load_1`, `load_2` …, in the order of the netlist.
  */
 export function toSpice(net: Netlist, positions: ReadonlyMap<string, number>, title = 'Winculum circuit'): string {
-  const zero = new Set(net.sources.filter((one) => one.volts === 0).map((one) => net.node.get(one.point)!));
+  const zero = new Set(net.sources.filter((one) => one.volts === 0).map((one) => given(net.node.get(one.point))));
   const name = (node: number) => (zero.has(node) ? '0' : `n${node}`);
   const lines = [`* ${clean(title)}`];
   net.sources.forEach((source, i) => {
-    if (source.volts !== 0) lines.push(`V${i + 1} ${name(net.node.get(source.point)!)} 0 DC ${source.volts}`);
+    if (source.volts !== 0) lines.push(`V${i + 1} ${name(given(net.node.get(source.point)))} 0 DC ${source.volts}`);
   });
   const resistors = resistorsOf(net, positions);
   resistors.forEach((one, i) => lines.push(`R${i + 1} ${name(one.a)} ${name(one.b)} ${one.ohms} ; ${clean(one.name)}`));
@@ -21,9 +22,9 @@ export function toSpice(net: Netlist, positions: ReadonlyMap<string, number>, ti
   [...nodes].forEach((node, i) => lines.push(`RL${i + 1} ${name(node)} 0 1e9`));
   lines.push('.control', 'op');
   net.loads.forEach((load, i) => {
-    const [a, b] = [load.a, load.b].map((pin) => net.node.get(pin)!);
+    const [a, b] = [load.a, load.b].map((pin) => given(net.node.get(pin)));
     const volts = (node: number) => (zero.has(node) || !nodes.has(node) ? '0' : `v(${name(node)})`);
-    lines.push(`let load_${i + 1} = ${volts(a!)} - ${volts(b!)}`, `print load_${i + 1}`);
+    lines.push(`let load_${i + 1} = ${volts(given(a))} - ${volts(given(b))}`, `print load_${i + 1}`);
   });
   lines.push('quit', '.endc', '.end', '');
   return lines.join('\n');

@@ -1,5 +1,5 @@
 import { applyPatches, enablePatches, produce, produceWithPatches, setAutoFreeze, type Draft, type Patch } from 'immer';
-import { succeed, type Problem, type Result } from '../units/result';
+import { itemAt, type Problem, type Result, succeed } from '../units/result';
 import { checkIntegrity } from './integrity';
 import type { House } from './schema';
 import { inPresentWords } from './version-1';
@@ -89,7 +89,7 @@ function applyInOrder(draft: Draft<House>, patches: readonly Patch[]): Problem |
     }
     return undefined;
   } catch (error) {
-    return misfitOf(patches[0]!, error instanceof Error ? error.message : String(error));
+    return misfitOf(itemAt(patches, 0), error instanceof Error ? error.message : String(error));
   }
 }
 

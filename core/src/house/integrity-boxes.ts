@@ -1,5 +1,5 @@
 import { formatLength } from '../units/length';
-import type { Problem } from '../units/result';
+import { itemAt, type Problem } from '../units/result';
 import { checkOnWall } from './on-wall';
 import { collect, rememberBy, rememberEach, type Find, type Report } from './remember';
 import type { Box, House } from './schema';
@@ -25,7 +25,7 @@ const lookAt = memo(
   },
   (boxes) => {
     const all = Object.values(boxes);
-    return [all[0]!.devices, ...Object.keys(boxes), ...all.map((box) => box.devices)];
+    return [itemAt(all, 0).devices, ...Object.keys(boxes), ...all.map((box) => box.devices)];
   },
 );
 

@@ -1,5 +1,5 @@
 import { formatLength } from '../units/length';
-import type { Problem } from '../units/result';
+import { itemAt, type Problem } from '../units/result';
 import { areaFt2, boundsOf, crossesItself, distance, isClockwise } from '../geometry/geometry';
 import { findBadBoxes } from './integrity-boxes';
 import { findDangling } from './integrity-references';
@@ -22,7 +22,7 @@ function checkRoom(room: Room, report: Report): void {
   const at = `rooms.${room.id}.corners`;
   if (new Set(room.corners.map((corner) => corner.id)).size < room.corners.length)
     report('corner-twice', at, `${room.name} has two corners with one id.`);
-  if (room.corners.some((corner, i) => distance(corner, room.corners[(i + 1) % room.corners.length]!) < 1))
+  if (room.corners.some((corner, i) => distance(corner, itemAt(room.corners, (i + 1) % room.corners.length)) < 1))
     report('wall-short', at, `${room.name} has a wall shorter than 1". Move its corners apart.`);
   else if (crossesItself(room.corners))
     report('room-crossed', at, `The walls of ${room.name} cross each other. Move the corner back.`);
@@ -53,7 +53,7 @@ function checkOpeningsApart(house: House, report: Report): void {
   for (const openings of byWall.values()) {
     openings.sort((a, b) => a.alongIn - b.alongIn);
     openings.slice(1).forEach((opening, i) => {
-      const before = openings[i]!;
+      const before = itemAt(openings, i);
       if (before.alongIn + before.widthIn > opening.alongIn + 0.01)
         report(
           'openings-overlap',

@@ -2,12 +2,13 @@ import { formatLength } from '../units/length';
 import { distance } from '../geometry/geometry';
 import type { Report } from './remember';
 import type { House, Room } from './schema';
+import { itemAt } from '../units/result';
 
 /** Length of the wall that starts at a corner, inches; undefined when the room has no such corner. */
 export function wallLengthIn(room: Room, wall: string): number | undefined {
   const index = room.corners.findIndex((corner) => corner.id === wall);
   if (index < 0) return undefined;
-  return distance(room.corners[index]!, room.corners[(index + 1) % room.corners.length]!);
+  return distance(itemAt(room.corners, index), itemAt(room.corners, (index + 1) % room.corners.length));
 }
 
 interface OnWall {

@@ -1,5 +1,6 @@
 import type { Box } from './schema';
 import type { Device } from './schema-equipment';
+import { mustGet } from '../units/result';
 
 export type Receptacle = Extract<Device, { kind: 'receptacle' }>;
 
@@ -9,7 +10,7 @@ export const isLowerHalf = (device: Device): boolean => device.kind === 'recepta
 /** How many yokes a box holds: the two halves of a duplex are one. */
 export function yokesIn({ devices }: Pick<Box, 'devices'>): number {
   let yokes = 0;
-  for (const id in devices) if (!isLowerHalf(devices[id]!)) yokes++;
+  for (const id in devices) if (!isLowerHalf(mustGet(devices, id))) yokes++;
   return yokes;
 }
 
@@ -22,7 +23,7 @@ export function otherHalfOf(box: Pick<Box, 'devices'>, deviceId: string): Recept
     return upper?.kind === 'receptacle' ? upper : undefined;
   }
   for (const id in box.devices) {
-    const one = box.devices[id]!;
+    const one = mustGet(box.devices, id);
     if (one.kind === 'receptacle' && one.yokeWith === deviceId) return one;
   }
   return undefined;

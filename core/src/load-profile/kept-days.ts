@@ -2,7 +2,7 @@ import { indexOutlets } from '../circuits/outlets';
 import { edit, type Edited } from '../house/edit';
 import type { House, KeptDay } from '../house/schema';
 import type { NewId } from '../house/new-box';
-import { refuse, type Result } from '../units/result';
+import { itemAt, refuse, type Result } from '../units/result';
 import { typicalDay, type DayItem } from './typical';
 
 /** A day as it is played. */
@@ -22,7 +22,8 @@ interface ReadDay extends PlannedDay {
 }
 
 const isSame = (one: DayItem['runs'], other: DayItem['runs']): boolean =>
-  one.length === other.length && one.every(([from, to], i) => from === other[i]![0] && to === other[i]![1]);
+  one.length === other.length &&
+  one.every(([from, to], i) => from === itemAt(other, i)[0] && to === itemAt(other, i)[1]);
 /** The slots of a fitted day may end past midnight by rounding alone. */
 const withinDay = (runs: DayItem['runs']): [number, number][] =>
   runs.map(([from, to]) => [Math.max(0, Math.min(1440, from)), Math.max(0, Math.min(1440, to))]);

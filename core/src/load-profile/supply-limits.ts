@@ -4,6 +4,7 @@ import type { House, Source } from '../house/schema';
 import { inrushOf } from '../loads/library';
 import { legOf } from '../panel/schedule';
 import type { DayItem } from './typical';
+import { mustGet } from '../units/result';
 
 type Leg = 'A' | 'B';
 
@@ -91,7 +92,7 @@ export function supplyLimits(house: House): readonly SupplyLimit[] {
     limits.push(
       breakerLimit(
         feeder.id,
-        `The feeder of ${house.panels[feeder.to]!.name}, ${feeder.ratingA} A`,
+        `The feeder of ${mustGet(house.panels, feeder.to).name}, ${feeder.ratingA} A`,
         feeder.ratingA,
         feeder.poles === 1 || isOne ? 1 : 2,
         (item) => {

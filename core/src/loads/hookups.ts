@@ -8,6 +8,7 @@ import { boxPoint, featureMiddle } from '../plan/points';
 import { viewRoom, wallOf } from '../plan/room-view';
 import { isFramedAt, studFaces } from '../plan/studs';
 import { findWall, nearestWall, wallLoop } from '../plan/wall-loop';
+import { given, mustGet } from '../units/result';
 
 /** Where an appliance connects, inches above the floor: *common practice*; the instructions decide. */
 interface Hookup {
@@ -70,10 +71,10 @@ export function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | u
 
 /** At the middle of the appliance: behind it on its wall, over or under it, or on the wall that is nearest. */
 export function placeFor(house: House, feature: Feature, { heightIn, free }: Hookup): BoxPlace {
-  const room = house.rooms[feature.room]!;
+  const room = mustGet(house.rooms, feature.room);
   const { at } = feature;
   if (at.kind === 'wall') {
-    const wall = findWall(wallLoop(room), at.wall)!;
+    const wall = given(findWall(wallLoop(room), at.wall));
     const alongIn = at.acrossCorner ? at.widthIn / 2 : at.alongIn + at.widthIn / 2;
     return { kind: 'wall', wall: at.wall, alongIn: Math.min(wall.lengthIn, alongIn), heightIn };
   }
@@ -119,7 +120,7 @@ const ASIDE_IN = 6;
 export function placeBeside(house: House, feature: Feature, hookup: Hookup): BoxPlace {
   const { at } = feature;
   if (at.kind !== 'wall') return placeFor(house, feature, hookup);
-  const { lengthIn } = findWall(wallLoop(house.rooms[feature.room]!), at.wall)!;
+  const { lengthIn } = given(findWall(wallLoop(mustGet(house.rooms, feature.room)), at.wall));
   const sinks = Object.values(house.features).flatMap((one) =>
     one.room === feature.room && one.kind === 'sink' && one.at.kind === 'wall' && one.at.wall === at.wall
       ? [one.at.alongIn + one.at.widthIn / 2]
@@ -142,7 +143,7 @@ export function connectionOf(house: House, feature: Feature): { readonly box: Bo
   const its = loadOf(feature);
   if (!its) return undefined;
   const kinds = alike(its.kind);
-  const room = house.rooms[feature.room]!;
+  const room = mustGet(house.rooms, feature.room);
   const like = Object.values(house.features).filter((one) => {
     const other = one.room === room.id ? loadOf(one) : undefined;
     return other !== undefined && kinds.includes(other.kind);

@@ -1,4 +1,5 @@
 import type { Load, LoadKind } from '../house/schema-equipment';
+import { given } from '../units/result';
 
 /** When a household usually runs a thing: what a day in the house is played from. *Common practice*, from memory. */
 export const USES = [
@@ -154,7 +155,7 @@ export const LOAD_LIBRARY: Readonly<Record<LoadKind, TypicalLoad>> = {
   other: row('Other load', 180, 120, '', 'evening'),
 };
 
-export const useOf = (kind: LoadKind): Use => uses.get(LOAD_LIBRARY[kind])!;
+export const useOf = (kind: LoadKind): Use => given(uses.get(LOAD_LIBRARY[kind]));
 
 /** Current drawn by a load, amperes. @example ampsOf({ va: 4500, volts: 240 }) // 18.75 */
 export const ampsOf = (load: { readonly va: number; readonly volts: number }): number => load.va / load.volts;

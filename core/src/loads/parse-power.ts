@@ -1,6 +1,6 @@
 import { motorAmps } from '../electrical/tables';
 import { withoutThousands } from '../units/number';
-import { refuse, succeed, type Result } from '../units/result';
+import { itemAt, refuse, type Result, succeed } from '../units/result';
 
 interface Power {
   readonly va: number;
@@ -19,8 +19,8 @@ export const stripVa = (lengthIn: number): number => Math.round((lengthIn / 12) 
 const fraction = (text: string): number => {
   const parts = text.trim().split(/[ -]/);
   return parts.reduce((sum, part) => {
-    const [top, bottom] = part.split('/').map(Number);
-    return sum + (bottom === undefined ? top! : top! / bottom);
+    const [top = 0, bottom = 1] = part.split('/').map(Number);
+    return sum + top / bottom;
   }, 0);
 };
 
@@ -36,7 +36,7 @@ export function parsePower(text: string, volts: 120 | 240, field = 'Power', powe
   );
   const say = `${field}: type the number off the plate as 1500, 1.5 kW, 12.5 A, 3/4 hp, or 6 ft of baseboard.`;
   if (!match) return refuse('power', field, say);
-  const value = fraction(match[1]!);
+  const value = fraction(itemAt(match, 1));
   const unit = (match[2] ?? 'va').toLowerCase();
   if (!(value > 0) || !Number.isFinite(value))
     return refuse('power', field, `${field}: must be greater than zero. ${say.slice(field.length + 2)}`);

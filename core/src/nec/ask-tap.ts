@@ -8,7 +8,7 @@ import type { BreakerKind, Circuit, House } from '../house/schema';
 import type { Device, Load } from '../house/schema-equipment';
 import { addEntity, assignToCircuit, placeBoxes } from '../edits/verbs';
 import type { NewBox } from '../house/new-box';
-import { refuse, succeed, type Result } from '../units/result';
+import { given, itemAt, mustGet, refuse, type Result, succeed } from '../units/result';
 import { checkHouse, type Finding } from './check-house';
 import { protectionOf } from './protection/circuit-protection';
 import { rules } from './rules/index';
@@ -97,13 +97,13 @@ export function askTap(house: House, question: TapQuestion): Result<readonly Tap
   const base = place.value.house;
   const ids = new Set(devices);
   const before = new Set(checkHouse(base, { rules: tapRules }).findings.map(named));
-  const outlets = devices.map((id) => indexOutlets(base).byDevice.get(id)!);
+  const outlets = devices.map((id) => given(indexOutlets(base).byDevice.get(id)));
   const spots = outlets.map((outlet) => spotOfBox(base, outlet.box));
   const answers = Object.values(base.circuits).map((circuit): TapAnswer => {
     const put = assignToCircuit(base, devices, circuit.id);
-    if (!put.ok) throw new Error(put.problems[0]!.message);
+    if (!put.ok) throw new Error(itemAt(put.problems, 0).message);
     const then = put.value.house;
-    const after = then.circuits[circuit.id]!;
+    const after = mustGet(then.circuits, circuit.id);
     const all = checkHouse(then, { rules: tapRules }).findings;
     const again = all.filter((one) => one.kind === 'fail' && !before.has(named(one)));
     // What cannot be told of the new state, and what is wrong with the circuit already, must not read as a plain yes.

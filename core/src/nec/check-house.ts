@@ -20,6 +20,7 @@ import type {
 } from './rule';
 import type { Remedy } from './remedies';
 import { rules } from './rules/index';
+import { mustGet } from '../units/result';
 
 /** A verdict with everything a person needs: the sentence, the numbers, the section, the reason. */
 export interface Finding {
@@ -108,7 +109,7 @@ const brokenRule = ({ reason }: { reason: string }): string =>
 
 function sentence(rule: Rule, one: Verdict, house: House): Pick<Finding, 'message' | 'measured' | 'required'> {
   const show = (lengthIn: number) => formatLength(lengthIn, house.standards.lengths);
-  const message = one.messageId === 'broken' ? brokenRule : (rule.meta.messages as Messages)[one.messageId]!;
+  const message = one.messageId === 'broken' ? brokenRule : mustGet(rule.meta.messages as Messages, one.messageId);
   return {
     message: message(one.data as never, show),
     measured: one.detail.measured?.(show),

@@ -2,6 +2,7 @@ import type { Decision, Edition, House } from '../house/schema';
 import { Memory } from '../cache/memory';
 import { groupBy } from '../units/group-by';
 import type { EditionEntry, Rule } from './rule';
+import { given } from '../units/result';
 
 /** A rule as an edition has it, with what the house has amended. */
 export interface EffectiveRule {
@@ -50,7 +51,7 @@ export function effectiveRules({ decisions }: House, edition: Edition, list: rea
   let byEdition = byDecisions.get(decisions);
   if (!byEdition) byDecisions.set(decisions, (byEdition = new Map()));
   let effectives = byEdition.get(edition);
-  if (!effectives || list.some((rule) => !effectives!.has(rule))) {
+  if (!effectives || list.some((rule) => !given(effectives).has(rule))) {
     const byRule = groupBy(Object.values(decisions), (one) => one.rule);
     effectives = new Map([
       ...(effectives ?? []),

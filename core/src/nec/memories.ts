@@ -6,6 +6,7 @@ import type { RoomView } from '../plan/room-view';
 import { wireHouse, type BoxMakeUp, type UnitWiring } from '../makeup/make-up';
 import type { EffectiveRule } from './effective';
 import type { Facts, ReadsBoxes, Verdict } from './rule';
+import { given, itemAt } from '../units/result';
 
 /** Verdicts of a rule about one thing; null where it does not apply to it. */
 export type Verdicts = readonly Verdict[] | null;
@@ -54,8 +55,8 @@ function findPlaces(keys: readonly object[], before: readonly object[]): Int32Ar
   // Most stand where they stood; the others are sought among those that were left over.
   const places = new Int32Array(keys.length);
   const left = new Map<object, number>();
-  for (let i = 0; i < before.length; i++) if (keys[i] !== before[i]) left.set(before[i]!, i);
-  for (let i = 0; i < keys.length; i++) places[i] = keys[i] === before[i] ? i : (left.get(keys[i]!) ?? -1);
+  for (let i = 0; i < before.length; i++) if (keys[i] !== before[i]) left.set(itemAt(before, i), i);
+  for (let i = 0; i < keys.length; i++) places[i] = keys[i] === before[i] ? i : (left.get(itemAt(keys, i)) ?? -1);
   return places;
 }
 
@@ -84,7 +85,7 @@ export class Memories {
     this.ground = groundOf(house);
     this.rooms = new Scope(NO_GROUND, views, views);
     // The list of a circuit's outlets is the same object as long as circuit and outlets are.
-    const lists = circuits.map((circuit) => outlets.byCircuit.get(circuit.id)!);
+    const lists = circuits.map((circuit) => given(outlets.byCircuit.get(circuit.id)));
     this.circuits = new Scope(this.ground, circuits, lists);
   }
 
@@ -115,8 +116,8 @@ export function gather<T>(effective: EffectiveRule, scope: Scope<T>, find: (thin
   const each = new Array<Verdicts>(things.length);
   let all: Verdict[] | null = null;
   for (let i = 0; i < things.length; i++) {
-    const place = places ? places[i]! : -1;
-    const verdicts = place >= 0 ? before!.each[place]! : find(things[i]!);
+    const place = places ? itemAt(places, i) : -1;
+    const verdicts = place >= 0 ? itemAt(given(before).each, place) : find(itemAt(things, i));
     each[i] = verdicts;
     if (verdicts) for (const one of verdicts) (all ??= []).push(one);
   }

@@ -5,6 +5,7 @@ import { indexOutlets } from '../circuits/outlets';
 import { checkHouse } from './check-house';
 import { decideAfci } from './protection/afci';
 import { decideGfci } from './protection/gfci';
+import { itemAt, mustGet } from '../units/result';
 
 interface KindEffect {
   /** What the other name would ask for, or leave open, in sentences. */
@@ -23,10 +24,10 @@ const isOpen = (house: House) =>
 /** What giving a room another name would change: findings that come and go, outlets that need protection. */
 export function effectOfKind(house: House, roomId: string, kind: RoomKind): KindEffect {
   const renamed = edit(house, 'Name', (draft) => {
-    draft.rooms[roomId]!.kind = kind;
-    if (kind === 'garage') draft.rooms[roomId]!.bays ??= 1;
+    mustGet(draft.rooms, roomId).kind = kind;
+    if (kind === 'garage') mustGet(draft.rooms, roomId).bays ??= 1;
   });
-  if (!renamed.ok) return { adds: [renamed.problems[0]!.message], drops: [] };
+  if (!renamed.ok) return { adds: [itemAt(renamed.problems, 0).message], drops: [] };
   const [before, after] = [isOpen(house), isOpen(renamed.value.house)];
   const [had, has] = [new Set(before.map((one) => one.key)), new Set(after.map((one) => one.key))];
   const adds = after.filter((one) => !had.has(one.key)).map((one) => `${one.message} (${one.section})`);

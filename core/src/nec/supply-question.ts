@@ -3,6 +3,7 @@ import type { Supply } from '../house/schema';
 import { setSupplyRemedy } from './remedies';
 import { defineRule, type EditionEntry, type RuleDefinition } from './rule';
 import type { Edition } from '../house/schema';
+import { given } from '../units/result';
 
 type Seen = 'surge' | 'emergencyDisconnect' | 'intersystemBond';
 type NoLimits = Readonly<Record<string, number>>;
@@ -33,7 +34,7 @@ export const supplyQuestion = (
       servicePanel(house) !== undefined &&
       views.some((one) => one.room.kind === 'kitchen'),
     check: ({ house }, _limits, report) => {
-      const where = { panel: servicePanel(house)!.id };
+      const where = { panel: given(servicePanel(house)).id };
       switch (house.supply[field]) {
         case 'yes':
           return [report.pass('there', undefined, where)];

@@ -2,6 +2,7 @@ import type { House, Panel } from '../house/schema';
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { feedersFrom, feederSpaces, wantedPanel } from '../circuits/panel-tree';
 import { legOf, spacesOf } from './schedule';
+import { mustGet } from '../units/result';
 
 /**
  * Panel spaces for every circuit without one that belongs to a panel: two-pole breakers first, then the largest one-pole circuit to
@@ -13,7 +14,7 @@ export function arrangePanel(house: House, panel: Panel): Record<string, number>
     ...circuits.filter((circuit) => circuit.panel === panel.id).flatMap(spacesOf),
     ...feedersFrom(house, panel.id).flatMap(feederSpaces),
   ]);
-  const vaOf = (id: string) => measureCircuitLoad(house, house.circuits[id]!).va;
+  const vaOf = (id: string) => measureCircuitLoad(house, mustGet(house.circuits, id)).va;
   const legVa = { A: 0, B: 0 };
   for (const circuit of circuits)
     if (circuit.panel === panel.id)

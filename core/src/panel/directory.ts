@@ -2,6 +2,7 @@ import type { Circuit } from '../house/schema';
 import type { Outlet } from '../circuits/outlets';
 import { wallLoop } from '../plan/wall-loop';
 import { groupBy } from '../units/group-by';
+import { itemAt } from '../units/result';
 
 const listed = (words: readonly string[]): string =>
   words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
@@ -24,7 +25,7 @@ function partOf(mine: readonly Outlet[], all: readonly Outlet[]): string {
   const plain = all.filter((one) => isPlainReceptacle(one) && one.device.circuit !== null);
   const own = new Set(mine.filter(isPlainReceptacle).map((one) => one.box));
   if (plain.every((one) => own.has(one.box))) return '';
-  const loop = wallLoop(mine[0]!.room);
+  const loop = wallLoop(itemAt(mine, 0).room);
   const boxes = [...new Set(plain.map((one) => one.box))];
   // A room may have two south walls: a stranger counts along both, in the order in which they come.
   const parts = [...groupBy(loop.walls, (wall) => wall.name)].flatMap(([name, walls]) => {

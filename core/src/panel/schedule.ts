@@ -3,6 +3,7 @@ import { measureCircuitLoad } from '../circuits/circuit-load';
 import { indexOutlets, outletsOn } from '../circuits/outlets';
 import { feedersFrom, feederSpaces, wantedPanel } from '../circuits/panel-tree';
 import { writeDirectoryEntry } from './directory';
+import { itemAt, mustGet } from '../units/result';
 
 export type Leg = 'A' | 'B';
 
@@ -56,7 +57,7 @@ const poleVa = (house: House, circuit: Circuit): number => measureCircuitLoad(ho
 
 /** What a panel that is fed from here puts on each pole of its breaker. */
 function feederPolesVa(house: House, { poles, to }: Feeder): readonly number[] {
-  const { A, B } = loadLegs(house, house.panels[to]!).legVa;
+  const { A, B } = loadLegs(house, mustGet(house.panels, to)).legVa;
   return poles === 1 ? [A + B] : [A, B];
 }
 
@@ -65,7 +66,7 @@ function feedersBySpace(house: House, panel: Panel): Map<number, { feeder: Feede
   const bySpace = new Map<number, { feeder: Feeder; continued: boolean; va: number }>();
   for (const feeder of feedersFrom(house, panel.id)) {
     const poles = feederPolesVa(house, feeder);
-    feederSpaces(feeder).forEach((space, i) => bySpace.set(space, { feeder, continued: i > 0, va: poles[i]! }));
+    feederSpaces(feeder).forEach((space, i) => bySpace.set(space, { feeder, continued: i > 0, va: itemAt(poles, i) }));
   }
   return bySpace;
 }
@@ -96,7 +97,7 @@ export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: C
         feeder: fed?.feeder,
         continued: fed?.continued ?? false,
         breaker: fed ? 'plain' : undefined,
-        directory: fed ? `Feeder to ${house.panels[fed.feeder.to]!.name}` : '',
+        directory: fed ? `Feeder to ${mustGet(house.panels, fed.feeder.to).name}` : '',
         va: fed?.va ?? 0,
       };
     const { circuit, continued } = found;

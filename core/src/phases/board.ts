@@ -18,6 +18,7 @@ import { inRoom } from '../plan/room-view';
 import { count } from '../units/count';
 import { changesSince } from '../walk/changes';
 import { walkingOrder } from '../walk/walk-sheets';
+import { given, itemAt } from '../units/result';
 
 /** What only the server knows of a house: the last revision that somebody has signed, as it was. */
 interface Signed {
@@ -105,7 +106,7 @@ function boxWork(sight: Sight, room: Room): Work {
   const wrong = (sight.violations.get(room.id) ?? []).filter((one) => OF_BOXES.has(one.stage));
   const open = sight.asked.get(room.id) ?? 0;
   const blocked = [
-    ...(wrong.length > 0 ? [`${count(wrong.length, 'violation')}: ${wrong[0]!.message}`] : []),
+    ...(wrong.length > 0 ? [`${count(wrong.length, 'violation')}: ${itemAt(wrong, 0).message}`] : []),
     ...(open > 0 ? [`${count(open, 'question')} of the brief open`] : []),
   ];
   const of = boxes.length + wrong.length;
@@ -120,7 +121,7 @@ const tickWork =
     return {
       done: boxes.filter((box) => isAtLeast(box, step)).length,
       of: boxes.length,
-      blocked: waiting.map((box) => `${box.tag} waits for ${box.trimWaits!.replaceAll('-', ' ')}`),
+      blocked: waiting.map((box) => `${box.tag} waits for ${given(box.trimWaits).replaceAll('-', ' ')}`),
     };
   };
 
@@ -230,5 +231,5 @@ export function boardOf(house: House, signed?: Signed | 'not asked'): readonly B
 
 /** The first phase that is not done in every room: where the house stands. */
 export function phaseOf(board: readonly BoardRow[]): Phase {
-  return PHASES.find((_, i) => board.some((row) => !['done', 'none'].includes(row.cells[i]!.state))) ?? 'final';
+  return PHASES.find((_, i) => board.some((row) => !['done', 'none'].includes(itemAt(row.cells, i).state))) ?? 'final';
 }

@@ -6,6 +6,7 @@ import { facingOf, projectOnto } from '../plan/facing';
 import { inRoom, type RoomView } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { BOX_TYPES, typeOf } from './box-catalogue';
+import { given, itemAt, mustGet } from '../units/result';
 
 /** A box in the next room that stands in the same wall, where this room sees it. */
 interface BackToBackBody {
@@ -28,7 +29,7 @@ export const overlap = (alongIn: number, upIn: number, a: Width, b: Width, gapIn
 
 /** What the next rooms have in the walls of a room. */
 export const bodiesBackToBack = (house: House, roomId: string): readonly BackToBackBody[] =>
-  bodiesBehind(house, house.rooms[roomId]!);
+  bodiesBehind(house, mustGet(house.rooms, roomId));
 
 const bodiesBehind = memo(findBodies, ({ boxes, rooms }, room) => [room, boxes, rooms]);
 
@@ -45,7 +46,7 @@ function findBodies(house: House, room: Room): readonly BackToBackBody[] {
   return found;
 }
 
-const usualDepthIn = (gangs: number): number => BOX_TYPES.find((one) => one.id === `gang-${gangs}`)!.depthIn;
+const usualDepthIn = (gangs: number): number => given(BOX_TYPES.find((one) => one.id === `gang-${gangs}`)).depthIn;
 
 /** How deep a box is with the one behind a place, inches; undefined where they do not stand back to back. */
 const depthsTogether = (
@@ -82,7 +83,7 @@ export function metBackToBack(
   const { at, gangs } = box;
   if (at.kind !== 'wall') return [];
   const place = {
-    atIn: toLoop(wallLoop(house.rooms[box.room]!), at.wall, at.alongIn),
+    atIn: toLoop(wallLoop(mustGet(house.rooms, box.room)), at.wall, at.alongIn),
     heightIn: at.heightIn,
     gangs,
     depthIn: typeOf(house, box).depthIn,
@@ -134,9 +135,11 @@ export function collisionsOf(house: House, views: readonly RoomView[]): readonly
   views.forEach((view, i) => {
     if (view === last?.views[i]) return;
     stale.add(view.room.id);
-    for (const id of roomsBehind(house).get(view.room.id)!) stale.add(id);
+    for (const id of given(roomsBehind(house).get(view.room.id))) stale.add(id);
   });
-  const each = views.map((view, i) => (stale.has(view.room.id) ? findCollisions(house, view) : last!.each[i]!));
+  const each = views.map((view, i) =>
+    stale.has(view.room.id) ? findCollisions(house, view) : itemAt(given(last).each, i),
+  );
   foundByRooms.set(rooms, { parts, views, each });
   return each.flat();
 }
@@ -147,7 +150,7 @@ function findCollisions(house: House, view: RoomView): readonly Collision[] {
     const { at } = box;
     if (at.kind !== 'wall') return;
     for (let n = 0; n < i; n++) {
-      const other = view.boxes[n]!;
+      const other = itemAt(view.boxes, n);
       if (other.at.kind !== 'wall' || other.at.wall !== at.wall) continue;
       if (overlap(other.at.alongIn - at.alongIn, other.at.heightIn - at.heightIn, box, other))
         found.push({ box, other });

@@ -3,6 +3,7 @@ import type { Box, BoxType, Ceiling, Covering, House, Siding } from '../house/sc
 import { memo } from '../cache/memo';
 import { HABITABLE_ROOMS } from './habitable';
 import { viewRoom } from '../plan/room-view';
+import { given, mustGet } from '../units/result';
 
 const device = (
   id: string,
@@ -160,7 +161,7 @@ export const findBoxType = (house: Pick<House, 'standards'>, id: string | undefi
 /** What covers the wall behind a box, or the usual covering; undefined for one that is in no wall. */
 export function coveringAt(house: House, box: Box): Covering | undefined {
   const { at } = box;
-  const room = house.rooms[box.room]!;
+  const room = mustGet(house.rooms, box.room);
   // Outdoors it is siding, of which it says itself what it wants.
   if (at.kind !== 'wall' || OUTDOOR_KINDS.has(room.kind)) return undefined;
   const corner = room.corners.find((one) => one.id === at.wall);
@@ -174,7 +175,7 @@ export function coveringAt(house: House, box: Box): Covering | undefined {
 export function suitableType(house: House, box: Box): BoxType {
   const devices = Object.values(box.devices);
   const oldWork = box.state === 'existing' || box.state === 'moved';
-  const pick = (id: string) => findBoxType(house, id)!;
+  const pick = (id: string) => given(findBoxType(house, id));
   if (devices.length > 0 && devices.every((one) => one.kind === 'low-voltage')) return pick('low-voltage-1');
   if (box.at.kind === 'floor') return pick('floor-1');
   if (devices.some((one) => one.kind === 'fan')) return pick('fan-brace');
@@ -183,7 +184,8 @@ export function suitableType(house: House, box: Box): BoxType {
     if (heavy || isFanPlace(house, box)) return pick('fan-brace');
     return pick(oldWork ? 'round-old-work' : 'round-ceiling');
   }
-  if (OUTDOOR_KINDS.has(house.rooms[box.room]!.kind)) return pick(box.gangs > 1 ? 'weatherproof-2' : 'weatherproof-1');
+  if (OUTDOOR_KINDS.has(mustGet(house.rooms, box.room).kind))
+    return pick(box.gangs > 1 ? 'weatherproof-2' : 'weatherproof-1');
   const covering = coveringAt(house, box);
   const onWall = devices.some((one) => one.kind === 'luminaire' || one.kind === 'alarm');
   if (onWall) return pick('octagon-4');
@@ -261,7 +263,7 @@ function inCeiling(ceiling: Ceiling | undefined): BoxSetting {
 
 /** Whether a box outdoors wants a block, since the siding under it is not flat. */
 export function needsSidingBlock(house: House, box: Box): boolean {
-  const { kind, siding } = house.rooms[box.room]!;
+  const { kind, siding } = mustGet(house.rooms, box.room);
   return (
     box.at.kind === 'wall' &&
     OUTDOOR_KINDS.has(kind) &&
@@ -297,7 +299,7 @@ export const THICK_COVERING_IN = 0.8;
 
 /** Front edges stand flush; not over 1/4 in back in a covering that does not burn, not at all in one that does: NEC 314.20. */
 export function settingOf(house: House, box: Box): BoxSetting {
-  const room = house.rooms[box.room]!;
+  const room = mustGet(house.rooms, box.room);
   if (box.at.kind === 'ceiling') return inCeiling(room.ceiling);
   if (box.at.kind === 'wall' && OUTDOOR_KINDS.has(room.kind)) return inSiding(room.siding);
   const covering = coveringAt(house, box);

@@ -1,6 +1,7 @@
 import { halfBoxWidthIn } from '../plan/framing-sizes';
 import { perRoom, type RoomView } from '../plan/room-view';
 import { straightRuns, wallLoop } from '../plan/wall-loop';
+import { itemAt } from '../units/result';
 
 /** A box so near before an inside corner is behind furniture and hard to plug into: *common practice*, where a stud elsewhere serves. */
 const BEFORE_CORNER_IN = 4;
@@ -9,7 +10,7 @@ const BEFORE_CORNER_IN = 4;
 const insideCorners = perRoom((view: RoomView): readonly number[] => {
   const lines = straightRuns(wallLoop(view.room));
   return lines.flatMap((line, i) => {
-    const [before, here] = [lines.at(i - 1)!.at(-1)!, line[0]!];
+    const [before, here] = [itemAt(itemAt(lines, i - 1), -1), itemAt(line, 0)];
     if (before.boundary === 'open' || here.boundary === 'open') return [];
     // Outlines run clockwise: a turn to the right is a corner that one stands in.
     const turn = before.unit.x * here.unit.y - before.unit.y * here.unit.x;

@@ -1,6 +1,7 @@
 import { boundsOf, isInside, type Point } from '../geometry/geometry';
 import { cutIntervals, lengthOf } from '../geometry/intervals';
 import type { Joists, Room, Standards } from '../house/schema';
+import { itemAt } from '../units/result';
 
 type CeilingRows = Standards['ceilingRows'];
 
@@ -85,7 +86,7 @@ export function ceilingGrid(room: Room, grid: Grid, avoid: readonly (readonly Po
   const dy = grid.over ? shiftTo(ys, grid.over.y - minY) : 0;
   const all = ys.flatMap((y) => xs.map((x) => ({ x: minX + x + dx, y: minY + y + dy })));
   const places = all.filter((at) => isInside(at, room.corners) && !avoid.some((outline) => isInside(at, outline)));
-  const step = (values: readonly number[]) => (values.length > 1 ? values[1]! - values[0]! : 0);
+  const step = (values: readonly number[]) => (values.length > 1 ? itemAt(values, 1) - itemAt(values, 0) : 0);
   return { places, stepX: step(xs), stepY: step(ys), left: all.length - places.length };
 }
 

@@ -26,6 +26,7 @@ import {
 import { isInCorner } from './inside-corners';
 import { isTakenFromBehind } from './back-to-back';
 import { roundToSixteenth } from '../units/length';
+import { given, itemAt, mustGet } from '../units/result';
 
 export interface PlacementLimits {
   readonly wall: { readonly reachIn: number; readonly minWallIn: number };
@@ -181,13 +182,13 @@ class Filling {
   fewestFrom(places: readonly Place[]): Placed[] | undefined {
     const cover = coverWithFewest({ ...this.#problem, candidatesIn: along(places) });
     if (cover.kind !== 'covered') return undefined;
-    return cover.chosenIn.map((at) => this.#boxAt(places.find((one) => Math.abs(one.at - at) < HAIR_IN)!));
+    return cover.chosenIn.map((at) => this.#boxAt(given(places.find((one) => Math.abs(one.at - at) < HAIR_IN))));
   }
 
   /** Where something of it no box on the wall can reach: the rest is completed; what is left is served from the floor, or named. */
   asFarAsPossible(tiers: readonly (readonly Place[])[]): Pick<Part, 'boxes' | 'unreachable'> {
     const { stretch, purpose } = this.wanted;
-    const { pieces, holes } = splitByReach(this.#problem, along(tiers.at(-1)!));
+    const { pieces, holes } = splitByReach(this.#problem, along(itemAt(tiers, -1)));
     const boxes = pieces.flatMap((piece) => this.#coverPiece(piece, tiers, this.#problem.fixedIn) ?? []);
     const floor = purpose === 'wall space' ? placesInFloor(this.view, this.wanted) : [];
     const unreachable: Proposal['unreachable'][number][] = [];
@@ -221,7 +222,7 @@ class Filling {
       const cover = coverWithFewest({ lengthIn: lengthOf(piece), reachIn, fixedIn, candidatesIn: along(places) });
       if (cover.kind !== 'covered') continue;
       return cover.chosenIn.map((at) => {
-        const place = places.find((one) => Math.abs(one.at - at) < HAIR_IN)!;
+        const place = given(places.find((one) => Math.abs(one.at - at) < HAIR_IN));
         return this.#boxAt({ ...place, at: (piece.fromIn + place.at) % Math.max(this.#lengthIn, HAIR_IN) });
       });
     }
@@ -237,7 +238,7 @@ function fill(house: House, view: RoomView, wanted: Wanted): Part {
   const filling = new Filling(view, wanted);
   const tiers = placesAlong(house, view, wanted);
   // Out of corners and clear of furniture where that takes no box more than the fewest.
-  const fewest = filling.fewestFrom(tiers[2]!);
+  const fewest = filling.fewestFrom(itemAt(tiers, 2));
   for (const places of tiers) {
     const boxes = filling.fewestFrom(places);
     if (boxes && !(fewest && boxes.length > fewest.length)) return { missing, unreachable: [], boxes };
@@ -264,7 +265,10 @@ function splitByReach(
   const meetsItself = endless && first !== last && first?.fromIn === 0 && last?.toIn === lengthIn;
   if (!meetsItself) return { pieces, holes };
   // On a loop the first piece goes on from the last.
-  return { pieces: [...pieces.slice(1, -1), { fromIn: last!.fromIn, toIn: lengthIn + first!.toIn }], holes };
+  return {
+    pieces: [...pieces.slice(1, -1), { fromIn: given(last).fromIn, toIn: lengthIn + given(first).toIn }],
+    holes,
+  };
 }
 
 /** What a box at a distance from the start of a stretch reaches of it; around the start of one without an end, too. */
@@ -329,8 +333,8 @@ export const proposeForRoom = (house: House, roomId: string, limits: PlacementLi
  * the others leave of it. Nothing is proposed only where nothing of the wall is out of reach.
  */
 export function proposeForWall(house: House, roomId: string, wallId: string, limits: PlacementLimits): Proposal {
-  const loop = wallLoop(house.rooms[roomId]!);
-  const wall = loop.walls.find((one) => one.id === wallId)!;
+  const loop = wallLoop(mustGet(house.rooms, roomId));
+  const wall = given(loop.walls.find((one) => one.id === wallId));
   const isOnWall = (atIn: number) => fromLoop(loop, atIn).wall.id === wallId;
   // A stretch over the start of the loop goes on beyond its length.
   const walls = [0, loop.lengthIn].map((turn) => ({
@@ -367,7 +371,7 @@ export function proposeForHouse(house: House, limits: PlacementLimits): Proposal
 /** The proposal as boxes that can be placed as one edit; origin `code`. */
 export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId): NewBox[] {
   return proposal.boxes.map(({ room, atLoopIn, heightIn, on }) => {
-    const loop = wallLoop(house.rooms[room]!);
+    const loop = wallLoop(mustGet(house.rooms, room));
     const { wall, alongIn } = fromLoop(loop, atLoopIn);
     const bracket = on === 'bracket' && isFramedAt(viewRoom(house, room), wall.id);
     return {
@@ -378,7 +382,7 @@ export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId):
         on === 'floor'
           ? { kind: 'floor', ...floorPoint(loop, atLoopIn) }
           : { kind: 'wall', wall: wall.id, alongIn: roundToSixteenth(alongIn), heightIn },
-      devices: [newDevice('receptacle', newId('device'), asPlaced(house.rooms[room]!))],
+      devices: [newDevice('receptacle', newId('device'), asPlaced(mustGet(house.rooms, room)))],
       ...(bracket ? { bracket } : {}),
     };
   });

@@ -1,4 +1,5 @@
 import { HAIR_IN, type Interval } from '../geometry/intervals';
+import { itemAt } from '../units/result';
 
 /** How well a stretch is served by receptacles along it. */
 export interface Reach {
@@ -47,21 +48,21 @@ export function measureReach(stretch: Stretch, placesFromStartIn: readonly numbe
       worstAtIn: stretch.fromIn + length / 2,
     };
   const places = stretch.endless
-    ? [placesFromStartIn.at(-1)! - length, ...placesFromStartIn, placesFromStartIn[0]! + length]
+    ? [itemAt(placesFromStartIn, -1) - length, ...placesFromStartIn, itemAt(placesFromStartIn, 0) + length]
     : placesFromStartIn;
   const gaps: Interval[] = [];
-  let [worst, worstAt] = [0, places[0]!];
+  let [worst, worstAt] = [0, itemAt(places, 0)];
   const consider = (from: number, to: number, distanceIn: number, at: number) => {
     const [clippedFrom, clippedTo] = [Math.max(0, from), Math.min(length, to)];
     if (distanceIn > worst + 1e-9) [worst, worstAt] = [distanceIn, Math.max(0, Math.min(length, at))];
     if (clippedTo - clippedFrom > HAIR_IN)
       gaps.push({ fromIn: stretch.fromIn + clippedFrom, toIn: stretch.fromIn + clippedTo });
   };
-  if (!stretch.endless) consider(0, places[0]! - allowedIn, places[0]!, 0);
+  if (!stretch.endless) consider(0, itemAt(places, 0) - allowedIn, itemAt(places, 0), 0);
   places.slice(1).forEach((at, i) => {
-    const before = places[i]!;
+    const before = itemAt(places, i);
     consider(before + allowedIn, at - allowedIn, (at - before) / 2, (at + before) / 2);
   });
-  if (!stretch.endless) consider(places.at(-1)! + allowedIn, length, length - places.at(-1)!, length);
+  if (!stretch.endless) consider(itemAt(places, -1) + allowedIn, length, length - itemAt(places, -1), length);
   return { gaps, worstIn: worst, worstAtIn: stretch.fromIn + worstAt };
 }

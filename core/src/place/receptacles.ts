@@ -7,6 +7,7 @@ import { perRoom, type RoomView } from '../plan/room-view';
 import { nearestWall, toLoop, wallLoop } from '../plan/wall-loop';
 import { measureWallSpaces, type WallSpace } from '../plan/wall-spaces';
 import { measureReach, placesIn, type Reach } from './reach';
+import { given } from '../units/result';
 
 type Receptacle = Extract<Device, { kind: 'receptacle' }>;
 
@@ -147,7 +148,7 @@ const boxesOverCounters = perRoom(
   (view): ReadonlySet<string> =>
     new Set(
       measureCounterSpaces(view).flatMap((space) =>
-        aboveCounter(view, space, SERVES_ABOVE_IN).map((one) => one.box!.id),
+        aboveCounter(view, space, SERVES_ABOVE_IN).map((one) => given(one.box).id),
       ),
     ),
 );

@@ -4,6 +4,7 @@ import { LOAD_LIBRARY } from '../loads/library';
 import { isTypical } from '../circuits/circuit-load';
 import { indexOutlets } from '../circuits/outlets';
 import { groupBy } from '../units/group-by';
+import { given } from '../units/result';
 
 /** How Article 220 takes a piece of equipment. */
 export type LoadGroup =
@@ -107,12 +108,12 @@ type Within = (circuit: Circuit) => boolean;
  */
 function managedShares(loads: readonly Load[], edition: Edition): ReadonlyMap<Load, number> {
   const counts = loads.filter((one) => one.managed && (edition === '2023' || groupOf(one, true) === 'vehicle'));
-  const groups = groupBy(counts, (one) => one.managed!.group || one.id);
+  const groups = groupBy(counts, (one) => given(one.managed).group || one.id);
   const shares = new Map<Load, number>();
   for (const some of groups.values()) {
     const wholeVa = some.reduce((sum, one) => sum + one.va, 0);
     // Where members of a group name different limits the largest is the one that is sure to hold.
-    const limitVa = Math.max(...some.map((one) => one.managed!.limitA * one.volts));
+    const limitVa = Math.max(...some.map((one) => given(one.managed).limitA * one.volts));
     for (const one of some) shares.set(one, Math.min(one.va, (one.va * limitVa) / wholeVa));
   }
   return shares;

@@ -1,3 +1,4 @@
+import { given } from '../units/result';
 /** Table 220.55, one row a number of appliances from 1 to 25: columns A and B in percent, C in kilowatts. *From memory*, high. */
 const ROWS: readonly (readonly [a: number, b: number, c: number])[] = [
   [80, 80, 8],
@@ -39,7 +40,7 @@ const [SMALL_KW, MIDDLE_KW, COLUMN_C_KW] = [3.5, 8.75, 12];
 function rowFor(count: number): readonly [a: number, b: number, c: number] {
   const row = ROWS[count - 1];
   if (row) return row;
-  const [, b] = LATER_B.find(([most]) => count <= most)!;
+  const [, b] = given(LATER_B.find(([most]) => count <= most));
   return [30, b, count <= 40 ? 15 + count : 25 + 0.75 * count];
 }
 

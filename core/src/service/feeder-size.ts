@@ -3,6 +3,7 @@ import { ambientFactor90, ampacityOf, RESISTANCE, type Metal } from '../electric
 import { airAround } from '../circuits/sizing';
 import { CONDUCTOR_SIZES, type ConductorSize, type Feeder, type House } from '../house/schema';
 import { atLeast, groundConductor, serviceConductors } from './service-conductors';
+import { itemAt } from '../units/result';
 
 type Wiring = Feeder['wiring'];
 
@@ -33,7 +34,7 @@ export function feederAmpacity({ wiring, conductor, airC }: Laid): number {
 /** The largest breaker on conductors of such an ampacity: the next standard rating, 240.4(B), but never past 240.4(D). */
 export function largestFeederBreaker(feeder: Laid): number {
   const ampacity = feederAmpacity(feeder);
-  const next = nextStandardRating(ampacity) ?? STANDARD_RATINGS_A.at(-1)!;
+  const next = nextStandardRating(ampacity) ?? itemAt(STANDARD_RATINGS_A, -1);
   const { size, metal } = feeder.conductor;
   return ampacity > 0 ? Math.min(next, SMALL_MAX_A[metal][size] ?? Infinity) : 0;
 }

@@ -1,6 +1,7 @@
 import type { Edition } from '../house/schema';
 import { cookingDemandVa } from './cooking-demand';
 import type { Connected, DwellingLoads, LoadGroup } from './connected-loads';
+import { itemAt } from '../units/result';
 
 /** One line of a load calculation, as it is written on the form. */
 export interface CalculationLine {
@@ -74,7 +75,7 @@ const lightingDemandVa = (va: number): number =>
 /** Demand of dryers by their number, percent: Table 220.54, *from memory*, high. */
 function dryerPercent(n: number): number {
   if (n <= 4) return 100;
-  if (n <= 11) return [85, 75, 65, 60, 55, 50, 47][n - 5]!;
+  if (n <= 11) return itemAt([85, 75, 65, 60, 55, 50, 47], n - 5);
   if (n <= 23) return 47 - (n - 11);
   return n <= 42 ? 35 - 0.5 * (n - 23) : 25;
 }

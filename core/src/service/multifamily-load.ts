@@ -10,6 +10,7 @@ import {
   type CalculationLine,
   type LoadCalculation,
 } from './load-calculation';
+import { given } from '../units/result';
 
 /** Demand of multifamily dwellings by the number of units, percent: Table 220.84, 220.84(B) from 2020. *From memory*, medium. */
 const MULTIFAMILY: readonly (readonly [most: number, percent: number])[] = [
@@ -69,7 +70,7 @@ function connectedLines(loads: DwellingLoads): CalculationLine[] {
 export function multifamilyLoad(loads: DwellingLoads): LoadCalculation {
   const lines = connectedLines(loads);
   const total = sumVa(lines);
-  const [, percent] = MULTIFAMILY.find(([most]) => loads.dwellings <= most)!;
+  const [, percent] = given(MULTIFAMILY.find(([most]) => loads.dwellings <= most));
   return finish(
     loads,
     [

@@ -1,4 +1,5 @@
 import { CONDUCTOR_SIZES, TRADE_SIZES, type ConductorSize, type Feeder } from '../house/schema';
+import { itemAt } from '../units/result';
 
 /** Cross sections of THHN and THWN-2 conductors, square inches: Chapter 9, Table 5. *From memory*, high. */
 export const CONDUCTOR_IN2: Readonly<Record<ConductorSize, number>> = {
@@ -51,7 +52,7 @@ export function racewayFill(
   const { kind, trade } = feeder.raceway;
   return {
     takenIn2: conductorsOf(feeder).reduce((sum, size) => sum + CONDUCTOR_IN2[size], 0),
-    allowedIn2: ALLOWED_IN2[kind][TRADE_SIZES.indexOf(trade)]!,
+    allowedIn2: itemAt(ALLOWED_IN2[kind], TRADE_SIZES.indexOf(trade)),
   };
 }
 

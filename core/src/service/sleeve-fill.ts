@@ -1,5 +1,6 @@
 import { TRADE_SIZES, type House, type Sleeve, type SleeveContent } from '../house/schema';
 import { ALLOWED_IN2, CONDUCTOR_IN2 } from './raceway-fill';
+import { given, mustGet } from '../units/result';
 
 /**
  * Widest side of cables, inches: a flat one counts as a round one of that width (Chapter 9, Note 9). Typical, *common practice*, from
@@ -29,7 +30,7 @@ export const isPower = (what: SleeveContent): boolean => what.startsWith('nm ') 
 const isWire = (what: SleeveContent): boolean => what.startsWith('wire ');
 function areaOf(what: SleeveContent): number {
   if (isWire(what)) return CONDUCTOR_IN2[what.slice(5) as keyof typeof CONDUCTOR_IN2];
-  return (Math.PI / 4) * CABLE_IN[what]! ** 2;
+  return (Math.PI / 4) * mustGet(CABLE_IN, what) ** 2;
 }
 
 /** How many of Table 1's percent: one piece, two, or three and more. */
@@ -65,7 +66,7 @@ export function roomFor(sleeve: Pick<Sleeve, 'kind' | 'trade' | 'holds'>, what: 
   let more = 0;
   // Two take less of a raceway than one or three may: where two do not fit three may.
   for (let n = 1; n <= 60; n++)
-    if (fits(sleeveFill({ ...sleeve, holds: [...sleeve.holds, { what, count: n }] })!)) more = n;
+    if (fits(given(sleeveFill({ ...sleeve, holds: [...sleeve.holds, { what, count: n }] })))) more = n;
     else if (n > 3) break;
   return more;
 }

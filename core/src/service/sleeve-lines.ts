@@ -3,6 +3,7 @@ import type { House, Room, Sleeve } from '../house/schema';
 import { cableBetween, spotOfBox } from '../circuits/cable-run';
 import { boxPoint } from '../plan/points';
 import { placeOfEnd } from './sleeve-fill';
+import { itemAt } from '../units/result';
 
 /** One sleeve as it is seen on a level: between the walls of its rooms that face each other, or a stub where its other end lies elsewhere. */
 interface SleeveLine {
@@ -21,7 +22,7 @@ const middleOf = (room: Room): Point => {
 /** The point of a room's outline nearest to a place. */
 const edgeTowards = ({ corners }: Room, place: Point): Point =>
   corners
-    .map((corner, i) => nearestOnSegment(place, corner, corners[(i + 1) % corners.length]!))
+    .map((corner, i) => nearestOnSegment(place, corner, itemAt(corners, (i + 1) % corners.length)))
     .reduce((best, one) => (distance(one, place) < distance(best, place) ? one : best));
 
 /** The box that an end lies in, on the plan; undefined where none is said. */

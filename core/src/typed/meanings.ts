@@ -5,6 +5,7 @@ import { featureOutline } from '../plan/points';
 import { findWall, pointOnWall, wallLoop } from '../plan/wall-loop';
 import { addTypedRoom, roomsMeant as roomsBeside, sizesMeant } from './typed-room';
 import { addTypedThing, readThing, roomsMeant, namesIn } from './typed-thing';
+import { given, mustGet } from '../units/result';
 
 /** One of several things that a line may mean. */
 interface Meaning {
@@ -41,7 +42,7 @@ function outlineOf(house: House, level: string, line: string, selected: string |
   if (!readThing(line)) {
     const made = addTypedRoom(house, level, line, selected, newId);
     return made.ok && made.value.edited.ok
-      ? made.value.edited.value.house.rooms[made.value.roomId]!.corners
+      ? mustGet(made.value.edited.value.house.rooms, made.value.roomId).corners
       : undefined;
   }
   const made = addTypedThing(house, level, line, selected, newId);
@@ -49,9 +50,9 @@ function outlineOf(house: House, level: string, line: string, selected: string |
   const { house: then } = made.value.edited.value;
   const { id } = made.value;
   const feature = then.features[id];
-  if (feature) return featureOutline(then.rooms[feature.room]!, feature);
-  const opening = then.openings[id]!;
-  const wall = findWall(wallLoop(then.rooms[opening.room]!), opening.wall)!;
+  if (feature) return featureOutline(mustGet(then.rooms, feature.room), feature);
+  const opening = mustGet(then.openings, id);
+  const wall = given(findWall(wallLoop(mustGet(then.rooms, opening.room)), opening.wall));
   const [from, to] = [opening.alongIn, opening.alongIn + opening.widthIn];
   return [
     pointOnWall(wall, from, -SEEN_IN),

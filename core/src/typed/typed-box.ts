@@ -4,7 +4,7 @@ import { fromLoop, toLoop, wallLoop, wrapIn } from '../plan/wall-loop';
 import type { House, Room } from '../house/schema';
 import { usualHeightIn } from '../place/receptacles';
 import { formatLength, parseLength } from '../units/length';
-import { refuse, succeed, type Result } from '../units/result';
+import { given, mustGet, refuse, type Result, succeed } from '../units/result';
 
 type TypedKind = 'receptacle' | 'switch' | 'luminaire' | 'alarm';
 
@@ -59,7 +59,7 @@ function readLengths(text: string): Result<{ along: number | undefined; height: 
     const second = parseLength(height, 'Height');
     return second.ok ? succeed({ along: first.value, height: second.value }) : second;
   };
-  if (apart) return both(apart['along']!, apart['height']!);
+  if (apart) return both(mustGet(apart, 'along'), mustGet(apart, 'height'));
   if (text === '') return succeed({ along: undefined, height: undefined });
   const whole = parseLength(text, 'Distance');
   if (whole.ok) return succeed({ along: whole.value, height: undefined });
@@ -77,7 +77,7 @@ function nearestLatch(house: House, room: Room, cursorIn: number) {
     const { alongIn, outward } = latchAlongIn(way.seen, wallOf(view, way.wall).lengthIn);
     const atIn = toLoop(loop, way.wall, alongIn);
     const gap = wrapIn(loop, atIn - cursorIn);
-    const to = way.behind === undefined ? 'outside' : house.rooms[way.behind]!.name;
+    const to = way.behind === undefined ? 'outside' : mustGet(house.rooms, way.behind).name;
     return [{ atIn, outward, to, gap: Math.min(gap, loop.lengthIn - gap) }];
   });
   return latches.toSorted((a, b) => a.gap - b.gap)[0];
@@ -104,11 +104,13 @@ function boxInTheWay(house: House, room: Room, kind: TypedKind, atLoopIn: number
  * @param cursorIn The last place, inches along the room's loop.
  */
 export function readTypedBox(house: House, room: Room, cursorIn: number, text: string): Result<TypedBox> {
-  const read = FORM.exec(text.trim())!.groups!;
+  const read = given(given(FORM.exec(text.trim())).groups);
   const [kind, each, gfci] = KINDS[read['word']?.toLowerCase() ?? ''] ?? [undefined, 1, false];
   const count = each * Number(read['count'] ?? 1);
-  const isLatch = /\blatch\b/i.test(read['rest']!);
-  const rest = read['rest']!.replace(/\blatch\b/i, '').trim();
+  const isLatch = /\blatch\b/i.test(mustGet(read, 'rest'));
+  const rest = mustGet(read, 'rest')
+    .replace(/\blatch\b/i, '')
+    .trim();
   if (!kind && rest === '') return refuse('form', 'tape', HELP);
   if (kind && (count < 1 || count > MOST_GANGS))
     return refuse('gangs', 'tape', `${count} in one box is not made: one to ${MOST_GANGS} gangs are.`);
@@ -127,7 +129,11 @@ export function readTypedBox(house: House, room: Room, cursorIn: number, text: s
     return refuse('height', 'tape', 'Only receptacles and switches are called out with a height.');
   const loop = wallLoop(room);
   if ((along ?? 0) > loop.lengthIn)
-    return refuse('too-far', 'tape', `${show(along!)} is more than once around ${room.name} (${show(loop.lengthIn)}).`);
+    return refuse(
+      'too-far',
+      'tape',
+      `${show(given(along))} is more than once around ${room.name} (${show(loop.lengthIn)}).`,
+    );
   const latch = isLatch ? nearestLatch(house, room, cursorIn) : undefined;
   if (isLatch && !latch) return refuse('latch', 'tape', `${room.name} has no door whose latch one could measure from.`);
   const atLoopIn = latch

@@ -5,7 +5,7 @@ import { addRoom, setAgainst, type Side } from '../edits/place-room';
 import { rectangleCorners } from '../edits/verbs';
 import type { NewId } from '../house/new-box';
 import { parseLength } from '../units/length';
-import { refuse, succeed, type Result } from '../units/result';
+import { given, itemAt, mustGet, refuse, type Result, succeed } from '../units/result';
 import { findRoomByName, roomsMeant as namesLike } from './typed-thing';
 
 const FORM =
@@ -47,7 +47,7 @@ function unitsOf(kind: RoomKind, texts: readonly [string, string]): Units {
     .map((text) => text.trim())
     .filter((text) => BARE.test(text))
     .map(Number);
-  const { leastIn, mostFt } = [SMALL, SERVING, OUTDOORS, LIVED_IN].find((one) => one.kinds.test(kind))!;
+  const { leastIn, mostFt } = given([SMALL, SERVING, OUTDOORS, LIVED_IN].find((one) => one.kinds.test(kind)));
   const [asFeet, asInches] = [bare.every((one) => one <= mostFt), bare.every((one) => one >= leastIn)];
   if (asFeet && asInches && bare.length > 0) return 'both';
   if (asFeet !== asInches) return asFeet ? 'feet' : 'inches';
@@ -78,10 +78,10 @@ function readSizes(kind: RoomKind, texts: readonly [string, string]): readonly [
 /** The lines that say the sizes of a typed room with their unit, where bare numbers may be feet or inches; else none. */
 export function sizesMeant(text: string): readonly { readonly line: string; readonly words: string }[] {
   const read = FORM.exec(text.trim())?.groups;
-  const split = read && splitWidth(read['before']!);
+  const split = read && splitWidth(mustGet(read, 'before'));
   const kind = split && readKind(split.what)?.kind;
   if (!read || !split || !kind) return [];
-  const [width, depth] = [split.width.trim(), read['depth']!.trim()];
+  const [width, depth] = [split.width.trim(), mustGet(read, 'depth').trim()];
   if (unitsOf(kind, [width, depth]) !== 'both') return [];
   const tail = read['side'] ? ` ${text.trim().slice(text.trim().search(/(?:north|south|east|west)\s+of\s/i))}` : '';
   return ["'", '"'].map((mark) => {
@@ -108,7 +108,7 @@ function readKind(text: string): { kind: RoomKind; name: string | undefined } | 
   const found = kind ?? alias;
   if (!found) return undefined;
   const isBare = clean === found.replaceAll('-', ' ');
-  return { kind: found, name: isBare ? undefined : text.trim()[0]!.toUpperCase() + text.trim().slice(1) };
+  return { kind: found, name: isBare ? undefined : itemAt(text.trim(), 0).toUpperCase() + text.trim().slice(1) };
 }
 
 /** Splits "bedroom 2 12' 6" into what and width: the longest ending that is a length is the width. */
@@ -132,7 +132,7 @@ export function addTypedRoom(
   newId: NewId,
 ): Result<{ edited: Result<Edited>; roomId: string }> {
   const read = FORM.exec(text.trim())?.groups;
-  const split = read && splitWidth(read['before']!);
+  const split = read && splitWidth(mustGet(read, 'before'));
   if (!read || !split)
     return refuse('form', 'tape', `Type a kind and a size: bedroom 12' x 11'6, then where: east of Hall.`);
   const what = readKind(split.what);
@@ -144,7 +144,7 @@ export function addTypedRoom(
         .map((kind) => kind.replaceAll('-', ' '))
         .join(', ')} …`,
     );
-  const [width, depth] = readSizes(what.kind, [split.width, read['depth']!]);
+  const [width, depth] = readSizes(what.kind, [split.width, mustGet(read, 'depth')]);
   if (!width.ok) return width;
   if (!depth.ok) return depth;
   const offset = read['offset'] ? parseLength(read['offset'], 'Offset') : succeed(0);
@@ -162,15 +162,15 @@ export function addTypedRoom(
     addRoom(house, level, what.kind, corners, idOnce, what.name)
   );
   const size = { widthIn: width.value, depthIn: depth.value };
-  const thickness = house.levels[level]!.wallThicknessIn;
+  const thickness = mustGet(house.levels, level).wallThicknessIn;
   if (rooms.length === 0)
     return succeed({ roomId: id, edited: build(rectangleCorners(0, 0, size.widthIn, size.depthIn)) });
   if (named)
     return succeed({
       roomId: id,
-      edited: build(setAgainst(named, read['side']!.toLowerCase() as Side, size, thickness, offset.value)),
+      edited: build(setAgainst(named, mustGet(read, 'side').toLowerCase() as Side, size, thickness, offset.value)),
     });
-  const beside = house.rooms[selectedRoom ?? ''] ?? rooms.at(-1)!;
+  const beside = house.rooms[selectedRoom ?? ''] ?? itemAt(rooms, -1);
   for (const side of SIDES) {
     const edited = build(setAgainst(beside, side, size, thickness));
     if (edited.ok) return succeed({ roomId: id, edited });

@@ -9,7 +9,7 @@ import { innerPoint } from '../geometry/geometry';
 import { facingOf } from '../plan/facing';
 import { wallLoop, type LoopWall } from '../plan/wall-loop';
 import { formatLength, parseLength } from '../units/length';
-import { refuse, succeed, type Result } from '../units/result';
+import { given, itemAt, refuse, type Result, succeed } from '../units/result';
 
 /** What a word of the trade puts in: an opening in a wall, or a feature against one. */
 type Thing = { readonly opening: OpeningKind; readonly leaves?: 2 } | { readonly feature: FeatureKind };
@@ -160,7 +160,7 @@ export function findRoomByName(house: House, level: string, name: string): Resul
   const wanted = name.trim().toLowerCase();
   const whole = rooms.filter((room) => room.name.toLowerCase() === wanted);
   const found = whole.length > 0 ? whole : rooms.filter((room) => room.name.toLowerCase().includes(wanted));
-  if (found.length === 1) return succeed(found[0]!);
+  if (found.length === 1) return succeed(itemAt(found, 0));
   const listed = (some: readonly Room[]) => some.map((room) => room.name).join(', ') || 'none';
   return found.length === 0
     ? refuse('room', 'tape', `There is no room "${name.trim()}" on this level. Here are: ${listed(rooms)}.`)
@@ -259,7 +259,7 @@ function findPlace(house: House, level: string, word: string, pieces: Read, sele
   if (to && !to.ok) return to;
   if (!to && pieces.side === undefined)
     return refuse('wall', 'tape', `On which wall of ${room.name}? Say: ${word} on north, or ${word} to hall.`);
-  const meant = to ? wallToRoom(house, room, to.value) : wallOnSide(room, pieces.side!);
+  const meant = to ? wallToRoom(house, room, to.value) : wallOnSide(room, given(pieces.side));
   if (!meant.ok) return meant;
   const size = readSize(pieces.size);
   if (!size.ok) return size;

@@ -29,5 +29,18 @@ export function mustGet<T>(records: Readonly<Record<string, T>>, id: string): T 
   return found;
 }
 
+/** A value that is there, by what was decided before it is asked for. @throws when it is not (a bug). */
+export function given<T>(value: T | undefined | null): T {
+  if (value === undefined || value === null) throw new Error('Something that must be there is not');
+  return value;
+}
+
+/** The item of a list at a place that it has; from the end where the place is negative. @throws where it has none there (a bug). */
+export function itemAt<T>(list: ArrayLike<T>, place: number): T {
+  const found = list[place < 0 ? list.length + place : place];
+  if (found === undefined) throw new Error(`No item at ${place} of ${list.length}`);
+  return found;
+}
+
 /** How far long work has come, from 0 to 1, and what it is at. */
 export type OnProgress = (share: number, what: string) => void;

@@ -2,6 +2,7 @@ import { boundsOf } from '../geometry/geometry';
 import type { Box, House } from '../house/schema';
 import { describeBox } from './walk-sheets';
 import { formatLength } from '../units/length';
+import { given, mustGet } from '../units/result';
 
 /** What became of one box since a signed revision. */
 interface BoxChange {
@@ -15,7 +16,7 @@ const place = (house: House, box: Box): string => {
   const show = (inches: number) => formatLength(inches, house.standards.lengths);
   const { at } = box;
   if (at.kind === 'wall') return `${show(at.alongIn)} along, ${show(at.heightIn)} high`;
-  const { minX, minY } = boundsOf(house.rooms[box.room]!.corners);
+  const { minX, minY } = boundsOf(mustGet(house.rooms, box.room).corners);
   const where = `${show(at.x - minX)} from the west, ${show(at.y - minY)} from the north`;
   return at.kind === 'feature'
     ? `on the ${house.features[at.feature]?.name || 'feature'}, ${where}, ${show(at.heightIn)} high`
@@ -40,11 +41,11 @@ function switchingChanges(before: House, now: House): BoxChange[] {
     const [was, is] = [switchingOf(before, id), switchingOf(now, id)];
     const box = is.first ?? was.first;
     if (was.words === is.words || !box) return [];
-    const name = (now.switchGroups[id] ?? before.switchGroups[id])!.name;
+    const name = given(now.switchGroups[id] ?? before.switchGroups[id]).name;
     return [
       {
         tag: box.tag,
-        room: (now.rooms[box.room] ?? before.rooms[box.room])!.name,
+        room: given(now.rooms[box.room] ?? before.rooms[box.room]).name,
         kind: 'changed',
         what: `switching of ${name}: ${was.words || 'none'} → ${is.words || 'none'}`,
       },
@@ -73,14 +74,19 @@ export function changesSince(before: House, now: House): BoxChange[] {
     if (!was && is)
       changes.push({
         tag: is.tag,
-        room: now.rooms[is.room]!.name,
+        room: mustGet(now.rooms, is.room).name,
         kind: 'added',
         what: `${describeBox(is)}, ${place(now, is)}`,
       });
     else if (was && !is)
-      changes.push({ tag: was.tag, room: before.rooms[was.room]!.name, kind: 'removed', what: describeBox(was) });
+      changes.push({
+        tag: was.tag,
+        room: mustGet(before.rooms, was.room).name,
+        kind: 'removed',
+        what: describeBox(was),
+      });
     else if (was && is) {
-      const room = now.rooms[is.room]!.name;
+      const room = mustGet(now.rooms, is.room).name;
       if (JSON.stringify(was.at) !== JSON.stringify(is.at) || was.room !== is.room)
         changes.push({ tag: is.tag, room, kind: 'moved', what: `${place(before, was)} → ${place(now, is)}` });
       if (contents(was) !== contents(is))

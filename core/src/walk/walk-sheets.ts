@@ -9,6 +9,7 @@ import { placeOf } from '../plan/points';
 import { viewRoom, wallOf, type RoomView } from '../plan/room-view';
 import { faceUnder, isFramedAt } from '../plan/studs';
 import { toLoop, wallLoop, type LoopWall } from '../plan/wall-loop';
+import { given } from '../units/result';
 
 /** Where the tape of a wall starts: a named jamb if the wall has a door, else its left corner. */
 export interface TapeStart {
@@ -214,7 +215,7 @@ function sheetOf(house: House, room: Room): RoomSheet {
     const start = tapeStart(view, wall);
     const lines = boxes
       .map((box) => toLine(house, view, box, start))
-      .sort((a, b) => a.runIn! - b.runIn! || (a.heightIn ?? 0) - (b.heightIn ?? 0));
+      .sort((a, b) => given(a.runIn) - given(b.runIn) || (a.heightIn ?? 0) - (b.heightIn ?? 0));
     return [{ wall: wall.id, name: `${wallOf(view, wall.id).name} wall`, lengthIn: wall.lengthIn, start, lines }];
   });
   const ceiling = view.boxes.filter((box) => box.at.kind === 'ceiling').map((box) => toMark(house, view, box));
@@ -223,7 +224,7 @@ function sheetOf(house: House, room: Room): RoomSheet {
     .map((box) => toMark(house, view, box));
   const open = view.boxes
     .filter((box) => box.state && box.state !== 'existing' && box.state !== 'moved')
-    .map((box) => `${box.tag}: ${[STATE_WORDS[box.state!], box.note].filter(Boolean).join(', ')}`);
+    .map((box) => `${box.tag}: ${[STATE_WORDS[given(box.state)], box.note].filter(Boolean).join(', ')}`);
   return { room, walls, ceiling: ceiling.sort(byTag), elsewhere: elsewhere.sort(byTag), open };
 }
 

@@ -13,16 +13,17 @@ import { groupBy } from '../../units/group-by';
 import { boxPoint, featureOutline } from '../../plan/points';
 import { perRoom, viewRoom, type RoomView, type Way, type WayKind } from '../../plan/room-view';
 import { pointOnWall, wallLoop } from '../../plan/wall-loop';
+import { given, itemAt, mustGet } from '../../units/result';
 
 /** Whether a straight line between two points of a room stays inside it. */
 function isStraight(corners: readonly Point[], a: Point, b: Point): boolean {
-  const crosses = corners.some((corner, i) => segmentsCross(a, b, corner, corners[(i + 1) % corners.length]!));
+  const crosses = corners.some((corner, i) => segmentsCross(a, b, corner, itemAt(corners, (i + 1) % corners.length)));
   if (crosses) return false;
   const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
   return (
     isInside(middle, corners) ||
     corners.some(
-      (corner, i) => distance(middle, nearestOnSegment(middle, corner, corners[(i + 1) % corners.length]!)) < 1,
+      (corner, i) => distance(middle, nearestOnSegment(middle, corner, itemAt(corners, (i + 1) % corners.length))) < 1,
     )
   );
 }
@@ -51,14 +52,14 @@ export function pathInRoom(view: RoomView, from: Point, to: Point): number {
   for (;;) {
     let at = -1;
     nodes.forEach((_, i) => {
-      if (!done[i] && best[i]! < Infinity && (at < 0 || best[i]! < best[at]!)) at = i;
+      if (!done[i] && itemAt(best, i) < Infinity && (at < 0 || itemAt(best, i) < itemAt(best, at))) at = i;
     });
-    if (at < 0 || at === nodes.length - 1) return best.at(-1)!;
+    if (at < 0 || at === nodes.length - 1) return itemAt(best, -1);
     done[at] = true;
     nodes.forEach((node, i) => {
       if (done[i]) return;
-      const reached = best[at]! + distance(nodes[at]!, node);
-      if (reached < best[i]! && isStraight(corners, nodes[at]!, node)) best[i] = reached;
+      const reached = itemAt(best, at) + distance(itemAt(nodes, at), node);
+      if (reached < itemAt(best, i) && isStraight(corners, itemAt(nodes, at), node)) best[i] = reached;
     });
   }
 }
@@ -87,7 +88,7 @@ function targetsOf(house: House, kinds: ReadonlySet<string>): ReadonlyMap<string
     const targets = Object.values(house.features)
       .filter(({ kind }) => kinds.has(kind))
       .map((feature) => {
-        const room = house.rooms[feature.room]!;
+        const room = mustGet(house.rooms, feature.room);
         return { room, bounds: boundsOf(featureOutline(room, feature)) };
       });
     targets.sort((one, other) => one.bounds.minX - other.bounds.minX);
@@ -108,7 +109,7 @@ function firstEastOf(list: readonly Target[], x: number): number {
   let [from, to] = [0, list.length];
   while (from < to) {
     const middle = (from + to) >> 1;
-    if (list[middle]!.bounds.minX > x) to = middle;
+    if (itemAt(list, middle).bounds.minX > x) to = middle;
     else from = middle + 1;
   }
   return from;
@@ -124,7 +125,7 @@ function isAnyNear({ house, kinds }: CordSearch, view: RoomView, from: Point, ne
   if (!targets) return false;
   const { list, widestIn } = targets;
   for (let i = firstEastOf(list, from.x - nearIn - widestIn); i < list.length; i++) {
-    const { room, bounds } = list[i]!;
+    const { room, bounds } = itemAt(list, i);
     // Those that follow lie farther east still.
     if (bounds.minX - from.x >= nearIn) break;
     if (distanceToBounds(bounds, from) < nearIn && !passed.includes(room)) return true;
@@ -136,7 +137,7 @@ function isAnyNear({ house, kinds }: CordSearch, view: RoomView, from: Point, ne
 const waysWithEdges = perRoom(({ room, ways }) =>
   ways.flatMap((way) => {
     if (way.behind === undefined) return [];
-    const wall = wallLoop(room).walls.find((one) => one.id === way.wall)!;
+    const wall = given(wallLoop(room).walls.find((one) => one.id === way.wall));
     const at = (share: number) => pointOnWall(wall, way.alongIn + way.widthIn * share);
     return [{ way, behind: way.behind, at, edges: [at(0), at(1)] as const }];
   }),
@@ -201,7 +202,7 @@ function leadsOn(search: CordSearch, view: RoomView, start: Point, goneIn: numbe
     beyond ??= [...passed, view.room];
     // No point of the way out is nearer to what lies beyond than its middle by more than half its width.
     if (!isAnyNear(search, view, at(0.5), left + way.widthIn / 2, beyond)) continue;
-    const behind = house.rooms[behindId]!;
+    const behind = mustGet(house.rooms, behindId);
     if (passed.includes(behind)) continue;
     const other = viewRoom(house, behind.id);
     // The shortest way need not pass the edge that is nearest, so the whole width is tried.
@@ -230,7 +231,7 @@ function crossingsOf(
 function leadsTo(view: RoomView, feature: Feature, start: Point, lessIn: number): boolean {
   const outline = featureOutline(view.room, feature);
   for (let i = 0; i < outline.length; i++) {
-    const target = nearestOnSegment(start, outline[i]!, outline[(i + 1) % outline.length]!);
+    const target = nearestOnSegment(start, itemAt(outline, i), itemAt(outline, (i + 1) % outline.length));
     // As the crow flies first: no way is shorter.
     if (distance(start, target) < lessIn && pathInRoom(view, start, target) < lessIn) return true;
   }
@@ -239,10 +240,10 @@ function leadsTo(view: RoomView, feature: Feature, start: Point, lessIn: number)
 
 /** The point of a room nearest to one outside it. Without a point for every wall: it is asked for at every place of a doorway. */
 function nearestPointInside({ room: { corners } }: RoomView, point: Point): Point {
-  let [x, y, nearest] = [corners[0]!.x, corners[0]!.y, Infinity];
+  let [x, y, nearest] = [itemAt(corners, 0).x, itemAt(corners, 0).y, Infinity];
   for (let i = 0; i < corners.length; i++) {
-    const a = corners[i]!;
-    const b = corners[(i + 1) % corners.length]!;
+    const a = itemAt(corners, i);
+    const b = itemAt(corners, (i + 1) % corners.length);
     const [dx, dy] = [b.x - a.x, b.y - a.y];
     const along = ((point.x - a.x) * dx + (point.y - a.y) * dy) / (dx * dx + dy * dy || 1);
     const t = Math.max(0, Math.min(1, along));

@@ -9,6 +9,7 @@ import { viewRoom } from '../../plan/room-view';
 import { isInLaundryArea } from '../requirements/laundry-area';
 import { required, staysAsItIs, type ProtectionDecision } from './decision';
 import { decideNearWater, SINKS, SINK_ITEM } from './near-water';
+import { given, mustGet } from '../../units/result';
 
 /**
  * GFCI in dwellings, NEC 210.8. Everything here is recalled *from memory*; confidence stands with each entry.
@@ -49,7 +50,7 @@ function decideBasement(house: House, { room }: Outlet, edition: Edition): Prote
   if (OUTDOOR_KINDS.has(room.kind)) return undefined;
   const isOld = edition === '2014' || edition === '2017';
   if (isOld && !NOT_LIVED_IN.has(room.kind)) return undefined;
-  const level = house.levels[room.level]!;
+  const level = mustGet(house.levels, room.level);
   const grade = gradeOfRoom(house, room);
   if (grade === 'above') return undefined;
   if (grade === 'below')
@@ -124,7 +125,7 @@ function decideByArticle(outlet: Outlet, edition: Edition): ProtectionDecision |
 
 function decideByAppliance(outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const section = outlet.load && APPLIANCES[outlet.load.kind]?.[edition];
-  return section ? required(section, `${outlet.load!.name}: named whatever its place.`) : undefined;
+  return section ? required(section, `${given(outlet.load).name}: named whatever its place.`) : undefined;
 }
 
 /** Places that 210.8(F) of 2023 adds to the outdoors; how far it reaches hard-wired equipment there is read both ways. */

@@ -4,6 +4,7 @@ import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { Outlet } from '../../circuits/outlets';
 import { isWithinCord, type Passing } from './cord-path';
 import { required, type ProtectionDecision } from './decision';
+import { mustGet } from '../../units/result';
 
 /** GFCI by the nearness of water, 210.8(A)(7), (9) and their numbers of 2023. *From memory*, high. */
 const NEAR_WATER_IN = 72;
@@ -51,7 +52,7 @@ function decideNearHotTub(house: House, box: Box): ProtectionDecision | undefine
   if (isWithinCord(house, box, HOT_TUBS, NEAR_INDOOR_TUB_IN, 'no-door'))
     return required('680.43(A)(2), 680.22(A)(4)', 'Within 10 ft of a hot tub.');
   const isOneOutdoors = Object.values(house.features).some(
-    ({ kind, room }) => HOT_TUBS.has(kind) && OUTDOOR_KINDS.has(house.rooms[room]!.kind),
+    ({ kind, room }) => HOT_TUBS.has(kind) && OUTDOOR_KINDS.has(mustGet(house.rooms, room).kind),
   );
   return isOneOutdoors && isWithinCord(house, box, HOT_TUBS, NEAR_OUTDOOR_TUB_IN, 'no-door')
     ? required('680.22(A)(4)', 'Within 20 ft of a hot tub that stands outdoors.')

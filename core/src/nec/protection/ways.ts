@@ -5,6 +5,7 @@ import type { BreakerKind, House, Panel, Room } from '../../house/schema';
 import { breakerPrice } from '../../panel/prices';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { protectionOf, whyNotReadilyAccessible } from './circuit-protection';
+import { mustGet } from '../../units/result';
 
 /** One way to give a circuit the protection that its outlets ask for. */
 export interface ProtectionWay {
@@ -75,7 +76,7 @@ function firstInLine(house: House, panel: Panel | undefined, outlets: readonly O
  * breaker will do. *Common practice* where the code leaves it open.
  */
 export function protectionWays(house: House, circuitId: string): ProtectionWay[] {
-  const circuit = house.circuits[circuitId]!;
+  const circuit = mustGet(house.circuits, circuitId);
   const { needsGfci, needsAfci, outlets } = protectionOf(house, circuitId);
   if (!needsGfci && !needsAfci) return [];
   const panel = wantedPanel(house, circuit);

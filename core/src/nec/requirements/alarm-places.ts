@@ -3,6 +3,7 @@ import { memo } from '../../cache/memo';
 import type { RoomView } from '../../plan/room-view';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { Facts } from '../rule';
+import { mustGet } from '../../units/result';
 
 /** Whether a room has an alarm that senses smoke, or carbon monoxide. */
 export const hasAlarm = (view: RoomView, what: 'smoke' | 'co'): boolean =>
@@ -15,7 +16,7 @@ export const hasAlarm = (view: RoomView, what: 'smoke' | 'co'): boolean =>
 /** The rooms that the ways out of a room lead to, remembered while rooms and openings stay. */
 export const roomsBeyond = memo(
   ({ house }: Facts, view: RoomView): readonly Room[] =>
-    view.ways.flatMap(({ behind }) => (behind === undefined ? [] : [house.rooms[behind]!])),
+    view.ways.flatMap(({ behind }) => (behind === undefined ? [] : [mustGet(house.rooms, behind)])),
   ({ house }, view) => [view, house.rooms],
 );
 

@@ -3,6 +3,7 @@ import type { Load } from '../../house/schema-equipment';
 import { isLonger } from '../../geometry/intervals';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { boxPoint, distanceToFeature } from '../../plan/points';
+import { mustGet } from '../../units/result';
 
 /** *In sight*: visible and not more than 50 ft away, NEC Article 100. Inches. */
 const IN_SIGHT_IN = 50 * 12;
@@ -24,7 +25,7 @@ export function disconnectsInSight(house: House, loads: readonly Load[]): Readon
     const at = box && house.rooms[box.room];
     if (!box || !at) return [];
     return drawn.flatMap((feature) => {
-      const room = house.rooms[feature.room]!;
+      const room = mustGet(house.rooms, feature.room);
       const isSeen =
         room === at || (OUTDOOR_KINDS.has(room.kind) && OUTDOOR_KINDS.has(at.kind) && room.level === at.level);
       const awayIn = distanceToFeature(room, feature, boxPoint(house, box));

@@ -4,6 +4,7 @@ import { cutIntervals } from '../../geometry/intervals';
 import type { House, Level, Room, RoomKind } from '../../house/schema';
 import { facingOf } from '../../plan/facing';
 import { wallLoop, type LoopWall } from '../../plan/wall-loop';
+import { itemAt, mustGet } from '../../units/result';
 
 /** Open porches, garages and spaces that are no floor to live on are left out of the floor area. *From memory*, high. */
 const NOT_COUNTED: ReadonlySet<RoomKind> = new Set([
@@ -56,17 +57,17 @@ function stripsOf(house: House, room: Room, wall: LoopWall, level: Level): Strip
 
 /** A room's floor with its share of the walls around it, square inches: its outline moved outwards wall by wall. */
 function grossIn2(house: House, room: Room): number {
-  const level = house.levels[room.level]!;
+  const level = mustGet(house.levels, room.level);
   const { walls } = wallLoop(room);
   const strips = walls.map((wall) => stripsOf(house, room, wall, level));
   const depthAt = (i: number, end: 'start' | 'end'): number => {
-    const at = end === 'start' ? 0 : walls[i]!.lengthIn;
-    const near = strips[i]!.find((one) => (end === 'start' ? one.fromIn <= at + 1 : one.toIn >= at - 1));
+    const at = end === 'start' ? 0 : itemAt(walls, i).lengthIn;
+    const near = itemAt(strips, i).find((one) => (end === 'start' ? one.fromIn <= at + 1 : one.toIn >= at - 1));
     return near?.depthIn ?? 0;
   };
   const along = strips.flat().reduce((sum, one) => sum + (one.toIn - one.fromIn) * one.depthIn, 0);
   const corners = walls.reduce((sum, wall, i) => {
-    const before = walls.at(i - 1)!;
+    const before = itemAt(walls, i - 1);
     // Positive at a corner that points outwards: the loop runs clockwise with y down.
     const turn = before.unit.x * wall.unit.y - before.unit.y * wall.unit.x;
     const last = (i - 1 + walls.length) % walls.length;

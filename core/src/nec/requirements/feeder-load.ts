@@ -12,6 +12,7 @@ import {
   type LoadCalculation,
 } from '../../service/load-calculation';
 import { areaOfRoomsFt2 } from './dwelling-area';
+import { itemAt } from '../../units/result';
 
 /** The load of a panel that is fed by a feeder. */
 interface FeederLoad {
@@ -38,7 +39,7 @@ function carriesWholeDwelling(house: House, behind: readonly Circuit[]): boolean
   const fed = roomsOn(house, behind);
   const kitchens = [...fed].filter((room) => room.kind === 'kitchen');
   if (kitchens.length !== 1) return false;
-  const { unit } = kitchens[0]!;
+  const { unit } = itemAt(kitchens, 0);
   return Object.values(house.circuits).every((circuit) => {
     if (own.has(circuit)) return true;
     return ![...roomsOn(house, [circuit])].some((room) => room.unit === unit);

@@ -4,6 +4,7 @@ import { indexOutlets } from '../../circuits/outlets';
 import type { Box, Feature, FeatureKind, House } from '../../house/schema';
 import { boxPoint, featureOutline } from '../../plan/points';
 import { receptaclesOf } from '../../place/receptacles';
+import { mustGet } from '../../units/result';
 
 /** Heating and cooling equipment that 210.63 asks a receptacle for. */
 export const SERVICED_EQUIPMENT: ReadonlySet<FeatureKind> = new Set<FeatureKind>([
@@ -29,11 +30,11 @@ interface Serving {
 
 /** The receptacles on the level of a piece of equipment that can serve it: those within reach in its room first, then the nearest. */
 export function serviceReceptacles(house: House, equipment: Feature, withinIn: number): readonly Serving[] {
-  const room = house.rooms[equipment.room]!;
+  const room = mustGet(house.rooms, equipment.room);
   const outline = featureOutline(room, equipment);
   const isBeside = ({ box, farIn }: Serving) => box.room === room.id && !isLonger(farIn, withinIn);
   return Object.values(house.boxes)
-    .filter((box) => house.rooms[box.room]!.level === room.level && canServe(house, box))
+    .filter((box) => mustGet(house.rooms, box.room).level === room.level && canServe(house, box))
     .map((box) => ({ box, farIn: Math.min(...outline.map((corner) => distance(corner, boxPoint(house, box)))) }))
     .sort((a, b) => Number(isBeside(b)) - Number(isBeside(a)) || a.farIn - b.farIn);
 }

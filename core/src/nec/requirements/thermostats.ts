@@ -5,6 +5,7 @@ import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { shadowsOver } from '../../place/obstructions';
 import { facingOf } from '../../plan/facing';
 import { viewRoom } from '../../plan/room-view';
+import { mustGet } from '../../units/result';
 
 /** A control at line voltage: what feeds the heater runs through it. */
 const isLineThermostat = ({ device }: Pick<Outlet, 'device'>): boolean =>
@@ -24,7 +25,7 @@ const MISLEADING: ReadonlySet<RoomKind> = new Set<RoomKind>(['kitchen', 'bathroo
 /** Whether a box on a wall has a heated room behind it. */
 function isInsideWall(house: House, { room, at }: Box): boolean {
   if (at.kind !== 'wall') return true;
-  return facingOf(house, house.rooms[room]!).some(
+  return facingOf(house, mustGet(house.rooms, room)).some(
     ({ other, wall, fromIn, toIn }) =>
       wall.id === at.wall &&
       at.alongIn >= fromIn &&
@@ -40,7 +41,7 @@ type Why = 'outside' | 'heater' | 'room' | 'door' | 'low' | 'high';
 export function whyMisled(house: House, box: Box, lowIn: number, highIn: number): Why | undefined {
   if (box.at.kind !== 'wall') return undefined;
   const { wall, alongIn, heightIn } = box.at;
-  if (!hasLineThermostat(box) && MISLEADING.has(house.rooms[box.room]!.kind)) return 'room';
+  if (!hasLineThermostat(box) && MISLEADING.has(mustGet(house.rooms, box.room).kind)) return 'room';
   const isOverHeater = Object.values(house.features).some(
     ({ kind, room, at }) =>
       kind === 'baseboard-heater' &&

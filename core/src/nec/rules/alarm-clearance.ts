@@ -6,6 +6,7 @@ import { pointOnWall } from '../../plan/wall-loop';
 import { viewRoom, wallOf } from '../../plan/room-view';
 import { setDevicesRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory, type Verdict } from '../rule';
+import { mustGet } from '../../units/result';
 
 /** Permanently installed cooking appliances. */
 const COOKING: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['range', 'cooktop']);
@@ -53,7 +54,7 @@ export const alarmClearance = defineRule({
       const at = placeOf(view, box);
       const where = { room: box.room, box: box.id };
       const baths = view.ways.flatMap(({ wall: id, alongIn, widthIn, behind }) => {
-        if (behind === undefined || facts.house.rooms[behind]!.kind !== 'bathroom') return [];
+        if (behind === undefined || mustGet(facts.house.rooms, behind).kind !== 'bathroom') return [];
         const wall = wallOf(view, id);
         const ends = [pointOnWall(wall, alongIn), pointOnWall(wall, alongIn + widthIn)] as const;
         return [distance(at, nearestOnSegment(at, ...ends))];

@@ -1,5 +1,6 @@
 import { count } from '../../units/count';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given, itemAt } from '../../units/result';
 
 export const alarmInterconnection = defineRule({
   id: 'alarm-interconnection',
@@ -32,11 +33,11 @@ export const alarmInterconnection = defineRule({
         report.fail(
           'split',
           { circuits: names.join(' and '), n },
-          { box: wired.find((one) => one.device.circuit === circuits[1])!.box.id },
+          { box: given(wired.find((one) => one.device.circuit === circuits[1])).box.id },
         ),
       ];
     const open = wired.filter((outlet) => outlet.device.circuit === null);
-    if (open.length > 0) return [report.cannotTell('open', { n: open.length }, { box: open[0]!.box.id })];
-    return [report.pass('joined', { circuit: names[0]!, n }, { circuit: circuits[0]! })];
+    if (open.length > 0) return [report.cannotTell('open', { n: open.length }, { box: itemAt(open, 0).box.id })];
+    return [report.pass('joined', { circuit: itemAt(names, 0), n }, { circuit: itemAt(circuits, 0) })];
   },
 });

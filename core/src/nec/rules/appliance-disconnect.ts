@@ -6,6 +6,7 @@ import { disconnectsInSight } from '../requirements/disconnects';
 import { roomHeaters } from '../requirements/thermostats';
 import { setLoadsRemedy, type Remedy } from '../remedies';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { itemAt, mustGet } from '../../units/result';
 
 type Means = NonNullable<Load['disconnect']>;
 
@@ -108,8 +109,8 @@ const editions: Readonly<Record<Edition, EditionEntry<Limits>>> = {
 
 /** From the disconnect of a spa to the nearest tub of its room, inches; undefined where none is drawn. */
 function awayFromTub(house: House, load: Load, disconnect: Feature): number | undefined {
-  const room = house.rooms[house.boxes[load.box]!.room]!;
-  const at = featureOutline(house.rooms[disconnect.room]!, disconnect);
+  const room = mustGet(house.rooms, mustGet(house.boxes, load.box).room);
+  const at = featureOutline(mustGet(house.rooms, disconnect.room), disconnect);
   const tubs = Object.values(house.features).filter(({ kind, room: of }) => kind === 'hot-tub' && of === room.id);
   if (tubs.length === 0) return undefined;
   return Math.min(...tubs.flatMap((tub) => at.map((corner) => distanceToFeature(room, tub, corner))));
@@ -200,7 +201,7 @@ export const applianceDisconnect = defineRule({
       const ids = loads.map((load) => load.id);
       const remedies: Remedy[] = its.usual.map(([disconnect, label]) => setLoadsRemedy(ids, { disconnect }, label));
       const names = loads.map((load) => load.name).join(', ');
-      const where = { box: loads[0]!.box };
+      const where = { box: itemAt(loads, 0).box };
       return report.cannotTell('unsaid', { loads: names, needs: its.needs }, where, {
         section: sectionOf(its, facts.edition),
         remedies,

@@ -3,6 +3,7 @@ import type { FeatureKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 /** Appliances that stand where they are drawn. The washer has its own rule, with the laundry's. */
 const STANDS: Readonly<Partial<Record<LoadKind, FeatureKind>>> = {
@@ -42,7 +43,7 @@ export const applianceReceptacle = defineRule({
     facts.outlets.loads.flatMap(({ box, device, load, room }) => {
       const kind = load && STANDS[load.kind];
       if (!load || !kind || device.kind !== 'receptacle') return [];
-      const view = facts.views.find((one) => one.room.id === room.id)!;
+      const view = given(facts.views.find((one) => one.room.id === room.id));
       const where = { room: room.id, box: box.id };
       const drawn = view.features.filter((one) => one.kind === kind);
       if (drawn.length === 0) return [report.cannotTell('notDrawn', { load: load.name, room: room.name }, where)];

@@ -2,6 +2,7 @@ import { unconnectedAppliances } from '../../edits/connect-appliances';
 import type { Feature } from '../../house/schema';
 import { connectRemedy } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { mustGet } from '../../units/result';
 
 const nameOf = ({ name, kind }: Feature): string => name || kind.replaceAll('-', ' ');
 
@@ -25,7 +26,7 @@ export const appliancesConnected = defineRule({
     const open = unconnectedAppliances(house);
     const [first] = open;
     if (!first) return [report.pass('all', { n: Object.keys(house.loads).length }, {})];
-    const appliances = open.map((one) => `${nameOf(one)} (${house.rooms[one.room]!.name})`).join(', ');
+    const appliances = open.map((one) => `${nameOf(one)} (${mustGet(house.rooms, one.room).name})`).join(', ');
     const remedies = [connectRemedy(open.length)];
     return [report.cannotTell('open', { appliances }, { room: first.room, feature: first.id }, { remedies })];
   },

@@ -8,6 +8,7 @@ import { serveArea } from '../requirements/exclusive-circuit';
 import { takeOffRemedy } from '../remedies';
 import { isInLaundryArea } from '../requirements/laundry-area';
 import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
+import { itemAt } from '../../units/result';
 
 const entry = (every: 0 | 1): EditionEntry<{ ratingA: number; every: number }> => ({
   section: '210.11(C)(3)',
@@ -64,7 +65,7 @@ export const bathroomCircuit = defineRule({
       report.fail(
         'weak',
         { circuit: circuit.name, rating: circuit.ratingA, outlets: listOutlets(outlets) },
-        { circuit: circuit.id, box: outlets[0]!.box.id },
+        { circuit: circuit.id, box: itemAt(outlets, 0).box.id },
         {
           measured: () => `${circuit.ratingA} A`,
           required: () => `${limits.ratingA} A`,
@@ -76,13 +77,13 @@ export const bathroomCircuit = defineRule({
       if (others.length === 0) return report.pass('alone', { circuit: circuit.name }, where);
       const rooms = new Set(outletsProper(outletsOf(facts, circuit)).map((outlet) => outlet.room));
       if (rooms.size === 1)
-        return report.pass('oneBathroom', { circuit: circuit.name, room: [...rooms][0]!.name }, where, {
+        return report.pass('oneBathroom', { circuit: circuit.name, room: itemAt([...rooms], 0).name }, where, {
           section: '210.11(C)(3) Exception',
         });
       return report.fail(
         'mixed',
         { circuit: circuit.name, outlets: listOutlets(others) },
-        { ...where, box: others[0]!.box.id },
+        { ...where, box: itemAt(others, 0).box.id },
         {
           measured: () => `${count(rooms.size, 'room')}, ${count(others.length, 'other outlet')}`,
           required: () => 'receptacles of bathrooms only, or one bathroom only',

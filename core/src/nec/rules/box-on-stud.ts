@@ -2,6 +2,7 @@ import { misplacedBoxes } from '../../plan/blocked-by-framing';
 import { faceUnder, isFramedAt } from '../../plan/studs';
 import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { itemAt } from '../../units/result';
 
 export const boxOnStud = defineRule({
   id: 'box-on-stud',
@@ -33,6 +34,8 @@ export const boxOnStud = defineRule({
     const room = view.room.name;
     const where = { room: view.room.id };
     if (off.length === 0) return [report.pass('on', { room }, where)];
-    return [report.fail('off', { room, tags: off.map((box) => box.tag).join(', ') }, { ...where, box: off[0]!.id })];
+    return [
+      report.fail('off', { room, tags: off.map((box) => box.tag).join(', ') }, { ...where, box: itemAt(off, 0).id }),
+    ];
   },
 });

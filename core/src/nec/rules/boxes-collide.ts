@@ -1,6 +1,7 @@
 import { collisionsOf } from '../../place/back-to-back';
 import { moveBoxRemedies } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { given } from '../../units/result';
 
 export const boxesCollide = defineRule({
   id: 'boxes-collide',
@@ -25,10 +26,7 @@ export const boxesCollide = defineRule({
     const found = collisionsOf(facts.house, facts.views).map(({ box, other, through }) => {
       const where = { room: box.room, box: box.id };
       const tags = { tag: box.tag, other: other.tag };
-      const remedies = moveBoxRemedies(
-        facts.views.find((view) => view.room.id === box.room)!,
-        box,
-      );
+      const remedies = moveBoxRemedies(given(facts.views.find((view) => view.room.id === box.room)), box);
       return through
         ? report.fail('behind', { ...tags, ...through }, where, { remedies })
         : report.fail('over', tags, where, { remedies });

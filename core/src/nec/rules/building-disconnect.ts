@@ -3,6 +3,7 @@ import { feederTo } from '../../circuits/panel-tree';
 import type { Building, House } from '../../house/schema';
 import { setBuildingRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { itemAt } from '../../units/result';
 
 /** What brings power into a building: feeders to panels in it, and circuits from panels elsewhere. */
 function suppliesOf(
@@ -21,7 +22,7 @@ function suppliesOf(
     if (circuit.panel !== null && inside.has(circuit.panel)) continue;
     if (!outletsOn(house, circuit).some((one) => isIn(one.room.id))) continue;
     // Two that share a neutral count as one: 225.30.
-    units.add([circuit.id, circuit.sharesNeutralWith ?? circuit.id].sort()[0]!);
+    units.add(itemAt([circuit.id, circuit.sharesNeutralWith ?? circuit.id].sort(), 0));
   }
   const inIt = Object.values(house.circuits).filter((one) => one.panel !== null && inside.has(one.panel));
   const isDwelling = Object.values(house.rooms).some((room) => isIn(room.id) && room.kind === 'kitchen');

@@ -7,6 +7,7 @@ import { givesGfci, protectionOf } from '../protection/circuit-protection';
 import { outletsOf } from '../requirements/circuit-facts';
 import type { Remedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+import { given, mustGet } from '../../units/result';
 
 /** The structure that a room belongs to; a shed that nobody has named is one as well. */
 const structureOf = ({ building, kind }: Room): string | undefined =>
@@ -17,7 +18,7 @@ function leavesFor(facts: Facts, circuit: Circuit): string | undefined {
   const { house } = facts;
   const panel = panelOf(house, circuit);
   if (!panel) return undefined;
-  const home = structureOf(house.rooms[panel.room]!);
+  const home = structureOf(mustGet(house.rooms, panel.room));
   const away = outletsOf(facts, circuit).find(({ room }) => structureOf(room) !== home)?.room;
   if (!away) return undefined;
   if (structureOf(away) === undefined) return 'the house';
@@ -31,7 +32,7 @@ function isGfci20({ house, outlets }: Facts, circuit: Circuit): boolean {
   const first = outlets.byDevice.get(circuit.gfciFirst ?? '');
   const panel = panelOf(house, circuit);
   if (!first || !panel) return false;
-  return structureOf(first.room) === structureOf(house.rooms[panel.room]!) && first.room.kind !== 'outdoors';
+  return structureOf(first.room) === structureOf(mustGet(house.rooms, panel.room)) && first.room.kind !== 'outdoors';
 }
 
 const setBuried = (circuit: Circuit, buried: BuriedWiring, label: string): Remedy => ({
@@ -81,7 +82,7 @@ export const circuitInGround = defineRule({
     const { buried } = circuit;
     if (!buried) {
       const remedies = [setBuried(circuit, { wiring: 'underground', coverIn: 24 }, 'Underground cable, 24 in deep')];
-      return [report.cannotTell('unsaid', { ...data, to: leavesFor(facts, circuit)! }, where, { remedies })];
+      return [report.cannotTell('unsaid', { ...data, to: given(leavesFor(facts, circuit)) }, where, { remedies })];
     }
     const { wiring, raceway, coverIn, under = 'soil' } = buried;
     if (wiring === 'nonmetallic')

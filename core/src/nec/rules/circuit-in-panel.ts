@@ -1,6 +1,7 @@
 import { count } from '../../units/count';
 import { circuitsOf } from '../requirements/circuit-facts';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { itemAt } from '../../units/result';
 
 export const circuitInPanel = defineRule({
   id: 'circuit-in-panel',
@@ -29,6 +30,6 @@ export const circuitInPanel = defineRule({
         .slice(0, 3)
         .map((circuit) => circuit.name)
         .join(', ') + (open.length > 3 ? ' …' : '');
-    return [report.fail('open', { n: open.length, names }, { panel: panels[0]!.id })];
+    return [report.fail('open', { n: open.length, names }, { panel: itemAt(panels, 0).id })];
   },
 });

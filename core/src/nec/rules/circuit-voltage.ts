@@ -2,6 +2,7 @@ import { deviceIds, listOutlets, outletsOf } from '../requirements/circuit-facts
 import { circuitVolts, voltsAt, type Outlet } from '../../circuits/outlets';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+import { itemAt } from '../../units/result';
 
 /** Plugged equipment up to 1,440 VA is limited to 120 V between conductors; a motor of 1/4 hp and more is not: 210.6(A)(2). */
 const isSmallAt240 = ({ load, device }: Outlet): boolean =>
@@ -53,14 +54,14 @@ export const circuitVoltage = defineRule({
       return report.fail(
         'small',
         { circuit: circuit.name, outlets: listOutlets(small) },
-        { circuit: circuit.id, box: small[0]!.box.id },
+        { circuit: circuit.id, box: itemAt(small, 0).box.id },
         { section: '210.6(A)', measured: () => '240 V', required: () => '120 V between conductors' },
       );
     if (wrong.length === 0) return report.pass('right', { circuit: circuit.name, volts }, { circuit: circuit.id });
     return report.fail(
       'wrong',
       { circuit: circuit.name, volts, outlets: listOutlets(wrong) },
-      { circuit: circuit.id, box: wrong[0]!.box.id },
+      { circuit: circuit.id, box: itemAt(wrong, 0).box.id },
       {
         measured: () => `${volts} V`,
         required: () => `${volts === 240 ? 120 : 240} V`,

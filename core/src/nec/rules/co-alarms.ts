@@ -4,6 +4,7 @@ import type { RoomView } from '../../plan/room-view';
 import { BATHROOMS } from '../requirements/circuit-facts';
 import { hasAlarm, outsideBedrooms, roomsBeyond } from '../requirements/alarm-places';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+import { given, itemAt, mustGet } from '../../units/result';
 
 /** Rooms that a garage's door opens to without opening into the dwelling. */
 const APART: ReadonlySet<RoomKind> = new Set<RoomKind>(['garage', 'accessory-building']);
@@ -55,7 +56,7 @@ export const coAlarms = defineRule({
   reads: 'alarms',
   appliesTo: (facts) => facts.views.some((view) => view.room.kind === 'bedroom') && cause(facts) !== undefined,
   check: (facts, _limits, report) => {
-    const why = cause(facts)!;
+    const why = given(cause(facts));
     const inside = facts.views
       .filter((view) => view.room.kind === 'bedroom')
       .flatMap((view) => {
@@ -68,9 +69,9 @@ export const coAlarms = defineRule({
           : [report.fail('bedroom', { room, what: burner }, where)];
       });
     const outside = [...outsideBedrooms(facts)].map(([id, places]) => {
-      const room = facts.house.rooms[id]!.name;
+      const room = mustGet(facts.house.rooms, id).name;
       if (places.length === 0) return report.cannotTell('noDoor', { room }, { room: id });
-      const where = { room: places[0]!.room.id };
+      const where = { room: itemAt(places, 0).room.id };
       return places.some((one) => hasAlarm(one, 'co'))
         ? report.pass('there', { room }, where)
         : report.fail('none', { room, cause: why }, where);

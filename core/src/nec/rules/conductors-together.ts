@@ -1,4 +1,5 @@
 import { defineRule, everyEdition, fromMemory, type Verdict } from '../rule';
+import { itemAt } from '../../units/result';
 
 export const conductorsTogether = defineRule({
   id: 'conductors-together',
@@ -22,6 +23,6 @@ export const conductorsTogether = defineRule({
           apart.push(report.fail('apart', { problem: message }, { room: to.room, box: to.id, circuit: unit.id }));
     return apart.length > 0 || runs.length === 0
       ? apart
-      : report.pass('together', { name: unit.circuits[0]!.name }, { circuit: unit.id });
+      : report.pass('together', { name: itemAt(unit.circuits, 0).name }, { circuit: unit.id });
   },
 });

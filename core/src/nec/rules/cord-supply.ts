@@ -1,6 +1,7 @@
 import { servicePanel } from '../../circuits/panel-tree';
 import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 export const cordSupply = defineRule({
   id: 'cord-supply',
@@ -23,7 +24,7 @@ export const cordSupply = defineRule({
   reads: 'loads',
   appliesTo: ({ house }) => house.supply.kind === 'cord' && servicePanel(house) !== undefined,
   check: ({ house, edition }, _limits, report) => {
-    const panel = servicePanel(house)!;
+    const panel = given(servicePanel(house));
     const where = { panel: panel.id };
     const { cordA } = house.supply;
     const base = { panel: panel.name, main: panel.mainA, load: 0, cord: cordA ?? 0 };

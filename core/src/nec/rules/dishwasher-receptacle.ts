@@ -1,4 +1,5 @@
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { given } from '../../units/result';
 
 const entry = (adjacentOnly: 0 | 1): EditionEntry<{ adjacentOnly: number }> => ({
   section: '422.16(B)(2)',
@@ -29,7 +30,7 @@ export const dishwasherReceptacle = defineRule({
     facts.outlets.loads.flatMap(({ load, device, box, room }) => {
       const { at } = box;
       if (load?.kind !== 'dishwasher' || device.kind !== 'receptacle' || at.kind !== 'wall') return [];
-      const view = facts.views.find((one) => one.room === room)!;
+      const view = given(facts.views.find((one) => one.room === room));
       const behind = view.features.some(
         (one) =>
           one.kind === 'dishwasher' &&

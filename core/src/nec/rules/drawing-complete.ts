@@ -5,6 +5,7 @@ import { featureOutline } from '../../plan/points';
 import { count } from '../../units/count';
 import type { RoomView } from '../../plan/room-view';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { given, mustGet } from '../../units/result';
 
 /** Panels that hang in one another's place, the first of each pair by id. */
 function panelsInOnePlace(house: House): [Panel, Panel][] {
@@ -15,7 +16,7 @@ function panelsInOnePlace(house: House): [Panel, Panel][] {
   return drawn.flatMap((one, i) =>
     drawn.slice(i + 1).flatMap((other): [Panel, Panel][] => {
       if (one.feature === other.feature) return [[one.panel, other.panel]];
-      const [a, b] = [house.rooms[one.feature.room]!, house.rooms[other.feature.room]!];
+      const [a, b] = [mustGet(house.rooms, one.feature.room), mustGet(house.rooms, other.feature.room)];
       const isThere =
         a.level === b.level && polygonsOverlap(featureOutline(a, one.feature), featureOutline(b, other.feature));
       return isThere ? [[one.panel, other.panel]] : [];
@@ -68,7 +69,7 @@ export const drawingComplete = defineRule({
         .filter(({ room }) => !OUTDOOR_KINDS.has(room.kind) && room.corners.every(({ wall }) => wall === 'open'))
         .map(({ room }) => report.cannotTell('open', { room: room.name }, { room: room.id })),
       ...levelsWithoutStair(views).map((level) => {
-        const first = views.find((one) => one.level === level)!;
+        const first = given(views.find((one) => one.level === level));
         return report.cannotTell('stair', { level: level.name }, { room: first.room.id });
       }),
       ...panelsInOnePlace(house).map(([a, b]) =>

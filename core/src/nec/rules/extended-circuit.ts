@@ -2,6 +2,7 @@ import { outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { givesAfci, protectionOf } from '../protection/circuit-protection';
 import { staysAsItIs } from '../protection/decision';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { given } from '../../units/result';
 
 const entry = (section: string): EditionEntry<{ freeFt: number }> => ({
   section,
@@ -51,8 +52,8 @@ export const extendedCircuit = defineRule({
     const onlyMoved = outlets.every((one) => staysAsItIs(one) || one.box.state === 'moved');
     if (onlyMoved && circuit.extendedFt === undefined)
       return [report.cannotTell('asked', { ...data, free: limits.freeFt }, where)];
-    if (onlyMoved && circuit.extendedFt! <= limits.freeFt)
-      return [report.pass('short', { ...data, ft: circuit.extendedFt!, free: limits.freeFt }, where)];
+    if (onlyMoved && given(circuit.extendedFt) <= limits.freeFt)
+      return [report.pass('short', { ...data, ft: given(circuit.extendedFt), free: limits.freeFt }, where)];
     return [report.fail('due', data, where)];
   },
 });

@@ -3,6 +3,7 @@ import { isGeneralReceptacle } from '../../circuits/circuit-load';
 import { isLighting, type Outlet } from '../../circuits/outlets';
 import { ampsOf } from '../../loads/library';
 import { defineRule, fromMemory } from '../rule';
+import { itemAt } from '../../units/result';
 
 const entry = (section: string) => ({ section, limits: { share: 0.5 }, basis: fromMemory('high') });
 
@@ -44,7 +45,7 @@ export const fastenedInPlaceShare = defineRule({
     const sum = fastened.reduce((amps, outlet) => amps + fastenedAmps(outlet), 0);
     const half = circuit.ratingA * limits.share;
     const detail = { measured: () => `${sum.toFixed(1)} A`, required: () => `${half} A at most` };
-    const where = { circuit: circuit.id, box: fastened[0]!.box.id };
+    const where = { circuit: circuit.id, box: itemAt(fastened, 0).box.id };
     return [
       sum > half + 1e-9
         ? report.fail('over', { circuit: circuit.name, sum, half, outlets: listOutlets(fastened) }, where, detail)

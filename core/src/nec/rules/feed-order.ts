@@ -1,4 +1,5 @@
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { given, itemAt } from '../../units/result';
 
 export const feedOrder = defineRule({
   id: 'feed-order',
@@ -20,10 +21,10 @@ export const feedOrder = defineRule({
     if (mine.length === 0)
       return runs.length === 0
         ? []
-        : report.pass('whole', { name: unit.circuits[0]!.name, runs: runs.length }, { circuit: unit.id });
+        : report.pass('whole', { name: itemAt(unit.circuits, 0).name, runs: runs.length }, { circuit: unit.id });
     return mine.map((one) => {
       const [collection, id] = one.path.split('.');
-      const box = collection === 'boxes' ? house.boxes[id!] : undefined;
+      const box = collection === 'boxes' ? house.boxes[given(id)] : undefined;
       return report.fail(
         'unsound',
         { problem: one.message },

@@ -2,6 +2,7 @@ import { cableBetween, spotOfPanel } from '../../circuits/cable-run';
 import { feederLoad } from '../requirements/feeder-load';
 import { feederDrop as dropOf } from '../../service/feeder-size';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const feederDrop = defineRule({
   id: 'feeder-drop',
@@ -25,7 +26,7 @@ export const feederDrop = defineRule({
   appliesTo: (facts) => Object.keys(facts.house.feeders).length > 0,
   check: ({ house }, limits, report) =>
     Object.values(house.feeders).map((feeder) => {
-      const [from, to] = [house.panels[feeder.from]!, house.panels[feeder.to]!];
+      const [from, to] = [mustGet(house.panels, feeder.from), mustGet(house.panels, feeder.to)];
       const feet = feeder.lengthFt ?? cableBetween(spotOfPanel(house, from), spotOfPanel(house, to)) / 12;
       const percent = 100 * dropOf(feeder, feederLoad(house, feeder).amps, feet);
       const data = { panel: to.name, percent, feet };

@@ -3,6 +3,7 @@ import { groundFor, laidIn } from '../../service/feeder-size';
 import { atLeast } from '../../service/service-conductors';
 import { setFeederRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 /** Metal raceways that are equipment grounding conductors themselves, 250.118. */
 const METAL_RACEWAYS: ReadonlySet<string> = new Set(['emt', 'rigid']);
@@ -29,7 +30,7 @@ export const feederGround = defineRule({
   appliesTo: (facts) => Object.keys(facts.house.feeders).length > 0,
   check: ({ house }, _limits, report) =>
     Object.values(house.feeders).map((feeder) => {
-      const panel = house.panels[feeder.to]!.name;
+      const panel = mustGet(house.panels, feeder.to).name;
       const where = { panel: feeder.to };
       const least = groundFor(laidIn(house, feeder), feederLoad(house, feeder).amps);
       const remedies = least ? [setFeederRemedy(feeder.id, { ground: least }, `Use No. ${least}`)] : [];

@@ -1,5 +1,6 @@
 import { leastCover } from '../../service/ground-cover';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const feederInGround = defineRule({
   id: 'feeder-in-ground',
@@ -23,7 +24,7 @@ export const feederInGround = defineRule({
   check: ({ house }, _limits, report) =>
     Object.values(house.feeders).flatMap((feeder) => {
       if (feeder.coverIn === undefined) return [];
-      const panel = house.panels[feeder.to]!.name;
+      const panel = mustGet(house.panels, feeder.to).name;
       const where = { panel: feeder.to };
       if (feeder.wiring === 'nonmetallic' || feeder.wiring === 'service-entrance')
         return [report.fail('unfit', { panel }, where, { section: '334.12(B), 338.12(A)(2)' })];

@@ -3,6 +3,7 @@ import { feederAmpacity, laidIn } from '../../service/feeder-size';
 import { atLeast, fitsRating, groundConductor } from '../../service/service-conductors';
 import { setFeederRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const feederNeutral = defineRule({
   id: 'feeder-neutral',
@@ -30,7 +31,7 @@ export const feederNeutral = defineRule({
       const carries = feederAmpacity({ ...laidIn(house, feeder), conductor: { ...conductor, size } });
       const load = feederLoad(house, feeder).neutralA;
       const least = groundConductor(feeder.ratingA, conductor.metal);
-      const data = { panel: house.panels[feeder.to]!.name, size, carries, load, least: least ?? '' };
+      const data = { panel: mustGet(house.panels, feeder.to).name, size, carries, load, least: least ?? '' };
       const where = { panel: feeder.to };
       const remedies = [setFeederRemedy(feeder.id, { neutral: conductor.size }, 'Make it as large as the others')];
       if (!fitsRating(load, carries))

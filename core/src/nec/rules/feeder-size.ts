@@ -3,6 +3,7 @@ import { feederAmpacity, fitsFeeder, laidIn, largestFeederBreaker, leastFeeder }
 import { fitsRating } from '../../service/service-conductors';
 import { setFeederRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 interface Data {
   readonly panel: string;
@@ -41,7 +42,7 @@ export const feederSize = defineRule({
       const { size, metal } = feeder.conductor;
       const carries = feederAmpacity(feeder);
       const data: Data = {
-        panel: house.panels[feeder.to]!.name,
+        panel: mustGet(house.panels, feeder.to).name,
         cable: `No. ${size} ${metal}`.replace(/No\. (\d+ kcmil)/, '$1'),
         carries,
         load: amps,

@@ -2,6 +2,7 @@ import type { House, Room } from '../../house/schema';
 import { facingOf } from '../../plan/facing';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { itemAt, mustGet } from '../../units/result';
 
 const isGarage = ({ kind }: Room): boolean => kind === 'garage';
 
@@ -10,7 +11,7 @@ function garagesAtDwelling(house: House): readonly Room[] {
   const rooms = Object.values(house.rooms);
   const isDwelling = (room: Room) =>
     !isGarage(room) && !OUTDOOR_KINDS.has(room.kind) && room.kind !== 'accessory-building';
-  const elevation = (room: Room) => house.levels[room.level]!.elevationIn;
+  const elevation = (room: Room) => mustGet(house.levels, room.level).elevationIn;
   return rooms.filter(
     (room) =>
       isGarage(room) &&
@@ -46,7 +47,7 @@ export const fireSeparation = defineRule({
     const garages = garagesAtDwelling(house);
     return [
       ...(garages.length > 0
-        ? [report.fail('garage', { names: garages.map((one) => one.name).join(', ') }, { room: garages[0]!.id })]
+        ? [report.fail('garage', { names: garages.map((one) => one.name).join(', ') }, { room: itemAt(garages, 0).id })]
         : []),
       ...(Object.keys(house.units).length > 1 ? [report.fail('units', undefined, {}, { section: 'IRC R302.4' })] : []),
     ];

@@ -6,6 +6,7 @@ import { takeOffRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
 import { isLonger } from '../../geometry/intervals';
 import { HIGHEST_REQUIRED_IN, boxHeightIn } from '../../place/receptacles';
+import { given, itemAt } from '../../units/result';
 
 /** Above this an outdoor receptacle is not readily accessible: that of 210.52(E), inches. *Common practice*. */
 const READY_IN = 78;
@@ -56,7 +57,7 @@ export const garageCircuit = defineRule({
       (outlet) => outlet.device.kind === 'receptacle' && outlet.device.volts === 120 && outlet.room.kind === 'garage',
     ),
   check: (facts, limits, report) => {
-    const ceiling = (room: string) => facts.views.find((view) => view.room.id === room)!.level.ceilingIn;
+    const ceiling = (room: string) => given(facts.views.find((view) => view.room.id === room)).level.ceilingIn;
     const inGarage = (outlet: Outlet) => outlet.room.kind === 'garage';
     // 2017 puts every receptacle outlet of the garage on it, 2020 those of 210.52(G)(1); a freezer's or an opener's is read both
     // ways, so it may ride along and need not.
@@ -69,7 +70,7 @@ export const garageCircuit = defineRule({
         boxHeightIn(outlet.box, ceiling(outlet.room.id)) <= HIGHEST_REQUIRED_IN,
       inGarage,
     );
-    const garage = facts.views.find((view) => view.room.kind === 'garage')!.room;
+    const garage = given(facts.views.find((view) => view.room.kind === 'garage')).room;
     if (area.receptacles.length === area.unassigned) return [report.cannotTell('notYet', {}, { room: garage.id })];
     if (area.circuits.length === 0)
       return [
@@ -77,7 +78,7 @@ export const garageCircuit = defineRule({
           'none',
           {},
           { room: garage.id },
-          { measured: () => `${area.wrong[0]!.circuit.ratingA} A`, required: () => `${limits.ratingA} A` },
+          { measured: () => `${itemAt(area.wrong, 0).circuit.ratingA} A`, required: () => `${limits.ratingA} A` },
         ),
       ];
     const isOutdoorReceptacle = ({ device, room }: Outlet) =>
@@ -98,7 +99,7 @@ export const garageCircuit = defineRule({
       return report.fail(
         areHigh ? 'high' : 'other',
         { circuit: circuit.name, outlets: listOutlets(foreign) },
-        { circuit: circuit.id, box: foreign[0]!.box.id },
+        { circuit: circuit.id, box: itemAt(foreign, 0).box.id },
         { remedies: [takeOffRemedy(deviceIds(foreign), foreign.length === 1 ? 'it' : 'them')] },
       );
     });

@@ -3,6 +3,7 @@ import { adaptableRemedies } from '../remedies';
 import { AREA_UNSURE, dwellingAreaFt2, openArea } from '../requirements/dwelling-area';
 import { circuitsOf, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { defineRule, fromMemory, type Facts } from '../rule';
+import { itemAt } from '../../units/result';
 
 /** A circuit that feeds nothing, or nothing but appliances, serves none of the floor; one that feeds only outdoors does: 220.14(J). */
 const feedsInGeneral = (facts: Facts, circuit: Circuit): boolean =>
@@ -51,7 +52,7 @@ export const generalCircuits = defineRule({
       const ids = open.rooms.map((one) => one.id);
       const remedies = adaptableRemedies(ids);
       const rooms = open.rooms.map((one) => one.name).join(' and ');
-      return [report.cannotTell('adaptable', { ...data, rooms }, { room: ids[0]! }, { ...detail, remedies })];
+      return [report.cannotTell('adaptable', { ...data, rooms }, { room: itemAt(ids, 0) }, { ...detail, remedies })];
     }
     return [have < need ? report.fail('few', data, {}, detail) : report.pass('enough', data, {}, detail)];
   },

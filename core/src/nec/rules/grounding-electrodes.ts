@@ -4,6 +4,7 @@ import { atLeast, electrodeConductor, serviceConductors } from '../../service/se
 import { loadsOfHouse } from '../requirements/service-load';
 import { setSupplyRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 /**
  * Electrodes whose conductor need not be larger than No. 6 copper or No. 4 aluminum, 250.66(A); for concrete No. 4 copper, (B); for a ring
@@ -60,7 +61,7 @@ export const groundingElectrodes = defineRule({
   reads: 'none',
   appliesTo: ({ house }) => house.supply.kind !== 'cord' && servicePanel(house) !== undefined,
   check: ({ house }, _limits, report) => {
-    const panel = servicePanel(house)!;
+    const panel = given(servicePanel(house));
     const where = { panel: panel.id };
     const { electrodes, electrodeConductor: has } = house.supply;
     const data: Data = { panel: panel.name, has: has?.size ?? '', least: '' };

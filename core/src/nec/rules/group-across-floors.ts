@@ -3,6 +3,7 @@ import { isOverHatch, stairsBeyond } from '../../control/passages';
 import type { Room } from '../../house/schema';
 import { roomsBeyond } from '../requirements/alarm-places';
 import { commonPractice, defineRule, everyEdition, type Facts } from '../rule';
+import { given, itemAt } from '../../units/result';
 
 export const groupAcrossFloors = defineRule({
   id: 'group-across-floors',
@@ -23,7 +24,7 @@ export const groupAcrossFloors = defineRule({
   appliesTo: (facts) => acrossFloors(facts).length > 0,
   check: (facts, _limits, report) => {
     return acrossFloors(facts).map(({ name, switches }) => {
-      const first = switches[0]!;
+      const first = itemAt(switches, 0);
       const reached = roomsReached(facts, first.room);
       const lost = switches.find((one) => !reached.has(one.room));
       if (!lost) return report.pass('joined', { name }, { room: first.room.id, box: first.box.id });
@@ -39,7 +40,7 @@ function roomsReached(facts: Facts, from: Room): ReadonlySet<Room> {
   const views = new Map(facts.views.map((view) => [view.room, view]));
   // A set that grows while it is walked gives what is added as well.
   for (const room of reached) {
-    for (const next of roomsBeyond(facts, views.get(room)!)) if (!isOverHatch(next)) reached.add(next);
+    for (const next of roomsBeyond(facts, given(views.get(room)))) if (!isOverHatch(next)) reached.add(next);
     for (const stair of stairsBeyond(facts.house).get(room) ?? []) reached.add(stair);
   }
   return reached;
@@ -50,7 +51,7 @@ function acrossFloors({ house, outlets }: Facts): { readonly name: string; reado
   return Object.values(house.switchGroups).flatMap(({ name, switches: ids }) => {
     const all = ids.flatMap((id) => outlets.byDevice.get(id) ?? []);
     const switches = all.filter((one) => !isOverHatch(one.room));
-    return switches.some((one) => one.room.level !== switches[0]!.room.level) ? [{ name, switches }] : [];
+    return switches.some((one) => one.room.level !== itemAt(switches, 0).room.level) ? [{ name, switches }] : [];
   });
 }
 

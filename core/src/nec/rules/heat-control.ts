@@ -3,6 +3,7 @@ import { groupBy } from '../../units/group-by';
 import { isUngoverned, roomHeaters } from '../requirements/thermostats';
 import { setLoadsRemedy } from '../remedies';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { given, itemAt, mustGet } from '../../units/result';
 
 export const heatControl = defineRule({
   id: 'heat-control',
@@ -35,13 +36,13 @@ export const heatControl = defineRule({
   check: ({ house }, limits, report) => {
     const heaters = roomHeaters(house);
     const governed = heaters.filter((one) => one.thermostat);
-    const said = [...groupBy(governed, (one) => one.thermostat!.device.id).values()].flatMap((list) => {
-      const { box, room } = list[0]!.thermostat!;
+    const said = [...groupBy(governed, (one) => given(one.thermostat).device.id).values()].flatMap((list) => {
+      const { box, room } = given(itemAt(list, 0).thermostat);
       const where = { room: room.id, box: box.id };
       const amps = list.reduce((sum, { load }) => sum + ampsOf(load), 0);
       const other = list.find((one) => one.box.room !== room.id);
       if (other) {
-        const heated = house.rooms[other.box.room]!.name;
+        const heated = mustGet(house.rooms, other.box.room).name;
         return [report.fail('next', { tag: box.tag, room: room.name, heated }, where)];
       }
       if (amps > limits.carriesA + 1e-9)
@@ -51,13 +52,13 @@ export const heatControl = defineRule({
     const own = heaters.filter((one) => !one.thermostat && one.load.builtInControl);
     const unsaid = heaters.filter(isUngoverned);
     const tagsOf = (list: typeof heaters) => list.map((one) => one.box.tag).join(', ');
-    if (own.length > 0) said.push(report.pass('builtIn', { tags: tagsOf(own) }, { box: own[0]!.box.id }));
+    if (own.length > 0) said.push(report.pass('builtIn', { tags: tagsOf(own) }, { box: itemAt(own, 0).box.id }));
     if (unsaid.length > 0)
       said.push(
         report.cannotTell(
           'unsaid',
           { tags: tagsOf(unsaid) },
-          { room: unsaid[0]!.box.room, box: unsaid[0]!.box.id },
+          { room: itemAt(unsaid, 0).box.room, box: itemAt(unsaid, 0).box.id },
           {
             remedies: [
               setLoadsRemedy(

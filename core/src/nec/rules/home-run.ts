@@ -1,4 +1,5 @@
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { itemAt } from '../../units/result';
 
 export const homeRun = defineRule({
   id: 'home-run',
@@ -17,11 +18,11 @@ export const homeRun = defineRule({
   scope: 'unit',
   check: (_facts, { unit, runs }, limits, report) => {
     const home = runs.filter((run) => run.from === undefined);
-    const name = unit.circuits[0]!.name;
+    const name = itemAt(unit.circuits, 0).name;
     if (home.length === 0) return [];
     const where = { circuit: unit.id };
     if (home.length <= limits.cables) return report.pass('one', { name }, where);
-    const { to } = home[1]!;
+    const { to } = itemAt(home, 1);
     return report.fail('several', { name, n: home.length }, { ...where, room: to.room, box: to.id });
   },
 });

@@ -6,13 +6,14 @@ import { boxHeightIn } from '../../place/receptacles';
 import { boxPoint, distanceToFeature } from '../../plan/points';
 import { givesGfci, protectionOf } from '../protection/circuit-protection';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+import { mustGet } from '../../units/result';
 
 const hangs = ({ device }: Outlet): boolean => device.kind === 'luminaire' || device.kind === 'fan';
 
 /** Lights and fans over a tub or beside it, with their height over its rim; what is beyond a wall is not reached from the water. */
 function overTub({ house, outlets }: Facts, tub: Feature, sideIn: number): { outlet: Outlet; overIn: number }[] {
-  const room = house.rooms[tub.room]!;
-  const { ceilingIn } = house.levels[room.level]!;
+  const room = mustGet(house.rooms, tub.room);
+  const { ceilingIn } = mustGet(house.levels, room.level);
   return (outlets.byRoom.get(room.id) ?? [])
     .filter((one) => hangs(one) && isShorter(distanceToFeature(room, tub, boxPoint(house, one.box)), sideIn))
     .map((outlet) => ({ outlet, overIn: boxHeightIn(outlet.box, ceilingIn) - tub.heightIn }));
@@ -49,7 +50,7 @@ export const hotTubLuminaires = defineRule({
     Object.values(facts.house.features)
       .filter(({ kind }) => kind === 'hot-tub')
       .flatMap((tub) => {
-        const room = facts.house.rooms[tub.room]!;
+        const room = mustGet(facts.house.rooms, tub.room);
         const isOut = OUTDOOR_KINDS.has(room.kind) || isOpenToSky(room);
         const section = isOut ? '680.22(B)(1)' : '680.43(B)';
         const found = overTub(facts, tub, limits.sideIn).flatMap(({ outlet, overIn }) => {

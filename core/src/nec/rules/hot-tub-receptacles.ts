@@ -5,6 +5,7 @@ import { receptaclesOf } from '../../place/receptacles';
 import { isWithinCord } from '../protection/cord-path';
 import { boxPoint, distanceToFeature } from '../../plan/points';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
+import { mustGet } from '../../units/result';
 
 const TUB: ReadonlySet<string> = new Set(['hot-tub']);
 
@@ -17,7 +18,7 @@ function receptaclesNear(
   tub: Feature,
   mostIn: number,
 ): { box: Box; isGeneral: boolean; away: number }[] {
-  const room = house.rooms[tub.room]!;
+  const room = mustGet(house.rooms, tub.room);
   return Object.values(house.boxes)
     .filter((box) => receptaclesOf(box).length > 0)
     .filter((box) => box.room === room.id || isWithinCord(house, box, TUB, mostIn, 'no-door'))
@@ -57,7 +58,7 @@ export const hotTubReceptacles = defineRule({
     Object.values(facts.house.features)
       .filter((feature) => feature.kind === 'hot-tub')
       .flatMap((tub) => {
-        const room = facts.house.rooms[tub.room]!;
+        const room = mustGet(facts.house.rooms, tub.room);
         const isOut = OUTDOOR_KINDS.has(room.kind) || isOpenToSky(room);
         const section = isOut ? '680.22(A)' : '680.43(A)';
         const most = isOut ? limits.outdoorFarIn : limits.indoorFarIn;

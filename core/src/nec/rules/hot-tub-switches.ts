@@ -3,6 +3,7 @@ import type { Box } from '../../house/schema';
 import { isOpenToSky, OUTDOOR_KINDS } from '../../place/outdoors';
 import { boxPoint, distanceToFeature } from '../../plan/points';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 const hasSwitch = (box: Box): boolean => Object.values(box.devices).some((one) => one.kind === 'switch');
 
@@ -26,7 +27,7 @@ export const hotTubSwitches = defineRule({
     Object.values(house.features)
       .filter((feature) => feature.kind === 'hot-tub')
       .flatMap((tub) => {
-        const room = house.rooms[tub.room]!;
+        const room = mustGet(house.rooms, tub.room);
         const section = OUTDOOR_KINDS.has(room.kind) || isOpenToSky(room) ? '680.22(C)' : '680.43(C)';
         // A switch of the next room has the wall between.
         const near = Object.values(house.boxes).flatMap((box) => {

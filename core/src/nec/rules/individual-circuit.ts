@@ -5,6 +5,7 @@ import { defineRule, fromMemory } from '../rule';
 import type { Edition } from '../../house/schema';
 import type { Load, LoadKind } from '../../house/schema-equipment';
 import type { Outlet } from '../../circuits/outlets';
+import { given, itemAt } from '../../units/result';
 
 /** Why a load must be alone on its circuit, where the code or its instructions say so. */
 function sectionFor(load: Load, edition: Edition): string | undefined {
@@ -65,7 +66,7 @@ export const individualCircuit = defineRule({
     outletsOf(facts, circuit).flatMap((outlet) => {
       const section = outlet.load && sectionFor(outlet.load, facts.edition);
       if (!section) return [];
-      const load = outlet.load!;
+      const load = given(outlet.load);
       const { foreign: others, unknown } = sharers(
         load,
         outletsProper(outletsOf(facts, circuit)).filter((one) => one !== outlet),
@@ -81,14 +82,14 @@ export const individualCircuit = defineRule({
         return [
           report.cannotTell(
             'unknown',
-            { load: load.name, circuit: circuit.name, others: unknown.map((one) => one.load!.name).join(', ') },
+            { load: load.name, circuit: circuit.name, others: unknown.map((one) => given(one.load).name).join(', ') },
             where,
             { section },
           ),
         ];
       if (others.length === 0)
         return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];
-      const named = `${describeOutlet(others[0]!)}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`;
+      const named = `${describeOutlet(itemAt(others, 0))}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`;
       return [
         report.fail('shared', { load: load.name, circuit: circuit.name, others: named }, where, {
           section,

@@ -1,5 +1,6 @@
 import { setDevicesRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const insulationContact = defineRule({
   id: 'insulation-contact',
@@ -24,7 +25,9 @@ export const insulationContact = defineRule({
   check: (facts, limits, report) => {
     const under = facts.outlets.lights.filter(
       ({ device, room }) =>
-        device.kind === 'luminaire' && device.style === 'recessed' && facts.house.levels[room.level]!.above !== 'floor',
+        device.kind === 'luminaire' &&
+        device.style === 'recessed' &&
+        mustGet(facts.house.levels, room.level).above !== 'floor',
     );
     const contactOf = (one: (typeof under)[number]) =>
       one.device.kind === 'luminaire' ? one.device.contact : undefined;

@@ -3,6 +3,7 @@ import { bitFor } from '../../route/holes';
 import { keptCables } from '../../route/kept-laid';
 import type { LaidCable } from '../../route/laid';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const joistHoles = defineRule({
   id: 'joist-holes',
@@ -36,7 +37,8 @@ export const joistHoles = defineRule({
     for (const cable of keptCables(house)) {
       const { legs } = cable.route;
       const over = new Set(legs.flatMap((leg) => (leg.kind === 'space' && leg.over !== null ? [leg.over] : [])));
-      for (const id of over) cables.set(house.levels[id]!, [...(cables.get(house.levels[id]!) ?? []), cable]);
+      for (const id of over)
+        cables.set(mustGet(house.levels, id), [...(cables.get(mustGet(house.levels, id)) ?? []), cable]);
     }
     return [...cables].map(([{ name, joists }, list]) => {
       const count = list.length;

@@ -4,6 +4,7 @@ import { serveArea } from '../requirements/exclusive-circuit';
 import { isInLaundryArea, isLaundryRoom } from '../requirements/laundry-area';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { itemAt } from '../../units/result';
 
 const hasWasher = ({ features }: RoomView): boolean => features.some((one) => one.kind === 'washer');
 
@@ -50,7 +51,7 @@ export const laundryCircuit = defineRule({
         : report.fail(
             'other',
             { circuit: circuit.name, outlets: listOutlets(others) },
-            { circuit: circuit.id, box: others[0]!.box.id },
+            { circuit: circuit.id, box: itemAt(others, 0).box.id },
             { remedies: [takeOffRemedy(deviceIds(others), others.length === 1 ? 'it' : 'them')] },
           ),
     );

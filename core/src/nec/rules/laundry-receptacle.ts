@@ -4,6 +4,7 @@ import { distance, nearestOnSegment } from '../../geometry/geometry';
 import { featureOutline } from '../../plan/points';
 import { findWall, pointOnWall, wallLoop } from '../../plan/wall-loop';
 import { whyNotCounted } from '../../place/receptacles';
+import { given, itemAt } from '../../units/result';
 
 export const laundryReceptacle = defineRule({
   id: 'laundry-receptacle',
@@ -27,7 +28,7 @@ export const laundryReceptacle = defineRule({
     const where = { room: view.room.id };
     const points = view.boxes.flatMap((box) =>
       whyNotCounted(box, view.level.ceilingIn) === undefined && box.at.kind === 'wall'
-        ? [pointOnWall(findWall(wallLoop(view.room), box.at.wall)!, box.at.alongIn)]
+        ? [pointOnWall(given(findWall(wallLoop(view.room), box.at.wall)), box.at.alongIn)]
         : [],
     );
     if (points.length === 0)
@@ -38,7 +39,9 @@ export const laundryReceptacle = defineRule({
         const outline = featureOutline(view.room, washer);
         const nearest = Math.min(
           ...points.flatMap((at) =>
-            outline.map((corner, i) => distance(at, nearestOnSegment(at, corner, outline[(i + 1) % outline.length]!))),
+            outline.map((corner, i) =>
+              distance(at, nearestOnSegment(at, corner, itemAt(outline, (i + 1) % outline.length))),
+            ),
           ),
         );
         return !isLonger(nearest, limits.reachIn)

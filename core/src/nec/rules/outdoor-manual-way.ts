@@ -1,6 +1,7 @@
 import type { Outlet } from '../../circuits/outlets';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { itemAt } from '../../units/result';
 
 const isSensed = ({ device }: Outlet) => device.kind === 'luminaire' && device.sensor === 'dusk';
 /** A dusk sensor in the wall decides alone; an astronomic timer has a button. */
@@ -39,7 +40,7 @@ export const outdoorManualWay = defineRule({
       if (switches.length === 0) return [report.fail('unswitched', data, whereOf(first))];
       return [
         switches.every(isBlind)
-          ? report.fail('blind', data, whereOf(switches[0]!))
+          ? report.fail('blind', data, whereOf(itemAt(switches, 0)))
           : report.pass('there', data, whereOf(first)),
       ];
     });

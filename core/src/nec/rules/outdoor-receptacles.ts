@@ -3,6 +3,7 @@ import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 import { isFreeBox } from '../requirements/circuit-facts';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
+import { itemAt, mustGet } from '../../units/result';
 
 const sides = ['front', 'back'] as const;
 
@@ -47,13 +48,13 @@ export const outdoorReceptacles = defineRule({
       if (served)
         return report.pass(
           'there',
-          { side, room: facts.house.rooms[served.room]!.name },
+          { side, room: mustGet(facts.house.rooms, served.room).name },
           { room: served.room },
           detail,
         );
       const [taken] = boxes;
       return taken
         ? report.cannotTell('taken', { side, tag: taken.tag }, { room: taken.room, box: taken.id }, detail)
-        : report.fail('none', { side }, { room: rooms[0]!.room.id }, { ...detail, measured: () => 'none' });
+        : report.fail('none', { side }, { room: itemAt(rooms, 0).room.id }, { ...detail, measured: () => 'none' });
     }),
 });

@@ -1,5 +1,6 @@
 import { feederTo, servicePanel } from '../../circuits/panel-tree';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 export const panelFed = defineRule({
   id: 'panel-fed',
@@ -36,7 +37,7 @@ export const panelFed = defineRule({
       }
       if (!feeder && panel.main === 'lugs')
         return report.fail('lugs', { panel: panel.name }, where, { section: '230.70, 408.36' });
-      const ahead = panel.main === 'lugs' ? feeder!.ratingA : panel.mainA;
+      const ahead = panel.main === 'lugs' ? given(feeder).ratingA : panel.mainA;
       const bus = panel.busA ?? panel.mainA;
       return ahead > bus
         ? report.fail('bus', { panel: panel.name, bus, ahead }, where)

@@ -1,6 +1,7 @@
 import { isLonger } from '../../geometry/intervals';
 import type { RoomKind } from '../../house/schema';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 const BARRED: Readonly<Partial<Record<RoomKind, string>>> = {
   bathroom: '240.24(E)',
@@ -38,7 +39,7 @@ export const panelPlace = defineRule({
   appliesTo: (facts) => Object.keys(facts.house.panels).length > 0,
   check: (facts, limits, report) =>
     Object.values(facts.house.panels).map((panel) => {
-      const room = facts.house.rooms[panel.room]!;
+      const room = mustGet(facts.house.rooms, panel.room);
       const data = { panel: panel.name, room: room.name };
       const where = { panel: panel.id, room: room.id };
       const section = BARRED[room.kind];

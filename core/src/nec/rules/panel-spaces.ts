@@ -1,6 +1,7 @@
 import { feedersFrom, feederSpaces } from '../../circuits/panel-tree';
 import { spacesOf } from '../../panel/schedule';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const panelSpaces = defineRule({
   id: 'panel-spaces',
@@ -30,7 +31,7 @@ export const panelSpaces = defineRule({
       for (const circuit of circuits)
         for (const space of spacesOf(circuit)) bySpace.set(space, [...(bySpace.get(space) ?? []), circuit.name]);
       const feeders = feedersFrom(facts.house, panel.id);
-      const feederName = (to: string) => `the feeder of ${facts.house.panels[to]!.name}`;
+      const feederName = (to: string) => `the feeder of ${mustGet(facts.house.panels, to).name}`;
       for (const feeder of feeders)
         for (const space of feederSpaces(feeder))
           bySpace.set(space, [...(bySpace.get(space) ?? []), feederName(feeder.to)]);

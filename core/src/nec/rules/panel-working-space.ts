@@ -5,6 +5,7 @@ import { featureOutline } from '../../plan/points';
 import { rectangleOnWall, straightRuns, wallLoop, type LoopWall } from '../../plan/wall-loop';
 import { wallOf } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given, itemAt } from '../../units/result';
 
 /** Marks on a wall or ceiling, which take no floor. */
 const FLAT: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['no-device', 'beam', 'brace', 'tile', 'mirror']);
@@ -21,7 +22,7 @@ function crossedSides(room: Room, space: readonly Point[]): readonly LoopWall[] 
   // A hair smaller, so that a space which just fits touches no wall.
   const inner = space.map(({ x, y }) => ({ x: x + (middle.x - x) * 0.002, y: y + (middle.y - y) * 0.002 }));
   return wallLoop(room).walls.filter((wall) =>
-    inner.some((corner, i) => segmentsCross(corner, inner[(i + 1) % inner.length]!, wall.from, wall.to)),
+    inner.some((corner, i) => segmentsCross(corner, itemAt(inner, (i + 1) % inner.length), wall.from, wall.to)),
   );
 }
 
@@ -89,7 +90,7 @@ export const panelWorkingSpace = defineRule({
   appliesTo: (facts) => Object.keys(facts.house.panels).length > 0,
   check: (facts, limits, report) =>
     Object.values(facts.house.panels).map((panel) => {
-      const view = facts.views.find((one) => one.room.id === panel.room)!;
+      const view = given(facts.views.find((one) => one.room.id === panel.room));
       const drawn = view.features.find((feature) => feature.id === panel.feature);
       const where = { panel: panel.id, room: panel.room };
       if (drawn?.at.kind !== 'wall') return report.cannotTell('notDrawn', { panel: panel.name }, where);
@@ -136,7 +137,7 @@ export const panelWorkingSpace = defineRule({
       }
       if (!fits || (shallow && blocker === undefined))
         return report.fail('narrow', { panel: panel.name, room: view.room.name }, where);
-      return report.fail('blocked', { panel: panel.name, what: `The ${blocker!}` }, where, {
+      return report.fail('blocked', { panel: panel.name, what: `The ${given(blocker)}` }, where, {
         required: (show) => `${show(limits.widthIn)} by ${show(limits.depthIn)}, clear to the floor`,
       });
     }),

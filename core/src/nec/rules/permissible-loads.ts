@@ -3,6 +3,7 @@ import type { LoadKind } from '../../house/schema-equipment';
 import { deviceIds, listOutlets, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { itemAt } from '../../units/result';
 
 /** Ratings of circuits with several outlets: 210.3 in 2014, 210.18 later; 10 A stands beside them in 2023. */
 const SEVERAL: readonly number[] = [15, 20, 30, 40, 50];
@@ -61,7 +62,7 @@ export const permissibleLoads = defineRule({
       report.fail(
         message,
         { ...data, outlets: listOutlets(wrong) },
-        { ...where, box: wrong[0]!.box.id },
+        { ...where, box: itemAt(wrong, 0).box.id },
         { remedies: [takeOffRemedy(deviceIds(wrong), wrong.length === 1 ? 'it' : 'them')] },
       );
     if (ratingA === 10 && limits.tenA === 1) {

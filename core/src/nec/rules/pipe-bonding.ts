@@ -1,6 +1,7 @@
 import { servicePanel } from '../../circuits/panel-tree';
 import { setSupplyRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 const PIPES = [
   ['waterBond', 'water', '250.104(A)'],
@@ -28,7 +29,7 @@ export const pipeBonding = defineRule({
     servicePanel(house) !== undefined && views.some((one) => one.room.kind === 'kitchen'),
   check: ({ house }, _limits, report) =>
     PIPES.map(([field, pipe, section]) => {
-      const where = { panel: servicePanel(house)!.id };
+      const where = { panel: given(servicePanel(house)).id };
       const state = house.supply[field];
       if (state === 'no') return report.fail('missing', { pipe }, where, { section });
       if (state !== 'not-known') return report.pass('bonded', { pipe }, where, { section });

@@ -1,5 +1,6 @@
 import type { BoxState } from '../../house/schema';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { given, mustGet } from '../../units/result';
 
 /** States in which something is still to be settled; existing and moved boxes are settled. */
 const OPEN: Readonly<Partial<Record<BoxState, string>>> = {
@@ -31,7 +32,7 @@ export const provisionalBoxes = defineRule({
     return open.map((box) =>
       report.fail(
         'open',
-        { tag: box.tag, state: OPEN[box.state!]!, note: box.note ?? '' },
+        { tag: box.tag, state: mustGet(OPEN, given(box.state)), note: box.note ?? '' },
         { room: view.room.id, box: box.id },
       ),
     );

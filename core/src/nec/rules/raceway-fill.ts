@@ -1,6 +1,7 @@
 import { leastTrade, racewayFill as fillOf } from '../../service/raceway-fill';
 import { setFeederRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const racewayFill = defineRule({
   id: 'raceway-fill',
@@ -26,7 +27,7 @@ export const racewayFill = defineRule({
       if (!fill || !feeder.raceway) return [];
       const { kind, trade } = feeder.raceway;
       const percent = (40 * fill.takenIn2) / fill.allowedIn2;
-      const data = { panel: house.panels[feeder.to]!.name, percent, trade };
+      const data = { panel: mustGet(house.panels, feeder.to).name, percent, trade };
       const where = { panel: feeder.to };
       if (percent <= 40 + 1e-9) return [report.pass('fits', data, where)];
       const least = leastTrade(feeder, kind);

@@ -1,6 +1,7 @@
 import { listOutlets, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import type { Outlet } from '../../circuits/outlets';
+import { itemAt } from '../../units/result';
 
 /** Receptacle ratings allowed where a circuit has two or more: Table 210.21(B)(3). *From memory*, high. */
 const ALLOWED: Readonly<Record<number, readonly number[]>> = {
@@ -35,24 +36,20 @@ export const receptacleRating = defineRule({
     if (receptacles.length === 0) return [];
     const rated = (outlet: Outlet) => (outlet.device.kind === 'receptacle' ? outlet.device.ratingA : 0);
     const [only] = receptacles;
-    const isSingleAlone =
-      receptacles.length === 1 &&
-      outlets.length === 1 &&
-      only!.device.kind === 'receptacle' &&
-      only!.device.style === 'single';
+    const isSingle = only?.device.kind === 'receptacle' && only.device.style === 'single';
     const data = { circuit: circuit.name, rating: circuit.ratingA };
     const where = { circuit: circuit.id };
-    if (isSingleAlone) {
+    if (isSingle && outlets.length === 1) {
       // A range receptacle may follow the demand of Table 220.55, so 50 A on a 40 A circuit is fine as well.
-      if (rated(only!) < circuit.ratingA)
+      if (rated(only) < circuit.ratingA)
         return [
           report.fail(
             'weak',
-            { ...data, outlets: listOutlets([only!]) },
-            { ...where, box: only!.box.id },
+            { ...data, outlets: listOutlets([only]) },
+            { ...where, box: only.box.id },
             {
               section: '210.21(B)(1)',
-              measured: () => `${rated(only!)} A`,
+              measured: () => `${rated(only)} A`,
               required: () => `${circuit.ratingA} A or more`,
             },
           ),
@@ -65,10 +62,10 @@ export const receptacleRating = defineRule({
       report.fail(
         'wrong',
         { ...data, outlets: listOutlets(wrong) },
-        { ...where, box: wrong[0]!.box.id },
+        { ...where, box: itemAt(wrong, 0).box.id },
         {
           section: '210.21(B)(3)',
-          measured: () => `${rated(wrong[0]!)} A`,
+          measured: () => `${rated(itemAt(wrong, 0))} A`,
           required: () => (ALLOWED[circuit.ratingA] ?? ['a standard circuit rating']).join(' or ') + ' A',
         },
       ),

@@ -1,5 +1,6 @@
 import { keptRoutes } from '../../circuits/kept-routes';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const routeStands = defineRule({
   id: 'route-stands',
@@ -22,8 +23,8 @@ export const routeStands = defineRule({
   check: ({ house }, _limits, report) => {
     const { sound, broken } = keptRoutes(house);
     const gone = [...broken].map(([route, why]) => {
-      const from = route.from === null ? 'the panel' : house.boxes[route.from]!.tag;
-      const { room, id, tag } = house.boxes[route.to]!;
+      const from = route.from === null ? 'the panel' : mustGet(house.boxes, route.from).tag;
+      const { room, id, tag } = mustGet(house.boxes, route.to);
       return report.fail(why, { from, to: tag }, { room, box: id, circuit: route.circuit });
     });
     return gone.length > 0 ? gone : [report.pass('holds', { count: sound.size }, {})];

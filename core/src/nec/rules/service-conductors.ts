@@ -4,6 +4,7 @@ import { serviceConductors as conductorsFor } from '../../service/service-conduc
 import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { setSupplyRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 const [limits, basis] = [{}, fromMemory('high')];
 
@@ -33,12 +34,12 @@ export const serviceConductors = defineRule({
   reads: 'loads',
   appliesTo: ({ house }) => house.supply.conductor !== undefined && servicePanel(house) !== undefined,
   check: ({ house, edition }, _limits, report) => {
-    const panel = servicePanel(house)!;
+    const panel = given(servicePanel(house));
     const loads = loadsOfHouse(house);
     // 83 % holds for 120/240 V; for two legs of 208Y/120 V by some recalls since 2020 only.
     const hasShare = house.supply.volts === '120/240' || (house.supply.volts === '120/208' && edition >= '2020');
     const isOneDwelling = loads.dwellings === 1 && hasShare;
-    const { size, metal } = house.supply.conductor!;
+    const { size, metal } = given(house.supply.conductor);
     const carries = ampacityOf(metal, size, 75) ?? 0;
     const { leastA, ...fitting } = conductorsFor(panel.mainA, {
       isOneDwelling,

@@ -5,6 +5,7 @@ import { atLeast, electrodeConductor, fitsRating } from '../../service/service-c
 import { loadsOfHouse } from '../requirements/service-load';
 import { setSupplyRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 export const serviceNeutral = defineRule({
   id: 'service-neutral',
@@ -32,16 +33,16 @@ export const serviceNeutral = defineRule({
   appliesTo: ({ house }) =>
     house.supply.neutral !== undefined && house.supply.conductor !== undefined && servicePanel(house) !== undefined,
   check: ({ house, edition }, _limits, report) => {
-    const { neutral, conductor } = house.supply;
-    const size = neutral!;
-    const { metal } = conductor!;
+    const size = given(house.supply.neutral);
+    const conductor = given(house.supply.conductor);
+    const { metal } = conductor;
     const carries = ampacityOf(metal, size, 75) ?? 0;
     const load = neutralLoad({ ...loadsOfHouse(house), edition }).amps;
     // Table 250.102(C)(1), which is as Table 250.66 up to 1,100 kcmil.
-    const least = electrodeConductor(conductor!.size, metal, metal);
+    const least = electrodeConductor(conductor.size, metal, metal);
     const data = { size, carries, load, least: least ?? '' };
-    const where = { panel: servicePanel(house)!.id };
-    const remedies = [setSupplyRemedy({ neutral: conductor!.size }, 'Make it as large as the others')];
+    const where = { panel: given(servicePanel(house)).id };
+    const remedies = [setSupplyRemedy({ neutral: conductor.size }, 'Make it as large as the others')];
     if (!fitsRating(load, carries))
       return [report.fail('thin', data, where, { remedies, measured: () => `${load.toFixed(1)} A` })];
     if (least && !atLeast(size, least))

@@ -1,6 +1,7 @@
 import { isLonger } from '../../geometry/intervals';
 import { serviceReceptacles, SERVICED_EQUIPMENT } from '../requirements/service-receptacles';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { mustGet } from '../../units/result';
 
 const entry = (section: string): EditionEntry<{ withinIn: number }> => ({
   section,
@@ -49,7 +50,7 @@ export const serviceReceptacle = defineRule({
           const { tag, room } = nearest.box;
           return room === view.room.id
             ? report.pass('near', { what, tag }, where, detail)
-            : report.cannotTell('elsewhere', { what, tag, room: facts.house.rooms[room]!.name }, where, detail);
+            : report.cannotTell('elsewhere', { what, tag, room: mustGet(facts.house.rooms, room).name }, where, detail);
         }),
     ),
 });

@@ -6,6 +6,7 @@ import { servicePanel } from '../../circuits/panel-tree';
 import { openArea } from '../requirements/dwelling-area';
 import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given } from '../../units/result';
 
 const spread = (loads: DwellingLoads, by: number): DwellingLoads => ({
   ...loads,
@@ -46,7 +47,7 @@ export const serviceSize = defineRule({
   // What a power-supply cord carries is asked by a rule of its own.
   appliesTo: (facts) => facts.house.supply.kind !== 'cord' && servicePanel(facts.house) !== undefined,
   check: (facts, limits, report) => {
-    const panel = servicePanel(facts.house)!;
+    const panel = given(servicePanel(facts.house));
     const loads = loadsOfHouse(facts.house);
     const load = leastServiceAmps({ ...loads, edition: facts.edition }, panel.mainA);
     const [low, high] = [-TYPICAL_SPREAD, TYPICAL_SPREAD].map((by) =>
@@ -67,7 +68,7 @@ export const serviceSize = defineRule({
         }),
       ];
     const fits = (amps: number) => fitsRating(amps, panel.mainA);
-    if (fits(low!) !== fits(high!)) {
+    if (fits(given(low)) !== fits(given(high))) {
       const typical = Object.values(facts.house.loads).filter(isTypical);
       const remedies = [
         setLoadsRemedy(

@@ -10,6 +10,7 @@ import {
 import type { Outlet } from '../../circuits/outlets';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { itemAt } from '../../units/result';
 
 /** Igniter, lights and controls of gas cooking equipment may ride along: 210.52(B)(2) Exception 2. By its kind, whatever it is called. */
 const mayRide = ({ load }: Outlet): boolean => load?.kind === 'gas-range';
@@ -45,14 +46,14 @@ export const smallApplianceOnly = defineRule({
       return report.cannotTell(
         beside.every(isInCupboard) ? 'cabinet' : 'clock',
         { circuit: circuit.name, outlets: listOutlets(beside) },
-        { circuit: circuit.id, box: beside[0]!.box.id },
+        { circuit: circuit.id, box: itemAt(beside, 0).box.id },
       );
     if (other.length === 0) return report.pass('only', { circuit: circuit.name }, { circuit: circuit.id });
     const remedies = [takeOffRemedy(deviceIds(other), other.length === 1 ? 'it' : 'them')];
     return report.fail(
       'other',
       { circuit: circuit.name, outlets: listOutlets(other) },
-      { circuit: circuit.id, box: other[0]!.box.id },
+      { circuit: circuit.id, box: itemAt(other, 0).box.id },
       { remedies },
     );
   },

@@ -9,6 +9,7 @@ import {
 } from '../requirements/circuit-facts';
 import { takeOffRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 /** Appliances that 2014 does not let off the small-appliance circuits: only refrigeration is excepted there. */
 const HOLDS_BY_HAND: ReadonlySet<LoadKind> = new Set(['microwave', 'portable-heater', 'other']);
@@ -65,10 +66,11 @@ export const smallApplianceReceptacles = defineRule({
       return [...wrong].map(([id, outlets]) =>
         report.fail(
           'wrong',
-          { room: room.name, outlets: listOutlets(outlets), circuit: facts.house.circuits[id]!.name },
+          { room: room.name, outlets: listOutlets(outlets), circuit: mustGet(facts.house.circuits, id).name },
           { room: room.id, circuit: id },
           {
-            measured: () => `${facts.house.circuits[id]!.ratingA} A, ${facts.house.circuits[id]!.purpose}`,
+            measured: () =>
+              `${mustGet(facts.house.circuits, id).ratingA} A, ${mustGet(facts.house.circuits, id).purpose}`,
             required: () => `${limits.ratingA} A, small-appliance`,
             remedies: [takeOffRemedy(deviceIds(outlets), 'them')],
           },

@@ -2,6 +2,7 @@ import type { RoomKind } from '../../house/schema';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { hasAlarm, outsideBedrooms } from '../requirements/alarm-places';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given, itemAt } from '../../units/result';
 
 const NOT_A_STOREY: ReadonlySet<RoomKind> = new Set<RoomKind>([
   ...OUTDOOR_KINDS,
@@ -41,18 +42,18 @@ export const smokeAlarms = defineRule({
         const inside = hasAlarm(view, 'smoke')
           ? report.pass('there', { where: `in ${room}` }, where)
           : report.fail('bedroom', { room }, where);
-        const places = beyond.get(view.room.id)!;
+        const places = given(beyond.get(view.room.id));
         if (places.length === 0) return [inside, report.cannotTell('noDoor', { room }, where)];
         const names = places.map((one) => one.room.name).join(' or ');
         const outside = places.some((one) => hasAlarm(one, 'smoke'))
-          ? report.pass('there', { where: `outside ${room}` }, { room: places[0]!.room.id })
-          : report.fail('outside', { room, places: names }, { room: places[0]!.room.id });
+          ? report.pass('there', { where: `outside ${room}` }, { room: itemAt(places, 0).room.id })
+          : report.fail('outside', { room, places: names }, { room: itemAt(places, 0).room.id });
         return [inside, outside];
       });
     const levels = [...new Set(facts.views.filter((one) => !NOT_A_STOREY.has(one.room.kind)).map((one) => one.level))];
     const storys = levels.map((level) => {
       const views = facts.views.filter((one) => one.level === level && !NOT_A_STOREY.has(one.room.kind));
-      const where = { room: views[0]!.room.id };
+      const where = { room: itemAt(views, 0).room.id };
       return views.some((one) => hasAlarm(one, 'smoke'))
         ? report.pass('there', { where: `on the story ${level.name}` }, where)
         : report.fail('story', { level: level.name }, where);

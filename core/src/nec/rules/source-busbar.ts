@@ -2,6 +2,7 @@ import { feedersFrom } from '../../circuits/panel-tree';
 import { nextStandardRating } from '../../electrical/conductors';
 import type { House, Source } from '../../house/schema';
 import { defineRule, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 const [limits, basis] = [{ share: 1.2, more: 1.25 }, fromMemory('medium')];
 
@@ -51,7 +52,7 @@ export const sourceBusbar = defineRule({
       Object.values(house.sources).flatMap((one) => (one.transfer === 'interactive' ? [one.panel] : [])),
     );
     return [...panels].map((id) => {
-      const panel = house.panels[id]!;
+      const panel = mustGet(house.panels, id);
       const sources = Object.values(house.sources).filter((one) => one.panel === id && one.transfer === 'interactive');
       const bus = panel.busA ?? panel.mainA;
       // 125 % of what the inverters put out, with the main.

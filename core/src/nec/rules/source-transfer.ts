@@ -1,5 +1,6 @@
 import { feederLoad } from '../requirements/feeder-load';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const sourceTransfer = defineRule({
   id: 'source-transfer',
@@ -38,7 +39,8 @@ export const sourceTransfer = defineRule({
           section: '702.4',
         });
       if (source.transfer === 'automatic' && source.circuits === undefined) {
-        const load = feederLoad(house, { to: source.panel, ratingA: house.panels[source.panel]!.mainA }).calculation.va;
+        const load = feederLoad(house, { to: source.panel, ratingA: mustGet(house.panels, source.panel).mainA })
+          .calculation.va;
         if (load > source.runningW)
           return report.fail('small', { ...data, gives: source.runningW, load }, where, { section: '702.4' });
       }

@@ -1,5 +1,6 @@
 import { isLowerHalf, otherHalfOf } from '../../house/yokes';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const splitYoke = defineRule({
   id: 'split-yoke',
@@ -24,8 +25,8 @@ export const splitYoke = defineRule({
     facts.outlets.all.flatMap(({ box, device, room }) => {
       const upper = isLowerHalf(device) ? otherHalfOf(box, device.id) : undefined;
       if (!upper || upper.circuit === null || device.circuit === null || upper.circuit === device.circuit) return [];
-      const a = facts.house.circuits[upper.circuit]!;
-      const b = facts.house.circuits[device.circuit]!;
+      const a = mustGet(facts.house.circuits, upper.circuit);
+      const b = mustGet(facts.house.circuits, device.circuit);
       const data = { tag: box.tag, a: a.name, b: b.name };
       const where = { circuit: b.id, box: box.id, room: room.id };
       if (a.panel === null || b.panel === null || a.space === null || b.space === null)

@@ -2,6 +2,7 @@ import { lightOf } from '../../control/room-light';
 import { outletsOf } from '../requirements/circuit-facts';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const stairLightCircuit = defineRule({
   id: 'stair-light-circuit',
@@ -27,7 +28,7 @@ export const stairLightCircuit = defineRule({
       const [only] = [...circuits];
       if (circuits.size !== 1 || !only)
         return luminaires.length > 0 ? [report.pass('apart', { room: room.name }, { room: room.id })] : [];
-      const circuit = facts.house.circuits[only]!;
+      const circuit = mustGet(facts.house.circuits, only);
       const exposed = outletsOf(facts, circuit).some(
         (one) => one.device.kind === 'receptacle' && (OUTDOOR_KINDS.has(one.room.kind) || one.room.kind === 'garage'),
       );

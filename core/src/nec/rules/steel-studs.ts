@@ -2,6 +2,7 @@ import { count } from '../../units/count';
 import { keptHoles } from '../../route/kept-laid';
 import { groupBy } from '../../units/group-by';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const steelStuds = defineRule({
   id: 'steel-studs',
@@ -28,17 +29,17 @@ export const steelStuds = defineRule({
     );
     const onSteel = Object.values(house.boxes).filter(({ room, at, state }) => {
       if (at.kind !== 'wall' || state === 'existing') return false;
-      return house.rooms[room]!.corners.some((corner) => corner.id === at.wall && corner.framing?.steel);
+      return mustGet(house.rooms, room).corners.some((corner) => corner.id === at.wall && corner.framing?.steel);
     });
     return [
       ...[...openings].map(([room, holes]) => {
         const members = holes.reduce((sum, one) => sum + one.members, 0);
-        return report.fail('bushings', { room: house.rooms[room]!.name, members }, { room });
+        return report.fail('bushings', { room: mustGet(house.rooms, room).name, members }, { room });
       }),
       ...[...groupBy(onSteel, (one) => one.room)].map(([room, boxes]) =>
         report.fail(
           'boxes',
-          { room: house.rooms[room]!.name, boxes: boxes.map((one) => one.tag).join(', ') },
+          { room: mustGet(house.rooms, room).name, boxes: boxes.map((one) => one.tag).join(', ') },
           { room },
           {
             section: '314.23(B)(1)',

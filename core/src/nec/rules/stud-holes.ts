@@ -1,5 +1,6 @@
 import { keptHoles } from '../../route/kept-laid';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const studHoles = defineRule({
   id: 'stud-holes',
@@ -29,7 +30,7 @@ export const studHoles = defineRule({
     const found = holes.flatMap((one) => {
       const most = (share: number) => Math.min(share * one.depthIn, one.depthIn - 2 * limits.edgeIn);
       if (one.bitIn <= most(limits.bearingShare) + 1e-9) return [];
-      const data = { bit: one.bitIn, room: house.rooms[one.room]!.name, at: one.alongIn, depth: one.depth };
+      const data = { bit: one.bitIn, room: mustGet(house.rooms, one.room).name, at: one.alongIn, depth: one.depth };
       const where = { room: one.room, stretch: { fromIn: one.atIn - 1, toIn: one.atIn + 1 } };
       if (one.isOutside || one.bitIn > most(limits.otherShare) + 1e-9)
         return [

@@ -1,4 +1,5 @@
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { itemAt } from '../../units/result';
 
 export const supplyVolts = defineRule({
   id: 'supply-volts',
@@ -23,9 +24,11 @@ export const supplyVolts = defineRule({
     const names = (all: typeof circuits) => all.map((one) => one.name).join(', ');
     const two = circuits.filter((one) => one.poles === 2);
     const shared = circuits.filter((one) => one.sharesNeutralWith !== undefined);
-    if (two.length > 0) return [report.fail('two', { circuits: names(two) }, { circuit: two[0]!.id })];
+    if (two.length > 0) return [report.fail('two', { circuits: names(two) }, { circuit: itemAt(two, 0).id })];
     if (shared.length > 0)
-      return [report.fail('shared', { circuits: names(shared) }, { circuit: shared[0]!.id }, { section: '210.4' })];
+      return [
+        report.fail('shared', { circuits: names(shared) }, { circuit: itemAt(shared, 0).id }, { section: '210.4' }),
+      ];
     return [report.pass('fits', undefined, {})];
   },
 });

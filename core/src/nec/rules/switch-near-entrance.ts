@@ -7,6 +7,7 @@ import { pointOnWall } from '../../plan/wall-loop';
 import { wallOf, type RoomView } from '../../plan/room-view';
 import { SPACED_ROOMS } from '../../place/receptacles';
 import { defineRule, fromMemory, type Facts } from '../rule';
+import { itemAt } from '../../units/result';
 
 interface Nearest {
   readonly nearest: number;
@@ -32,7 +33,7 @@ function findNearest(facts: Facts, view: RoomView, light: RoomLight): Nearest | 
   const places = [...new Set(controls.map((one) => one.box))].map((box) => placeOf(view, box));
   return {
     nearest: Math.min(...places.flatMap((place) => jambs.map((jamb) => distance(place, jamb)))),
-    box: controls[0]!.box.id,
+    box: itemAt(controls, 0).box.id,
   };
 }
 

@@ -1,5 +1,6 @@
 import { hasThermostat, whyMisled } from '../requirements/thermostats';
 import { commonPractice, defineRule, everyEdition } from '../rule';
+import { mustGet } from '../../units/result';
 
 export const thermostatPlace = defineRule({
   id: 'thermostat-place',
@@ -39,7 +40,7 @@ export const thermostatPlace = defineRule({
         case 'door':
           return [report.fail('door', { tag }, where)];
         case 'room':
-          return [report.fail('room', { tag, room: house.rooms[box.room]!.name }, where)];
+          return [report.fail('room', { tag, room: mustGet(house.rooms, box.room).name }, where)];
         case 'low':
           return [report.fail('low', { tag, height: box.at.heightIn, low: lowIn }, where)];
         case 'high':

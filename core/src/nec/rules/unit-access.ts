@@ -1,5 +1,6 @@
 import { outletsOn } from '../../circuits/outlets';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given, mustGet } from '../../units/result';
 
 export const unitAccess = defineRule({
   id: 'unit-access',
@@ -26,7 +27,7 @@ export const unitAccess = defineRule({
       );
       if (panels.size === 0) return [];
       const behind = [...panels]
-        .map((id) => house.panels[id]!)
+        .map((id) => mustGet(house.panels, id))
         .filter((panel) => {
           const other = house.rooms[panel.room]?.unit;
           return other !== undefined && other !== unit.id;
@@ -35,7 +36,11 @@ export const unitAccess = defineRule({
       return behind.map((panel) =>
         report.fail(
           'behind',
-          { unit: unit.name, panel: panel.name, other: house.units[house.rooms[panel.room]!.unit!]!.name },
+          {
+            unit: unit.name,
+            panel: panel.name,
+            other: mustGet(house.units, given(mustGet(house.rooms, panel.room).unit)).name,
+          },
           { panel: panel.id },
         ),
       );

@@ -1,5 +1,6 @@
 import { outletsOn } from '../../circuits/outlets';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { itemAt, mustGet } from '../../units/result';
 
 export const unitCircuits = defineRule({
   id: 'unit-circuits',
@@ -22,7 +23,7 @@ export const unitCircuits = defineRule({
   check: ({ house }, circuit, _limits, report) => {
     const rooms = [...new Set(outletsOn(house, circuit).map((one) => one.room))];
     const units = [...new Set(rooms.flatMap((room) => room.unit ?? []))];
-    const names = units.map((id) => house.units[id]!.name);
+    const names = units.map((id) => mustGet(house.units, id).name);
     const where = { circuit: circuit.id };
     if (units.length > 1)
       return report.fail('units', { circuit: circuit.name, units: names.join(' and ') }, where, {
@@ -32,7 +33,7 @@ export const unitCircuits = defineRule({
     if (units.length === 1 && shared.length > 0 && Object.keys(house.units).length > 1)
       return report.fail(
         'common',
-        { circuit: circuit.name, unit: names[0]!, rooms: shared.map((room) => room.name).join(', ') },
+        { circuit: circuit.name, unit: itemAt(names, 0), rooms: shared.map((room) => room.name).join(', ') },
         where,
         { section: '210.25(B)' },
       );

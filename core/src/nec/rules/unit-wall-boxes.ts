@@ -2,6 +2,7 @@ import type { Box, House } from '../../house/schema';
 import { bodiesBackToBack } from '../../place/back-to-back';
 import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { mustGet } from '../../units/result';
 
 /** Pairs of boxes on both sides of a wall between two dwelling units, or a unit and what it shares, and how far they are apart along it, inches. */
 function pairsOf(house: House): { box: Box; other: Box; apartIn: number }[] {
@@ -9,7 +10,7 @@ function pairsOf(house: House): { box: Box; other: Box; apartIn: number }[] {
     const loop = wallLoop(room);
     return bodiesBackToBack(house, room.id).flatMap(({ box: other, wall, atIn }) => {
       // Of two rooms the one first by id speaks, so that each pair is told once.
-      if (house.rooms[other.room]!.unit === room.unit || room.id > other.room) return [];
+      if (mustGet(house.rooms, other.room).unit === room.unit || room.id > other.room) return [];
       return Object.values(house.boxes).flatMap((box) =>
         box.room === room.id && box.at.kind === 'wall' && box.at.wall === wall
           ? [{ box, other, apartIn: Math.abs(toLoop(loop, wall, box.at.alongIn) - atIn) }]

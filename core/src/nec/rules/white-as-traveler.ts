@@ -1,4 +1,5 @@
 import { defineRule, everyEdition, fromMemory } from '../rule';
+import { given, itemAt } from '../../units/result';
 
 export const whiteAsTraveler = defineRule({
   id: 'white-as-traveler',
@@ -21,12 +22,14 @@ export const whiteAsTraveler = defineRule({
         cable.conductors
           .filter((one) => one.remarked && one.signal?.kind === 'traveler')
           .map((one) => {
-            const data = { from: run.from?.tag ?? 'the panel', to: run.to.tag, words: one.signal!.words };
+            const data = { from: run.from?.tag ?? 'the panel', to: run.to.tag, words: given(one.signal).words };
             return report.fail('traveler', data, { room: run.to.room, box: run.to.id, circuit: unit.id });
           }),
       ),
     );
     if (found.length > 0) return found;
-    return runs.length > 0 ? [report.pass('fine', { circuit: unit.circuits[0]!.name }, { circuit: unit.id })] : [];
+    return runs.length > 0
+      ? [report.pass('fine', { circuit: itemAt(unit.circuits, 0).name }, { circuit: unit.id })]
+      : [];
   },
 });
