@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import ts from 'typescript-eslint';
+import jsdoc from 'eslint-plugin-jsdoc';
 import vue from 'eslint-plugin-vue';
 
 const noHiddenInputs = [
@@ -84,6 +85,23 @@ export default ts.config(
     rules: {
       'max-lines-per-function': ['error', { max: 60, skipBlankLines: false, skipComments: true }],
       'max-params': ['error', 6],
+    },
+  },
+  {
+    // What the core gives to others says what it is: functions, classes and interfaces.
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'core/src/test/**'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          enableFixer: false,
+          require: { ArrowFunctionExpression: true, ClassDeclaration: true },
+          contexts: ['ExportNamedDeclaration > TSInterfaceDeclaration'],
+        },
+      ],
     },
   },
   {

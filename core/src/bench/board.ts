@@ -58,6 +58,7 @@ const COLORS: Readonly<Record<BoardCable['kind'], readonly string[]>> = {
   '/4': ['black', 'red', 'blue', 'white'],
 };
 
+/** A terminal of a part, or an end of a conductor, where a wire can be put. */
 export interface BoardPin {
   readonly pin: Pin;
   readonly box: number;
@@ -182,6 +183,7 @@ const REASONS: Partial<Record<Flaw['kind'], string>> = {
   foreign: 'Something changes with the switches that should not.',
 };
 
+/** What a wired board does, and whether it is what was asked for. */
 export interface BoardVerdict {
   readonly solved: boolean;
   readonly problems: readonly { readonly what: string; readonly why: string; readonly positions: readonly number[] }[];

@@ -70,6 +70,7 @@ interface Origins {
   readonly byWhom: readonly { readonly by: string; readonly n: number }[];
 }
 
+/** Counts of new boxes by who asked for them, those that the code wants apart. */
 export function originsOf(house: House): Origins {
   const counts = new Map<string, number>();
   let code = 0;

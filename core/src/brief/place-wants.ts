@@ -15,13 +15,17 @@ import { hingeJamb } from '../proposals/layout/hinge-jamb';
 import { bestSpot, ceilingPoints, LAST_RESORT, type Spot } from '../proposals/layout/spots';
 import { refuse, succeed, type Result } from '../units/result';
 
+/** The boxes of a room. */
 export const boxesOf = (house: House, room: Room): readonly Box[] => inRoom(house.boxes, room.id);
 const featureOf = (house: House, room: Room, kinds: readonly string[]): Feature | undefined =>
   inRoom(house.features, room.id).find((one) => kinds.includes(one.kind));
+/** Whether a room holds a device of some kind already. */
 export const hasDevice = (is: (device: Device, box: Box) => boolean) => (house: House, room: Room) =>
   boxesOf(house, room).some((box) => Object.values(box.devices).some((one) => is(one, box)));
+/** Whether a room holds a piece of equipment already. */
 export const hasLoad = (kind: LoadKind) => (house: House, room: Room) =>
   Object.values(house.loads).some((one) => one.kind === kind && house.boxes[one.box]?.room === room.id);
+/** Whether a note of a box in the room has this word. */
 export const hasNote = (word: string) => (house: House, room: Room) =>
   boxesOf(house, room).some((box) => box.note?.includes(word));
 interface WantedBox {
@@ -71,6 +75,7 @@ export function onWall(
   return placed.ok ? succeed({ ...placed.value, boxId }) : placed;
 }
 
+/** A general receptacle of 15 A, with whatever else is said of it. */
 export const receptacle = (newId: NewId, extra: Partial<Extract<Device, { kind: 'receptacle' }>> = {}): Device =>
   newDevice('receptacle', newId('device'), extra);
 
@@ -157,8 +162,10 @@ export function fanReady(house: House, room: Room): Result<Edited> {
   });
 }
 
+/** The end of an empty sleeve at a height, to be used later. */
 export const sleeve =
   (to: string, heightIn: number) =>
+  /** Puts it on a wall of the room, near a panel where there is one. */
   (house: House, room: Room, newId: NewId): Result<Edited> =>
     onWall(
       house,
@@ -171,6 +178,7 @@ export const sleeve =
       },
       newId,
     );
+/** The middle of the first fixture of these kinds in a room. */
 export const nearOf = (house: House, room: Room, ...kinds: string[]): Point | undefined => {
   const feature = featureOf(house, room, kinds);
   return feature && featureMiddle(room, feature);

@@ -3,6 +3,7 @@ import { Memory } from './memory';
 /** What something follows from. It is kept beside the first, an entity or a collection of them, as `Memory` keeps things. */
 type Parts = readonly [object, ...unknown[]];
 
+/** Whether two lists hold the same objects in the same order. */
 export function sameParts(a: readonly unknown[], b: readonly unknown[]): boolean {
   if (a.length !== b.length) return false;
   for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;

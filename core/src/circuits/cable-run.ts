@@ -84,6 +84,7 @@ function findSpot(house: House, box: Box, level: Level, stretches: readonly Inte
   return spotAt(house, box.room, boxPoint(house, box), heightIn);
 }
 
+/** Where the cables of a panel start: in the middle of its room while it has no place of its own. */
 export function spotOfPanel(house: House, panel: Panel): Spot {
   const feature = panel.feature === null ? undefined : house.features[panel.feature];
   if (feature) return spotOfFeature(house, feature, panel.room);
@@ -122,6 +123,7 @@ function throughStuds(a: InWall, b: InWall): number {
   return a.aroundIn === undefined ? apart : Math.min(apart, a.aroundIn - apart);
 }
 
+/** A box on a tree of cables, with the length of the run to it, inches. */
 export interface TreeNode {
   /** Its place among the nodes of the run. */
   readonly at: number;

@@ -15,6 +15,7 @@ interface RunEnds {
 
 /** A run by the boxes at its ends: what a route belongs to, whoever decides the feed order. */
 export const keyOf = ({ unit, from, to }: RunEnds): string => `${unit.id} ${from?.id ?? ''} ${to.id}`;
+/** What tells the run of a kept route from all others: its circuit and its two ends. */
 export const keyOfRoute = ({ circuit, from, to }: Pick<Route, 'circuit' | 'from' | 'to'>): string =>
   `${circuit} ${from ?? ''} ${to}`;
 

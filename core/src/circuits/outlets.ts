@@ -12,6 +12,7 @@ export interface Outlet {
   readonly load: Load | undefined;
 }
 
+/** The outlets of a house by device, room and circuit. */
 export interface OutletIndex {
   /** Every device that is on a circuit or needs one; blanks and low voltage left out. */
   readonly all: readonly Outlet[];
@@ -131,9 +132,11 @@ export function indexOutlets(house: House): OutletIndex {
   return index;
 }
 
+/** The outlets of a circuit; a switch is on that of what it controls. */
 export const outletsOn = (house: House, circuit: Circuit): readonly Outlet[] =>
   indexOutlets(house).byCircuit.get(circuit.id) ?? [];
 
+/** Whether it is a light by itself: a luminaire, not a switched receptacle. */
 export const isLighting = (outlet: Outlet): boolean => outlet.device.kind === 'luminaire';
 
 /** Volts between the conductors at an outlet. */

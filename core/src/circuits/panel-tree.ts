@@ -5,6 +5,7 @@ import type { Building, Circuit, Feeder, House, Panel, Room } from '../house/sch
 export const feederTo = ({ feeders }: Pick<House, 'feeders'>, panelId: string): Feeder | undefined =>
   Object.values(feeders).find((one) => one.to === panelId);
 
+/** The feeders that start at a panel. */
 export const feedersFrom = ({ feeders }: Pick<House, 'feeders'>, panelId: string): Feeder[] =>
   Object.values(feeders).filter((one) => one.from === panelId);
 
@@ -23,6 +24,7 @@ export function panelsBehind(house: Pick<House, 'feeders'>, panelId: string): Re
 
 /** What is fed apart from the rest: a structure, and in it a dwelling unit. */
 type SupplyPart = string;
+/** The building and the dwelling unit of a room, as far as they decide who feeds it. */
 export const partOf = (room: Pick<Room, 'building' | 'unit'> | undefined): SupplyPart =>
   `${room?.building ?? ''}|${room?.unit ?? ''}`;
 

@@ -275,6 +275,7 @@ export const saidBy = ({ what, act, expect }: TestStep): string => `${what} | ${
 
 /** How a step stands: not done, right, wrong, or done before something changed. */
 export type StepState = 'open' | 'right' | 'wrong' | 'again';
+/** How a step stands by the result that was kept of it: to be tried again where what it asks has changed since. */
 export function stateOf(step: TestStep, result: TestResult | undefined): StepState {
   if (!result) return 'open';
   if (result.said !== saidBy(step)) return 'again';

@@ -20,6 +20,7 @@ export interface NightFlaw {
   readonly walks: readonly string[];
 }
 
+/** One room on a way in the dark: lit from where one comes in, or crossed in the dark. */
 export interface NightStep {
   readonly room: string;
   readonly level: string;
@@ -30,12 +31,14 @@ export interface NightStep {
   readonly says: string;
 }
 
+/** A way through the house at night, room by room. */
 export interface NightWalk {
   readonly id: string;
   readonly name: string;
   readonly steps: readonly NightStep[];
 }
 
+/** All ways that were walked, and those of them that lead through the dark. */
 export interface NightWalks {
   readonly walks: readonly NightWalk[];
   readonly flaws: readonly NightFlaw[];

@@ -11,6 +11,7 @@ interface EntityRef {
   readonly id: string;
 }
 
+/** Takes devices out of everything that names them: groups, loads, circuits, results. */
 export function removeDeviceTraces(draft: Draft<House>, deviceIds: ReadonlySet<string>): void {
   for (const [id, load] of Object.entries(draft.loads)) if (deviceIds.has(load.device)) delete draft.loads[id];
   for (const circuit of Object.values(draft.circuits))

@@ -39,6 +39,7 @@ export const ENTITY_WORDS: Readonly<Record<Collection, string>> = {
   log: 'note',
 };
 
+/** The problem of an entity that is not there any more. */
 export const missing = (collection: Collection, id: string): Problem => ({
   code: 'missing',
   path: `${collection}.${id}`,
@@ -195,6 +196,7 @@ export function placeBoxes(house: House, boxes: readonly NewBox[], label?: strin
   });
 }
 
+/** Puts a box to another place of its room, or of another one. */
 export function moveBox(house: House, id: string, at: BoxPlace): Result<Edited> {
   return edit(house, 'Move box', (draft) => {
     const box = draft.boxes[id];

@@ -31,6 +31,7 @@ export interface Lying {
   readonly metal?: Metal | undefined;
 }
 
+/** What a cable carries as it lies, with its factors, amperes. */
 export interface CableAmpacity {
   /** 90 °C column, from which NM-B may be corrected. */
   readonly startA: number;

@@ -56,6 +56,7 @@ export const AMPACITY_A: Readonly<
   },
 };
 
+/** Ampacity by metal, size and column, amperes: Table 310.16 (310.15(B)(16) to 2017); undefined where the table has none. */
 export const ampacityOf = (metal: Metal, awg: ConductorSize, column: Column): number | undefined =>
   AMPACITY_A[metal][awg]?.[column === 60 ? 0 : column === 75 ? 1 : 2];
 

@@ -24,12 +24,14 @@ export function treeDistances({ nodes }: Pick<FeedTree, 'nodes'>): (a: Box, b: B
 /** What a switch has to be at its place in the chain: two three-ways at the ends, four-ways between, *common practice*. */
 export type SwitchHardware = 'single-pole' | 'two-pole' | 'three-way' | 'four-way' | 'smart' | 'add-on';
 
+/** The switches of a group in the order in which the wires run through them. */
 export interface Chain {
   readonly group: WiredGroup;
   /** From the fed end to the end with the lamps. */
   readonly order: readonly Outlet[];
 }
 
+/** What the switch at a place of its chain has to be. */
 export function hardwareAt({ order }: Chain, index: number): SwitchHardware {
   const one = order[index]!;
   if (isCompanion(one)) return 'add-on';

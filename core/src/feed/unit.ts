@@ -179,7 +179,9 @@ function twoPoleProblems(group: SwitchGroup, switches: readonly Outlet[], contro
   ];
 }
 
+/** A switch with electronics that add-on switches speak to. */
 export const isSmart = (one: Outlet): boolean => one.device.kind === 'switch' && /^smart/.test(one.device.style);
+/** An add-on switch, which works the smart switch of its group. */
 export const isCompanion = (one: Outlet): boolean => one.device.kind === 'switch' && one.device.style === 'add-on';
 
 type Resolved = ReturnType<typeof resolveGroup>;

@@ -21,11 +21,13 @@ function doubleArea(points: readonly Point[]): number {
   return sum;
 }
 
+/** Whether corners go around clockwise, as the screen shows them (y down). */
 export const isClockwise = (points: readonly Point[]): boolean => doubleArea(points) > 0;
 
 /** Enclosed area in square feet. */
 export const areaFt2 = (points: readonly Point[]): number => Math.abs(doubleArea(points)) / 2 / 144;
 
+/** The rectangle around points, inches. */
 export interface Bounds {
   readonly minX: number;
   readonly minY: number;
@@ -33,6 +35,7 @@ export interface Bounds {
   readonly maxY: number;
 }
 
+/** The rectangle around points. @throws on none */
 export function boundsOf(points: readonly Point[]): Bounds {
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const { x, y } of points) {
@@ -67,10 +70,12 @@ export function isInside(point: Point, polygon: readonly Point[]): boolean {
   return inside && edgesOf(polygon).every(([a, b]) => distanceToSegment(point, a, b) >= 1e-6);
 }
 
+/** From a point to the nearest place of a segment, inches. */
 export function distanceToSegment(point: Point, a: Point, b: Point): number {
   return distance(point, nearestOnSegment(point, a, b));
 }
 
+/** The place of a segment that is nearest to a point. */
 export function nearestOnSegment(point: Point, a: Point, b: Point): Point {
   const lengthSquared = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
   if (lengthSquared === 0) return a;

@@ -4,6 +4,7 @@ export interface Interval {
   readonly toIn: number;
 }
 
+/** Length of an interval, inches. */
 export const lengthOf = (interval: Interval): number => interval.toIn - interval.fromIn;
 
 /** Closer than this two places on a tape are the same place, inches. */
@@ -11,6 +12,7 @@ export const HAIR_IN = 1 / 64;
 
 /** Whether a measured length is longer, or shorter, than a limit by more than a tape shows: what is exactly at a limit keeps it. Inches. */
 export const isLonger = (measuredIn: number, limitIn: number): boolean => measuredIn > limitIn + HAIR_IN;
+/** Whether a measure falls short of a limit by more than a hair. */
 export const isShorter = (measuredIn: number, limitIn: number): boolean => measuredIn < limitIn - HAIR_IN;
 
 /** Sorted, with touching and overlapping stretches joined. */

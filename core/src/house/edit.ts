@@ -22,6 +22,7 @@ export interface Edit {
   readonly inverse: readonly Patch[];
 }
 
+/** A house after an edit, with the edit that led to it. */
 export interface Edited {
   readonly house: House;
   readonly edit: Edit;
@@ -136,6 +137,7 @@ export function applyEdit(house: House, given: readonly Patch[]): Result<House> 
 export const remakeEdit = (house: House, { label, patches }: Pick<Edit, 'label' | 'patches'>): Result<Edited> =>
   edit(house, label, (draft) => applyInOrder(draft, inPresentWords(patches)));
 
+/** The edit that takes another one back. */
 export const undoOf = (done: Edit): Edit => ({ label: done.label, patches: done.inverse, inverse: done.patches });
 
 /** Several edits made one after the other, as one. */

@@ -4,6 +4,7 @@ import type { Device } from './schema-equipment';
 /** Gives a new id with a readable prefix; comes in as an argument so that the core stays without chance. */
 export type NewId = (prefix: string) => string;
 
+/** A box that is to be placed, before it has an id and a tag. */
 export interface NewBox {
   readonly id: string;
   readonly room: string;

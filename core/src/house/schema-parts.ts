@@ -18,6 +18,7 @@ export const text = (most: number) =>
     .string()
     .overwrite((one) => one.replaceAll('\0', ''))
     .max(most);
+/** One line of text that may be empty. */
 export const label = (most: number) => z.string().overwrite(printable).max(most);
 export const name = z.string().overwrite(printable).min(1, 'needs a name').max(80, 'is longer than 80 characters');
 export const note = text(2000);

@@ -9,6 +9,7 @@ import type { DayItem } from './typical';
 const QUARTERS = 96;
 const DAY_S = 86_400;
 
+/** A breaker that opens, and when. */
 export interface Trip {
   /** Seconds from midnight, and seconds after the overload began. */
   readonly atS: number;
@@ -24,6 +25,7 @@ export interface Trip {
   readonly cures: readonly DayItem[];
 }
 
+/** A day of a circuit: amperes by quarter of an hour, and what opens. */
 export interface CircuitDay {
   readonly circuit: Circuit;
   /** Greatest current of each quarter of an hour, amperes, as if the breaker held. */
@@ -52,6 +54,7 @@ export interface SupplyDay {
   readonly running: readonly DayItem[];
 }
 
+/** A day of the house, circuit by circuit, with what the panels and the supply carry. */
 export interface DayResult {
   /** The main, the cord, feeders and sources, as they come in. */
   readonly supplies: readonly SupplyDay[];

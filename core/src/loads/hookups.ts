@@ -59,6 +59,7 @@ const ALIKE: readonly (readonly LoadKind[])[] = [
   ['exhaust-fan', 'bath-heater'],
   ['ev-charger', 'ev-charger-48', 'ev-cord'],
 ];
+/** Kinds of equipment that stand for each other at a connection, itself among them. */
 export const alike = (kind: LoadKind): readonly LoadKind[] => ALIKE.find((some) => some.includes(kind)) ?? [kind];
 
 /** The load that a drawn appliance is; undefined for one that needs no electricity. */

@@ -155,6 +155,7 @@ export const LOAD_LIBRARY: Readonly<Record<LoadKind, TypicalLoad>> = {
   other: row('Other load', 180, 120, '', 'evening'),
 };
 
+/** What a kind of equipment is used for. */
 export const useOf = (kind: LoadKind): Use => given(uses.get(LOAD_LIBRARY[kind]));
 
 /** Current drawn by a load, amperes. @example ampsOf({ va: 4500, volts: 240 }) // 18.75 */

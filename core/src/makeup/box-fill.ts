@@ -18,6 +18,7 @@ interface FillLine {
   readonly section: string;
 }
 
+/** What a box has to hold and what it holds, cubic inches: NEC 314.16. */
 export interface BoxFill {
   readonly box: Box;
   readonly type: BoxType;

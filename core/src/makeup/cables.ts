@@ -17,6 +17,7 @@ export interface Conductor {
   readonly remarked: boolean;
 }
 
+/** A cable with what each of its conductors carries. */
 export interface WiredCable {
   readonly id: string;
   readonly kind: '/2' | '/3' | '/4';

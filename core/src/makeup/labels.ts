@@ -56,6 +56,7 @@ interface DeviceTitle {
   readonly about: string;
 }
 
+/** What a device is called on the card of its box: its kind and what it switches or is. */
 export function deviceTitle(units: readonly UnitWiring[], outlet: Outlet): DeviceTitle {
   const { device, load } = outlet;
   for (const { plan } of units) {

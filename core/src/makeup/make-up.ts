@@ -36,6 +36,7 @@ export interface ConductorEnd {
   readonly cable: CableEnd;
 }
 
+/** A screw or lead of a device in a box. */
 export interface Terminal {
   readonly id: string;
   readonly outlet: Outlet;
@@ -55,6 +56,7 @@ export interface Join {
   readonly via: 'direct' | 'splice' | 'device' | 'jumper' | 'capped' | 'open';
 }
 
+/** A box with the cables that enter it, and how it is to be made up. */
 export interface BoxMakeUp {
   readonly box: Box;
   readonly cables: readonly CableEnd[];
@@ -69,6 +71,7 @@ interface HouseWiring {
 }
 
 const USUAL_MAKE_UP: MakeUp = makeUpSchema.parse({});
+/** The standards of make-up of a house. */
 export const makeUpOf = (house: Pick<House, 'standards'>): MakeUp => house.standards.makeUp ?? USUAL_MAKE_UP;
 
 function needsAlong(house: House, unit: WiringUnit, tree: FeedTree): Needs {

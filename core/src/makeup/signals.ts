@@ -62,6 +62,7 @@ export interface Needs {
   readonly ground: Signal;
 }
 
+/** What terminals need, with what crosses each run. */
 export interface SignalPlan extends Needs {
   readonly hardware: ReadonlyMap<string, SwitchHardware>;
   /** Signals on the run to each box of the tree from the one before it; the ground goes along everywhere. */

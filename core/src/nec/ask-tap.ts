@@ -18,12 +18,14 @@ export type TapQuestion =
   | { readonly kind: 'new'; readonly box: NewBox; readonly load?: Omit<Load, 'box'> }
   | { readonly kind: 'standing'; readonly devices: readonly string[] };
 
+/** One reason for or against feeding something from a circuit. */
 export interface TapReason {
   readonly text: string;
   readonly section: string;
   readonly why: string;
 }
 
+/** Whether a circuit may feed something, with all reasons. */
 export interface TapAnswer {
   readonly circuit: Circuit;
   readonly allowed: boolean;
@@ -175,5 +177,6 @@ export function tapOf(
   };
 }
 
+/** The outlets of boxes that the question is about. */
 export const outletsAsked = (house: House, boxes: readonly string[]): Outlet[] =>
   indexOutlets(house).all.filter((outlet) => boxes.includes(outlet.box.id) && outlet.device.kind !== 'switch');

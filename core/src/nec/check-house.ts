@@ -51,12 +51,14 @@ export interface AcceptedFinding {
   readonly decision: Decision;
 }
 
+/** How a rule stands in a house: checked, not applicable, switched off. */
 export interface RuleStatus {
   readonly ruleId: string;
   readonly status: 'checked' | 'not applicable' | 'not in this edition' | 'switched off';
   readonly amendment: Decision | undefined;
 }
 
+/** All findings of a house, and how each rule stands. */
 export interface HouseCheck {
   readonly edition: Edition;
   /** Failures and open questions that nobody has accepted, the gravest first. */

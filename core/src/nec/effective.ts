@@ -15,6 +15,7 @@ export interface EffectiveRule {
   readonly accepted: ReadonlyMap<string, Decision>;
 }
 
+/** What an acceptance is of: the finding and its words, so that it wakes when its facts change. */
 export const acceptanceKey = (finding: string, said: string): string => `${finding}\n${said}`;
 
 /** The edition's entry of a rule with the house's amendments applied. */

@@ -17,6 +17,7 @@ const SWITCHES: ReadonlySet<string> = new Set([
 const isShare = (limit: string) => /share$/i.test(limit);
 const unitOf = (limit: string) => UNITS_BY_ENDING.find(([ending]) => ending.test(limit));
 
+/** Whether a limit says yes or no rather than how much. */
 export const isSwitchLimit = (limit: string): boolean => SWITCHES.has(limit);
 
 /** What a limit is called. @example limitName('maxAboveIn') // "max above" */

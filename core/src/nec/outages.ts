@@ -59,6 +59,7 @@ export function outagesOn(house: House, circuit: Circuit): Outage[] {
   ];
 }
 
+/** Everything that may open in a house, circuit by circuit in the order of the panel. */
 export const outagesIn = (house: House): Outage[] =>
   Object.values(house.circuits)
     .sort((a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name))

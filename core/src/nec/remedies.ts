@@ -85,12 +85,14 @@ export const fillRoomRemedy = (room: Room): Remedy => ({
   label: `Space receptacles in ${room.name}`,
 });
 
+/** Fits the breaker that the circuit needs. */
 export const breakerRemedy = (circuit: string): Remedy => ({
   kind: 'breaker-follows',
   circuit,
   label: 'Let the breaker follow the outlets',
 });
 
+/** Takes another size of wire. */
 export const conductorRemedy = (circuit: string, awg: Awg): Remedy => ({
   kind: 'conductor',
   circuit,
@@ -98,18 +100,21 @@ export const conductorRemedy = (circuit: string, awg: Awg): Remedy => ({
   label: `Use No. ${awg} copper`,
 });
 
+/** Takes outlets off their circuit. */
 export const takeOffRemedy = (devices: readonly string[], what: string): Remedy => ({
   kind: 'take-off',
   devices,
   label: `Remove ${what} from this circuit`,
 });
 
+/** Gives outlets a circuit of their own. */
 export const newCircuitRemedy = (devices: readonly string[], what: string): Remedy => ({
   kind: 'new-circuit',
   devices,
   label: `Give ${what} a circuit of ${devices.length === 1 ? 'its' : 'their'} own`,
 });
 
+/** Says that a load is continuous. */
 export const continuousRemedy = (load: string): Remedy => ({
   kind: 'mark-continuous',
   load,
@@ -128,12 +133,14 @@ export const setSupplyRemedy = (changes: Partial<Supply>, label: string): Remedy
   changes,
   label,
 });
+/** Says something of a building. */
 export const setBuildingRemedy = (building: string, changes: Partial<Building>, label: string): Remedy => ({
   kind: 'set-building',
   building,
   changes,
   label,
 });
+/** Changes a sleeve. */
 export const setSleeveRemedy = (sleeve: string, changes: Partial<Sleeve>, label: string): Remedy => ({
   kind: 'set-sleeve',
   sleeve,
@@ -145,6 +152,7 @@ export function placeOfSleeve({ from, to }: Sleeve): { readonly room?: string } 
   const room = from.room ?? to.room;
   return room === null ? {} : { room };
 }
+/** Changes a feeder. */
 export const setFeederRemedy = (feeder: string, changes: Partial<Feeder>, label: string): Remedy => ({
   kind: 'set-feeder',
   feeder,

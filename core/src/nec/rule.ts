@@ -15,6 +15,7 @@ export interface Basis {
   readonly source: 'from memory' | 'common practice';
   readonly confidence: 'high' | 'medium' | 'low';
 }
+/** The basis of a value that is recalled, with how sure it is. */
 export const fromMemory = (confidence: Basis['confidence']): Basis => ({ source: 'from memory', confidence });
 export const commonPractice: Basis = { source: 'common practice', confidence: 'high' };
 
@@ -45,6 +46,7 @@ type ShowLength = (lengthIn: number) => string;
 export type Message = (data: any, show: ShowLength) => string;
 export type Messages = Readonly<Record<string, Message>>;
 
+/** What may be said beside a verdict: what was measured and wanted, remedies, another section. */
 export interface VerdictDetail {
   /** As short text builders, so that lengths follow the reader's preference. */
   readonly measured?: (show: ShowLength) => string;
@@ -56,6 +58,7 @@ export interface VerdictDetail {
   readonly basis?: Basis;
 }
 
+/** What a rule finds at one place. */
 export interface Verdict {
   readonly kind: VerdictKind;
   readonly messageId: string;
@@ -155,6 +158,7 @@ export type RuleDefinition<L extends Limits, M extends Messages> = {
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
 export type Rule = RuleDefinition<any, any>;
 
+/** Writes a rule down with the types of its limits and messages. */
 export const defineRule = <L extends Limits, M extends Messages>(rule: RuleDefinition<L, M>): RuleDefinition<L, M> =>
   rule;
 

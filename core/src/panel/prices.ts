@@ -19,6 +19,7 @@ const CABLE_PER_FT: Readonly<Record<Awg, number>> = {
 /** Dollars a breaker of one pole; of two poles a plain one costs twice, a protecting one half as much again. Likewise low. */
 const BREAKER: Readonly<Record<BreakerKind, number>> = { plain: 8, afci: 48, gfci: 50, dual: 58 };
 
+/** Usual price of a breaker by kind and poles, dollars: *common practice*, low. */
 export const breakerPrice = (kind: BreakerKind, poles: 1 | 2): number =>
   BREAKER[kind] * (poles === 1 ? 1 : kind === 'plain' ? 2 : 1.5);
 

@@ -35,6 +35,7 @@ interface LegLoads {
   readonly imbalance: number;
 }
 
+/** A panel space by space, with the load of its legs, VA. */
 export interface PanelSchedule extends LegLoads {
   readonly panel: Panel;
   readonly rows: readonly ScheduleRow[];

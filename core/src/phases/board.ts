@@ -40,6 +40,7 @@ export interface PhaseCell {
   /** Who has open work in it. */
   readonly people: readonly string[];
 }
+/** A room with the state of each phase in it. */
 export interface BoardRow {
   readonly room: Room;
   readonly cells: readonly PhaseCell[];

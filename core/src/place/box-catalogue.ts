@@ -155,6 +155,7 @@ export function boxTypes({ standards }: Pick<House, 'standards'>): readonly BoxT
   return standards.boxTypes ? withOwn(standards.boxTypes) : BOX_TYPES;
 }
 
+/** A box of the catalogue or of the firm by its id. */
 export const findBoxType = (house: Pick<House, 'standards'>, id: string | undefined): BoxType | undefined =>
   id === undefined ? undefined : boxTypes(house).find((one) => one.id === id);
 

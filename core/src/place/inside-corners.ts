@@ -28,5 +28,6 @@ export function awayFromCorners(view: RoomView, atLoopIn: number): number {
   }, Infinity);
 }
 
+/** Whether a place on the wall loop lies too near an inside corner for a box, inches along the loop. */
 export const isInCorner = (view: RoomView, atLoopIn: number): boolean =>
   awayFromCorners(view, atLoopIn) < BEFORE_CORNER_IN;

@@ -35,6 +35,7 @@ interface Grid {
   readonly over?: Point | undefined;
 }
 
+/** Places of luminaires in rows, with their distances, inches. */
 export interface GridPlaces {
   readonly places: readonly Point[];
   readonly stepX: number;
@@ -129,6 +130,7 @@ const USUAL_FC: Readonly<Record<string, readonly [number, number]>> = {
   stair: [5, 20],
   bedroom: [10, 20],
 };
+/** Foot-candles that a kind of room usually has, from and to: *common practice*. */
 export const usualFc = (kind: string): readonly [number, number] => USUAL_FC[kind] ?? [10, 30];
 
 /** A source of light for the point method: its place, its height over the work plane, its lumens. */
@@ -153,6 +155,7 @@ export function directFc(sources: readonly LightSource[], at: Point): number {
   return sum;
 }
 
+/** Foot-candles over the floor of a room. */
 export interface LightMap {
   readonly stepIn: number;
   readonly cells: readonly { readonly x: number; readonly y: number; readonly fc: number }[];

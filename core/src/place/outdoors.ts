@@ -5,6 +5,7 @@ export const OUTDOOR_KINDS: ReadonlySet<RoomKind> = new Set(['porch', 'deck', 'b
 
 /** Outdoor places that rain reaches; a porch is taken to have a roof. */
 const OPEN_TO_SKY: ReadonlySet<RoomKind> = new Set(['deck', 'balcony', 'outdoors']);
+/** Whether rain falls on a place outdoors. */
 export const isOpenToSky = ({ kind }: Pick<Room, 'kind'>): boolean => OPEN_TO_SKY.has(kind);
 
 /** What a receptacle of 15 or 20 A must be where it stands: weather-resistant, and under an in-use cover in the rain. NEC 406.9. */

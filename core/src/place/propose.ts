@@ -28,6 +28,7 @@ import { isTakenFromBehind } from './back-to-back';
 import { roundToSixteenth } from '../units/length';
 import { given, itemAt, mustGet } from '../units/result';
 
+/** The limits that a proposal of receptacles keeps, amendments applied. */
 export interface PlacementLimits {
   readonly wall: { readonly reachIn: number; readonly minWallIn: number };
   readonly counter: { readonly reachIn: number; readonly minWidthIn: number; readonly maxAboveIn: number };
@@ -43,6 +44,7 @@ export interface ProposedBox {
   readonly on: 'stud' | 'bracket' | 'floor';
 }
 
+/** Boxes that are proposed, and what none can reach. */
 export interface Proposal {
   readonly boxes: readonly ProposedBox[];
   /** Stretches that neither a box on the wall nor one in the floor can reach. */
@@ -363,6 +365,7 @@ function overlapOf(a: Interval, b: Interval): Interval | undefined {
   return lengthOf(both) > HAIR_IN ? both : undefined;
 }
 
+/** Receptacles for every wall space and counter of the house that wants one. */
 export function proposeForHouse(house: House, limits: PlacementLimits): Proposal {
   const parts = Object.keys(house.rooms).map((roomId) => proposeForRoom(house, roomId, limits));
   return { boxes: parts.flatMap((part) => part.boxes), unreachable: parts.flatMap((part) => part.unreachable) };

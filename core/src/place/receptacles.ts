@@ -19,6 +19,7 @@ const FLOOR_FROM_WALL_IN = 18;
 /** Rooms under the wall spacing of 210.52(A), with those that practice reads as similar. */
 export const SPACED_ROOMS = HABITABLE_ROOMS;
 
+/** The receptacles in a box. */
 export const receptaclesOf = (box: Box): Receptacle[] =>
   Object.values(box.devices).filter((device): device is Receptacle => device.kind === 'receptacle');
 
@@ -88,6 +89,7 @@ export const countedOnLoop = perRoom((view: RoomView): readonly OnLoop[] => {
   return [...inBoxes, ...inHeaters];
 });
 
+/** How far the receptacles of a wall space reach, inches along it. */
 export interface SpaceReach {
   readonly space: WallSpace;
   readonly reach: Reach;
@@ -111,6 +113,7 @@ export function reachAlongWalls(view: RoomView, allowedIn: number, minWidthIn: n
     });
 }
 
+/** How far the receptacles of a counter reach, inches along it. */
 export interface CounterReach {
   readonly space: CounterSpace;
   readonly reach: Reach;

@@ -39,6 +39,7 @@ export interface Crossing {
   readonly barred: readonly { readonly bottomIn: number; readonly topIn: number }[];
 }
 
+/** The bays between the studs of a room, wall by wall. */
 export interface RoomBays {
   readonly bays: readonly Bay[];
   readonly crossings: readonly Crossing[];

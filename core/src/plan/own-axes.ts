@@ -43,6 +43,7 @@ export const toOwn = ({ cos, sin }: Axes, { x, y }: Point): Point => ({
   x: onGrid(x * cos + y * sin),
   y: onGrid(y * cos - x * sin),
 });
+/** A point of a room’s own axes in those of the plan. */
 export const fromOwn = ({ cos, sin }: Axes, { x, y }: Point): Point => ({
   x: x * cos - y * sin,
   y: x * sin + y * cos,

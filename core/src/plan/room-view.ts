@@ -241,6 +241,7 @@ export function perShell<T>(derive: (view: RoomView) => T): (view: RoomView) => 
   };
 }
 
+/** A wall of a room by its id. @throws where it has none (a bug) */
 export const wallOf = (view: RoomView, wallId: string): LoopWall => {
   const wall = findWall(wallLoop(view.room), wallId);
   if (!wall) throw new Error(`${view.room.name} has no wall "${wallId}"`);

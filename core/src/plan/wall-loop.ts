@@ -102,6 +102,7 @@ export function alongLine(
 export const wrapIn = (loop: WallLoop, alongLoopIn: number): number =>
   ((alongLoopIn % loop.lengthIn) + loop.lengthIn) % loop.lengthIn;
 
+/** A wall of a loop by its id. */
 export const findWall = (loop: WallLoop, wallId: string): LoopWall | undefined =>
   loop.walls.find((wall) => wall.id === wallId);
 

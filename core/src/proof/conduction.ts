@@ -82,6 +82,7 @@ export function isSmartClosed(
   return presses === 1 && powered;
 }
 
+/** What is joined with what while the switches stand in one way. */
 export class Position {
   readonly #of: Conduction;
   readonly #joined: Joined;

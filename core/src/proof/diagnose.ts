@@ -63,6 +63,7 @@ const isReversed = (now: Position, lamp: LoadPart): boolean =>
 /** What a person ticked: by position and lamp; undefined where nobody has looked. */
 export type Observation = readonly (readonly (Sight | undefined)[])[];
 
+/** A fault, and what each position of the switches would show of it. */
 export interface Suspect {
   readonly fault: Fault;
   /** In the positions of {@link positionsLooked}. */

@@ -8,6 +8,7 @@ import type { Signal, TerminalName } from '../makeup/signals';
 /** A named place in the wiring: an end of a conductor, a screw of a device, a lug of the panel. */
 export type Pin = string;
 
+/** A conductor between two pins, with its resistance, ohms. */
 export interface Wire {
   readonly id: string;
   readonly label: string;
@@ -15,6 +16,7 @@ export interface Wire {
   readonly b: Pin;
   readonly ohms: number;
 }
+/** A switch with its terminals. */
 export interface SwitchPart {
   readonly id: string;
   readonly label: string;
@@ -38,17 +40,20 @@ export interface LoadPart {
   /** The group that switches it; undefined where it is always live. */
   readonly group: string | undefined;
 }
+/** A GFCI receptacle whose contacts can open. */
 export interface GfciPart {
   readonly id: string;
   readonly label: string;
   readonly at: Readonly<Partial<Record<TerminalName, Pin>>>;
 }
+/** A lug of the panel, volts to the neutral. */
 export interface Source {
   readonly id: string;
   readonly kind: 'hot' | 'neutral' | 'ground';
   readonly point: Pin;
   readonly volts: number;
 }
+/** The switches that work one group of lights. */
 export interface NetGroup {
   readonly id: string;
   readonly name: string;

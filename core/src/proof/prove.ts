@@ -27,12 +27,14 @@ export interface Flaw {
   readonly path: readonly string[];
 }
 
+/** What every position of one group showed. */
 export interface GroupProof {
   readonly group: NetGroup;
   readonly positions: number;
   readonly flaws: readonly Flaw[];
 }
 
+/** What was proved of a unit, and what is wrong with it. */
 export interface Proof {
   readonly groups: readonly GroupProof[];
   /** Flaws that no switch has to do with. */

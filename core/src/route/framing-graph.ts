@@ -14,6 +14,7 @@ import { joistsBetween, spacesOf, type Space, type SpaceNode } from './spaces';
 /** `rim`: out of a wall, sideways into the floor of a half level that meets it. */
 export type EdgeKind = 'studs' | 'top' | 'bottom' | 'rim' | 'space';
 
+/** A bay between two studs. */
 export interface BayNode {
   readonly kind: 'bay';
   readonly room: string;
@@ -23,6 +24,7 @@ export interface BayNode {
   readonly x: number;
   readonly y: number;
 }
+/** A place in an attic, a crawl space or between joists. */
 export interface LatticeNode {
   readonly kind: 'space';
   readonly space: Space;
@@ -253,5 +255,6 @@ export const framingGraph = memo(
   ({ rooms, openings, features, levels }, lineIn = LINE_IN) => [rooms, openings, features, levels, lineIn],
 );
 
+/** The way from a place to another along the axes, inches. */
 export const manhattan = (a: Point & { readonly z: number }, b: Point & { readonly z: number }): number =>
   Math.abs(a.x - b.x) + Math.abs(a.y - b.y) + Math.abs(a.z - b.z);

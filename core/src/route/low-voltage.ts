@@ -59,6 +59,7 @@ export interface LowVoltageRun {
   readonly besideIn: number;
 }
 
+/** The low-voltage runs of a house, with what has no home yet. */
 export interface LowVoltagePlan {
   readonly runs: readonly LowVoltageRun[];
   /** What cannot be led, with the remedy. */

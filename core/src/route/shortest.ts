@@ -6,6 +6,7 @@ export interface Terminal {
   readonly cost: number;
 }
 
+/** A way through the graph, and what it costs. */
 export interface Found {
   /** Nodes from the first to the last, and the edges between them. */
   readonly nodes: readonly number[];

@@ -58,6 +58,7 @@ function isWanted(graph: FramingGraph, { kind, a }: Edge, place: RoutePlace): bo
   return WANTED[place].has(kind === 'space' && node.kind === 'space' ? node.at.kind : kind);
 }
 
+/** What each edge costs by a way, and by where a person wants the cable. */
 export function costsOf(graph: FramingGraph, way: RouteWay, place?: RoutePlace): EdgeCosts {
   const { inch, hole } = COSTS[way];
   const n = graph.edges.length;

@@ -22,6 +22,7 @@ export type LoadGroup =
   /** Plugged in at a circuit of its own: the optional method counts it, the standard one has it in its 3 VA/ft². */
   | 'own-circuit';
 
+/** A load as the calculation takes it, VA. */
 export interface Connected {
   readonly name: string;
   readonly group: LoadGroup;

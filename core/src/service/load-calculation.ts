@@ -23,6 +23,7 @@ export interface LoadCalculation {
 }
 
 const [VA_PER_FT2, CIRCUIT_VA] = [3, 1500];
+/** Volt-amperes as people write them. */
 export const inWords = (va: number): string => Math.round(va).toLocaleString('en-US');
 
 const AREA_SECTION: Readonly<Record<Edition, string>> = {
@@ -38,9 +39,12 @@ const DEMAND_SECTION: Readonly<Record<Edition, string>> = {
   '2023': 'Table 220.45',
 };
 
+/** The loads of one group of the calculation. */
 export const loadsOf = (loads: DwellingLoads, group: LoadGroup): Connected[] =>
   loads.connected.filter((one) => one.group === group);
+/** Volt-amperes in all. */
 export const sumVa = (all: readonly { readonly va: number }[]): number => all.reduce((sum, one) => sum + one.va, 0);
+/** Names in one list. */
 export const names = (all: readonly Connected[]): string => all.map((one) => one.name).join(', ');
 
 /** 3 VA/ft² with the small-appliance and laundry circuits, before any demand. */
@@ -143,6 +147,7 @@ export function seasons(loads: DwellingLoads): {
   return { heating, cooling, heatVa: sumVa(heating), coolVa: sumVa(cooling) };
 }
 
+/** The result of a calculation, from its lines. */
 export const finish = (
   { volts }: Pick<DwellingLoads, 'volts'>,
   lines: readonly CalculationLine[],

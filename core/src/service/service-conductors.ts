@@ -99,5 +99,6 @@ const GROUND: readonly (readonly [upToA: number, conductor: Record<Metal, Conduc
   [300, { copper: '4', aluminum: '2' }],
   [400, { copper: '3', aluminum: '1' }],
 ];
+/** The equipment grounding conductor by the breaker ahead of it: Table 250.122. *From memory*, high. */
 export const groundConductor = (ratingA: number, metal: Metal = 'copper'): ConductorSize | undefined =>
   GROUND.find(([upToA]) => ratingA <= upToA)?.[1][metal];

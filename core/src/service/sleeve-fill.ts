@@ -26,6 +26,7 @@ const CABLE_IN: Readonly<Partial<Record<SleeveContent, number>>> = {
 /** 40 % of the inside of electrical nonmetallic tubing, square inches, from 1/2 to 2: Chapter 9, Table 4. *From memory*, medium. */
 const ENT_IN2 = [0.099, 0.181, 0.314, 0.564, 0.774, 1.282] as const;
 
+/** Whether what lies in a sleeve carries power. */
 export const isPower = (what: SleeveContent): boolean => what.startsWith('nm ') || what.startsWith('wire ');
 const isWire = (what: SleeveContent): boolean => what.startsWith('wire ');
 function areaOf(what: SleeveContent): number {

@@ -10,8 +10,10 @@ export interface Problem {
 export type Result<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
+/** A result that is there. */
 export const succeed = <T>(value: T): Result<T> => ({ ok: true, value });
 
+/** A refusal with one problem: its code, the field and the remedy. */
 export const refuse = (code: string, path: string, message: string): Result<never> => ({
   ok: false,
   problems: [{ code, path, message }],

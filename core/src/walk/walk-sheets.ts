@@ -36,6 +36,7 @@ export interface SheetLine {
   readonly isException: boolean;
 }
 
+/** A wall with what is on it, from its start. */
 export interface WallSheet {
   readonly wall: string;
   readonly name: string;
@@ -52,6 +53,7 @@ export interface FloorMark extends Omit<SheetLine, 'runIn' | 'side' | 'standsOut
   readonly fromSecond: { readonly wall: string; readonly inches: number };
 }
 
+/** A room as it is walked, wall by wall. */
 export interface RoomSheet {
   readonly room: Room;
   readonly walls: readonly WallSheet[];

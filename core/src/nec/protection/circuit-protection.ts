@@ -33,7 +33,9 @@ interface CircuitProtection {
 const kindOf = (gfci: boolean, afci: boolean): BreakerKind =>
   gfci ? (afci ? 'dual' : 'gfci') : afci ? 'afci' : 'plain';
 
+/** Whether a kind of breaker protects people from ground faults. */
 export const givesGfci = (kind: BreakerKind): boolean => kind === 'gfci' || kind === 'dual';
+/** Whether a kind of breaker protects from arcs. */
 export const givesAfci = (kind: BreakerKind): boolean => kind === 'afci' || kind === 'dual';
 
 /** Appliances that hide the receptacle behind them, so that a GFCI there is not readily accessible. */

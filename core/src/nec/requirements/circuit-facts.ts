@@ -17,8 +17,10 @@ const isFixed = ({ load }: Outlet): boolean => load !== undefined && load.fasten
 /** A receptacle in a cabinet that nobody has given a load: it is none of 210.52(A) or (C), so it neither must nor may be counted in. */
 export const isInCupboard = (outlet: Outlet): boolean => outlet.box.inCabinet === true && outlet.load === undefined;
 
+/** The outlets of a circuit, as the facts of a check have them. */
 export const outletsOf = (facts: Facts, circuit: Circuit): readonly Outlet[] =>
   facts.outlets.byCircuit.get(circuit.id) ?? [];
+/** The circuits of a house, in one order. */
 export const circuitsOf = (facts: Facts): readonly Circuit[] => facts.circuits;
 
 /** A receptacle that 210.52(B)(1) puts on a small-appliance circuit: general and refrigeration receptacles of the food rooms. */
@@ -46,6 +48,7 @@ export const isSmallAppliance = (facts: Facts, circuit: Circuit): boolean =>
 export const outletsProper = (outlets: readonly Outlet[]): Outlet[] =>
   outlets.filter((outlet) => outlet.device.kind !== 'switch');
 
+/** An outlet in words: its box, its room and what it is for. */
 export const describeOutlet = (outlet: Outlet): string =>
   outlet.load
     ? `${outlet.load.name} (${outlet.box.tag})`
@@ -65,4 +68,5 @@ export const isFreeBox = (facts: Facts, box: Box): boolean =>
 export const hasFreeReceptacle = (facts: Facts, view: RoomView): boolean =>
   view.boxes.some((box) => whyNotCounted(box, view.level.ceilingIn) === undefined && isFreeBox(facts, box));
 
+/** The device ids of outlets. */
 export const deviceIds = (outlets: readonly Outlet[]): string[] => outlets.map((outlet) => outlet.device.id);

@@ -37,6 +37,7 @@ function spacesAlong(view: RoomView, island: Feature): number[] {
   );
 }
 
+/** Limits of island and peninsula receptacles, by edition: 210.52(C)(2), (3). */
 export interface IslandLimits extends Limits {
   readonly minLongIn: number;
   readonly minShortIn: number;

@@ -44,6 +44,7 @@ export function boxesAlongCounters(house: House, room: Room): readonly (readonly
 
 const acrossOf = ({ at }: Box): number => (at.kind === 'feature' ? at.x + at.y : 0);
 
+/** One small-appliance circuit of a split, with its peak, amperes. */
 export interface CounterCircuit {
   readonly circuit: Circuit;
   readonly boxes: readonly Box[];
@@ -53,6 +54,7 @@ export interface CounterCircuit {
   readonly running: readonly string[];
 }
 
+/** A way to share the counter among its circuits. */
 export interface CounterSplit {
   readonly way: 'as-it-is' | 'by-turns' | 'halves' | 'by-counter';
   readonly circuits: readonly CounterCircuit[];

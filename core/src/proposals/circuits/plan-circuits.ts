@@ -12,6 +12,7 @@ import { circuitRules, totalsOf, type PlanTotals } from './plan-totals';
 import { protectAtReceptacles } from './protect-circuits';
 import { settleFeeds } from './settle-feeds';
 
+/** A circuit that is proposed, with what it feeds and why. */
 export interface PlannedCircuit {
   readonly circuit: Circuit;
   readonly devices: readonly string[];
@@ -23,6 +24,7 @@ export interface PlannedCircuit {
   readonly moved: number;
 }
 
+/** The circuits that are proposed for a house. */
 export interface CircuitPlan {
   readonly planned: readonly PlannedCircuit[];
   readonly removed: readonly Circuit[];

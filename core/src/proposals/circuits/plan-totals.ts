@@ -9,6 +9,7 @@ import { buildSchedule } from '../../panel/schedule';
 import { wireHouse } from '../../makeup/make-up';
 import { runAlong } from '../../makeup/wired-run';
 
+/** What a plan takes: circuits, feet of cable, breakers and their price. */
 export interface PlanTotals {
   readonly circuits: number;
   readonly unassigned: number;

@@ -229,6 +229,7 @@ export function boxOutdoorLights(boxing: Boxing, room: string): void {
   }
 }
 
+/** Points on both sides of an opening where a light hangs. */
 export function jambPoints(
   view: RoomView,
   { wall: id, alongIn, widthIn }: Pick<Way, 'wall' | 'alongIn' | 'widthIn'>,

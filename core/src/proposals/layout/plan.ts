@@ -22,6 +22,7 @@ export interface ProposedGroup {
   readonly controls: readonly string[];
 }
 
+/** The boxes that are proposed, with what is left to a person. */
 export interface BoxingPlan {
   readonly boxes: readonly ReasonedBox[];
   readonly groups: readonly ProposedGroup[];

@@ -62,6 +62,7 @@ const toSpot = (view: RoomView, atLoopIn: number, heightIn: number, bracket: boo
   };
 };
 
+/** What a place for a box has to be. */
 export interface SpotRequest {
   readonly heightIn: number;
   readonly gangs?: number;
@@ -123,5 +124,6 @@ export function ceilingPoints(
 export const ceilingBoxes = (view: RoomView): Point[] =>
   view.boxes.filter((box) => box.at.kind === 'ceiling').map((box) => placeOf(view, box));
 
+/** From a point to the nearest of others, inches; infinite for none. */
 export const nearestOf = (point: Point, points: readonly Point[]): number =>
   Math.min(Infinity, ...points.map((one) => distance(point, one)));

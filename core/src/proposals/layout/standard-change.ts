@@ -40,7 +40,9 @@ export function drawnGroups(house: House): Drawn[] {
   });
 }
 
+/** The style of a switch; undefined for what is none. */
 export const styleOf = ({ device }: Outlet) => (device.kind === 'switch' ? device.style : undefined);
+/** Whether it is a luminaire. */
 export const isLight = ({ device }: Outlet) => device.kind === 'luminaire';
 /** A ceiling fan, or an exhaust fan that is wired in. */
 export const isFan = ({ device, load }: Outlet): boolean => device.kind === 'fan' || load?.kind === 'exhaust-fan';
