@@ -58,20 +58,28 @@ export function whyMisled(house: House, box: Box, lowIn: number, highIn: number)
   return heightIn > highIn ? 'high' : undefined;
 }
 
-const ROOM_HEAT: ReadonlySet<LoadKind> = new Set<LoadKind>(['baseboard-heat', 'cove-heat']);
+/** What governs a kind of electric heat: the air of its room, a sensor in the floor, or, in a bath for a while, a switch or timer. */
+type HeatKind = 'air' | 'floor' | 'bath';
+const ROOM_HEAT: ReadonlyMap<LoadKind, HeatKind> = new Map<LoadKind, HeatKind>([
+  ['baseboard-heat', 'air'],
+  ['cove-heat', 'air'],
+  ['floor-heat', 'floor'],
+  ['bath-heater', 'bath'],
+]);
 
 /** An electric heater of a room, with the line-voltage control that feeds it; undefined where none is drawn. */
 interface HeatedBy {
   readonly load: Load;
+  readonly kind: HeatKind;
   readonly box: Box;
   readonly thermostat: Outlet | undefined;
   /** Some control switches it, whether a thermostat or not. */
   readonly isSwitched: boolean;
 }
 
-/** Whether nobody has said what governs a heater: no thermostat feeds it, and none is built in. */
-export const isUngoverned = ({ load, thermostat }: Pick<HeatedBy, 'load' | 'thermostat'>): boolean =>
-  !thermostat && !load.builtInControl;
+/** Whether nobody has said what governs a heater: no thermostat feeds it, nor, in a bath, any switch, and none is built in. */
+export const isUngoverned = ({ load, kind, thermostat, isSwitched }: HeatedBy): boolean =>
+  !thermostat && !load.builtInControl && !(kind === 'bath' && isSwitched);
 
 /** The electric heaters that stand in rooms, each with its control at line voltage. */
 export function roomHeaters(house: House): readonly HeatedBy[] {
@@ -79,9 +87,10 @@ export function roomHeaters(house: House): readonly HeatedBy[] {
   const groups = Object.values(house.switchGroups);
   return Object.values(house.loads).flatMap((load) => {
     const box = house.boxes[load.box];
-    if (!box || !ROOM_HEAT.has(load.kind)) return [];
+    const kind = ROOM_HEAT.get(load.kind);
+    if (!box || !kind) return [];
     const group = groups.find((one) => one.controls.includes(load.device));
     const thermostat = group?.switches.flatMap((id) => byDevice.get(id) ?? []).find(isLineThermostat);
-    return [{ load, box, thermostat, isSwitched: group !== undefined }];
+    return [{ load, kind, box, thermostat, isSwitched: group !== undefined }];
   });
 }

@@ -1,3 +1,4 @@
+import type { LoadKind, SwitchStyle } from '../../house/schema-equipment';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
 import { heatControl } from './heat-control';
@@ -20,6 +21,26 @@ function heated(watts: readonly number[], at: 'bed' | 'hall' | undefined, govern
   });
 }
 
+/** Floor heat of 600 W and a bath heater in a bath, with a control of a style that governs those that are named. */
+function bathed(style: SwitchStyle, governs: readonly LoadKind[]): HouseBuilder {
+  return aHouse()
+    .room('bath', 'bathroom', [0, 0, 96, 96])
+    .load('floor-heat', 'bath', 'c0', 20, null)
+    .load('bath-heater', 'bath', 'c0', 40, null)
+    .wallBox('bath', 'c1', 30, { kind: 'switch', style })
+    .with((draft) => {
+      const control = Object.values(draft.boxes)
+        .flatMap((box) => Object.values(box.devices))
+        .find((one) => one.kind === 'switch')!;
+      const controls = Object.values(draft.loads)
+        .filter((one) => governs.includes(one.kind))
+        .map((one) => one.device);
+      if (controls.length > 0) draft.switchGroups['g'] = { id: 'g', name: 'Heat', switches: [control.id], controls };
+    });
+}
+const FLOOR_OPEN =
+  'By what is this floor heat governed: R1-1? Place a thermostat made for floors, with its sensor in the floor, under House, at the electric heat of the room, or say that it has one built in.';
+
 testRule(heatControl, {
   passes: [
     [
@@ -41,6 +62,11 @@ testRule(heatControl, {
   ],
   fails: [
     [
+      'floor heat and a bath heater on one thermostat',
+      bathed('line-thermostat', ['floor-heat', 'bath-heater']),
+      'The thermostat R1-3 governs floor heat and other heaters. One follows a sensor in the floor, the others the air: give each its own.',
+    ],
+    [
       '5,304 W on one thermostat',
       heated([2640, 2664], 'bed'),
       'The heaters on the thermostat R1-3 take 22.1 A, and such thermostats are usually made for 22 A. Read its plate, or share the heaters between two.',
@@ -52,6 +78,13 @@ testRule(heatControl, {
     ],
   ],
   cannotTell: [
+    ['floor heat, where a timer turns the bath heater on', bathed('timer', ['bath-heater']), FLOOR_OPEN],
+    [
+      'a bath heater that nothing turns on',
+      bathed('line-thermostat', ['floor-heat']),
+      'What turns these bath heaters on: R1-2? Join each to a switch or timer under Switching, or say that it has one built in.',
+    ],
+    ['a timer is no thermostat of floor heat', bathed('timer', ['bath-heater', 'floor-heat']), FLOOR_OPEN],
     [
       'a heater that nothing governs beside one that is',
       heated([1500, 1500], 'bed', 1),

@@ -21,6 +21,12 @@ export const heatControl = defineRule({
     messages: {
       unsaid: ({ tags }: { tags: string }) =>
         `By what are these heaters governed: ${tags}? Place a thermostat at line voltage under House, at the electric heat of the room, or say that each has one built in.`,
+      floor: ({ tags }: { tags: string }) =>
+        `By what is this floor heat governed: ${tags}? Place a thermostat made for floors, with its sensor in the floor, under House, at the electric heat of the room, or say that it has one built in.`,
+      bath: ({ tags }: { tags: string }) =>
+        `What turns these bath heaters on: ${tags}? Join each to a switch or timer under Switching, or say that it has one built in.`,
+      mixed: ({ tag }: { tag: string }) =>
+        `The thermostat ${tag} governs floor heat and other heaters. One follows a sensor in the floor, the others the air: give each its own.`,
       over: ({ tag, amps, carries }: { tag: string; amps: number; carries: number }) =>
         `The heaters on the thermostat ${tag} take ${amps.toFixed(1)} A, and such thermostats are usually made for ${carries} A. Read its plate, or share the heaters between two.`,
       next: ({ tag, room, heated }: { tag: string; room: string; heated: string }) =>
@@ -45,31 +51,22 @@ export const heatControl = defineRule({
         const heated = mustGet(house.rooms, other.box.room).name;
         return [report.fail('next', { tag: box.tag, room: room.name, heated }, where)];
       }
+      if (list.some((one) => one.kind !== itemAt(list, 0).kind)) return [report.fail('mixed', { tag: box.tag }, where)];
       if (amps > limits.carriesA + 1e-9)
         return [report.fail('over', { tag: box.tag, amps, carries: limits.carriesA }, where)];
       return [report.pass('governed', { tag: box.tag, count: list.length }, where)];
     });
     const own = heaters.filter((one) => !one.thermostat && one.load.builtInControl);
-    const unsaid = heaters.filter(isUngoverned);
-    const tagsOf = (list: typeof heaters) => list.map((one) => one.box.tag).join(', ');
     if (own.length > 0) said.push(report.pass('builtIn', { tags: tagsOf(own) }, { box: itemAt(own, 0).box.id }));
-    if (unsaid.length > 0)
-      said.push(
-        report.cannotTell(
-          'unsaid',
-          { tags: tagsOf(unsaid) },
-          { room: itemAt(unsaid, 0).box.room, box: itemAt(unsaid, 0).box.id },
-          {
-            remedies: [
-              setLoadsRemedy(
-                unsaid.map((one) => one.load.id),
-                { builtInControl: true },
-                'All of them have one built in',
-              ),
-            ],
-          },
-        ),
-      );
+    for (const [kind, list] of groupBy(heaters.filter(isUngoverned), (one) => one.kind)) {
+      const { id, room } = itemAt(list, 0).box;
+      const all = list.map((one) => one.load.id);
+      const remedies = [setLoadsRemedy(all, { builtInControl: true }, 'All of them have one built in')];
+      said.push(report.cannotTell(UNSAID[kind], { tags: tagsOf(list) }, { room, box: id }, { remedies }));
+    }
     return said;
   },
 });
+
+const UNSAID = { air: 'unsaid', floor: 'floor', bath: 'bath' } as const;
+const tagsOf = (heaters: ReturnType<typeof roomHeaters>): string => heaters.map((one) => one.box.tag).join(', ');

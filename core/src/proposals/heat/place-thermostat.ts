@@ -35,14 +35,23 @@ function waysIn(house: House, view: RoomView) {
 }
 
 /**
+ * Heaters of a room that a thermostat is still to be placed for: by the air first, then those in the floor, which want their own. What
+ * another control switches stays in its group, since no device is in two; a bath's heater wants a switch or timer instead.
+ */
+export function heatersToGovern(house: House, roomId: string) {
+  const open = roomHeaters(house).filter((one) => one.box.room === roomId && isUngoverned(one) && !one.isSwitched);
+  const byAir = open.filter((one) => one.kind === 'air');
+  return byAir.length > 0 ? byAir : open.filter((one) => one.kind === 'floor');
+}
+
+/**
  * One thermostat at line voltage for the electric heaters of a room that have none, as one edit: two-pole at 240 V, so that its *off*
  * opens both hots (NEC 424.20(A)), near the way in on an inside wall where there is one, never over a heater or behind a door. It goes
  * on the circuit of the heaters, in a group with them.
  * @returns a refusal where there is nothing to govern, or heaters of both voltages or of several circuits
  */
 export function placeThermostat(house: House, roomId: string, newId: NewId): Result<Edited> {
-  // What another control switches stays in its group: no device is in two.
-  const heaters = roomHeaters(house).filter((one) => one.box.room === roomId && isUngoverned(one) && !one.isSwitched);
+  const heaters = heatersToGovern(house, roomId);
   const [first] = heaters;
   if (!first)
     return refuse(

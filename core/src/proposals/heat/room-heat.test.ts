@@ -147,3 +147,24 @@ it('heaters and thermostats of a whole house are planned, wired and proved witho
   expect(heat.length).toBeGreaterThan(0);
   for (const unit of heat) expect(proveUnit(done, unit, boxes).ok).toBe(true);
 });
+
+it('floor heat gets a thermostat of its own, after the heaters that follow the air', () => {
+  const house = aHouse()
+    .room('bath', 'bathroom', [0, 0, 120, 120])
+    .opening('bath', 'c2', 'door', 40, 32)
+    .circuit('A', 20, { poles: 2 })
+    .circuit('B', 20)
+    .load('baseboard-heat', 'bath', 'c0', 20, 'A')
+    .load('floor-heat', 'bath', 'c0', 60, 'B')
+    .load('bath-heater', 'bath', 'c0', 90, 'B')
+    .build();
+  const first = must(placeThermostat(house, 'bath', newId)).house;
+  expect(roomHeaters(first).map((one) => [one.kind, one.thermostat !== undefined])).toEqual([
+    ['air', true],
+    ['floor', false],
+    ['bath', false],
+  ]);
+  const second = must(placeThermostat(first, 'bath', newId)).house;
+  expect(roomHeaters(second)[1]!.thermostat?.device).toMatchObject({ style: 'line-thermostat', circuit: 'B' });
+  expect(placeThermostat(second, 'bath', newId).ok).toBe(false);
+});

@@ -2,10 +2,9 @@
 import { computed, ref } from 'vue';
 import {
   estimateHeat,
+  heatersToGovern,
   INSULATION,
   placeThermostat,
-  isUngoverned,
-  roomHeaters,
   proposeHeaters,
   putInHeaters,
   type Insulation,
@@ -26,9 +25,7 @@ const there = computed(() =>
   Object.values(store.current.features).some((one) => one.room === props.room.id && one.kind === 'baseboard-heater'),
 );
 /** Heaters of the room that no thermostat on the wall governs, and that have none built in. */
-const ungoverned = computed(() =>
-  roomHeaters(store.current).filter((one) => one.box.room === props.room.id && isUngoverned(one) && !one.isSwitched),
-);
+const ungoverned = computed(() => heatersToGovern(store.current, props.room.id));
 const watts = (n: number) => n.toLocaleString('en-US');
 const lengths = computed(() =>
   proposal.value.heaters.map((one) => (one.at.kind === 'wall' ? `${one.at.widthIn / 12} ft` : '')).join(', '),
@@ -43,14 +40,7 @@ const lengths = computed(() =>
           <p class="num big">{{ watts(estimate.fromW) }} to {{ watts(estimate.toW) }} W</p>
           <p class="muted">{{ estimate.why }}. A thumb, common practice: a heat-loss calculation decides.</p>
           <ChoiceField v-model="insulation" label="Insulation" :answers="answers" />
-          <template v-if="there">
-            <p class="muted">It has baseboard heaters.</p>
-            <v-btn
-              v-if="store.canEdit && ungoverned.length"
-              @click="store.apply(placeThermostat(store.current, props.room.id, newId))"
-              >Place their thermostat</v-btn
-            >
-          </template>
+          <p v-if="there" class="muted">It has baseboard heaters.</p>
           <template v-else>
             <p>
               <template v-if="proposal.heaters.length"
@@ -67,6 +57,13 @@ const lengths = computed(() =>
               >Put them in</v-btn
             >
           </template>
+          <v-btn
+            v-if="store.canEdit && ungoverned.length"
+            @click="store.apply(placeThermostat(store.current, props.room.id, newId))"
+            >{{
+              ungoverned[0]!.kind === 'floor' ? 'Place the thermostat of the floor heat' : 'Place their thermostat'
+            }}</v-btn
+          >
         </div>
       </v-expansion-panel-text>
     </v-expansion-panel>
