@@ -48,6 +48,8 @@ const results = await new Stryker({
   concurrency: 2,
   // What is worked out once, as files are loaded, would have every test of the core run again.
   ignoreStatic: true,
+  // All tests run once before the first change, which takes minutes on two cores.
+  dryRunTimeoutMinutes: 20,
   tempDirName: '.tmp/mutate',
   ignorePatterns: [
     '**/dist',
