@@ -6,6 +6,7 @@ import PlanGround from './PlanGround.vue';
 import PlanLabels from './PlanLabels.vue';
 import RoomBoxes from './RoomBoxes.vue';
 import type { Hit } from './tools/machine';
+import type { HandEvent } from './use-hand';
 import { useCamera } from './use-camera';
 
 /** The one sheet: the plan of a level. Stages lay their overlay on it and decide what the hand does. */
@@ -26,14 +27,14 @@ const props = defineProps<{
   cursor?: string;
 }>();
 const emit = defineEmits<{
-  hand: [event: { type: 'down' | 'move' | 'up'; point: Point; hit: Hit | null; shift: boolean; alt: boolean }];
+  hand: [event: { type: HandEvent['type']; point: Point; hit: Hit | null; shift: boolean; alt: boolean }];
   scale: [scale: number];
 }>();
 defineSlots<{ default?(props: { scale: number }): unknown; over?(props: { scale: number }): unknown }>();
 
 const svg = ref<SVGSVGElement>();
 const { width, height } = useElementSize(svg);
-const { transform, flyTo } = useCamera(svg, () => props.pans);
+const { transform, flyTo, fitAgain } = useCamera(svg, () => props.pans);
 
 const rooms = computed(() => Object.values(props.house.rooms).filter((room) => room.level === props.level));
 const scale = computed(() => transform.value.k);
@@ -86,8 +87,15 @@ function hitOf(event: PointerEvent): Hit | null {
   return { kind: hit!, id: id!, room };
 }
 
-function send(type: 'down' | 'move' | 'up', event: PointerEvent): void {
+/** A second finger came down: both pinch until the first is lifted, and what one of them had begun is left. */
+let isPinching = false;
+function send(type: HandEvent['type'], event: PointerEvent): void {
   if (type === 'down' && event.button !== 0) return;
+  if (!event.isPrimary && type === 'down') isPinching = true;
+  if (event.isPrimary && type === 'down') isPinching = false;
+  if (!event.isPrimary && type !== 'down') return;
+  if (isPinching)
+    return void emit('hand', { type: 'cancel', point: toPlan(event), hit: null, shift: false, alt: false });
   const hit = hitOf(event);
   if (type === 'down' && (!props.pans || (hit && hit.kind !== 'room'))) svg.value!.setPointerCapture(event.pointerId);
   emit('hand', { type, point: toPlan(event), hit, shift: event.shiftKey, alt: event.altKey });
@@ -103,6 +111,10 @@ function fit(): void {
   const { near } = props;
   flyTo(near && scaleOfWhole < READABLE ? around(near, whole) : whole, width.value, height.value, false);
 }
+/** What comes up beside or below the sheet hides nothing of the level, as long as nobody has chosen or moved anything. */
+watch([width, height], () => {
+  if (props.selected.size === 0) fitAgain(width.value, height.value);
+});
 
 /** As much of the level around a part of it as is read well, without showing more bare ground than there must be. */
 function around(part: Bounds, whole: Bounds): Bounds {
@@ -136,6 +148,7 @@ defineExpose({ fit });
     @pointerdown="send('down', $event)"
     @pointermove="send('move', $event)"
     @pointerup="send('up', $event)"
+    @pointercancel="send('cancel', $event)"
   >
     <defs>
       <pattern id="grid" width="12" height="12" patternUnits="userSpaceOnUse">

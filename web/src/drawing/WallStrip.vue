@@ -80,6 +80,11 @@ function grab(event: PointerEvent, box: Box): void {
   drag.value = { box, fromX: event.clientX, fromY: event.clientY, attempt: null };
 }
 
+/** A finger on a box moves it; beside one it scrolls the wall. No style says so inside of a drawing. */
+function keepFinger(event: TouchEvent, box: Box): void {
+  if (props.canEdit && box.at.kind === 'wall') event.preventDefault();
+}
+
 function pull(event: PointerEvent): void {
   const now = drag.value;
   if (!now || now.box.at.kind !== 'wall') return;
@@ -180,6 +185,7 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
           role="button"
           :aria-label="`${box.tag}, ${show(at)} from the start, ${show(heightIn)} high`"
           @pointerdown="grab($event, box)"
+          @touchstart="keepFinger($event, box)"
           @keydown.enter="emit('pick', box.id, false)"
         >
           <rect :x="x(at) - 14" :y="y(heightIn) - 18" width="28" height="36" class="target" />

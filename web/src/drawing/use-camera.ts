@@ -8,6 +8,10 @@ const MARGIN_PX = 46;
 /** Pan and zoom of a sheet by wheel, drag on bare ground and pinch. */
 export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => boolean) {
   const transform = shallowRef(zoomIdentity);
+  /** What was flown to last; undefined once a hand has moved the camera. */
+  let shown: Bounds | undefined;
+  /** The flight under way: a newer one ends it. */
+  let flight = 0;
   let behaviour: ZoomBehavior<SVGSVGElement, unknown> | undefined;
 
   const isGround = (target: EventTarget | null) => {
@@ -25,7 +29,10 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
         return pans() && !event.shiftKey && isGround(event.target) && (!('button' in event) || event.button === 0);
       })
       .clickDistance(4)
-      .on('zoom', (event: D3ZoomEvent<SVGSVGElement, unknown>) => (transform.value = event.transform));
+      .on('zoom', (event: D3ZoomEvent<SVGSVGElement, unknown>) => {
+        if (event.sourceEvent) [shown, flight] = [undefined, flight + 1];
+        transform.value = event.transform;
+      });
     select(element.value!).call(behaviour).on('dblclick.zoom', null);
   });
   onBeforeUnmount(() => element.value && select(element.value).on('.zoom', null));
@@ -33,6 +40,8 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
   /** Brings a part of the plan into view, with a little ground around it. */
   function flyTo(bounds: Bounds, widthPx: number, heightPx: number, smoothly: boolean): void {
     if (!behaviour || !element.value || widthPx < 10 || heightPx < 10) return;
+    shown = bounds;
+    const mine = ++flight;
     const [spanX, spanY] = [Math.max(24, bounds.maxX - bounds.minX), Math.max(24, bounds.maxY - bounds.minY)];
     const k = Math.min(6, (widthPx - 2 * MARGIN_PX) / spanX, (heightPx - 2 * MARGIN_PX) / spanY);
     const next = zoomIdentity
@@ -48,7 +57,7 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
     const [started, lasting] = [performance.now(), 260];
     const frame = (now: number) => {
       // The sheet may be gone before the flight is over: a person who goes on to another stage does not wait for it.
-      if (!element.value?.isConnected) return;
+      if (!element.value?.isConnected || mine !== flight) return;
       const t = Math.min(1, (now - started) / lasting);
       const eased = t * (2 - t);
       const between = (a: number, b: number) => a + (b - a) * eased;
@@ -61,5 +70,10 @@ export function useCamera(element: Ref<SVGSVGElement | undefined>, pans: () => b
     requestAnimationFrame(frame);
   }
 
-  return { transform, flyTo };
+  /** Shows in a sheet of another size what it showed, unless a hand has moved the camera since. */
+  function fitAgain(widthPx: number, heightPx: number): void {
+    if (shown) flyTo(shown, widthPx, heightPx, false);
+  }
+
+  return { transform, flyTo, fitAgain };
 }

@@ -17,7 +17,8 @@ const COLLECTION: Partial<Record<SelectedKind, Collection>> = {
 };
 
 export interface HandEvent {
-  readonly type: 'down' | 'move' | 'up';
+  /** `cancel`: the browser or a second finger took the way for something else. */
+  readonly type: 'down' | 'move' | 'up' | 'cancel';
   readonly point: Point;
   readonly hit: Hit | null;
   readonly shift: boolean;

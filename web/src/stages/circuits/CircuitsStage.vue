@@ -48,7 +48,7 @@ const side = ref<(typeof SIDES)[number][0]>('cards');
 const { plan, work: planning, planAll } = usePlanning();
 /** While a proposal is looked at, the sheet shows it. */
 const shown = computed(() => plan.value?.plan.house ?? store.current);
-const { carried, pickUp } = useCarrying(put);
+const { carried, pickUp, leave } = useCarrying(put);
 
 const tool = computed<Tool>(() => ({ kind: 'select', lasso: isLasso.value }));
 const hand = useHand(tool, () => 9 / scale.value, { movesThings: false });
@@ -151,6 +151,7 @@ function carryChip(box: string, event: PointerEvent): void {
 
 function send(event: HandEvent): void {
   hand.send(event);
+  if (event.type === 'cancel') leave();
   if (event.type !== 'down' || event.hit?.kind !== 'box' || event.shift || !store.canEdit) return;
   pickUp();
 }

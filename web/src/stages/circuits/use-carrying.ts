@@ -8,21 +8,26 @@ export function useCarrying(drop: (circuit: string) => void) {
     carried.value = { x: event.clientX, y: event.clientY };
   }
 
-  function letGo(event: PointerEvent): void {
+  /** Puts down what is carried where it was: the browser or a second finger took the way. */
+  function leave(): void {
     window.removeEventListener('pointermove', move);
+    window.removeEventListener('pointerup', letGo);
+    window.removeEventListener('pointercancel', leave);
+    carried.value = null;
+  }
+
+  function letGo(event: PointerEvent): void {
     const card =
       carried.value && document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-circuit]');
-    carried.value = null;
+    leave();
     if (card) drop(card.dataset['circuit']!);
   }
 
   function pickUp(): void {
     window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', letGo, { once: true });
+    window.addEventListener('pointerup', letGo);
+    window.addEventListener('pointercancel', leave);
   }
-  onBeforeUnmount(() => {
-    window.removeEventListener('pointermove', move);
-    window.removeEventListener('pointerup', letGo);
-  });
-  return { carried, pickUp };
+  onBeforeUnmount(leave);
+  return { carried, pickUp, leave };
 }

@@ -82,6 +82,7 @@ function letGo(event: PointerEvent): void {
         :stroke-width="12 / scale"
         @pointerdown="grab($event, line.cable.run.id)"
         @pointerup="letGo"
+        @pointercancel="from = undefined"
       >
         <title>{{ describe(line.cable) }}</title>
       </path>
