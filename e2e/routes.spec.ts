@@ -121,6 +121,10 @@ test('a drop of low voltage asks for a home, and is led there once one is drawn'
   const row = page.getByRole('table', { name: 'Data' }).getByRole('row').filter({ hasText: 'ST-3' });
   await expect(row).toContainText('low voltage enclosure, Garage');
   await expect(row).toContainText(/\d+ ft/);
+  await row.getByRole('button', { name: 'ST-3 to low voltage enclosure: open' }).click();
+  await page.getByRole('menuitemcheckbox', { name: 'pulled' }).click();
+  await page.keyboard.press('Escape');
+  await expect(row.getByRole('button', { name: 'ST-3 to low voltage enclosure: pulled' })).toBeVisible();
   await expect(missing).toHaveCount(0);
   await page.getByRole('button', { name: 'Routes', exact: true }).click();
   await page.getByRole('button', { name: 'Show ▾' }).click();

@@ -48,6 +48,8 @@ export {
   type LoadKind,
   newDevice,
   SWITCH_STYLES,
+  DROP_STEPS,
+  type DropStep,
   SWITCH_WORDS,
   type SwitchStyle,
 } from './house/schema-equipment';
@@ -335,7 +337,7 @@ export { fits, placeOfEnd, roomFor, sleeveFill } from './service/sleeve-fill';
 export { sleeveEstimateFt, sleeveLines } from './service/sleeve-lines';
 export { LOW_VOLTAGE_SYSTEMS, lowVoltagePlan, type LowVoltagePlan, type LowVoltageRun } from './route/low-voltage';
 export { improveFeeds } from './route/improve-feeds';
-export { dropRoutes, isFixed, keepRoutes, markRoutes } from './route/keep-routes';
+export { dropRoutes, isFixed, keepRoutes, markDrop, markRoutes } from './route/keep-routes';
 export { keptCables } from './route/kept-laid';
 export { plateHolesOf } from './route/plates';
 export { type LaidCable, laidCables } from './route/laid';

@@ -101,6 +101,7 @@ function copyBox(draft: Draft<House>, box: Box, room: Room, at: BoxPlace, newId:
   const ids = new Map(Object.keys(box.devices).map((old) => [old, newId('device')]));
   const devices = Object.values(box.devices).map((device): Device => {
     const copy = { ...device, id: given(ids.get(device.id)), circuit: null };
+    if (copy.kind === 'low-voltage') delete copy.done;
     return copy.kind === 'receptacle' && copy.yokeWith !== undefined
       ? { ...copy, yokeWith: given(ids.get(copy.yokeWith)) }
       : copy;

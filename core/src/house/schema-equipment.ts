@@ -40,6 +40,10 @@ export const SWITCH_WORDS: Readonly<Record<SwitchStyle, string>> = {
   'line-thermostat-2': 'line-voltage thermostat, two poles',
 };
 
+/** What is done of a low-voltage cable on site, one after the other. */
+export const DROP_STEPS = ['pulled', 'labeled'] as const;
+export type DropStep = (typeof DROP_STEPS)[number];
+
 /** What sits in or hangs on a box; devices of one box may be on different circuits. */
 export const deviceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -123,6 +127,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     system: z.enum(['data', 'coax', 'speaker', 'doorbell', 'thermostat', 'alarm', 'sleeve']).default('data'),
     /** Of a doorbell: what is pressed, or what rings. Without it, what is pressed. */
     bell: z.enum(['button', 'chime']).optional(),
+    /** What is done of its cable on site. */
+    done: z.array(z.enum(DROP_STEPS)).max(DROP_STEPS.length).optional(),
   }),
 ]);
 export type Device = z.infer<typeof deviceSchema>;

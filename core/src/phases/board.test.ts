@@ -9,6 +9,8 @@ import type { NewId } from '../house/new-box';
 import { edit } from '../house/edit';
 import { PHASES, type House, type Phase, type Photo } from '../house/schema';
 import { byTheTool } from '../test/by-the-tool';
+import { newDevice } from '../house/schema-equipment';
+import { markDrop } from '../route/keep-routes';
 import { routed } from '../test/routed';
 import { must } from '../test/must';
 import { ranchHouse } from '../test/ranch-house';
@@ -39,7 +41,10 @@ const photoOf = (id: string, room: string, wall: string): Photo => ({
 function finished(house: House): { readonly house: House; readonly signed: House } {
   const laid = routed(house);
   const done = change(laid, (draft) => {
-    for (const box of Object.values(draft.boxes)) box.progress = 'trimmed';
+    for (const box of Object.values(draft.boxes)) {
+      box.progress = 'trimmed';
+      for (const one of Object.values(box.devices)) if (one.kind === 'low-voltage') one.done = ['pulled'];
+    }
     for (const route of Object.values(draft.routes)) route.done = ['bored', 'pulled'];
     for (const step of testScript(laid))
       draft.results[step.id] = {
@@ -59,6 +64,29 @@ function finished(house: House): { readonly house: House; readonly signed: House
 describe('the board of phases', () => {
   const house = byTheTool(smallHouse('2023'));
   const [room] = boardOf(house).map((one) => one.room);
+
+  it('counts cables of low voltage with those of power as they are pulled; a sleeve waits for one', () => {
+    const drops = (['data', 'coax', 'sleeve'] as const).map((system, n) =>
+      newDevice('low-voltage', `drop-${n}`, { system }),
+    );
+    const led = change(routed(house), (draft) => {
+      const box = Object.values(draft.boxes).find((one) => one.room === room!.id && one.at.kind === 'wall')!;
+      for (const one of drops) box.devices[one.id] = one;
+      box.gangs = 4;
+    });
+    const of = cell(routed(house), room!.id, 'pulled').of + 2;
+    expect(cell(led, room!.id, 'pulled')).toMatchObject({ of, done: 0 });
+    const pulled = must(markDrop(led, 'drop-1', 'pulled', true)).house;
+    expect(cell(pulled, room!.id, 'pulled')).toMatchObject({ of, done: 1 });
+    expect(cell(pulled, room!.id, 'bored').of).toBe(of - 2);
+    const labeled = must(markDrop(pulled, 'drop-1', 'labeled', true)).house;
+    const again = must(markDrop(labeled, 'drop-1', 'pulled', false)).house;
+    expect(Object.values(again.boxes).flatMap((box) => box.devices['drop-1'] ?? [])).toMatchObject([
+      { done: ['labeled'] },
+    ]);
+    const none = must(markDrop(again, 'drop-1', 'labeled', false)).house;
+    expect(Object.values(none.boxes).flatMap((box) => box.devices['drop-1'] ?? [])[0]).not.toHaveProperty('done');
+  });
 
   it('reads how far each room is from the document alone, and what is to be done first', () => {
     for (const { cells } of boardOf(house)) {

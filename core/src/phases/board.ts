@@ -142,10 +142,16 @@ const routeWork =
     const expects = boxesOf(sight, room).some((box) =>
       Object.values(box.devices).some((one) => one.circuit !== null && one.circuit !== undefined),
     );
-    if (routes.length === 0)
+    const drops = step === 'pulled' ? boxesOf(sight, room).flatMap(dropsIn) : [];
+    if (routes.length === 0 && (expects || drops.length === 0))
       return expects ? { done: 0, of: 1, blocked: ['no route of its cables is found yet'] } : NOTHING;
-    return { done: routes.filter((one) => one.done?.includes(step)).length, of: routes.length, blocked: [] };
+    const done = [...routes, ...drops].filter(({ done = [] }) => (done as readonly string[]).includes(step));
+    return { done: done.length, of: routes.length + drops.length, blocked: [] };
   };
+
+/** Low-voltage devices of a box that a cable is pulled to; a sleeve waits for one. */
+const dropsIn = (box: Box) =>
+  Object.values(box.devices).flatMap((one) => (one.kind === 'low-voltage' && one.system !== 'sleeve' ? [one] : []));
 
 /** The last word of an inspection of a kind about a room. */
 function inspected({ house }: Sight, room: Room, kind: 'rough' | 'final'): Work {

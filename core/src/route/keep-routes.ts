@@ -2,6 +2,7 @@ import { keyOfRoute } from '../circuits/kept-routes';
 import type { NewId } from '../house/new-box';
 import { edit, type Edited } from '../house/edit';
 import type { House, Route, RouteStep } from '../house/schema';
+import type { DropStep } from '../house/schema-equipment';
 import type { Result } from '../units/result';
 import { runsByKey } from './laid';
 
@@ -41,16 +42,32 @@ export function dropRoutes(house: House, ids: readonly string[]): Result<Edited>
   });
 }
 
+/** Ticks a step or takes the tick away; where none is left, nothing is kept. */
+function tick<S extends string>(one: { done?: S[] | undefined }, step: S, isDone: boolean): void {
+  const rest = (one.done ?? []).filter((other) => other !== step);
+  const done = isDone ? [...rest, step] : rest;
+  if (done.length > 0) one.done = done;
+  else delete one.done;
+}
+
+/** Ticks what is done of a low-voltage cable, by its device, or takes the tick away. */
+export function markDrop(house: House, deviceId: string, step: DropStep, isDone: boolean): Result<Edited> {
+  return edit(house, isDone ? `Mark ${step}` : `Not ${step}`, (draft) => {
+    for (const box of Object.values(draft.boxes)) {
+      const device = box.devices[deviceId];
+      if (device?.kind === 'low-voltage') tick(device, step, isDone);
+    }
+    return undefined;
+  });
+}
+
 /** Ticks what is done of cables on site, or takes the tick away. */
 export function markRoutes(house: House, ids: readonly string[], step: RouteStep, isDone: boolean): Result<Edited> {
   return edit(house, isDone ? `Mark ${step}` : `Not ${step}`, (draft) => {
     for (const id of ids) {
       const route = draft.routes[id];
       if (!route) continue;
-      const rest = (route.done ?? []).filter((one) => one !== step);
-      const done = isDone ? [...rest, step] : rest;
-      if (done.length > 0) route.done = done;
-      else delete route.done;
+      tick(route, step, isDone);
     }
     return undefined;
   });

@@ -1,7 +1,16 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { count, LOW_VOLTAGE_SYSTEMS, type LowVoltagePlan } from '@winculum/core';
+import { computed, shallowRef } from 'vue';
+import {
+  count,
+  DROP_STEPS,
+  LOW_VOLTAGE_SYSTEMS,
+  markDrop,
+  type DropStep,
+  type LowVoltagePlan,
+  type LowVoltageRun,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
+import StepMenu from './StepMenu.vue';
 
 /** Low voltage as it is pulled: by system, each cable from its box home, feet to cut, and what is missing. */
 const props = defineProps<{ plan: LowVoltagePlan }>();
@@ -21,6 +30,16 @@ const groups = computed(() =>
   })).filter((one) => one.runs.length > 0),
 );
 const roomOf = (id: string) => store.current.rooms[id]!.name;
+/** What is done of a cable, as the house has it now: the plan may be older. */
+function doneOf({ id, box }: LowVoltageRun): readonly DropStep[] {
+  const device = store.current.boxes[box.id]?.devices[id];
+  return (device?.kind === 'low-voltage' && device.done) || [];
+}
+const marking = shallowRef<{ run: LowVoltageRun; at: HTMLElement }>();
+const mark = (step: DropStep) => {
+  const run = marking.value?.run;
+  if (run) store.apply(markDrop(store.current, run.id, step, !doneOf(run).includes(step)));
+};
 const beside = (lengthIn: number) => `${Math.round(lengthIn / 12)} ft`;
 </script>
 
@@ -32,11 +51,14 @@ const beside = (lengthIn: number) => `${Math.round(lengthIn / 12)} ft`;
         ><template v-if="i"> · </template><b class="num">{{ one.feet.toLocaleString('en-US') }}</b> ft
         {{ one.cable }} in {{ one.runs }}</template
       >
+      <template v-for="step in DROP_STEPS" :key="step">
+        · {{ plan.runs.filter((one) => doneOf(one).includes(step)).length }} {{ step }}</template
+      >
       <template v-if="!plan.runs.length">No cable is led yet.</template>
     </p>
     <p class="muted small">
-      By the shortest way home in holes of its own, a foot over those of power where the stud allows it. Nothing of it
-      is kept: who ends these cables may lead them otherwise. NM cable is excepted from the 2 in of 800.133 and 725.136;
+      By the shortest way home in holes of its own, a foot over those of power where the stud allows it. The way is not
+      kept: who ends these cables may lead them otherwise. NM cable is excepted from the 2 in of 800.133 and 725.136;
       more than 6 in from it over a long parallel is common practice. Not in one hole, box or raceway with power.
     </p>
     <ul v-if="plan.problems.length" aria-label="What is missing">
@@ -56,6 +78,7 @@ const beside = (lengthIn: number) => `${Math.round(lengthIn / 12)} ft`;
           <th>to</th>
           <th>beside power</th>
           <th class="amount">cut</th>
+          <th class="no-print">done</th>
           <th class="only-print">☐ pulled ☐ labeled</th>
         </tr>
       </thead>
@@ -69,9 +92,32 @@ const beside = (lengthIn: number) => `${Math.round(lengthIn / 12)} ft`;
           <td class="num amount">
             <b>{{ run.feet }} ft</b>
           </td>
+          <td class="no-print">
+            <v-btn
+              class="mark"
+              :disabled="!store.canEdit"
+              :aria-label="`${run.box.tag} to ${run.home.label}: ${doneOf(run).at(-1) ?? 'open'}`"
+              @click="marking = { run, at: $event.currentTarget as HTMLElement }"
+              >{{ doneOf(run).at(-1) ?? 'open' }}</v-btn
+            >
+          </td>
           <td class="only-print">☐ ☐</td>
         </tr>
       </tbody>
     </v-table>
   </section>
+  <StepMenu
+    :at="marking?.at"
+    :steps="DROP_STEPS"
+    :done="marking ? doneOf(marking.run) : []"
+    @mark="mark"
+    @close="marking = undefined"
+  />
 </template>
+
+<style scoped>
+.mark {
+  min-height: 44px;
+  min-width: 92px;
+}
+</style>

@@ -2,6 +2,7 @@
 import { computed, shallowRef } from 'vue';
 import { count, keptRoutes, markRoutes, pullSheet, type Route } from '@winculum/core';
 import { useHouse } from '../../stores/house';
+import StepMenu from './StepMenu.vue';
 
 /** What is pulled, circuit by circuit: kind, from, by way of, to, feet to cut, the labels of both ends; ticked as it is done. */
 const props = defineProps<{ only: string }>();
@@ -18,10 +19,9 @@ const STEPS = ['bored', 'pulled', 'stapled', 'plated'] as const;
 const doneOf = (step: (typeof STEPS)[number]) => routes.value.filter((one) => one.done?.includes(step)).length;
 /** One menu for all rows: the cable that is marked, and the button it hangs on. */
 const marking = shallowRef<{ route: Route; at: HTMLElement }>();
-const isDone = (route: Route, step: (typeof STEPS)[number]) => route.done?.includes(step) ?? false;
 const mark = (step: (typeof STEPS)[number]) => {
   const route = marking.value && store.current.routes[marking.value.route.id];
-  if (route) store.apply(markRoutes(store.current, [route.id], step, !isDone(route, step)));
+  if (route) store.apply(markRoutes(store.current, [route.id], step, !route.done?.includes(step)));
 };
 const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-1)!);
 </script>
@@ -84,24 +84,13 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
       </tbody>
     </v-table>
   </section>
-  <v-menu
-    :model-value="!!marking"
-    :target="marking?.at"
-    :close-on-content-click="false"
-    @update:model-value="marking = undefined"
-  >
-    <v-list v-if="marking" role="menu" aria-label="What is done of it">
-      <v-list-item
-        v-for="step in STEPS"
-        :key="step"
-        role="menuitemcheckbox"
-        :aria-checked="isDone(store.current.routes[marking.route.id] ?? marking.route, step)"
-        min-height="44"
-        @click="mark(step)"
-        >{{ isDone(store.current.routes[marking.route.id] ?? marking.route, step) ? '☑' : '☐' }} {{ step }}</v-list-item
-      >
-    </v-list>
-  </v-menu>
+  <StepMenu
+    :at="marking?.at"
+    :steps="STEPS"
+    :done="(marking && store.current.routes[marking.route.id]?.done) ?? []"
+    @mark="mark"
+    @close="marking = undefined"
+  />
 </template>
 
 <style scoped>
