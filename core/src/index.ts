@@ -348,6 +348,7 @@ export { backingsOf, smallParts } from './route/small-parts';
 export { planSpools, type Spool } from './route/spool-plan';
 export { type RouteTotals, totalsOfRoutes } from './route/totals';
 export { type RoutePlace, ROUTE_WAYS, type RouteWay } from './route/ways';
+export { isRoomHeat } from './nec/requirements/thermostats';
 export { heatersToGovern, placeThermostat } from './proposals/heat/place-thermostat';
 export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
 export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';

@@ -264,6 +264,8 @@ export const loadSchema = z.strictObject({
   disconnect: z.enum(DISCONNECTS).optional(),
   /** A heater's thermostat is built into it. */
   builtInControl: z.boolean().optional(),
+  /** The thermostat of a heated floor has ground-fault protection for people built in, as most that are made for floors have. */
+  builtInGfci: z.boolean().optional(),
   /** Length of its cord, inches. */
   cordIn: z.number().gt(0).max(600).optional(),
   /** Its instructions ask for an individual circuit (NEC 110.3(B)). */

@@ -120,9 +120,13 @@ function gfciLine(house: House, circuit: Circuit): GfciLine {
   };
 }
 
+/** Whether what feeds a heated floor protects it, whatever the breaker is. Of other equipment nobody says so: chargers trip at more. */
+const hasOwnGfci = ({ load }: Outlet): boolean => load?.kind === 'floor-heat' && load.builtInGfci === true;
+
 /** The GFCI receptacle that an outlet is protected by: itself, or the nearest within reach that it hangs on. */
 function guardAmong({ hangsOn }: GfciLine, outlet: Outlet): Outlet | undefined {
   if (outlet.device.kind === 'receptacle' && outlet.device.gfci && !whyNotReadilyAccessible(outlet)) return outlet;
+  if (hasOwnGfci(outlet)) return outlet;
   return hangsOn(outlet).find((one) => !whyNotReadilyAccessible(one));
 }
 

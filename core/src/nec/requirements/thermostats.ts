@@ -67,6 +67,9 @@ const ROOM_HEAT: ReadonlyMap<LoadKind, HeatKind> = new Map<LoadKind, HeatKind>([
   ['bath-heater', 'bath'],
 ]);
 
+/** Whether a kind of equipment heats a room and wants something that governs it. */
+export const isRoomHeat = (kind: LoadKind): boolean => ROOM_HEAT.has(kind);
+
 /** An electric heater of a room, with the line-voltage control that feeds it; undefined where none is drawn. */
 interface HeatedBy {
   readonly load: Load;

@@ -1,8 +1,16 @@
+import type { RoomKind } from '../../house/schema';
 import { aHouse } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
 import { gfciProtection } from './gfci-protection';
 
 const garage = () => aHouse().room('garage', 'garage', [0, 0, 240, 240], { bays: 1 }).circuit('G', 20);
+
+const heatedFloor = (kind: RoomKind, load: Record<string, unknown> = {}) =>
+  aHouse()
+    .room('bath', kind, [0, 0, 96, 96])
+    .circuit('H', 20)
+    .load('floor-heat', 'bath', 'c0', 40, 'H', load)
+    .with((house) => (house.circuits['H']!.breaker = 'plain'));
 
 testRule(gfciProtection, {
   passes: [
@@ -10,6 +18,11 @@ testRule(gfciProtection, {
       'the breaker follows the outlets',
       garage().receptacle('garage', 'c0', 30, { circuit: 'G' }),
       'receptacle R1-1 in garage has GFCI protection. A receptacle in a garage.',
+    ],
+    [
+      'floor heat whose thermostat has it built in',
+      heatedFloor('bathroom', { builtInGfci: true }),
+      'Floor heat (R1-1) has GFCI protection. Floor heat under a bathroom or kitchen floor.',
     ],
     [
       'a GFCI receptacle first in line protects the rest',
@@ -27,6 +40,11 @@ testRule(gfciProtection, {
   ],
   fails: [
     [
+      'floor heat in a bath on a plain breaker',
+      heatedFloor('bathroom'),
+      'Floor heat (R1-1) on H has no GFCI protection. Floor heat under a bathroom or kitchen floor.',
+    ],
+    [
       'a plain breaker chosen by hand',
       garage()
         .receptacle('garage', 'c0', 30, { circuit: 'G' })
@@ -43,6 +61,7 @@ testRule(gfciProtection, {
     ],
   ],
   cannotTell: [
+    ['floor heat of a kind that nobody has said in a hall', heatedFloor('hallway')],
     [
       'a kitchen refrigerator whose sink is not drawn, 2020',
       aHouse('2020')

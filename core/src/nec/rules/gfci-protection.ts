@@ -1,6 +1,7 @@
 import { describeOutlet } from '../requirements/circuit-facts';
 import { isGfciGiven, protectionOf, whyNotReadilyAccessible } from '../protection/circuit-protection';
-import { breakerRemedy } from '../remedies';
+import type { Outlet } from '../../circuits/outlets';
+import { breakerRemedy, setLoadsRemedy, type Remedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const gfciProtection = defineRule({
@@ -37,7 +38,7 @@ export const gfciProtection = defineRule({
       if (gfci.kind === 'cannot-tell')
         return isGfciGiven(protection, outlet)
           ? []
-          : [report.cannotTell('open', data, where, { section: gfci.section })];
+          : [report.cannotTell('open', data, where, { section: gfci.section, remedies: ownGfciRemedy(outlet) })];
       const detail = {
         section: gfci.section,
         basis: gfci.basis,
@@ -49,10 +50,16 @@ export const gfciProtection = defineRule({
           : report.fail('missing', data, where, {
               ...detail,
               measured: () => `${protection.fitted} breaker`,
-              remedies: [breakerRemedy(circuit.id)],
+              remedies: [breakerRemedy(circuit.id), ...ownGfciRemedy(outlet)],
             }),
       ];
     });
     return [...hidden, ...outlets];
   },
 });
+
+/** Thermostats that are made for floors have it built in, *common practice*: whoever reads so on one says it. */
+const ownGfciRemedy = ({ load }: Outlet): readonly Remedy[] =>
+  load?.kind === 'floor-heat'
+    ? [setLoadsRemedy([load.id], { builtInGfci: true }, 'Its thermostat has GFCI built in')]
+    : [];

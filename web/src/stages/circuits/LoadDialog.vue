@@ -6,6 +6,7 @@ import {
   addEntity,
   ampsOf,
   changeEntity,
+  isRoomHeat,
   LOAD_KINDS,
   LOAD_LIBRARY,
   parsePower,
@@ -37,6 +38,12 @@ const flags = [
   ['individual', 'its instructions require a circuit of its own'],
   ['motor', 'motor'],
 ] as const;
+
+/** What is said of heaters alone. */
+const ofKind = computed(() => [
+  ...(isRoomHeat(kind.value) ? ([['builtInControl', 'thermostat or switch built in']] as const) : []),
+  ...(kind.value === 'floor-heat' ? ([['builtInGfci', 'its thermostat has GFCI built in']] as const) : []),
+]);
 
 const kinds = LOAD_KINDS.map((value) => ({ value, title: LOAD_LIBRARY[value].name }));
 const VOLTS = [
@@ -192,7 +199,7 @@ function remove(): void {
         <p v-if="draft.hp" class="muted">{{ draft.hp }} hp: full-load current of Table 430.248, not of the plate.</p>
         <div class="ticks">
           <v-checkbox
-            v-for="[flag, label] in flags"
+            v-for="[flag, label] in [...flags, ...ofKind]"
             :key="flag"
             v-model="draft[flag]"
             density="compact"
