@@ -111,6 +111,9 @@ export const letterOf = (part: BoardPart): string | undefined =>
 export const lettersOf = (board: Board): readonly string[] =>
   [...new Set(board.parts.flatMap((part) => letterOf(part) ?? []))].sort();
 
+/** What a board leaves out. */
+const NOT_ON_THE_BENCH = { gfcis: [], grounds: [], waiting: [], joins: [] } as const;
+
 /** The board as the prover and the solution read it. Grounds are left out of the bench. */
 export function boardNetlist(board: Board): Netlist {
   const node = new Map<Pin, number>(pinsOf(board).map((one, i) => [one.pin, i]));
@@ -159,8 +162,7 @@ export function boardNetlist(board: Board): Netlist {
     wires,
     switches,
     loads,
-    gfcis: [],
-    grounds: [],
+    ...NOT_ON_THE_BENCH,
     sources: feeds.flatMap((part) => [
       { id: 'hot/Q', kind: 'hot' as const, point: `${part.id}.hot`, volts: 120 },
       { id: 'neutral/Q', kind: 'neutral' as const, point: `${part.id}.neutral`, volts: 0 },

@@ -4,8 +4,8 @@ import { groupProblems } from '../feed/unit';
 import type { House } from '../house/schema';
 import { protectionOf } from '../nec/protection/circuit-protection';
 import { Conduction } from '../proof/conduction';
-import { netlistOf, type Netlist } from '../proof/netlist';
-import { proveUnit } from '../proof/prove';
+import { netlistOf, type Netlist, type Pin } from '../proof/netlist';
+import { prove, proveUnit } from '../proof/prove';
 import { randomUnit } from '../test/random-unit';
 import { wireHouse, type UnitWiring } from './make-up';
 
@@ -104,4 +104,59 @@ describe('circuits at random, with GFCI receptacles, shared neutrals and every k
     );
     expect(wrong).toEqual([]);
   });
+
+  test('whatever comes loose, is open or interchanged is found, but for what works the same either way', () => {
+    const missed = each((house, units) =>
+      units.flatMap((one) => {
+        const net = netlistOf(one, wireHouse(house).boxes);
+        if (net.node.size > 60) return [];
+        return mistakesOf(net).flatMap(([what, wrong]) => (prove(wrong).ok ? [what] : []));
+      }),
+    );
+    expect(missed).toEqual([]);
+  });
 });
+
+const terminalOf = (pin: Pin): string => pin.slice(pin.lastIndexOf('.') + 1);
+const deviceOf = (pin: Pin): string => pin.slice(0, pin.lastIndexOf('.'));
+/** Both brass screws of a three-way, both of one side of a four-way, and the two screws of a plain single-pole switch. */
+const ALIKE: ReadonlySet<string> = new Set(['t1 t2', 'a1 a2', 'b1 b2']);
+function isAlike(net: Netlist, a: Pin, b: Pin): boolean {
+  const one = net.switches.find(({ id }) => id === deviceOf(a));
+  const pair = [terminalOf(a), terminalOf(b)].sort().join(' ');
+  const isPlain = one?.hardware === 'single-pole' && one.at.neutral === undefined;
+  return one !== undefined && (ALIKE.has(pair) || (isPlain && pair === 'line load'));
+}
+
+/** Every terminal off, every conductor off at either end, and every two terminals of a device interchanged. */
+function mistakesOf(net: Netlist): readonly (readonly [what: string, net: Netlist])[] {
+  const count = new Map<number, number>();
+  for (const node of net.node.values()) count.set(node, (count.get(node) ?? 0) + 1);
+  const nodeOf = (pin: Pin) => net.node.get(pin)!;
+  const isJoined = (pin: Pin) => count.get(nodeOf(pin))! > 1;
+  const withNodes = (changes: readonly (readonly [Pin, number])[]): Netlist => ({
+    ...net,
+    node: new Map([...net.node, ...changes]),
+  });
+  const ends = new Set(net.wires.flatMap(({ a, b }) => [a, b]));
+  const pins = [...net.node.keys()].filter((pin) => !pin.startsWith('panel/') && isJoined(pin));
+  const terminals = pins.filter((pin) => !ends.has(pin));
+  const loose = Math.max(...net.node.values()) + 1;
+  return [
+    ...pins.map((pin) => [`${pin} off`, withNodes([[pin, loose]])] as const),
+    ...terminals.flatMap((a) =>
+      terminals
+        .filter((b) => a < b && deviceOf(a) === deviceOf(b) && nodeOf(a) !== nodeOf(b) && !isAlike(net, a, b))
+        .map(
+          (b) =>
+            [
+              `${a} and ${terminalOf(b)}`,
+              withNodes([
+                [a, nodeOf(b)],
+                [b, nodeOf(a)],
+              ]),
+            ] as const,
+        ),
+    ),
+  ];
+}

@@ -4,6 +4,7 @@ import { ampsOf } from '../loads/library';
 import type { SwitchHardware } from '../feed/chain';
 import { joinsOf, type BoxMakeUp, type UnitWiring } from '../makeup/make-up';
 import type { Signal, TerminalName } from '../makeup/signals';
+import { given } from '../units/result';
 
 /** A named place in the wiring: an end of a conductor, a screw of a device, a lug of the panel. */
 export type Pin = string;
@@ -60,6 +61,12 @@ export interface NetGroup {
   readonly switches: readonly string[];
 }
 
+/** A pin, and where a person finds it. */
+interface Place {
+  readonly label: string;
+  readonly point: Pin;
+}
+
 /**
  * What is really there: which points are one piece of metal (the same node number), and the parts between them. It is made from
  * the make-up, not from what was intended; faults are changes of `node`.
@@ -73,7 +80,11 @@ export interface Netlist {
   readonly sources: readonly Source[];
   readonly groups: readonly NetGroup[];
   /** Metal that must be grounded. */
-  readonly grounds: readonly { readonly label: string; readonly point: Pin }[];
+  readonly grounds: readonly Place[];
+  /** Neutrals that wait at switches for electronic ones: NEC 404.2(C). */
+  readonly waiting: readonly Place[];
+  /** Terminals by which alarms set each other off. */
+  readonly joins: readonly Place[];
 }
 
 const loadKind = ({ device }: Outlet): LoadPart['kind'] =>
@@ -108,12 +119,13 @@ type Wiring = Pick<UnitWiring, 'unit' | 'runs'> & {
   readonly needs: UnitWiring['plan']['needs'];
   readonly chains: UnitWiring['plan']['chains'];
   readonly hardware: UnitWiring['plan']['hardware'];
+  readonly spare: UnitWiring['plan']['spare'];
 };
 
 /** The wiring of a unit, or of those of its boxes that are kept, with the groups that lie wholly in them. */
 function partOf({ unit, tree, runs, plan }: UnitWiring, keep: ReadonlySet<string> | undefined): Wiring {
-  const { hardware } = plan;
-  if (!keep) return { unit, runs, nodes: tree.nodes, needs: plan.needs, chains: plan.chains, hardware };
+  const { hardware, spare } = plan;
+  if (!keep) return { unit, runs, nodes: tree.nodes, needs: plan.needs, chains: plan.chains, hardware, spare };
   return {
     unit,
     nodes: tree.nodes.filter((node) => keep.has(node.box.id)),
@@ -123,6 +135,7 @@ function partOf({ unit, tree, runs, plan }: UnitWiring, keep: ReadonlySet<string
       [...order, ...group.controls].every((one) => keep.has(one.box.id)),
     ),
     hardware,
+    spare,
   };
 }
 
@@ -235,6 +248,26 @@ function loadsOf({ outlet, points }: Connected, { unit }: Wiring, group: string 
   return loads;
 }
 
+/** The bare wires of cables where they arrive: in a box without metal too they are spliced to the way back (NEC 250.148). */
+const groundsOfCables = ({ runs }: Wiring): Place[] =>
+  runs.flatMap((run) =>
+    run.cables.flatMap(({ conductors }) =>
+      conductors.flatMap(({ id, color }) =>
+        color === 'bare'
+          ? [{ label: `The cable from ${run.from?.tag ?? 'the panel'} to ${run.to.tag}`, point: `${id}.b` }]
+          : [],
+      ),
+    ),
+  );
+
+/** Where a neutral lies ready in a switch box that nothing there uses yet. */
+const waitingIn = ({ nodes, spare }: Wiring, boxes: ReadonlyMap<string, BoxMakeUp>): Place[] =>
+  nodes.flatMap(({ box }) => {
+    const neutral = spare.get(box.id);
+    const join = neutral && joinsOf(given(boxes.get(box.id))).find((one) => one.signal === neutral.key);
+    return join?.ends[0] ? [{ label: box.tag, point: join.ends[0].id }] : [];
+  });
+
 /** The netlist of one unit, or of some of its boxes: its cables, and the joins of the boxes that they reach. */
 export function netlistOf(
   whole: UnitWiring,
@@ -256,11 +289,13 @@ export function netlistOf(
   const switches: SwitchPart[] = [];
   const loads: LoadPart[] = [];
   const gfcis: GfciPart[] = [];
-  const grounds: { label: string; point: Pin }[] = [];
+  const grounds = groundsOfCables(wiring);
+  const joins: Place[] = [];
   for (const [id, device] of connectedDevices(wiring)) {
     const { outlet, points: at } = device;
     const label = outlet.box.tag;
     if (at.ground) grounds.push({ label, point: at.ground });
+    if (at.join) joins.push({ label, point: at.join });
     const switching = hardware.get(id);
     if (switching) {
       switches.push({ id, label, hardware: switching, at });
@@ -274,7 +309,18 @@ export function netlistOf(
     name: group.group.name,
     switches: order.map((one) => one.device.id),
   }));
-  return { node: metal.node, wires, switches, loads, gfcis, sources, groups, grounds };
+  return {
+    node: metal.node,
+    wires,
+    switches,
+    loads,
+    gfcis,
+    sources,
+    groups,
+    grounds,
+    joins,
+    waiting: waitingIn(wiring, boxes),
+  };
 }
 
 /** Which terminals a switch joins inside, by its position: published behaviour of three-way and four-way switches. */

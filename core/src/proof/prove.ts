@@ -1,7 +1,7 @@
 import { Conduction, tracePath, type Position } from './conduction';
 import type { House } from '../house/schema';
 import type { BoxMakeUp, UnitWiring } from '../makeup/make-up';
-import type { Problem } from '../units/result';
+import { given, type Problem } from '../units/result';
 import { netlistOf, type LoadPart, type NetGroup, type Netlist } from './netlist';
 
 /** What was found wrong, with the positions that show it. */
@@ -19,6 +19,7 @@ export interface Flaw {
     | 'gfci-reversed'
     | 'control-unpowered'
     | 'not-grounded'
+    | 'alarm-apart'
     | 'not-wired';
   readonly message: string;
   /** Position of each switch of the group, in chain order: 0 or 1. */
@@ -174,6 +175,35 @@ function checkGfcis(net: Netlist): Flaw[] {
   });
 }
 
+/** What no lamp shows: grounds, neutrals that only wait, and the wire by which alarms set each other off. */
+function checkUnseen(net: Netlist, now: Position): Flaw[] {
+  const kindsAt = (point: string) => now.sourcesAt(point).map((one) => one.kind);
+  const [first, ...others] = net.joins;
+  return [
+    ...net.grounds
+      .filter(({ point }) => !kindsAt(point).includes('ground'))
+      .map(({ label }) => say('not-grounded', `${label} is not grounded.`)),
+    ...net.waiting
+      .filter(({ point }) => !kindsAt(point).includes('neutral'))
+      .map(({ label }) =>
+        say('neutral-missing', `The neutral that waits at ${label} for a control is open (404.2(C)).`),
+      ),
+    ...others
+      .filter(({ point }) => !now.same(given(first).point, point))
+      .map(({ label }) =>
+        say('alarm-apart', `The alarm at ${label} does not set off the one at ${given(first).label}, nor hears it.`),
+      ),
+    ...net.joins
+      .filter(({ point }) => kindsAt(point).length > 0)
+      .map(({ label, point }) =>
+        say(
+          'alarm-apart',
+          `The wire that joins the alarms is on ${kindsAt(point)[0]} at ${label}: they do not hear each other.`,
+        ),
+      ),
+  ];
+}
+
 /** All positions of a group, with the other groups' switches first all down, then all up. */
 function proveGroup(net: Netlist, copper: Conduction, group: NetGroup): GroupProof {
   const n = group.switches.length;
@@ -264,10 +294,7 @@ export function prove(net: Netlist): Proof {
     flaws.push(...checkAlways(net, now, []));
   }
   const now = copper.with(new Map());
-  for (const { label, point } of net.grounds)
-    if (!now.sourcesAt(point).some((one) => one.kind === 'ground'))
-      flaws.push(say('not-grounded', `${label} is not grounded.`));
-  flaws.push(...checkGfcis(net), ...checkLineAndLoad(net), ...checkControls(net, copper));
+  flaws.push(...checkUnseen(net, now), ...checkGfcis(net), ...checkLineAndLoad(net), ...checkControls(net, copper));
   const once = flaws.filter((one, i) => flaws.findIndex((other) => other.message === one.message) === i);
   return { groups, flaws: once, ok: once.length === 0 && groups.every((one) => one.flaws.length === 0) };
 }
