@@ -1,5 +1,6 @@
 import { feederTo } from '../../circuits/panel-tree';
 import { setBuildingRemedy } from '../remedies';
+import { ELECTRODE_SECTIONS, whyTooFewElectrodes } from '../requirements/electrodes';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const buildingElectrode = defineRule({
@@ -13,7 +14,8 @@ export const buildingElectrode = defineRule({
     messages: {
       none: ({ building }: Data) => `${building} has a panel and no grounding electrode of its own.`,
       rod: ({ building }: Data) =>
-        `One rod or plate alone grounds ${building}: a second one, unless it is shown to have 25 ohms or less.`,
+        `One rod or plate is not enough for ${building}: a second one at least 6 ft away, for which no water pipe stands in, unless it is shown to have 25 ohms or less.`,
+      pipe: ({ building }: Data) => `The water pipe alone grounds ${building}: it needs another electrode beside it.`,
       ask: ({ building }: Data) => `Which grounding electrodes ${building} has is not said.`,
       there: ({ building }: Data) => `${building} has grounding electrodes of its own.`,
     },
@@ -38,12 +40,9 @@ export const buildingElectrode = defineRule({
             ],
           }),
         ];
-      if (building.electrodes.length === 0) return [report.fail('none', data, where)];
-      if (
-        building.electrodes.length === 1 &&
-        (building.electrodes[0] === 'one-rod' || building.electrodes[0] === 'plate')
-      )
-        return [report.fail('rod', data, where, { section: '250.53(A)(2)' })];
+      const short = whyTooFewElectrodes(building.electrodes);
+      if (short === 'none') return [report.fail('none', data, where)];
+      if (short) return [report.fail(short, data, where, { section: ELECTRODE_SECTIONS[short] })];
       return [report.pass('there', data, where)];
     }),
 });

@@ -18,7 +18,7 @@ testRule(groundingElectrodes, {
     [
       'one rod',
       served({ electrodes: ['one-rod'] }),
-      'One rod or plate alone grounds P: a second one at least 6 ft away, unless it is shown to have 25 ohms or less.',
+      'One rod or plate is not enough for P: a second one at least 6 ft away, for which no water pipe stands in, unless it is shown to have 25 ohms or less.',
     ],
     ['one plate', served({ electrodes: ['plate'] })],
     [

@@ -3,6 +3,7 @@ import type { ConductorSize, Electrode, House } from '../../house/schema';
 import { atLeast, electrodeConductor, serviceConductors } from '../../service/service-conductors';
 import { loadsOfHouse } from '../requirements/service-load';
 import { setSupplyRemedy } from '../remedies';
+import { ELECTRODE_SECTIONS, whyTooFewElectrodes } from '../requirements/electrodes';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { given } from '../../units/result';
 
@@ -51,7 +52,7 @@ export const groundingElectrodes = defineRule({
         'Which grounding electrodes there are is not said: steel in the footing, metal water pipe in the ground, rods. All that are there are bonded together.',
       none: ({ panel }: Data) => `${panel} has no grounding electrode.`,
       rod: ({ panel }: Data) =>
-        `One rod or plate alone grounds ${panel}: a second one at least 6 ft away, unless it is shown to have 25 ohms or less.`,
+        `One rod or plate is not enough for ${panel}: a second one at least 6 ft away, for which no water pipe stands in, unless it is shown to have 25 ohms or less.`,
       pipe: ({ panel }: Data) => `The water pipe alone grounds ${panel}: it needs another electrode beside it.`,
       thin: ({ has, least }: Data) => `The grounding electrode conductor is No. ${has}; No. ${least} is the least.`,
       enough: ({ panel }: Data) => `${panel} has grounding electrodes that are enough.`,
@@ -74,11 +75,9 @@ export const groundingElectrodes = defineRule({
           ],
         }),
       ];
-    if (electrodes.length === 0) return [report.fail('none', data, where)];
-    if (electrodes.length === 1 && (electrodes[0] === 'one-rod' || electrodes[0] === 'plate'))
-      return [report.fail('rod', data, where, { section: '250.53(A)(2)' })];
-    if (electrodes.length === 1 && electrodes[0] === 'water-pipe')
-      return [report.fail('pipe', data, where, { section: '250.53(D)(2)' })];
+    const short = whyTooFewElectrodes(electrodes);
+    if (short === 'none') return [report.fail('none', data, where)];
+    if (short) return [report.fail(short, data, where, { section: ELECTRODE_SECTIONS[short] })];
     const least = has && leastElectrodeConductor(house, electrodes, has.metal);
     if (has && least && !atLeast(has.size, least))
       return [report.fail('thin', { ...data, least }, where, { section: '250.66' })];
