@@ -3,11 +3,15 @@ import { panelPlace } from './panel-place';
 import { panel } from '../../test/boxes-in-place-cases';
 
 testRule(panelPlace, {
-  passes: [['in a hall', panel('hallway'), 'Main may stand in r.']],
+  passes: [
+    ['in a hall', panel('hallway'), 'Main may stand in r.'],
+    ['at the landing of a stair', panel('stair').feature('r', 'stair', ['c0', 0, 55, 36]), 'Main may stand in r.'],
+  ],
   fails: [
     ['in a bathroom', panel('half-bath'), 'Main stands in r.'],
     ['in a clothes closet', panel('closet')],
-    ['over steps', panel('stair')],
+    ['over steps', panel('stair').feature('r', 'stair', ['c0', 40, 60, 36]), 'Main stands over the steps in r.'],
+    ['over steps that a hall holds', panel('hallway').feature('r', 'stair', ['c0', 40, 60, 36])],
     [
       'above a door',
       panel('hallway').with((house) => Object.assign(house.features['p']!, { bottomIn: 84, heightIn: 94 })),
@@ -15,6 +19,11 @@ testRule(panelPlace, {
     ],
   ],
   cannotTell: [
+    [
+      'in a stair whose steps are not drawn',
+      panel('stair'),
+      'Main stands in r. Over its steps it may not, at a landing it may: draw the stair, and the panel at its wall.',
+    ],
     [
       'a tall one whose highest handle is not known',
       panel('hallway').with((house) => Object.assign(house.features['p']!, { heightIn: 80 })),

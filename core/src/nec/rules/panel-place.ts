@@ -1,15 +1,37 @@
 import { isLonger } from '../../geometry/intervals';
-import type { RoomKind } from '../../house/schema';
+import { distance, isInside } from '../../geometry/geometry';
+import type { House, Panel, RoomKind } from '../../house/schema';
+import { featureMiddle, featureOutline } from '../../plan/points';
 import { defineRule, everyEdition, fromMemory } from '../rule';
-import { mustGet } from '../../units/result';
+import { itemAt, mustGet } from '../../units/result';
 
 const BARRED: Readonly<Partial<Record<RoomKind, string>>> = {
   bathroom: '240.24(E)',
   'half-bath': '240.24(E)',
   closet: '240.24(D)',
   'walk-in-closet': '240.24(D)',
-  stair: '240.24(F)',
 };
+
+/** How far before a panel a person stands, inches: steps under that place are steps under the panel. */
+const STANDS_IN = 12;
+
+/** Whether the steps of a stair run under the place before a panel: yes or no where both are drawn, undefined in a stair where they are not. */
+function isOverSteps(house: House, { room: id, feature: at }: Panel): boolean | undefined {
+  const room = mustGet(house.rooms, id);
+  const stairs = Object.values(house.features).filter((one) => one.kind === 'stair' && one.room === id);
+  const panel = at === null ? undefined : house.features[at];
+  if (room.kind === 'stair' && (stairs.length === 0 || !panel)) return undefined;
+  if (!panel || panel.at.kind !== 'wall' || panel.at.acrossCorner) return false;
+  const outline = featureOutline(room, panel);
+  const [corner, inward] = [itemAt(outline, 0), itemAt(outline, 3)];
+  const depthIn = distance(corner, inward);
+  const middle = featureMiddle(room, panel);
+  const before = {
+    x: middle.x + ((inward.x - corner.x) / depthIn) * STANDS_IN,
+    y: middle.y + ((inward.y - corner.y) / depthIn) * STANDS_IN,
+  };
+  return stairs.some((stair) => isInside(before, featureOutline(room, stair)));
+}
 
 export const panelPlace = defineRule({
   id: 'panel-place',
@@ -25,6 +47,9 @@ export const panelPlace = defineRule({
     }),
     messages: {
       barred: ({ panel, room }: { panel: string; room: string }) => `${panel} stands in ${room}.`,
+      steps: ({ panel, room }: { panel: string; room: string }) => `${panel} stands over the steps in ${room}.`,
+      landing: ({ panel, room }: { panel: string; room: string }) =>
+        `${panel} stands in ${room}. Over its steps it may not, at a landing it may: draw the stair, and the panel at its wall.`,
       linen: ({ panel, room }: { panel: string; room: string }) =>
         `${panel} stands in ${room}: not named by the code, but what is stored there may burn easily. Ask the authority.`,
       high: ({ panel, bottom }: { panel: string; bottom: number }, show) =>
@@ -44,6 +69,9 @@ export const panelPlace = defineRule({
       const where = { panel: panel.id, room: room.id };
       const section = BARRED[room.kind];
       if (section) return report.fail('barred', data, where, { section });
+      const overSteps = isOverSteps(facts.house, panel);
+      if (overSteps) return report.fail('steps', data, where, { section: '240.24(F)' });
+      if (overSteps === undefined) return report.cannotTell('landing', data, where, { section: '240.24(F)' });
       if (room.kind === 'linen' || room.kind === 'pantry' || room.kind === 'storage')
         return report.cannotTell('linen', data, where, { basis: fromMemory('medium') });
       const drawn = panel.feature === null ? undefined : facts.house.features[panel.feature];
