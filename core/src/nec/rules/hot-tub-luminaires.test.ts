@@ -16,10 +16,19 @@ testRule(hotTubLuminaires, {
   passes: [
     ['12 ft over the rim outdoors', under(12, 'porch'), 'What hangs near the hot tub in r is high enough.'],
     ['5 ft to the side', under(6, 'porch', 144)],
+    ['5 ft to the side and 5 ft over the rim', under(5, 'porch', 144)],
+    ['4 ft over it there behind a GFCI', under(4, 'porch', 144, 'gfci')],
+    ['4 ft over it, 10 ft to the side', under(4, 'porch', 204)],
+    ['4 ft over it, 5 ft to the side in a sunroom', under(4, 'sunroom', 144)],
     ['8 ft over the rim in a sunroom, behind a GFCI', under(8, 'sunroom', 120, 'gfci')],
     ['12 ft over it in a sunroom', under(12, 'sunroom')],
   ],
   fails: [
+    [
+      'a low light 5 ft beside one on a porch',
+      under(4, 'porch', 144),
+      'R1-1 is 4\'-0" over the rim of the hot tub and 5 to 10 ft beside it: lower than 5\'-0" it needs a GFCI.',
+    ],
     [
       '11 ft over the rim of one on a porch',
       under(11, 'porch'),
