@@ -20,6 +20,15 @@ testRule(panelPlace, {
   ],
   cannotTell: [
     [
+      'in a stair, drawn away from its walls',
+      panel('stair')
+        .feature('r', 'stair', ['c0', 40, 60, 36])
+        .with((house) => {
+          const { widthIn, depthIn } = house.features['p']!.at;
+          house.features['p']!.at = { kind: 'free', x: 50, y: 10, widthIn, depthIn };
+        }),
+    ],
+    [
       'in a stair whose steps are not drawn',
       panel('stair'),
       'Main stands in r. Over its steps it may not, at a landing it may: draw the stair, and the panel at its wall.',

@@ -20,8 +20,9 @@ function isOverSteps(house: House, { room: id, feature: at }: Panel): boolean | 
   const room = mustGet(house.rooms, id);
   const stairs = Object.values(house.features).filter((one) => one.kind === 'stair' && one.room === id);
   const panel = at === null ? undefined : house.features[at];
-  if (room.kind === 'stair' && (stairs.length === 0 || !panel)) return undefined;
-  if (!panel || panel.at.kind !== 'wall' || panel.at.acrossCorner) return false;
+  const isOnWall = panel?.at.kind === 'wall' && !panel.at.acrossCorner;
+  if (room.kind === 'stair' && (stairs.length === 0 || !isOnWall)) return undefined;
+  if (!isOnWall || stairs.length === 0) return false;
   const outline = featureOutline(room, panel);
   const [corner, inward] = [itemAt(outline, 0), itemAt(outline, 3)];
   const depthIn = distance(corner, inward);
