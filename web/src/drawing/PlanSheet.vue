@@ -91,11 +91,14 @@ function hitOf(event: PointerEvent): Hit | null {
 let isPinching = false;
 function send(type: HandEvent['type'], event: PointerEvent): void {
   if (type === 'down' && event.button !== 0) return;
-  if (!event.isPrimary && type === 'down') isPinching = true;
-  if (event.isPrimary && type === 'down') isPinching = false;
-  if (!event.isPrimary && type !== 'down') return;
-  if (isPinching)
-    return void emit('hand', { type: 'cancel', point: toPlan(event), hit: null, shift: false, alt: false });
+  if (!event.isPrimary) {
+    if (type !== 'down' || isPinching) return;
+    isPinching = true;
+    return void emit('hand', { type: 'leave', point: toPlan(event), hit: null, shift: false, alt: false });
+  }
+  const wasPinching = isPinching;
+  if (type !== 'move') isPinching = false;
+  if (wasPinching && type !== 'down') return;
   const hit = hitOf(event);
   if (type === 'down' && (!props.pans || (hit && hit.kind !== 'room'))) svg.value!.setPointerCapture(event.pointerId);
   emit('hand', { type, point: toPlan(event), hit, shift: event.shiftKey, alt: event.altKey });
@@ -148,7 +151,7 @@ defineExpose({ fit });
     @pointerdown="send('down', $event)"
     @pointermove="send('move', $event)"
     @pointerup="send('up', $event)"
-    @pointercancel="send('cancel', $event)"
+    @pointercancel="send('leave', $event)"
   >
     <defs>
       <pattern id="grid" width="12" height="12" patternUnits="userSpaceOnUse">

@@ -17,8 +17,8 @@ const COLLECTION: Partial<Record<SelectedKind, Collection>> = {
 };
 
 export interface HandEvent {
-  /** `cancel`: the browser or a second finger took the way for something else. */
-  readonly type: 'down' | 'move' | 'up' | 'cancel';
+  /** `leave`: the browser or a second finger took the way for something else. */
+  readonly type: 'down' | 'move' | 'up' | 'leave';
   readonly point: Point;
   readonly hit: Hit | null;
   readonly shift: boolean;

@@ -16,7 +16,7 @@ class Hand {
   ) {}
 
   #play(
-    type: 'down' | 'move' | 'up' | 'cancel' | 'confirm',
+    type: 'down' | 'move' | 'up' | 'leave' | 'cancel' | 'confirm',
     x: number,
     y: number,
     hit: Hit | null,
@@ -52,6 +52,9 @@ class Hand {
   }
   cancel(): this {
     return this.#play('cancel', 0, 0, null);
+  }
+  leave(): this {
+    return this.#play('leave', 0, 0, null);
   }
   confirm(): this {
     return this.#play('confirm', 0, 0, null);
@@ -120,6 +123,20 @@ describe('draw room', () => {
         ].map(([x, y], i) => (i === 5 ? [200, 60] : [x, y])),
       );
     }
+  });
+});
+
+describe('a press whose way a second finger or the browser takes', () => {
+  it('draws no room', () => {
+    const hand = new Hand(oneBedroom(), { kind: 'rectangle', room: 'studio' });
+    hand.move(200, 0).down(200, 0).move(300, 100).leave().expectToBeIn('idle').up(320, 120);
+    expect(Object.values(hand.house.rooms).some((room) => room.kind === 'studio')).toBe(false);
+  });
+  it('takes back the corner that it set, and leaves those before it', () => {
+    const hand = new Hand(oneBedroom(), { kind: 'polygon', room: 'studio' });
+    hand.down(200, 0).down(300, 0).down(300, 100).leave();
+    expect(hand.state).toMatchObject({ kind: 'drawing-polygon', points: [{ x: 200 }, { x: 300, y: 0 }] });
+    hand.leave().leave().expectToBeIn('idle');
   });
 });
 

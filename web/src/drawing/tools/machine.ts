@@ -39,7 +39,8 @@ export type ToolState =
   | { readonly kind: 'hovering'; readonly attempt: Result<Edited> };
 
 interface ToolEvent {
-  readonly type: 'down' | 'move' | 'up' | 'cancel' | 'confirm';
+  /** `leave`: something else took the way of a press that had begun, a second finger or the browser. */
+  readonly type: 'down' | 'move' | 'up' | 'leave' | 'cancel' | 'confirm';
   readonly point: Point;
   readonly hit: Hit | null;
   readonly shift: boolean;
@@ -166,6 +167,11 @@ function stepPolygon(
   switch (event.type) {
     case 'cancel':
       return { state: IDLE };
+    case 'leave': {
+      // The corner of that press is taken back; those before it stay.
+      const rest = points.slice(0, -1);
+      return rest.length > 0 ? { state: { kind: 'drawing-polygon', points: rest, to: rest.at(-1)! } } : { state: IDLE };
+    }
     case 'confirm':
       return finish();
     case 'move':
@@ -196,7 +202,8 @@ function stepPlace(state: ToolState, event: ToolEvent, attempt: () => Result<Edi
 }
 
 /** One event of the hand on a tool: the next state, and what it commits. Pure. */
-export function step(tool: Tool, state: ToolState, event: ToolEvent, context: ToolContext): Step {
+export function step(tool: Tool, state: ToolState, heard: ToolEvent, context: ToolContext): Step {
+  const event: ToolEvent = heard.type === 'leave' && tool.kind !== 'polygon' ? { ...heard, type: 'cancel' } : heard;
   const { house, level, newId, thresholdIn } = context;
   switch (tool.kind) {
     case 'select':

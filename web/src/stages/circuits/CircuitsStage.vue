@@ -151,7 +151,7 @@ function carryChip(box: string, event: PointerEvent): void {
 
 function send(event: HandEvent): void {
   hand.send(event);
-  if (event.type === 'cancel') leave();
+  if (event.type === 'leave') leave();
   if (event.type !== 'down' || event.hit?.kind !== 'box' || event.shift || !store.canEdit) return;
   pickUp();
 }

@@ -80,7 +80,7 @@ function send(event: HandEvent): void {
   if (event.type === 'down' && event.hit?.kind === 'box' && store.canEdit) {
     const box = store.current.boxes[event.hit.id];
     if (box && isSwitch(box)) drawn.value = { from: box, at: boxPoint(store.current, box), to: event.point };
-  } else if (event.type === 'cancel') drawn.value = null;
+  } else if (event.type === 'leave') drawn.value = null;
   else if (event.type === 'move' && drawn.value) drawn.value = { ...drawn.value, to: event.point };
 }
 function letGo(event: PointerEvent): void {
