@@ -40,6 +40,12 @@ testRule(stairSwitches, {
         }),
     ],
   ],
+  notApplicable: [
+    [
+      'the steps of a deck are no interior stairway',
+      room('deck').feature('r', 'stair', ['c1', 0, 100, 40], { risers: 8 }),
+    ],
+  ],
   cannotTell: [
     ['risers not said', stair(), 'How many risers the stair in r has is not said. Enter its risers between floors.'],
   ],

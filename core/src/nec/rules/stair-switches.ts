@@ -3,6 +3,7 @@ import type { Feature } from '../../house/schema';
 import type { Outlet } from '../../circuits/outlets';
 import { lightOf, switchesFor } from '../../control/room-light';
 import { featureOutline } from '../../plan/points';
+import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { RoomView } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 
@@ -15,6 +16,10 @@ function lightsOfStair(facts: Facts, view: RoomView, stair: Feature): readonly O
   const others = facts.views.filter((one) => one.level !== view.level && isSameStair(one));
   return [view, ...others].flatMap(({ room }) => lightOf(facts.house, facts.outlets, room).luminaires);
 }
+
+/** The steps of a deck or porch are no interior stairway: the light outside a door is another rule's. */
+const hasInteriorStair = ({ room, features }: RoomView): boolean =>
+  !OUTDOOR_KINDS.has(room.kind) && features.some((feature) => feature.kind === 'stair');
 
 export const stairSwitches = defineRule({
   id: 'stair-switches',
@@ -35,9 +40,9 @@ export const stairSwitches = defineRule({
   },
   scope: 'house',
   reads: 'lights',
-  appliesTo: (facts) => facts.views.some((view) => view.features.some((feature) => feature.kind === 'stair')),
+  appliesTo: (facts) => facts.views.some(hasInteriorStair),
   check: (facts, limits, report) =>
-    facts.views.flatMap((view) =>
+    facts.views.filter(hasInteriorStair).flatMap((view) =>
       view.features
         .filter((feature) => feature.kind === 'stair')
         .map((stair) => {
