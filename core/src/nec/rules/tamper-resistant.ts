@@ -1,8 +1,11 @@
 import { isLonger } from '../../geometry/intervals';
+import type { Outlet } from '../../circuits/outlets';
 import type { House, Room, RoomKind } from '../../house/schema';
+import type { LoadKind } from '../../house/schema-equipment';
+import { otherHalfOf } from '../../house/yokes';
 import { gradeOfRoom } from '../../plan/grade';
 import { boxHeightIn, HIGHEST_REQUIRED_IN } from '../../place/receptacles';
-import { defineRule, fromMemory, type EditionEntry } from '../rule';
+import { defineRule, fromMemory, type EditionEntry, type Facts } from '../rule';
 
 /** Until 2017 the places of 210.52 are meant, which these are not; since 2020 the dwelling as a whole (medium). */
 const NOT_IN_210_52: ReadonlySet<RoomKind> = new Set<RoomKind>([
@@ -29,6 +32,36 @@ const entry = (with240: 0 | 1, everywhere: 0 | 1): EditionEntry<Limits> => ({
   limits: { with240, everywhere, aboveIn: HIGHEST_REQUIRED_IN },
   basis: fromMemory(everywhere ? 'medium' : 'high'),
 });
+/** What stands in a space of its own and is not easily moved: 406.12 speaks of the use, the list is *common practice*. */
+const STAYS: ReadonlySet<LoadKind> = new Set<LoadKind>([
+  'range',
+  'gas-range',
+  'refrigerator',
+  'freezer',
+  'wine-cooler',
+  'washer',
+  'dryer',
+  'gas-dryer',
+  'heat-pump-dryer',
+  'sump-pump',
+  'kiln',
+  'large-saw',
+  'planer',
+  'compressor',
+  'server-rack',
+]);
+
+/** A single receptacle, or both halves of a duplex, within the space of appliances that are not easily moved. */
+function isBehindAppliances({ loads }: Facts['outlets'], { device, box }: Outlet): boolean {
+  if (device.kind !== 'receptacle' || device.style === 'duplex') return false;
+  const other = device.style === 'half' ? otherHalfOf(box, device.id) : undefined;
+  return [device, other].every((one) => {
+    if (!one) return true;
+    const load = loads.find((outlet) => outlet.device.id === one.id)?.load;
+    return load !== undefined && (load.fastened || STAYS.has(load.kind));
+  });
+}
+
 type Limits = Readonly<Record<'with240' | 'everywhere' | 'aboveIn', number>>;
 
 export const tamperResistant = defineRule({
@@ -54,11 +87,14 @@ export const tamperResistant = defineRule({
       const own = here.filter((one) => one.device.kind === 'receptacle');
       const isNamed = limits.everywhere === 1 || isNamedPlace(facts.house, view.room);
       if (own.length === 0 || !isNamed) return [];
-      const plain = own.filter(({ device, box, load }) => {
+      const plain = own.filter((outlet) => {
+        const { device, box } = outlet;
         if (device.kind !== 'receptacle' || device.tr || device.ratingA > 20) return false;
         if (device.volts === 240 && limits.with240 === 0) return false;
-        const behindAppliance = load !== undefined && device.style !== 'duplex';
-        return !behindAppliance && !isLonger(boxHeightIn(box, view.level.ceilingIn), limits.aboveIn);
+        return (
+          !isBehindAppliances(facts.outlets, outlet) &&
+          !isLonger(boxHeightIn(box, view.level.ceilingIn), limits.aboveIn)
+        );
       });
       const where = { room: view.room.id };
       if (plain.length === 0) return [report.pass('fine', { room: view.room.name }, where)];
