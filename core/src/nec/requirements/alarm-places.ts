@@ -20,15 +20,32 @@ export const roomsBeyond = memo(
   ({ house }, view) => [view, house.rooms],
 );
 
-/** For each bedroom, the rooms that its doors open to: the places outside a sleeping area. Closets and baths do not count. */
+/** Rooms that belong to a bedroom and are no place outside it. */
+const isPassedThrough = ({ kind }: Room): boolean => /closet|bath|linen|bedroom/.test(kind);
+
+/**
+ * For each bedroom, the rooms outside it: those that its doors open to, or, where these open to closets, baths and other bedrooms
+ * alone, the first ones that are reached through them.
+ */
 export function outsideBedrooms(facts: Facts): Map<string, readonly RoomView[]> {
-  const places = new Map<string, readonly RoomView[]>();
-  for (const view of facts.views.filter((one) => one.room.kind === 'bedroom')) {
-    const beyond = roomsBeyond(facts, view).flatMap((room) => {
-      const skip = /closet|bath|linen|bedroom/.test(room.kind) || OUTDOOR_KINDS.has(room.kind);
-      return skip ? [] : facts.views.filter((one) => one.room === room);
-    });
-    places.set(view.room.id, beyond);
-  }
-  return places;
+  const viewOf = new Map(facts.views.map((view) => [view.room, view]));
+  const outside = (view: RoomView): readonly RoomView[] => {
+    const passed = new Set([view]);
+    let front: readonly RoomView[] = [view];
+    while (front.length > 0) {
+      const next = front
+        .flatMap((one) => roomsBeyond(facts, one))
+        .filter((room) => !OUTDOOR_KINDS.has(room.kind))
+        .flatMap((room) => viewOf.get(room) ?? [])
+        .filter((one) => !passed.has(one));
+      const places = next.filter((one) => !isPassedThrough(one.room));
+      if (places.length > 0) return places;
+      for (const one of next) passed.add(one);
+      front = next;
+    }
+    return [];
+  };
+  return new Map(
+    facts.views.filter(({ room }) => room.kind === 'bedroom').map((view) => [view.room.id, outside(view)]),
+  );
 }

@@ -26,7 +26,7 @@ export const smokeAlarms = defineRule({
       story: ({ level }: { level: string }) => `No smoke alarm on the story ${level}.`,
       there: ({ where }: { where: string }) => `A smoke alarm stands ${where}.`,
       noDoor: ({ room }: { room: string }) =>
-        `${room} has no door drawn, so the place outside it is not known. Draw its door.`,
+        `No door of ${room} is drawn to a hall or another room, so the place outside it is not known. Draw its door.`,
     },
   },
   scope: 'house',
