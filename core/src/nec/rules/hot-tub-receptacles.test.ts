@@ -40,6 +40,7 @@ testRule(hotTubReceptacles, {
     ['20 ft 1 in away outdoors', at(325)],
     ['10 ft 1 in away in a sunroom', at(205, 'sunroom')],
     ['none at all', tub()],
+    ['6 ft 8 in up, out of ready reach', tub().receptacle('r', 'c0', 200, { heightIn: 80 })],
     ['the only one is the freezer\u2019s', tub().load('freezer', 'r', 'c0', 200, null)],
   ],
   notApplicable: [['no tub', aHouse().room('r', 'deck', [0, 0, 400, 200])]],

@@ -1,12 +1,15 @@
 import { isLonger, isShorter } from '../../geometry/intervals';
-import type { Box, Feature } from '../../house/schema';
+import type { Box, Feature, House } from '../../house/schema';
 import { isOpenToSky, OUTDOOR_KINDS } from '../../place/outdoors';
-import { receptaclesOf } from '../../place/receptacles';
+import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
 import { isWithinCord } from '../protection/cord-path';
 import { boxPoint, distanceToFeature } from '../../plan/points';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 import { mustGet } from '../../units/result';
 
+/** The one for general use is not higher above the floor or ground than 6 1/2 ft: 680.22(A). *From memory*, high. */
+const READY_IN = 78;
+const levelOf = (house: House, room: string) => mustGet(house.levels, mustGet(house.rooms, room).level);
 const TUB: ReadonlySet<string> = new Set(['hot-tub']);
 
 /**
@@ -24,9 +27,9 @@ function receptaclesNear(
     .filter((box) => box.room === room.id || isWithinCord(house, box, TUB, mostIn, 'no-door'))
     .map((box) => ({
       box,
-      isGeneral: receptaclesOf(box).some(
-        (one) => one.volts === 120 && one.ratingA <= 20 && !outlets.byDevice.get(one.id)?.load,
-      ),
+      isGeneral:
+        !isLonger(boxHeightIn(box, levelOf(house, box.room).ceilingIn), READY_IN) &&
+        receptaclesOf(box).some((one) => one.volts === 120 && one.ratingA <= 20 && !outlets.byDevice.get(one.id)?.load),
       away: distanceToFeature(room, tub, boxPoint(house, box)),
     }));
 }
