@@ -44,6 +44,14 @@ testRule(bathroomBasinReceptacle, {
   ],
   cannotTell: [
     [
+      'near enough, on the wall across from the basin',
+      aHouse()
+        .room('bath', 'half-bath', [0, 0, 120, 50])
+        .feature('bath', 'basin', ['c0', 20, 20, 18])
+        .receptacle('bath', 'c2', 90, { heightIn: 43 }),
+      'R1-1 is 2\'-8" from the basin of bath, on a wall across from it. The wall is to be one beside the basin: ask the authority, or move it.',
+    ],
+    [
       'no basin drawn',
       aHouse().room('bath', 'bathroom', [0, 0, 96, 60]),
       'No basin is drawn in bath, so the distance to its receptacle is not known. Draw the basin.',
