@@ -104,7 +104,7 @@ function ask(
 }
 const from = (answers: readonly TapAnswer[], circuit: string) => answers.find((one) => one.circuit.name === circuit)!;
 
-/** What people ask on site, and what the code answers. `yes`, or the section that forbids it. */
+/** What people ask on site, and what the code answers. `yes`, `open`, or the section that forbids it. */
 const CASES: readonly (readonly [
   what: string,
   thing: Thing,
@@ -121,7 +121,13 @@ const CASES: readonly (readonly [
   ['a dishwasher on a small-appliance circuit', 'dishwasher', 'kitchen', 'small-appliance-2', '210.52(B)(2)'],
   ['a disposer with the dishwasher, both fixed, on 20 A', 'disposer', 'kitchen', 'dishwasher', 'yes'],
   ['the bath receptacle off the counter circuit', plug, 'bath', 'small-appliance-1', '210.52(B)(2)'],
-  ['a bath receptacle on the bedroom\u2019s 15 A', plug, 'bath', 'bedroom', '210.11(C)(3)'],
+  [
+    'a bath receptacle away from the basin on the bedroom\u2019s 15 A: read in two ways',
+    plug,
+    'bath',
+    'bedroom',
+    'open',
+  ],
   ['a third bath receptacle on the bathroom circuit', plug, 'bath', 'bathrooms', 'yes'],
   ['a bath light on the circuit of two bathrooms', light, 'bath', 'bathrooms', '210.11(C)(3)'],
   ['a bath light where the circuit feeds that bath alone', light, 'bath3', 'one-bath-alone', 'yes'],
@@ -184,10 +190,14 @@ describe('may I take it from here?', () => {
       const wall = room === 'kitchen' && thing !== 'dishwasher' ? 'c1' : 'c3';
       const given = from(ask(thing, room, wall, '2023', extra), circuit);
       const sections = given.objections.map((one) => one.section).join('; ');
-      if (answer === 'yes') expect(given.allowed, sections).toBe(true);
+      if (answer === 'open') expect(given.cautions.map((one) => one.text).join()).toContain('Open: ');
+      else if (answer === 'yes') expect(given.allowed, sections).toBe(true);
       else expect(sections).toContain(answer);
       for (const one of given.objections) expect(one.text.length).toBeGreaterThan(15);
     });
+
+  it('a bath receptacle on the bedroom circuit in 2017, which names all of a bathroom', () =>
+    expect(from(ask(plug, 'bath', 'c3', '2017'), 'bedroom').objections[0]!.section).toBe('210.11(C)(3)'));
 
   it.each([
     ['2014', true],

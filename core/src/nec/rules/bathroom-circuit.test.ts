@@ -47,6 +47,14 @@ testRule(bathroomCircuit, {
         .load('bidet-seat', 'one', 'c2', 10, 'X'),
     ],
     [
+      '2017: a receptacle away from the basin is one of the bathroom like any',
+      aHouse('2017')
+        .room('one', 'bathroom', [0, 0, 96, 60])
+        .circuit('X', 15)
+        .feature('one', 'basin', ['c0', 10, 20, 18])
+        .receptacle('one', 'c2', 10, { circuit: 'X' }),
+    ],
+    [
       'two bathrooms and one fan',
       baths()
         .receptacle('one', 'c0', 20, { circuit: 'B' })
@@ -65,6 +73,15 @@ testRule(bathroomCircuit, {
     ],
   ],
   cannotTell: [
+    [
+      '2023: a receptacle away from the basin, on another circuit',
+      baths()
+        .feature('one', 'basin', ['c0', 10, 20, 18])
+        .circuit('X', 15)
+        .receptacle('one', 'c0', 36, { circuit: 'B' })
+        .receptacle('one', 'c2', 10, { circuit: 'X' }),
+      'receptacle R1-2 in one: on X, away from the basin. This edition names the receptacles at basins and over counters; many inspectors want all of a bathroom on its 20 A circuit: ask, or move it there.',
+    ],
     ['not on a circuit yet', baths().receptacle('one', 'c0', 20), '1 bathroom receptacles are on no circuit yet.'],
   ],
 });

@@ -1,6 +1,7 @@
 import { isLonger } from '../../geometry/intervals';
 import { count } from '../../units/count';
-import { BATHROOMS, deviceIds, listOutlets, outletsOf, outletsProper } from '../requirements/circuit-facts';
+import type { Circuit } from '../../house/schema';
+import { BATHROOMS, circuitsOf, deviceIds, listOutlets, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import type { Outlet } from '../../circuits/outlets';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { viewRoom } from '../../plan/room-view';
@@ -27,6 +28,23 @@ function isAtBasin(facts: Facts, { box, room }: Outlet): boolean {
 }
 const AT_BASIN_IN = 36;
 
+/** Circuits of another rating that feed receptacles away from a basin: what 2020 reworded and inspectors read in two ways. */
+function receptaclesAway(
+  facts: Facts,
+  ratingA: number,
+  isMeant: (outlet: Outlet) => boolean,
+): { circuit: Circuit; outlets: Outlet[] }[] {
+  return circuitsOf(facts)
+    .filter((circuit) => circuit.ratingA !== ratingA && circuit.poles === 1)
+    .map((circuit) => ({
+      circuit,
+      outlets: outletsOf(facts, circuit).filter(
+        (one) => one.device.kind === 'receptacle' && one.load === undefined && isMeant(one),
+      ),
+    }))
+    .filter(({ outlets }) => outlets.length > 0);
+}
+
 export const bathroomCircuit = defineRule({
   id: 'bathroom-circuit',
   meta: {
@@ -44,6 +62,8 @@ export const bathroomCircuit = defineRule({
     messages: {
       weak: ({ circuit, rating, outlets }: { circuit: string; rating: number; outlets: string }) =>
         `${outlets}: on ${circuit}, a ${rating} A circuit. A 20 A circuit is required.`,
+      away: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
+        `${outlets}: on ${circuit}, away from the basin. This edition names the receptacles at basins and over counters; many inspectors want all of a bathroom on its 20 A circuit: ask, or move it there.`,
       mixed: ({ circuit, outlets }: { circuit: string; outlets: string }) =>
         `${circuit} feeds bathroom receptacles and also ${outlets}.`,
       alone: ({ circuit }: { circuit: string }) => `${circuit} feeds bathroom receptacles alone.`,
@@ -58,8 +78,7 @@ export const bathroomCircuit = defineRule({
   check: (facts, limits, report) => {
     // A washer in a bathroom belongs to the laundry circuit (210.11(C)(2)).
     const inBath = (outlet: Outlet) => BATHROOMS.has(outlet.room.kind) && !isInLaundryArea(facts.house, outlet);
-    const must = (outlet: Outlet) =>
-      inBath(outlet) && (limits.every === 1 || outlet.load === undefined || isAtBasin(facts, outlet));
+    const must = (outlet: Outlet) => inBath(outlet) && (limits.every === 1 || isAtBasin(facts, outlet));
     const area = serveArea(facts, limits.ratingA, must, inBath);
     const weak = area.wrong.map(({ circuit, outlets }) =>
       report.fail(
@@ -71,6 +90,14 @@ export const bathroomCircuit = defineRule({
           required: () => `${limits.ratingA} A`,
         },
       ),
+    );
+    const away = receptaclesAway(facts, limits.ratingA, (one) => inBath(one) && !must(one)).map(
+      ({ circuit, outlets }) =>
+        report.cannotTell(
+          'away',
+          { circuit: circuit.name, outlets: listOutlets(outlets) },
+          { circuit: circuit.id, box: itemAt(outlets, 0).box.id },
+        ),
     );
     const fed = area.circuits.map(({ circuit, others }) => {
       const where = { circuit: circuit.id };
@@ -92,6 +119,6 @@ export const bathroomCircuit = defineRule({
       );
     });
     const open = area.unassigned > 0 ? [report.cannotTell('notYet', { n: area.unassigned }, {})] : [];
-    return [...weak, ...fed, ...open];
+    return [...weak, ...away, ...fed, ...open];
   },
 });
