@@ -211,6 +211,7 @@ export {
 } from './place/propose';
 export { isMixed, reachAlongCounters, receptaclesOf, SPACED_ROOMS, usualHeightIn } from './place/receptacles';
 export { STANDARD_RATINGS_A } from './electrical/conductors';
+export { burnsFuel } from './loads/hookups';
 export { ampsOf, LOAD_LIBRARY } from './loads/library';
 export { parsePower, stripVa } from './loads/parse-power';
 export type { CableRun } from './circuits/cable-run';

@@ -1,5 +1,6 @@
 import type { Box, Feature, FeatureKind, House, Room, RoomKind, Trade } from '../house/schema';
 import type { LoadKind } from '../house/schema-equipment';
+import { burnsFuel } from '../loads/hookups';
 import { inRoom } from '../plan/room-view';
 
 /** What a question looks at: the house, and the room it is asked of; none for a question of the house as a whole. */
@@ -129,7 +130,7 @@ export const QUESTIONS: readonly Question[] = [
     usual: 'nothing that is not drawn so',
     who: 'builder',
     drawn: (asked) =>
-      Object.values(asked.house.features).some((one) => one.fuel)
+      Object.values(asked.house.features).some(burnsFuel)
         ? has('range', 'cooktop', 'dryer', 'furnace', 'fireplace', 'water-heater')(asked)
         : undefined,
   },

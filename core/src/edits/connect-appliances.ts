@@ -5,7 +5,7 @@ import { newDevice, type Load } from '../house/schema-equipment';
 import { removeEntities } from './remove';
 import { changeEntity, nextTag } from './verbs';
 import type { NewId } from '../house/new-box';
-import { alike, loadOf, onStud, ownConnection, placeBeside, placeFor } from '../loads/hookups';
+import { alike, burnsFuel, loadOf, onStud, ownConnection, placeBeside, placeFor } from '../loads/hookups';
 import { LOAD_LIBRARY } from '../loads/library';
 import { given, mustGet, refuse, type Result, succeed } from '../units/result';
 
@@ -91,7 +91,10 @@ export function connectAppliances(house: House, newId: NewId, only?: ReadonlySet
 export function setFuel(house: House, featureId: string, fuel: boolean, newId: NewId): Result<Edited> {
   const feature = house.features[featureId];
   const had = feature && ownConnection(house, feature);
-  const changed = changeEntity(house, 'features', featureId, { fuel: fuel || undefined });
+  const changed = changeEntity(house, 'features', featureId, {
+    // What is usual for its kind is not written down.
+    fuel: feature && burnsFuel({ kind: feature.kind }) === fuel ? undefined : fuel,
+  });
   if (!changed.ok || !feature || !had || had.load.source !== 'typical') return changed;
   const now = mustGet(changed.value.house.features, featureId);
   const before = loadOf(feature)?.kind;

@@ -102,6 +102,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     kind: z.literal('fan'),
     va: z.number().min(0).max(2000).default(60),
     weightLb: z.number().min(0).max(200).default(30),
+    /** Listed for a dry, damp or wet location. */
+    marked: z.enum(['dry', 'damp', 'wet']).optional(),
   }),
   z.strictObject({
     ...onCircuit,
@@ -236,7 +238,7 @@ export const LOAD_KINDS = [
 ] as const;
 
 /** How a piece of equipment is cut off for those who work on it. */
-export const DISCONNECTS = ['plug', 'in-sight', 'lockable-breaker', 'thermostat-off', 'none'] as const;
+export const DISCONNECTS = ['plug', 'in-sight', 'lockable-breaker', 'thermostat-off', 'unit-switch', 'none'] as const;
 
 /** A piece of utilization equipment and where it connects. */
 export const loadSchema = z.strictObject({

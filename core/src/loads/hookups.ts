@@ -62,11 +62,14 @@ const ALIKE: readonly (readonly LoadKind[])[] = [
 /** Kinds of equipment that stand for each other at a connection, itself among them. */
 export const alike = (kind: LoadKind): readonly LoadKind[] => ALIKE.find((some) => some.includes(kind)) ?? [kind];
 
+/** Whether a drawn appliance burns fuel: as it is said, and a fireplace unless it is said to be electric. */
+export const burnsFuel = ({ kind, fuel }: Pick<Feature, 'kind' | 'fuel'>): boolean => fuel ?? kind === 'fireplace';
+
 /** The load that a drawn appliance is; undefined for one that needs no electricity. */
 export function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | undefined {
   const hookup = HOOKUPS[feature.kind];
   if (!hookup) return undefined;
-  const kind = feature.fuel && hookup.gas !== undefined ? hookup.gas : hookup.kind;
+  const kind = burnsFuel(feature) && hookup.gas !== undefined ? hookup.gas : hookup.kind;
   return kind === null ? undefined : { kind, hookup };
 }
 

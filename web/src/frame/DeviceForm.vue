@@ -291,6 +291,12 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
         :model-value="device.va"
         @update:model-value="set({ va: $event })"
       />
+      <ChoiceField
+        label="Marked for"
+        :model-value="device.marked ?? ''"
+        :answers="[{ value: '', word: 'not said' }, ...MARKS]"
+        @update:model-value="set({ marked: $event || undefined })"
+      />
     </template>
   </div>
 </template>

@@ -42,6 +42,12 @@ testRule(applianceDisconnect, {
       'Water heater is cut off by a breaker that can be locked open.',
     ],
     ['a condensing unit with a disconnect beside it', withLoad('air-conditioner', { disconnect: 'in-sight' })],
+    ['a pool pump with its disconnect in sight', withLoad('pool-pump', { disconnect: 'in-sight', cord: false })],
+    [
+      'a cooktop by its own switches: 422.34',
+      withLoad('cooktop', { disconnect: 'unit-switch', cord: false }),
+      'Radiant cooktop is cut off by switches of its own with a marked off.',
+    ],
     ['a hot tub with its disconnect in sight', withLoad('hot-tub', { disconnect: 'in-sight' })],
     ['a heater by its thermostat of two poles', governedBy('line-thermostat-2')],
     ['a heater at 120 V by a thermostat of one pole', governedBy('line-thermostat', 120)],
@@ -64,6 +70,12 @@ testRule(applianceDisconnect, {
       withLoad('hot-tub', { disconnect: 'lockable-breaker' }),
       'Hot tub has a breaker that can be locked open. It needs a readily accessible disconnect in sight, 5 ft or more from the inside wall of the tub.',
     ],
+    ['a pool pump by a breaker in the panel', withLoad('pool-pump', { disconnect: 'lockable-breaker', cord: false })],
+    ['a condensing unit by a switch of its own', withLoad('air-conditioner', { disconnect: 'unit-switch' })],
+    [
+      'a water heater by a switch of its own, of which it has none',
+      withLoad('water-heater', { disconnect: 'unit-switch' }),
+    ],
     ['a well pump by nothing', withLoad('well-pump', { disconnect: 'none' })],
     // 10 in along the wall and 55 in out from it make 55 7/8 in.
     [
@@ -79,7 +91,7 @@ testRule(applianceDisconnect, {
       withLoad('water-heater')
         .load('oven', 'r', 'c0', 90, null, { cord: false })
         .feature('r', 'disconnect', ['c0', 45, 9, 5]),
-      'By what is this cut off: Wall oven? It needs a disconnect in sight, or a breaker that can be locked open.',
+      'By what is this cut off: Wall oven? It needs a disconnect in sight, a breaker that can be locked open, or switches of its own whose marked "off" opens all ungrounded conductors.',
     ],
     [
       'a disconnect in the next room is not in sight',
@@ -94,8 +106,8 @@ testRule(applianceDisconnect, {
     ],
     [
       'two appliances of which nothing is said: one question',
-      withLoad('water-heater').load('oven', 'r', 'c0', 90, null, { cord: false }),
-      'By what is this cut off: Water heater, Wall oven? It needs a disconnect in sight, or a breaker that can be locked open.',
+      withLoad('water-heater').load('furnace', 'r', 'c0', 90, null, { cord: false }),
+      'By what is this cut off: Water heater, Furnace? It needs a disconnect in sight, or a breaker that can be locked open.',
     ],
   ],
   notApplicable: [['a range with its cord', withLoad('range')]],

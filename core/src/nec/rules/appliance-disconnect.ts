@@ -32,7 +32,7 @@ const HEAT: Class = {
   section: '424.19, 424.20',
   needs:
     'a disconnect in sight, a breaker that can be locked open, or a thermostat whose marked "off" opens all ungrounded conductors',
-  serves: new Set(['in-sight', 'lockable-breaker', 'thermostat-off', 'plug']),
+  serves: new Set(['in-sight', 'lockable-breaker', 'thermostat-off', 'unit-switch', 'plug']),
   usual: [LOCKABLE, IN_SIGHT, ['thermostat-off', 'All of their thermostats have a marked "off" that opens both hots']],
 };
 const APPLIANCE: Class = {
@@ -41,12 +41,25 @@ const APPLIANCE: Class = {
   serves: new Set(['in-sight', 'lockable-breaker', 'plug']),
   usual: [LOCKABLE, IN_SIGHT],
 };
+/** 422.34: switches with a marked off serve as well; the other means that they need is, in a one-family dwelling, the service disconnect. */
+const WITH_SWITCHES: Class = {
+  section: '422.31, 422.34',
+  needs:
+    'a disconnect in sight, a breaker that can be locked open, or switches of its own whose marked "off" opens all ungrounded conductors',
+  serves: new Set([...APPLIANCE.serves, 'unit-switch']),
+  usual: APPLIANCE.usual,
+};
 /** The number moved in 2017. *From memory*, medium. */
 const SPA: Class = {
   section: { '2014': '680.12', '2017': '680.13', '2020': '680.13', '2023': '680.13' },
   needs: 'a readily accessible disconnect in sight, 5 ft or more from the inside wall of the tub',
   serves: new Set(['in-sight']),
   usual: [['in-sight', 'In sight of each, 5 ft or more from the water']],
+};
+/** The same article, for what moves the water of a pool. */
+const POOL: Class = {
+  ...SPA,
+  needs: 'a readily accessible disconnect in sight, 5 ft or more from the inside wall of the pool',
 };
 const MOTOR: Class = {
   section: '430.102',
@@ -67,23 +80,23 @@ const BY_KIND: Readonly<Partial<Record<LoadKind, Class>>> = {
   'water-heater': APPLIANCE,
   'heat-pump-water-heater': APPLIANCE,
   'tankless-water-heater': APPLIANCE,
-  cooktop: APPLIANCE,
-  'induction-cooktop': APPLIANCE,
-  oven: APPLIANCE,
-  'double-oven': APPLIANCE,
-  range: APPLIANCE,
-  dryer: APPLIANCE,
-  dishwasher: APPLIANCE,
+  cooktop: WITH_SWITCHES,
+  'induction-cooktop': WITH_SWITCHES,
+  oven: WITH_SWITCHES,
+  'double-oven': WITH_SWITCHES,
+  range: WITH_SWITCHES,
+  dryer: WITH_SWITCHES,
+  dishwasher: WITH_SWITCHES,
   disposer: APPLIANCE,
   furnace: APPLIANCE,
   boiler: APPLIANCE,
-  'steam-shower': APPLIANCE,
-  'sauna-heater': APPLIANCE,
-  'central-vacuum': APPLIANCE,
+  'steam-shower': WITH_SWITCHES,
+  'sauna-heater': WITH_SWITCHES,
+  'central-vacuum': WITH_SWITCHES,
   'hot-tub': SPA,
   'attic-fan': MOTOR,
   'well-pump': MOTOR,
-  'pool-pump': MOTOR,
+  'pool-pump': POOL,
   'grinder-pump': MOTOR,
 };
 
@@ -133,6 +146,7 @@ const WORDS: Readonly<Record<Means, string>> = {
   'in-sight': 'a disconnect in sight',
   'lockable-breaker': 'a breaker that can be locked open',
   'thermostat-off': 'a thermostat with a marked off',
+  'unit-switch': 'switches of its own with a marked off',
   none: 'nothing but its breaker',
 };
 
@@ -167,7 +181,7 @@ export const applianceDisconnect = defineRule({
     const verdicts = Object.values(facts.house.loads).flatMap((load) => {
       const its = BY_KIND[load.kind];
       // A plug that can be reached is enough for what has one: 422.33, 440.13.
-      if (!its || load.cord || (its === APPLIANCE && load.va <= limits.appliance)) return [];
+      if (!its || load.cord || ((its === APPLIANCE || its === WITH_SWITCHES) && load.va <= limits.appliance)) return [];
       const drawn = inSight.get(load.id);
       if (drawn && (load.disconnect === undefined || load.disconnect === 'in-sight')) {
         const at = { box: load.box, feature: drawn.feature.id };

@@ -53,10 +53,11 @@ testRule(coAlarms, {
     [
       'nobody knows what lies outside',
       room('bedroom').feature('r', 'fireplace', ['c0', 60, 40, 20]).ceiling('r', 'alarm', null, both),
-      'r has no door drawn, so the place outside it is not known. Draw its door.',
+      'No door of r is drawn to a hall or another room, so the place outside it is not known. Draw its door.',
     ],
   ],
   notApplicable: [
+    ['a fireplace that is electric', sleeping().feature('hall', 'fireplace', ['c0', 60, 40, 20], { fuel: false })],
     ['all electric and no garage', sleeping()],
     [
       'a garage whose only door leads onto a deck',

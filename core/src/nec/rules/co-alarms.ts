@@ -2,6 +2,7 @@ import type { RoomKind } from '../../house/schema';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import type { RoomView } from '../../plan/room-view';
 import { BATHROOMS } from '../requirements/circuit-facts';
+import { burnsFuel } from '../../loads/hookups';
 import { hasAlarm, outsideBedrooms, roomsBeyond } from '../requirements/alarm-places';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 import { given, itemAt, mustGet } from '../../units/result';
@@ -11,7 +12,7 @@ const APART: ReadonlySet<RoomKind> = new Set<RoomKind>(['garage', 'accessory-bui
 
 /** What burns fuel in a room, by its name. */
 function burnerOf({ features }: RoomView): string | undefined {
-  const burner = features.find((feature) => feature.fuel || feature.kind === 'fireplace');
+  const burner = features.find(burnsFuel);
   return burner && (burner.name || burner.kind.replaceAll('-', ' '));
 }
 
@@ -49,7 +50,7 @@ export const coAlarms = defineRule({
       inside: ({ room }: { room: string }) => `A carbon monoxide alarm stands in ${room}.`,
       there: ({ room }: { room: string }) => `A carbon monoxide alarm stands outside ${room}.`,
       noDoor: ({ room }: { room: string }) =>
-        `${room} has no door drawn, so the place outside it is not known. Draw its door.`,
+        `No door of ${room} is drawn to a hall or another room, so the place outside it is not known. Draw its door.`,
     },
   },
   scope: 'house',

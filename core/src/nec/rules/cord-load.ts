@@ -55,7 +55,9 @@ export const cordLoad = defineRule({
           ? { section: isShared ? '440.62(C)' : '440.62(B)' }
           : receptacleA < circuit.ratingA
             ? { section: BY_RECEPTACLE }
-            : {}),
+            : circuit.ratingA === 30
+              ? { section: facts.edition === '2023' ? '210.23(C)' : '210.23(B)' }
+              : {}),
         measured: () => `${amps.toFixed(1)} A`,
         required: () => `${allowed} A at most`,
       };

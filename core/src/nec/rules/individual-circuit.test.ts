@@ -78,6 +78,15 @@ testRule(individualCircuit, {
   ],
   cannotTell: [
     [
+      'a plugged microwave over the range, beside a light of the same circuit',
+      kitchen()
+        .feature('kit', 'range', ['c1', 30, 30, 26])
+        .circuit('A', 20)
+        .load('microwave', 'kit', 'c1', 45, 'A', { individual: false, cord: true, heightIn: 72 })
+        .ceiling('kit', 'luminaire', 'A'),
+      'Microwave over the range hangs over the range by a cord and shares A with luminaire R1-2 in kit. With a hood built in, its receptacle needs a circuit of its own: read its instructions, or give it one.',
+    ],
+    [
       'a load of no kind on the circuit of the furnace, whatever its name',
       den()
         .circuit('A', 15)

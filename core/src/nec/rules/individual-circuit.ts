@@ -1,7 +1,8 @@
 import { describeOutlet, deviceIds, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { isTappedCooking } from '../../circuits/cooking';
 import { newCircuitRemedy } from '../remedies';
-import { defineRule, fromMemory } from '../rule';
+import { viewRoom } from '../../plan/room-view';
+import { defineRule, fromMemory, type Facts } from '../rule';
 import type { Edition } from '../../house/schema';
 import type { Load, LoadKind } from '../../house/schema-equipment';
 import type { Outlet } from '../../circuits/outlets';
@@ -12,7 +13,7 @@ function sectionFor(load: Load, edition: Edition): string | undefined {
   if (isCentralHeating(load)) return '422.12';
   if (/^ev-/.test(load.kind)) return edition === '2014' ? '210.17' : '625.40';
   if (load.kind === 'tub-pump') return '680.71';
-  if (load.kind === 'range-hood' && load.cord) return '422.16(B)(4)';
+  if (load.kind === 'range-hood' && load.cord) return BY_CORD;
   if (load.individual) return '110.3(B)';
   return undefined;
 }
@@ -39,6 +40,24 @@ function sharers(load: Load, outlets: readonly Outlet[]): { readonly foreign: Ou
   return { foreign: others.filter((one) => !isUnknown(one)), unknown: others.filter(isUnknown) };
 }
 
+/** A hood with a microwave stands beside the hood from 2020 on. *From memory*, medium. */
+const BY_CORD = '422.16(B)(4)';
+/** A plugged microwave whose receptacle is above a range or cooktop, so that it is a hood as well: *common practice*. */
+function isOverRange(facts: Facts, { load, box, device, room }: Outlet): boolean {
+  if (load?.kind !== 'microwave' || !load.cord || device.kind !== 'receptacle') return false;
+  if (facts.edition === '2014' || facts.edition === '2017' || box.at.kind !== 'wall') return false;
+  const { wall, alongIn, heightIn } = box.at;
+  return viewRoom(facts.house, room.id).features.some(
+    ({ kind, at, heightIn: topIn }) =>
+      (kind === 'range' || kind === 'cooktop') &&
+      at.kind === 'wall' &&
+      at.wall === wall &&
+      alongIn > at.alongIn &&
+      alongIn < at.alongIn + at.widthIn &&
+      heightIn > topIn,
+  );
+}
+
 const entry = { section: '110.3(B)', limits: {}, basis: fromMemory('high') };
 
 export const individualCircuit = defineRule({
@@ -56,17 +75,22 @@ export const individualCircuit = defineRule({
         `${load} is tapped from ${circuit} with the other cooking equipment of its kitchen.`,
       unknown: ({ load, circuit, others }: { load: string; circuit: string; others: string }) =>
         `${load} shares ${circuit} with ${others}, of which no kind is said. Only what belongs to it may share: choose its kind of load.`,
+      overRange: ({ load, circuit, others }: { load: string; circuit: string; others: string }) =>
+        `${load} hangs over the range by a cord and shares ${circuit} with ${others}. With a hood built in, its receptacle needs a circuit of its own: read its instructions, or give it one.`,
       alone: ({ load, circuit }: { load: string; circuit: string }) => `${load} has ${circuit} to itself.`,
     },
   },
   scope: 'circuit',
   appliesTo: (facts, circuit) =>
-    outletsOf(facts, circuit).some((outlet) => outlet.load && sectionFor(outlet.load, facts.edition)),
+    outletsOf(facts, circuit).some(
+      (outlet) => outlet.load && (sectionFor(outlet.load, facts.edition) ?? isOverRange(facts, outlet)),
+    ),
   check: (facts, circuit, _limits, report) =>
     outletsOf(facts, circuit).flatMap((outlet) => {
-      const section = outlet.load && sectionFor(outlet.load, facts.edition);
-      if (!section) return [];
-      const load = given(outlet.load);
+      const { load } = outlet;
+      const hangs = load !== undefined && isOverRange(facts, outlet);
+      const section = load && (sectionFor(load, facts.edition) ?? (hangs ? BY_CORD : undefined));
+      if (!load || !section) return [];
       const { foreign: others, unknown } = sharers(
         load,
         outletsProper(outletsOf(facts, circuit)).filter((one) => one !== outlet),
@@ -90,6 +114,13 @@ export const individualCircuit = defineRule({
       if (others.length === 0)
         return [report.pass('alone', { load: load.name, circuit: circuit.name }, where, { section })];
       const named = `${describeOutlet(itemAt(others, 0))}${others.length > 1 ? ` and ${others.length - 1} more` : ''}`;
+      if (hangs && section === BY_CORD)
+        return [
+          report.cannotTell('overRange', { load: load.name, circuit: circuit.name, others: named }, where, {
+            section,
+            basis: fromMemory('medium'),
+          }),
+        ];
       return [
         report.fail('shared', { load: load.name, circuit: circuit.name, others: named }, where, {
           section,

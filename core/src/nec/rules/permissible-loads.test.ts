@@ -22,6 +22,15 @@ testRule(permissibleLoads, {
     ],
     ['one heat pump on 25 A by itself', den().circuit('A', 25, { poles: 2 }).load('mini-split', 'den', 'c0', 30, 'A')],
     ['2023: lights on 10 A', den().circuit('A', 10).ceiling('den', 'luminaire', 'A').ceiling('den', 'luminaire', 'A')],
+    ['2023: a gas fireplace by itself on 10 A', den().circuit('A', 10).load('gas-fireplace', 'den', 'c0', 30, 'A')],
+    [
+      '2023: the fan of a bath on the 10 A circuit of its light',
+      aHouse()
+        .room('bath', 'bathroom', [0, 0, 96, 60])
+        .circuit('A', 10)
+        .ceiling('bath', 'luminaire', 'A')
+        .load('exhaust-fan', 'bath', 'c0', 30, 'A'),
+    ],
   ],
   fails: [
     [
@@ -46,6 +55,15 @@ testRule(permissibleLoads, {
       '2023: a receptacle on 10 A',
       den().circuit('A', 10).receptacle('den', 'c0', 20, { circuit: 'A' }),
       'A is a 10 A circuit and feeds receptacle R1-1 in den.',
+    ],
+    [
+      '2023: a gas fireplace beside lights on 10 A, where only one by itself may be',
+      den().circuit('A', 10).ceiling('den', 'luminaire', 'A').load('gas-fireplace', 'den', 'c0', 30, 'A'),
+      'A is a 10 A circuit and feeds Gas fireplace blower (R1-2).',
+    ],
+    [
+      '2023: an exhaust fan of a room that is neither bath nor laundry on 10 A',
+      den().circuit('A', 10).ceiling('den', 'luminaire', 'A').load('exhaust-fan', 'den', 'c0', 30, 'A'),
     ],
     [
       '2017: 10 A is no rating for several lights yet',

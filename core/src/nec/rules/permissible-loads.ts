@@ -1,4 +1,5 @@
 import { isLighting, type Outlet } from '../../circuits/outlets';
+import type { RoomKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
 import { deviceIds, listOutlets, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { takeOffRemedy } from '../remedies';
@@ -16,9 +17,13 @@ const COOKING: ReadonlySet<LoadKind> = new Set<LoadKind>([
 ]);
 const HEAT: ReadonlySet<LoadKind> = new Set<LoadKind>(['baseboard-heat', 'cove-heat', 'bath-heater', 'floor-heat']);
 
-/** Circuits of 10 A in 2023: lighting, the exhaust fan beside it, and a gas fireplace by itself; never receptacles. */
-const mayBeOnTen = (outlet: Outlet): boolean =>
-  isLighting(outlet) || outlet.load?.kind === 'exhaust-fan' || outlet.load?.kind === 'gas-fireplace';
+/** Circuits of 10 A in 2023: lighting, the exhaust fan of a bath or laundry beside it, and a gas fireplace by itself; never receptacles. */
+function mayBeOnTen(outlet: Outlet, all: readonly Outlet[]): boolean {
+  if (outlet.load?.kind === 'gas-fireplace') return all.length === 1;
+  if (outlet.load?.kind === 'exhaust-fan') return HAS_FAN.has(outlet.room.kind) && all.some(isLighting);
+  return isLighting(outlet);
+}
+const HAS_FAN: ReadonlySet<RoomKind> = new Set<RoomKind>(['bathroom', 'half-bath', 'laundry']);
 
 const entry = (section: string, tenA: 0 | 1): EditionEntry<{ tenA: number }> => ({
   section,
@@ -66,7 +71,7 @@ export const permissibleLoads = defineRule({
         { remedies: [takeOffRemedy(deviceIds(wrong), wrong.length === 1 ? 'it' : 'them')] },
       );
     if (ratingA === 10 && limits.tenA === 1) {
-      const wrong = outlets.filter((one) => !mayBeOnTen(one));
+      const wrong = outlets.filter((one) => !mayBeOnTen(one, outlets));
       return [wrong.length > 0 ? object('ten', wrong) : report.pass('right', data, where)];
     }
     // Fixed space heat may share 25 A as well: 424.3(B), 424.4 from 2020, medium.

@@ -55,6 +55,7 @@ const MEANS_WORDS: Readonly<Record<(typeof DISCONNECTS)[number], string>> = {
   'in-sight': 'a disconnect in sight',
   'lockable-breaker': 'its breaker, which can be locked open',
   'thermostat-off': 'a thermostat with a marked off',
+  'unit-switch': 'its own switches, with a marked off',
   none: 'its breaker alone',
 };
 const MEANS = [{ value: '', title: 'not said' }, ...DISCONNECTS.map((value) => ({ value, title: MEANS_WORDS[value] }))];

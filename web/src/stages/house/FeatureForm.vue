@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { addEntity, changeEntity, removeEntities, setFuel, type Feature } from '@winculum/core';
+import { addEntity, burnsFuel, changeEntity, removeEntities, setFuel, type Feature } from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -95,7 +95,7 @@ function remove(): void {
     <TickField
       v-if="BURNS.has(feature.kind)"
       label="burns fuel"
-      :model-value="feature.fuel ?? false"
+      :model-value="burnsFuel(feature)"
       @update:model-value="store.apply(setFuel(store.current, feature.id, $event, newId))"
     />
     <LengthField
