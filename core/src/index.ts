@@ -198,6 +198,7 @@ export {
   usualFc,
   usualSpacingIn,
 } from './place/luminaires';
+export { isExhaustFan } from './place/fans';
 export { OUTDOOR_KINDS, suitedTo } from './place/outdoors';
 export {
   boxesOfProposal,

@@ -2,8 +2,9 @@ import { edit, type Edited } from '../house/edit';
 import type { House, Phase, Room, Task, Trade } from '../house/schema';
 import type { LoadKind } from '../house/schema-equipment';
 import type { NewId } from '../house/new-box';
+import { isPaddleFan } from '../place/fans';
 import { inRoom } from '../plan/room-view';
-import type { Result } from '../units/result';
+import { mustGet, type Result } from '../units/result';
 
 /** Work that falls between the trades, and who mostly does it. */
 export interface ProposedTask {
@@ -102,7 +103,9 @@ const ITEMS: readonly Item[] = [
         Object.values(house.boxes)
           .filter((box) =>
             Object.values(box.devices).some(
-              (one) => one.kind === 'fan' || (one.kind === 'luminaire' && one.weightLb > 50),
+              (one) =>
+                isPaddleFan(one, mustGet(house.rooms, box.room).kind) ||
+                (one.kind === 'luminaire' && one.weightLb > 50),
             ),
           )
           .map((box) => house.rooms[box.room]),

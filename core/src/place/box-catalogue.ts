@@ -1,3 +1,4 @@
+import { isPaddleFan } from './fans';
 import { OUTDOOR_KINDS } from './outdoors';
 import type { Box, BoxType, Ceiling, Covering, House, Siding } from '../house/schema';
 import { memo } from '../cache/memo';
@@ -179,7 +180,7 @@ export function suitableType(house: House, box: Box): BoxType {
   const pick = (id: string) => given(findBoxType(house, id));
   if (devices.length > 0 && devices.every((one) => one.kind === 'low-voltage')) return pick('low-voltage-1');
   if (box.at.kind === 'floor') return pick('floor-1');
-  if (devices.some((one) => one.kind === 'fan')) return pick('fan-brace');
+  if (devices.some((one) => isPaddleFan(one, mustGet(house.rooms, box.room).kind))) return pick('fan-brace');
   if (box.at.kind === 'ceiling') {
     const heavy = devices.some((one) => one.kind === 'luminaire' && one.weightLb > 50);
     if (heavy || isFanPlace(house, box)) return pick('fan-brace');

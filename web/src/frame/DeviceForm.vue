@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import {
   changeDevice,
   hasTab,
+  isExhaustFan,
   joinDuplex,
   OUTDOOR_KINDS,
   splitDuplex,
@@ -23,6 +24,11 @@ import { useHouse } from '../stores/house';
 /** What can be said of a device in a box, by its kind. */
 const props = defineProps<{ box: Box; device: Device }>();
 const store = useHouse();
+
+const isExhaust = computed(() => {
+  const room = store.current.rooms[props.box.room];
+  return room !== undefined && isExhaustFan(props.device, room.kind);
+});
 
 const worded = <T extends string>(all: readonly T[]) => all.map((value) => ({ value, word: value.replace('-', ' ') }));
 const NOT_SAID = { value: '', word: 'not said' } as const;
@@ -59,6 +65,10 @@ const MARKS = [
   { value: 'dry', word: 'dry places' },
   { value: 'damp', word: 'damp places' },
   { value: 'wet', word: 'wet places' },
+] as const;
+const FANS = [
+  { value: 'paddle', word: 'with blades' },
+  { value: 'exhaust', word: 'draws air out' },
 ] as const;
 const SENSES = [
   { value: 'smoke', word: 'smoke' },
@@ -275,6 +285,12 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
       />
     </template>
     <template v-else-if="device.kind === 'fan'">
+      <ChoiceField
+        label="Kind"
+        :model-value="isExhaust ? 'exhaust' : 'paddle'"
+        :answers="FANS"
+        @update:model-value="set({ style: $event })"
+      />
       <NumberField
         label="Weight"
         unit="lb"
@@ -292,6 +308,7 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
         @update:model-value="set({ va: $event })"
       />
       <ChoiceField
+        v-if="!isExhaust"
         label="Marked for"
         :model-value="device.marked ?? ''"
         :answers="[{ value: '', word: 'not said' }, ...MARKS]"

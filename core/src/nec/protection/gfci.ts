@@ -2,9 +2,11 @@ import type { Edition, House, RoomKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
 import type { Outlet } from '../../circuits/outlets';
 import { voltsAt } from '../../circuits/outlets';
+import { isExhaustFan } from '../../place/fans';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { servesCounter } from '../../place/receptacles';
 import { gradeOfRoom } from '../../plan/grade';
+import { distanceToFeature, placeOf } from '../../plan/points';
 import { viewRoom } from '../../plan/room-view';
 import { isInLaundryArea } from '../requirements/laundry-area';
 import { required, staysAsItIs, type ProtectionDecision } from './decision';
@@ -123,6 +125,26 @@ function decideByArticle(outlet: Outlet, edition: Edition): ProtectionDecision |
   return undefined;
 }
 
+const OVER_TUB: ReadonlySet<string> = new Set(['tub', 'shower', 'hot-tub']);
+const DRAWS: ReadonlySet<LoadKind> = new Set<LoadKind>(['exhaust-fan', 'bath-heater']);
+
+/** An exhaust fan straight over a tub or shower: its listing mostly asks for GFCI there, the code by way of 110.3(B). */
+function decideFanOverTub(house: House, outlet: Outlet): ProtectionDecision | undefined {
+  const { device, load, box, room } = outlet;
+  if (!(load && DRAWS.has(load.kind)) && !isExhaustFan(device, room.kind)) return undefined;
+  const view = viewRoom(house, room.id);
+  const over = view.features.find(
+    (one) => OVER_TUB.has(one.kind) && distanceToFeature(view.room, one, placeOf(view, box)) === 0,
+  );
+  return (
+    over && {
+      kind: 'cannot-tell',
+      section: '110.3(B)',
+      reason: `It is over the ${over.kind.replace('-', ' ')}. The instructions of most fans made for that place want GFCI there, and forbid the others: read them, and protect if in doubt.`,
+    }
+  );
+}
+
 function decideByAppliance(outlet: Outlet, edition: Edition): ProtectionDecision | undefined {
   const section = outlet.load && APPLIANCES[outlet.load.kind]?.[edition];
   return section ? required(section, `${given(outlet.load).name}: named whatever its place.`) : undefined;
@@ -229,7 +251,8 @@ export function decideGfci(house: House, outlet: Outlet, edition: Edition): Prot
   if (device.kind === 'luminaire' && room.kind === 'crawl-space' && edition !== '2014') {
     return required(edition === '2017' ? '210.8(E)' : '210.8(C)', 'A lighting outlet in a crawl space.');
   }
-  const byAppliance = decideByAppliance(outlet, edition) ?? decideByArticle(outlet, edition);
+  const byAppliance =
+    decideByAppliance(outlet, edition) ?? decideByArticle(outlet, edition) ?? decideFanOverTub(house, outlet);
   if (byAppliance) return byAppliance;
   if (device.kind === 'connection')
     return (

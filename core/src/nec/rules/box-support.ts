@@ -1,3 +1,4 @@
+import { isExhaustFan } from '../../place/fans';
 import { findBoxType, isFanPlace } from '../../place/box-catalogue';
 import type { Box, BoxType } from '../../house/schema';
 import { setBoxesRemedy } from '../remedies';
@@ -69,6 +70,8 @@ export const boxSupport = defineRule({
         ];
         return [said === 'carries' ? report.pass(said, data, at) : report.fail(said, data, at)];
       }
+      // What is recessed has a housing of its own, fixed to the joists.
+      if (isExhaustFan(device, outlet.room.kind)) return [];
       if (device.kind === 'luminaire' && device.style === 'recessed') return [];
       const where = { room: box.room, box: box.id };
       const type = findBoxType(facts.house, box.type);

@@ -16,6 +16,10 @@ testRule(ceilingBodies, {
       two('fan', 'luminaire', 33),
       'What hangs in the ceiling of r is clear of each other.',
     ],
+    [
+      'a light beside the exhaust fan of a bath',
+      aHouse().room('r', 'bathroom', [0, 0, 120, 96]).over('r', 'fan', 40, 40).over('r', 'luminaire', 56, 40),
+    ],
     ['an alarm beside a light', two('luminaire', 'alarm', 10)],
     ['a fan and a blank cover in its sweep', two('fan', 'blank', 20)],
     [

@@ -61,6 +61,15 @@ testRule(gfciProtection, {
     ],
   ],
   cannotTell: [
+    [
+      'an exhaust fan straight over the tub, by its instructions',
+      aHouse()
+        .room('bath', 'bathroom', [0, 0, 120, 96])
+        .feature('bath', 'tub', ['c3', 36, 60, 30])
+        .circuit('G', 20)
+        .over('bath', 'fan', 15, 60, { circuit: 'G' })
+        .over('bath', 'fan', 80, 60, { circuit: 'G' }),
+    ],
     ['floor heat of a kind that nobody has said in a hall', heatedFloor('hallway')],
     [
       'a kitchen refrigerator whose sink is not drawn, 2020',

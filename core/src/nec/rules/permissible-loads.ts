@@ -1,3 +1,4 @@
+import { isExhaustFan } from '../../place/fans';
 import { isLighting, type Outlet } from '../../circuits/outlets';
 import type { RoomKind } from '../../house/schema';
 import type { LoadKind } from '../../house/schema-equipment';
@@ -20,7 +21,8 @@ const HEAT: ReadonlySet<LoadKind> = new Set<LoadKind>(['baseboard-heat', 'cove-h
 /** Circuits of 10 A in 2023: lighting, the exhaust fan of a bath or laundry beside it, and a gas fireplace by itself; never receptacles. */
 function mayBeOnTen(outlet: Outlet, all: readonly Outlet[]): boolean {
   if (outlet.load?.kind === 'gas-fireplace') return all.length === 1;
-  if (outlet.load?.kind === 'exhaust-fan') return HAS_FAN.has(outlet.room.kind) && all.some(isLighting);
+  if (outlet.load?.kind === 'exhaust-fan' || isExhaustFan(outlet.device, outlet.room.kind))
+    return HAS_FAN.has(outlet.room.kind) && all.some(isLighting);
   return isLighting(outlet);
 }
 const HAS_FAN: ReadonlySet<RoomKind> = new Set<RoomKind>(['bathroom', 'half-bath', 'laundry']);

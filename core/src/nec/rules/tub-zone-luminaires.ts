@@ -1,3 +1,4 @@
+import { isPaddleFan } from '../../place/fans';
 import { isLonger, isShorter } from '../../geometry/intervals';
 import { distanceToFeature, placeOf } from '../../plan/points';
 import { boxHeightIn } from '../../place/receptacles';
@@ -26,14 +27,14 @@ export const tubZoneLuminaires = defineRule({
     const wet = view.features.filter((feature) => feature.kind === 'tub' || feature.kind === 'shower');
     const found = view.boxes.flatMap((box) =>
       Object.values(box.devices).flatMap((device) => {
-        if (device.kind !== 'luminaire' && device.kind !== 'fan') return [];
+        if (device.kind !== 'luminaire' && !isPaddleFan(device, view.room.kind)) return [];
         const where = { room: view.room.id, box: box.id };
         const height = boxHeightIn(box, view.level.ceilingIn);
         return wet.flatMap((feature) => {
           const gap = distanceToFeature(view.room, feature, placeOf(view, box));
           if (!isShorter(gap, limits.sideIn) || isLonger(height, rimIn(feature) + limits.upIn)) return [];
-          if (device.kind === 'fan' || device.style === 'pendant') {
-            const what = device.kind === 'fan' ? 'fan' : 'pendant';
+          if (device.kind !== 'luminaire' || device.style === 'pendant') {
+            const what = device.kind === 'luminaire' ? 'pendant' : 'fan';
             const measured = (show: (lengthIn: number) => string) => show(gap);
             return [
               report.fail('hangs', { tag: box.tag, what, gap }, where, {

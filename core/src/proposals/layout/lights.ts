@@ -3,6 +3,7 @@ import type { RoomKind, Standards } from '../../house/schema';
 import { lightOf } from '../../control/room-light';
 import { indexOutlets } from '../../circuits/outlets';
 import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
+import { isPaddleFan } from '../../place/fans';
 import { ceilingGrid } from '../../place/luminaires';
 import { wallOf, type RoomView, type Way } from '../../plan/room-view';
 import { pointOnWall, type LoopWall } from '../../plan/wall-loop';
@@ -79,7 +80,7 @@ function keptFree(view: RoomView): Point[][] {
 function lightPoints(view: RoomView, columns: number, rows: number, standard: Standards['ceilingRows']): Point[] {
   if (columns * rows < 2) return [lightPoint(view)];
   const kept = keptFree(view);
-  const fans = view.boxes.filter((box) => Object.values(box.devices).some((one) => one.kind === 'fan'));
+  const fans = view.boxes.filter((box) => Object.values(box.devices).some((one) => isPaddleFan(one, view.room.kind)));
   const isClear = (at: Point) =>
     fans.every((box) => distance(placeOf(view, box), at) >= FROM_FAN_IN) &&
     ceilingBoxes(view).every((one) => distance(one, at) >= APART_IN);
