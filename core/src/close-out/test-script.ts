@@ -122,12 +122,14 @@ function receptacleStep(outlet: Outlet): TestStep[] {
       kind: 'receptacle',
       room,
       what: placeOf(outlet),
-      act:
-        device.volts === 240
+      act: box.noGround
+        ? 'Tester with a lead to a ground of its own, a water pipe: hot to that ground and hot to neutral. Its test of a GFCI does nothing here: press the button of the device.'
+        : device.volts === 240
           ? 'Meter between the hot slots, and each to ground.'
           : `Tester in both halves${isSplit ? ', with its switch on and off' : device.switched === 'whole' ? ', with its switch on' : ''}.${old}`,
-      expect:
-        device.volts === 240
+      expect: box.noGround
+        ? '120 V from the hot slot both ways, none from the neutral; the plate says "No Equipment Ground", or the slots are two.'
+        : device.volts === 240
           ? '240 V between the hots, 120 V from each to ground.'
           : isSplit
             ? 'Right polarity and ground; one half follows its switch, the other stays live.'

@@ -60,6 +60,8 @@ export const boxSchema = z.strictObject({
   /** Who requested it, and when. */
   requested: z.strictObject({ by: name, on: z.iso.date() }).optional(),
   state: z.enum(BOX_STATES).optional(),
+  /** An old box whose wiring brings no equipment ground (NEC 406.4(D)(2), 250.130(C)). */
+  noGround: z.literal(true).optional(),
   /** What it waits for, or how it is to be done. */
   note: text(400).optional(),
   /** The box itself, by its id in the catalogue; the smallest that fits where nothing is said. */

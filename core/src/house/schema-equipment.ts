@@ -100,6 +100,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...onCircuit,
     kind: z.literal('fan'),
+    /** With blades below the ceiling, or drawing air out; where nothing is said, as is usual for the room. */
+    style: z.enum(['paddle', 'exhaust']).optional(),
     va: z.number().min(0).max(2000).default(60),
     weightLb: z.number().min(0).max(200).default(30),
     /** Listed for a dry, damp or wet location. */

@@ -20,6 +20,7 @@ import type {
 } from './rule';
 import type { Remedy } from './remedies';
 import { rules } from './rules/index';
+import { hasExisting, standingAt } from './standing';
 import { mustGet } from '../units/result';
 
 /** A verdict with everything a person needs: the sentence, the numbers, the section, the reason. */
@@ -106,14 +107,39 @@ function runRule(effective: EffectiveRule, facts: Facts, memories: Memories): Ve
   }
 }
 
+const stood = new Memory<Verdict, Verdict>();
+
+/**
+ * What is said of a place that was there before: of all that stands it is right by the code of its day, and of a room that stands in
+ * part nobody but the authority can say how much of it is to be brought to the edition of today.
+ */
+function ofItsDay(one: Verdict, facts: Facts): Verdict {
+  if (one.kind === 'pass' || one.messageId === 'broken') return one;
+  const standing = standingAt(facts, one.where);
+  if (standing === 'none' || (standing === 'part' && one.kind === 'cannot-tell')) return one;
+  const known = stood.get(one);
+  if (known?.detail.standing === standing) return known;
+  const kind = standing === 'all' ? 'pass' : 'cannot-tell';
+  const said: Verdict = { ...one, kind, detail: { ...one.detail, standing } };
+  stood.set(one, said);
+  return said;
+}
+
+const OF_ITS_DAY = {
+  all: 'It stands from before: the code of its day holds for it until it is changed or replaced, as long as it is safe.',
+  part: 'Part of it stands from before: how much is to be brought to this edition, the authority says.',
+} as const;
+
 const brokenRule = ({ reason }: { reason: string }): string =>
   `This rule could not be checked because of a fault in the program: ${reason}`;
 
 function sentence(rule: Rule, one: Verdict, house: House): Pick<Finding, 'message' | 'measured' | 'required'> {
   const show = (lengthIn: number) => formatLength(lengthIn, house.standards.lengths);
-  const message = one.messageId === 'broken' ? brokenRule : mustGet(rule.meta.messages as Messages, one.messageId);
+  const words = one.messageId === 'broken' ? brokenRule : mustGet(rule.meta.messages as Messages, one.messageId);
+  const message = words(one.data as never, show);
+  const { standing } = one.detail;
   return {
-    message: message(one.data as never, show),
+    message: standing ? `${message} ${OF_ITS_DAY[standing]}` : message,
     measured: one.detail.measured?.(show),
     required: one.detail.required?.(show),
   };
@@ -251,6 +277,7 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
   const list = options.rules ?? rules;
   const effectives = effectiveRules(house, edition, list);
   const memories = new Memories(facts);
+  const isOld = hasExisting(house);
   const writer = new Writer(house);
   const findings: Finding[] = [];
   const accepted: AcceptedFinding[] = [];
@@ -267,7 +294,8 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
       });
       continue;
     }
-    const verdicts = runRule(effective, facts, memories);
+    const today = runRule(effective, facts, memories);
+    const verdicts = isOld && rule.meta.ofItsDay && today ? today.map((one) => ofItsDay(one, facts)) : today;
     statuses.push({ ruleId: rule.id, status: verdicts ? 'checked' : 'not applicable', amendment: effective.changed });
     if (!verdicts) continue;
     said.push({ effective, verdicts });

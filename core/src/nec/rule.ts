@@ -56,6 +56,8 @@ export interface VerdictDetail {
   readonly section?: string;
   /** Replaces the confidence of the edition's entry. */
   readonly basis?: Basis;
+  /** All of the place, or a part of it, stands from before the job; set by the check, not by rules. */
+  readonly standing?: 'all' | 'part';
 }
 
 /** What a rule finds at one place. */
@@ -102,6 +104,8 @@ interface RuleMeta<L extends Limits, M extends Messages> {
   readonly summary: string;
   readonly stage: Stage;
   readonly severity: Severity;
+  /** It holds for what is built, changed or replaced under the edition in force: what stands from before stays under the code of its day. */
+  readonly ofItsDay?: true;
   /** Why it matters, for an apprentice. */
   readonly why: string;
   /** An edition without an entry does not contain the rule. */

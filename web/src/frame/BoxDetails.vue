@@ -45,6 +45,10 @@ const words: Record<(typeof BOX_STATES)[number], string> = {
   moved: 'moved',
 };
 const change = (changes: Partial<Box>) => store.apply(changeEntity(store.current, 'boxes', props.box.id, changes));
+const isOld = (state: Box['state']): boolean => state === 'existing' || state === 'moved';
+/** Only what was there before can lack a ground. */
+const setState = (state: Box['state'] | '') =>
+  change({ state: state || undefined, ...(isOld(state || undefined) ? {} : { noGround: undefined }) });
 const STATES = [
   { value: '' as const, word: 'new and settled' },
   ...BOX_STATES.map((value) => ({ value, word: words[value] })),
@@ -136,11 +140,12 @@ function setRequester(by: string): void {
       :model-value="box.bracket ?? false"
       @update:model-value="change({ bracket: $event || undefined })"
     />
-    <ChoiceField
-      label="State"
-      :model-value="box.state ?? ''"
-      :answers="STATES"
-      @update:model-value="change({ state: $event || undefined })"
+    <ChoiceField label="State" :model-value="box.state ?? ''" :answers="STATES" @update:model-value="setState" />
+    <TickField
+      v-if="isOld(box.state)"
+      label="its old wiring brings no ground"
+      :model-value="box.noGround ?? false"
+      @update:model-value="change({ noGround: $event || undefined })"
     />
     <LineField
       label="Note"

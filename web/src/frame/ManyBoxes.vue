@@ -58,6 +58,11 @@ const STATES: readonly Answer[] = [
   { value: '', word: 'new and settled' },
   ...BOX_STATES.map((value) => ({ value, word: value.replaceAll('-', ' ') })),
 ];
+const isOldState = (state: string): boolean => state === 'existing' || state === 'moved';
+/** Only what was there before can lack a ground. */
+const setState = (value: string) =>
+  setBoxes(value, { state: value || undefined, ...(isOldState(value) ? {} : { noGround: undefined }) });
+const grounds = computed(() => props.boxes.map((one) => `${one.noGround ?? false}`));
 const circuits = computed(() => devices.value.map((one) => one.circuit ?? ''));
 const circuitAnswers = computed(() =>
   withVarious(
@@ -128,7 +133,14 @@ const notes = computed(() => commonOf(props.boxes.map((one) => one.note ?? '')))
       label="State"
       :model-value="shown(states)"
       :answers="withVarious(STATES, states)"
-      @update:model-value="setBoxes($event, { state: $event || undefined })"
+      @update:model-value="setState"
+    />
+    <ChoiceField
+      v-if="states.every(isOldState)"
+      label="No ground in the old wiring"
+      :model-value="shown(grounds)"
+      :answers="withVarious(YES_NO, grounds)"
+      @update:model-value="setBoxes($event, { noGround: $event === 'true' || undefined })"
     />
     <ChoiceField
       label="Circuit"

@@ -7,6 +7,7 @@ export const accessoryReceptacle = defineRule({
     summary: 'A receptacle in each accessory building that has power',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A shed with a light only gets a cord through its window. Where nothing brings power, nothing is asked.',
     editions: everyEdition({ section: '210.52(G)(2)', limits: {}, basis: fromMemory('high') }),
     messages: {

@@ -156,6 +156,7 @@ export const applianceDisconnect = defineRule({
     summary: 'Hard-wired equipment can be cut off where somebody works on it',
     stage: 'circuits',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A person who opens a water heater or a condensing unit must be sure that no one turns it on again from the panel.',
     editions,
     messages: {

@@ -22,6 +22,7 @@ export const applianceReceptacle = defineRule({
     summary: 'The receptacle of an appliance within 6 ft of where it stands',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'An appliance cord is not lengthened. The receptacle belongs where the appliance will stand.',
     editions: everyEdition({ section: '210.50(C)', limits: { reachIn: 72 }, basis: fromMemory('high') }),
     messages: {

@@ -13,6 +13,7 @@ export const basementReceptacle = defineRule({
     summary: 'A receptacle in each unfinished part of a basement',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Pumps, freezers and tools end up in basements. One made for a certain piece of equipment does not count.',
     editions: everyEdition({ section: '210.52(G)(3)', limits: {}, basis: fromMemory('high') }),
     messages: {

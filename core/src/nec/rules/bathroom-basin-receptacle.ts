@@ -19,6 +19,7 @@ export const bathroomBasinReceptacle = defineRule({
     summary: 'A receptacle within 3 ft of the outside edge of each basin',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Dryers and shavers are used at the basin. A receptacle close by keeps a cord from crossing the tub or the door.',
     editions: everyEdition({
       section: '210.52(D)',

@@ -51,6 +51,7 @@ export const bathroomCircuit = defineRule({
     summary: 'Bathroom receptacles are on 20 A circuits that feed nothing else, or everything of one bathroom alone',
     stage: 'circuits',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A hair dryer alone takes 12 to 15 A. Two patterns are allowed: receptacles of several bathrooms and nothing else, or everything of one single bathroom.',
     editions: {
       '2014': entry(1),

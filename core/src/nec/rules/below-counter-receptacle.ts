@@ -8,6 +8,7 @@ export const belowCounterReceptacle = defineRule({
     summary: 'Receptacles in the side of an island: how far below the top, and whether they serve it',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A cord that hangs down an island\u2019s side is pulled by children, with the hot pot at its end. Each edition allowed less: since 2023 such a receptacle no longer serves the counter.',
     editions: {
       '2014': {

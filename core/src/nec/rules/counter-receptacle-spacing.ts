@@ -28,6 +28,7 @@ export const counterReceptacleSpacing = defineRule({
     summary: 'Every wall counter of 12 in and more served, no point farther than 24 in',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Kitchen appliances have two-foot cords. A receptacle close by keeps cords from hanging over the edge or across a sink or range.',
     editions: everyEdition({
       section: '210.52(C)(1)',

@@ -13,6 +13,7 @@ export const dishwasherReceptacle = defineRule({
     summary: 'The receptacle of a dishwasher in the space beside it, not behind it',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Its plug is its disconnect: behind the machine nobody reaches it, and the machine is pushed against it. The usual place is the sink cabinet.',
     editions: { '2014': entry(0), '2017': entry(1), '2020': entry(1), '2023': entry(1) },
     messages: {

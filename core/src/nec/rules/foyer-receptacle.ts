@@ -12,6 +12,7 @@ export const foyerReceptacle = defineRule({
     summary: 'In a foyer over 60 ft², a receptacle in each wall space of 3 ft and more',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A large foyer is furnished like a room: lamps stand along its walls.',
     editions: everyEdition({ section: '210.52(I)', limits: { areaFt2: 60, minWallIn: 36 }, basis: fromMemory('high') }),
     messages: {

@@ -17,6 +17,7 @@ export const garageCircuit = defineRule({
     summary: 'The garage receptacles have a 20 A circuit that feeds nothing else but outdoor receptacles',
     stage: 'circuits',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Saws and compressors start hard; they should not darken the house.',
     editions: {
       // 2014 asks for no 20 A circuit; it keeps the circuit of the garage receptacles inside the garage.

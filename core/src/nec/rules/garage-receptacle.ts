@@ -13,6 +13,7 @@ export const garageReceptacle = defineRule({
     summary: 'An ordinary receptacle for each vehicle bay, not above 5 1/2 ft',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Tools, chargers and vacuum cleaners are used at every bay. The receptacle of a door opener in the ceiling does not serve them, nor does one for charging a car.',
     editions: {
       ...everyEdition({

@@ -9,6 +9,7 @@ export const hallwayReceptacle = defineRule({
     summary: 'A receptacle in a hallway of 10 ft and more',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A vacuum cleaner is plugged in somewhere: without a receptacle in a long hall its cord runs through a bedroom door.',
     editions: everyEdition({ section: '210.52(H)', limits: { minLengthIn: 120 }, basis: fromMemory('high') }),
     messages: {

@@ -129,6 +129,7 @@ import { tamperResistant } from './tamper-resistant';
 import { thermostatPlace } from './thermostat-place';
 import { tubZoneLuminaires } from './tub-zone-luminaires';
 import { tubZoneReceptacles } from './tub-zone-receptacles';
+import { ungroundedReceptacle } from './ungrounded-receptacle';
 import { unitAccess } from './unit-access';
 import { unitWallBoxes } from './unit-wall-boxes';
 import { unitCircuits } from './unit-circuits';
@@ -272,6 +273,7 @@ export const rules: readonly Rule[] = [
   tamperResistant,
   tubZoneLuminaires,
   tubZoneReceptacles,
+  ungroundedReceptacle,
   unitAccess,
   unitCircuits,
   voltageDrop,

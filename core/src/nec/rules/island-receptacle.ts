@@ -13,6 +13,7 @@ export const islandReceptacle = defineRule({
     summary: 'Receptacles for island and peninsula counters',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'People work on islands with corded appliances. How many receptacles are required changed with each edition; since 2023 a provision for one is the least.',
     editions: {
       '2014': { section: '210.52(C)(2), (3)', limits: { ...BY_SPACE, fromWall: 0 }, basis: HIGH },

@@ -14,6 +14,7 @@ export const laundryCircuit = defineRule({
     summary: 'The laundry receptacles have a 20 A circuit that feeds nothing else',
     stage: 'circuits',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A washer and an iron together fill a 20 A circuit.',
     editions: everyEdition({ section: '210.11(C)(2)', limits: { ratingA: 20 }, basis: fromMemory('high') }),
     messages: {

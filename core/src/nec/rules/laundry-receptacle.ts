@@ -12,6 +12,7 @@ export const laundryReceptacle = defineRule({
     summary: 'A receptacle where laundry equipment stands, within 6 ft of the washer',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'The washer needs 120 V close by. A dryer\u2019s 240 V receptacle does not serve it.',
     editions: everyEdition({ section: '210.52(F), 210.50(C)', limits: { reachIn: 72 }, basis: fromMemory('high') }),
     messages: {

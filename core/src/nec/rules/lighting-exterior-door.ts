@@ -17,6 +17,7 @@ export const lightingExteriorDoor = defineRule({
     summary: 'A switched light outside every outdoor entrance at grade',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'The step outside a door is where people fall in the dark. A door for vehicles is not an entrance.',
     editions: everyEdition({ section: '210.70(A)(2)', limits: {}, basis: fromMemory('high') }),
     messages: {

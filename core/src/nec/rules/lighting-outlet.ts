@@ -43,6 +43,7 @@ export const lightingOutlet = defineRule({
     summary: 'A lighting outlet with a wall control in every habitable room, bathroom, hall, stair and garage',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Nobody should cross a dark room to find a lamp. In most rooms a receptacle on a wall switch may stand in for the ceiling light; in kitchens, baths, halls, stairs and garages it may not.',
     editions: {
       '2014': entry(0),

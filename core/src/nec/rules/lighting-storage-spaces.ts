@@ -21,6 +21,7 @@ export const lightingStorageSpaces = defineRule({
     summary: 'A light, controlled at the way in, in attics, crawl spaces, utility rooms and basements that are used',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A person who services a furnace in an attic or crawl space must see the joists, the insulation and the live parts, and be able to light the way before going in.',
     editions: {
       '2014': entry('210.70(A)(3)'),

@@ -13,6 +13,7 @@ export const neutralAtSwitch = defineRule({
     summary: 'The neutral of the lighting circuit is at its switches',
     stage: 'switching',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Electronic switches need a neutral. Where none was brought, people have put their current on the ground.',
     editions: { '2014': entry('medium'), '2017': entry('high'), '2020': entry('high'), '2023': entry('high') },
     messages: {

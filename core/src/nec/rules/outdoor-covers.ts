@@ -9,6 +9,7 @@ export const outdoorCovers = defineRule({
     summary: 'Receptacles of 15 and 20 A in wet places have covers that are weatherproof with the plug in',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A lamp cord stays plugged in for weeks: under a flap that closes only without it the contacts stand in the rain.',
     editions: everyEdition({ section: '406.9(B)(1)', limits: {}, basis: fromMemory('high') }),
     messages: {

@@ -15,6 +15,7 @@ export const outdoorReceptacles = defineRule({
     summary: 'A receptacle at the front and at the back of the house',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Mowers and holiday lights are used on both sides. Without a receptacle there a cord runs through a door or window.',
     editions: everyEdition({ section: '210.52(E)(1)', limits: { maxAboveGradeIn: 78 }, basis: fromMemory('high') }),
     messages: {

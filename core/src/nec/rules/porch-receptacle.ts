@@ -24,6 +24,7 @@ export const porchReceptacle = defineRule({
     summary: 'A receptacle on every balcony, deck and porch',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'People use lamps, heaters and radios on porches; a cord through the door gets pinched.',
     editions: everyEdition({ section: '210.52(E)(3)', limits: { maxHeightIn: 78 }, basis: fromMemory('high') }),
     messages: {

@@ -15,6 +15,7 @@ export const serviceReceptacle = defineRule({
     summary: 'A receptacle within 25 ft of heating and cooling equipment, on its level',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A person who services it needs a lamp and a vacuum pump, and should not run a cord down an attic ladder. It may not be fed from the load side of the equipment\u2019s disconnect.',
     editions: {
       '2014': entry('210.63'),

@@ -8,6 +8,7 @@ export const smallApplianceCircuits = defineRule({
     summary: 'Kitchen counters are fed by at least two 20 A small-appliance circuits',
     stage: 'circuits',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A kettle and a toaster together load one 20 A circuit to the full. Two circuits on the counter keep breakfast from tripping.',
     editions: everyEdition({
       section: '210.11(C)(1), 210.52(B)(3)',

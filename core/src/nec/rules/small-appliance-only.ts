@@ -23,6 +23,7 @@ export const smallApplianceOnly = defineRule({
     summary: 'Small-appliance circuits feed nothing else',
     stage: 'circuits',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Lights, hoods, disposers and dishwashers would take the ampacity that the counter is there for.',
     editions: everyEdition({ section: '210.52(B)(2)', limits: {}, basis: fromMemory('high') }),
     messages: {

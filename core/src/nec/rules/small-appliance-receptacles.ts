@@ -20,6 +20,7 @@ export const smallApplianceReceptacles = defineRule({
     summary: 'Receptacles of kitchen, dining room, breakfast room and pantry are on the small-appliance circuits',
     stage: 'circuits',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Toasters and coffee makers move to the dining table. Its receptacles must be able to carry them.',
     editions: {
       ...everyEdition({

@@ -13,6 +13,7 @@ export const stairDimmer = defineRule({
     summary: 'Stair light on a dimmer can be dimmed and raised from every place',
     stage: 'switching',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Dimmed to nothing at the top, the stair stays dark however often the plain switch at its foot is moved.',
     editions: { '2017': entry, '2020': entry, '2023': entry },
     messages: {

@@ -27,6 +27,7 @@ export const stairSwitches = defineRule({
     summary: 'A stair of six risers and more can be lit from every floor it joins',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A person who starts down a dark stair to reach the switch at its foot may arrive sooner than planned.',
     editions: everyEdition({ section: '210.70(A)(2)', limits: { minRisers: 6 }, basis: fromMemory('high') }),
     messages: {

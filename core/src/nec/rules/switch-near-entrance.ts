@@ -43,6 +43,7 @@ export const switchNearEntrance = defineRule({
     summary: 'The wall control of a room stands near a way in',
     stage: 'boxes',
     severity: 'caution',
+    ofItsDay: true,
     why: 'Since 2020 the control is to be near an entrance. The code gives no number of feet; more than about two steps from every door is taken as far.',
     editions: {
       '2020': { section: '210.70(A)(1)', limits: { nearIn: 72 }, basis: fromMemory('medium') },

@@ -70,6 +70,7 @@ export const tamperResistant = defineRule({
     summary: 'Receptacles are tamper-resistant',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Children push keys and pins into receptacles. Exempt are those above 5 1/2 ft and a single receptacle behind an appliance that is not easily moved.',
     editions: { '2014': entry(0, 0), '2017': entry(1, 0), '2020': entry(1, 1), '2023': entry(1, 1) },
     messages: {

@@ -10,6 +10,7 @@ export const wallReceptacleSpacing = defineRule({
     summary: 'No point along a wall space farther than 6 ft from a receptacle',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'A six-foot cord must reach from anywhere along the wall, so that nobody runs a cord across a door or under a rug. Corners count, windows do not break the wall.',
     editions: everyEdition({
       section: '210.52(A)(1)',

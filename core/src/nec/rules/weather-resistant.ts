@@ -8,6 +8,7 @@ export const weatherResistant = defineRule({
     summary: 'Receptacles in damp and wet places are weather-resistant, under a cover for the weather',
     stage: 'boxes',
     severity: 'violation',
+    ofItsDay: true,
     why: 'Ordinary contacts corrode outdoors and loosen. Under a roof a cover that is tight when closed will do; in the rain it must be tight with the plug in.',
     editions: everyEdition({ section: '406.9(A), (B)', limits: {}, basis: fromMemory('high') }),
     messages: {

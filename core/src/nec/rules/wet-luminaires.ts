@@ -1,3 +1,4 @@
+import { isExhaustFan } from '../../place/fans';
 import { isMoist, isOpenToSky } from '../../place/outdoors';
 import { setDevicesRemedy } from '../remedies';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -28,6 +29,7 @@ export const wetLuminaires = defineRule({
     view.boxes.flatMap((box) =>
       Object.values(box.devices).flatMap((device) => {
         if (device.kind !== 'luminaire' && device.kind !== 'fan') return [];
+        if (isExhaustFan(device, view.room.kind)) return [];
         const where = { room: view.room.id, box: box.id };
         const needed = isOpenToSky(view.room) ? 'wet' : 'damp';
         const data = { what: device.kind, tag: box.tag, room: view.room.name };

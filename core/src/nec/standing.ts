@@ -1,0 +1,33 @@
+import { memo } from '../cache/memo';
+import type { Box, House } from '../house/schema';
+import { given } from '../units/result';
+import { staysAsItIs } from './protection/decision';
+import type { Facts, Where } from './rule';
+
+/** How much of a place was there before the job and stays as it is. */
+type Standing = 'all' | 'part' | 'none';
+
+/** Whether anything of a house was there before the job. */
+export const hasExisting = memo(
+  ({ boxes }: House): boolean => Object.values(boxes).some((box) => box.state === 'existing'),
+  ({ boxes }) => [boxes],
+);
+
+/** Whether a box was there before and nothing in it is replaced. */
+const stands = ({ state, devices }: Box): boolean =>
+  state === 'existing' && Object.values(devices).every((one) => !(one.kind === 'receptacle' && one.replaced));
+
+const shareOf = (all: readonly boolean[]): Standing =>
+  all.length === 0 || !all.includes(true) ? 'none' : all.includes(false) ? 'part' : 'all';
+
+/** How much of what a verdict is about stands from before: of a circuit its outlets, else its box, else the boxes of its room. */
+export function standingAt({ house, outlets, views }: Facts, { circuit, box, room }: Where): Standing {
+  if (circuit !== undefined) {
+    // One new outlet makes it a circuit of today.
+    const share = shareOf((outlets.byCircuit.get(circuit) ?? []).map(staysAsItIs));
+    return share === 'part' ? 'none' : share;
+  }
+  if (box !== undefined) return shareOf([stands(given(house.boxes[box]))]);
+  const view = room === undefined ? undefined : views.find((one) => one.room.id === room);
+  return view ? shareOf(view.boxes.map(stands)) : 'none';
+}
