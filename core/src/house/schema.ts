@@ -290,6 +290,8 @@ export const panelSchema = z.strictObject({
   busA: z.number().int().min(30).max(600).optional(),
   /** Whether the neutral is bonded to the enclosure in it: the screw or strap is in. Where nothing is said it is as it has to be. */
   neutral: z.enum(['bonded', 'apart']).optional(),
+  /** It was there before the job and stays, with the service or feeder that it is fed by. */
+  existing: z.literal(true).optional(),
 });
 export type Panel = z.infer<typeof panelSchema>;
 

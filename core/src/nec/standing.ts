@@ -9,8 +9,10 @@ type Standing = 'all' | 'part' | 'none';
 
 /** Whether anything of a house was there before the job. */
 export const hasExisting = memo(
-  ({ boxes }: House): boolean => Object.values(boxes).some((box) => box.state === 'existing'),
-  ({ boxes }) => [boxes],
+  ({ boxes, panels }: House): boolean =>
+    Object.values(boxes).some((box) => box.state === 'existing') ||
+    Object.values(panels).some((panel) => panel.existing),
+  ({ boxes, panels }) => [boxes, panels],
 );
 
 /** Whether a box was there before and nothing in it is replaced. */
@@ -20,13 +22,14 @@ const stands = ({ state, devices }: Box): boolean =>
 const shareOf = (all: readonly boolean[]): Standing =>
   all.length === 0 || !all.includes(true) ? 'none' : all.includes(false) ? 'part' : 'all';
 
-/** How much of what a verdict is about stands from before: of a circuit its outlets, else its box, else the boxes of its room. */
-export function standingAt({ house, outlets, views }: Facts, { circuit, box, room }: Where): Standing {
+/** How much of what a verdict is about stands from before: of a circuit its outlets, else its panel or box, else the boxes of its room. */
+export function standingAt({ house, outlets, views }: Facts, { circuit, box, panel, room }: Where): Standing {
   if (circuit !== undefined) {
     // One new outlet makes it a circuit of today.
     const share = shareOf((outlets.byCircuit.get(circuit) ?? []).map(staysAsItIs));
     return share === 'part' ? 'none' : share;
   }
+  if (panel !== undefined) return house.panels[panel]?.existing ? 'all' : 'none';
   if (box !== undefined) return shareOf([stands(given(house.boxes[box]))]);
   const view = room === undefined ? undefined : views.find((one) => one.room.id === room);
   return view ? shareOf(view.boxes.map(stands)) : 'none';

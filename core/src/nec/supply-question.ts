@@ -26,7 +26,7 @@ export const supplyQuestion = (
   const answer = (value: Supply[Seen], label: string) => setSupplyRemedy({ [field]: value }, label);
   return defineRule({
     id,
-    meta: { summary, why, editions, messages, stage: 'service', severity: 'violation' },
+    meta: { summary, why, editions, messages, stage: 'service', severity: 'violation', ofItsDay: true },
     scope: 'house',
     reads: 'none',
     appliesTo: ({ house, views }) =>

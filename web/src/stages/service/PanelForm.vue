@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { changeEntity, feederTo, feedPanel, SERVICE_RATINGS_A, servicePanel, type Panel } from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LineField from '../../fields/LineField.vue';
+import TickField from '../../fields/TickField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
@@ -58,6 +59,11 @@ const ratings = [30, 40, 50, ...SERVICE_RATINGS_A.filter((one) => one > 50)];
       :model-value="panel.neutral ?? ''"
       :answers="NEUTRALS"
       @update:model-value="set({ neutral: $event === '' ? undefined : $event })"
+    />
+    <TickField
+      label="it was there before and stays"
+      :model-value="panel.existing ?? false"
+      @update:model-value="set({ existing: $event || undefined })"
     />
     <v-btn
       v-if="isAlone && store.canEdit"
