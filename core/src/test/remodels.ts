@@ -18,6 +18,7 @@ function remodel(lived: House, kind: JobKind, isStripped: (box: Box) => boolean)
   ).house;
   return must(
     edit(stripped, 'remodel', (draft) => {
+      for (const panel of Object.values(draft.panels)) panel.existing = true;
       const fed = new Set<string | null>();
       for (const box of Object.values(draft.boxes)) {
         box.state = 'existing';

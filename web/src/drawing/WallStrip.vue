@@ -18,6 +18,7 @@ import {
 } from '@winculum/core';
 import StripGround from './StripGround.vue';
 import StripTape from './StripTape.vue';
+import { gapLabels } from './gap-labels';
 import { cutAt, layOutStrip } from './strip-layout';
 import { snapToStud } from './tools/drag-edit';
 
@@ -108,6 +109,19 @@ function letGo(): void {
   drag.value = null;
   if (attempt) emit('commit', attempt);
 }
+const labels = computed(() =>
+  gapLabels(
+    strip.value.ribbon
+      .filter((one) => !one.reached)
+      .map(({ fromIn, toIn }) => ({
+        fromX: x(fromIn),
+        toX: x(toIn),
+        long: `${show(toIn - fromIn)} out of reach`,
+        short: show(toIn - fromIn),
+      })),
+    drawnWidth.value,
+  ),
+);
 const isReceptacle = (box: Box) => receptaclesOf(box).length > 0;
 const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
 </script>
@@ -152,15 +166,17 @@ const wallAtCursor = computed(() => fromLoop(strip.value.loop, props.cursorIn));
             height="12"
             :class="stretch.reached ? 'reached' : 'gap'"
           />
-          <text
-            v-if="!stretch.reached"
-            :x="Math.max(56, Math.min(drawnWidth - 56, x((stretch.fromIn + stretch.toIn) / 2)))"
-            :y="WALL_TOP + 14"
-            class="gap-text"
-          >
-            {{ show(stretch.toIn - stretch.fromIn) }} out of reach
-          </text>
         </g>
+        <text
+          v-for="(label, i) in labels"
+          :key="`gap${i}`"
+          :x="label.x"
+          :y="WALL_TOP + 14 + 14 * label.row"
+          class="gap-text"
+          pointer-events="none"
+        >
+          {{ label.text }}
+        </text>
         <StripTape :length-in="strip.lengthIn" :x="x" :top="TAPE" :width="drawnWidth - 4" :every="feetApart" />
         <g v-for="ghost in ghosts" :key="`g${ghost.atLoopIn}`" pointer-events="none">
           <rect

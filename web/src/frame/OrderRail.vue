@@ -33,7 +33,8 @@ const open = computed(() => {
   counts['trim-test'] = { violations: wrong, others: 0 };
   counts['walk'] = {
     violations: 0,
-    others: boxes.filter((box) => box.progress === undefined || box.progress === 'marked').length,
+    others: boxes.filter((box) => box.state !== 'existing' && (box.progress === undefined || box.progress === 'marked'))
+      .length,
   };
   return counts;
 });

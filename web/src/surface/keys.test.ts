@@ -35,6 +35,7 @@ describe('keys of a house', () => {
     [{ key: 'Z', ctrlKey: true, shiftKey: true }, 'redo'],
     [{ key: 'y', ctrlKey: true }, 'redo'],
     [{ key: 'p', ctrlKey: true }, 'print'],
+    [{ key: 'a', ctrlKey: true }, 'all'],
     [{ key: 'z' }, 'zoom'],
     [{ key: '3' }, 'preset'],
     [{ key: '3', altKey: true }, 'stage'],
@@ -60,6 +61,7 @@ describe('keys of a house', () => {
   it('beside the plan only what is the same everywhere is heard', () => {
     open();
     for (const key of ['r', '1', '+', 'Delete', 'ArrowLeft', 'Enter']) expect(press({ key }, '#side')).toEqual([]);
+    expect(press({ key: 'a', ctrlKey: true }, '#side')).toEqual([]);
     expect(press({ key: 'Escape' }, '#side')).toEqual(['cancel']);
     expect(press({ key: 'z', ctrlKey: true }, '#side')).toEqual(['undo']);
   });

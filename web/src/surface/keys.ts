@@ -48,6 +48,13 @@ export const KEYS = [
     is: (event) => withControl(event) && !event.shiftKey && event.key.toLowerCase() === 'p',
     whileTyping: true,
   },
+  {
+    id: 'all',
+    label: 'Ctrl A',
+    what: 'select all boxes of the room; again of the level, again of the house',
+    is: (event) => withControl(event) && !event.shiftKey && event.key.toLowerCase() === 'a',
+    onSurface: true,
+  },
   { id: 'help', label: '?', what: 'this help', is: (event) => bare(event) && event.key === '?', oneCharacter: true },
   {
     id: 'cancel',

@@ -112,7 +112,20 @@ export function useStripKeys(room: ComputedRef<Room | undefined>, accept: () => 
     event.preventDefault();
   }
 
+  /** All boxes of the room; where they are selected already, of its level, and then of the house. */
+  function selectAll(): void {
+    const boxes = Object.values(store.current.boxes);
+    const here = boxes.filter((one) => one.room === room.value?.id);
+    const onLevel = boxes.filter((one) => store.current.rooms[one.room]?.level === view.level);
+    const next = [here, onLevel].find((some) => some.some((one) => !view.isSelected('box', one.id))) ?? boxes;
+    view.select(next.map((one) => ({ kind: 'box' as const, id: one.id })));
+  }
+
   useKeys({
+    all: (event) => {
+      event.preventDefault();
+      selectAll();
+    },
     walk: (event) => {
       if (!room.value) return;
       event.preventDefault();
