@@ -7,7 +7,7 @@ interface Gap {
 }
 
 /** A label in its place: the middle of its text, and which of two rows it is in. */
-export interface GapLabel {
+interface GapLabel {
   readonly x: number;
   readonly row: 0 | 1;
   readonly text: string;

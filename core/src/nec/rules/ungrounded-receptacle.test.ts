@@ -17,12 +17,12 @@ const old = (device: Readonly<Record<string, unknown>> = {}, change: (house: Hou
       change(house);
     },
   });
-const plugged = (kind: 'refrigerator' | 'kettle') =>
+const plugged = (kind: 'refrigerator' | 'kettle' | 'dryer', state = 'existing') =>
   aHouse()
     .room('r', 'garage', [0, 0, 200, 200], { bays: 1 })
-    .circuit('A', 20, { breaker: 'gfci' })
+    .circuit('A', 30, { breaker: 'gfci', poles: kind === 'dryer' ? 2 : 1 })
     .load(kind, 'r', 'c0', 40, 'A')
-    .with(({ boxes }) => void Object.assign(Object.values(boxes)[0]!, { state: 'existing', noGround: true }));
+    .with(({ boxes }) => void Object.assign(Object.values(boxes)[0]!, { state, noGround: true }));
 
 testRule(ungroundedReceptacle, {
   passes: [
@@ -63,6 +63,7 @@ testRule(ungroundedReceptacle, {
       plugged('refrigerator'),
       'Refrigerator needs a ground, and none comes to R1-1: GFCI does not stand in for it. Bring a ground, or feed it from elsewhere.',
     ],
+    ['the dryer moved, its circuit extended', plugged('dryer', 'moved')],
     [
       'a new box fed from there',
       old({}, ({ boxes }) => void Object.assign(boxes['B']!, { state: undefined, noGround: undefined })),
@@ -70,6 +71,11 @@ testRule(ungroundedReceptacle, {
     ],
   ],
   cannotTell: [
+    [
+      'a dryer on its old circuit of three wires',
+      plugged('dryer'),
+      'Clothes dryer stands at R1-1, whose old circuit has no ground. Its frame may stay joined to the neutral where that is insulated, or is the bare one of a service-entrance cable from the service panel, and No. 10 copper or larger. Look; otherwise bring a ground.',
+    ],
     [
       'a new box by the feed order that is supposed',
       old({}, (house) => {

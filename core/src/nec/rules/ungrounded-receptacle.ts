@@ -33,6 +33,9 @@ const NEEDS_GROUND: ReadonlySet<LoadKind> = new Set<LoadKind>([
   'small-compressor',
 ]);
 
+/** What an existing circuit of three wires may go on feeding, its frame grounded by the neutral: 250.140 Exception, all editions. *From memory*, high. */
+const BY_NEUTRAL: ReadonlySet<LoadKind> = new Set<LoadKind>(['range', 'dryer']);
+
 const needsGround = ({ load }: Outlet): boolean => load !== undefined && load.cord && NEEDS_GROUND.has(load.kind);
 
 export const ungroundedReceptacle = defineRule({
@@ -51,6 +54,8 @@ export const ungroundedReceptacle = defineRule({
       stays: ({ tag }: Tag) => `${tag} has no ground and stays as it is: a receptacle of two slots, or one with GFCI.`,
       equipment: ({ tag, load }: Tag & { load: string }) =>
         `${load} needs a ground, and none comes to ${tag}: GFCI does not stand in for it. Bring a ground, or feed it from elsewhere.`,
+      byNeutral: ({ tag, load }: Tag & { load: string }) =>
+        `${load} stands at ${tag}, whose old circuit has no ground. Its frame may stay joined to the neutral where that is insulated, or is the bare one of a service-entrance cable from the service panel, and No. 10 copper or larger. Look; otherwise bring a ground.`,
       carried: ({ tag, to }: Tag & { to: string }) =>
         `The cable from ${tag} to ${to} starts where no ground comes, and what is new needs one. Bring a ground to ${tag} as 250.130(C) lets you, or feed ${to} from elsewhere.`,
       supposed: ({ tag, to }: Tag & { to: string }) =>
@@ -66,6 +71,8 @@ export const ungroundedReceptacle = defineRule({
       const { box, room, device, load } = outlet;
       const where = { room: room.id, box: box.id };
       const { tag } = box;
+      if (load && BY_NEUTRAL.has(load.kind) && load.volts === 240 && box.state === 'existing')
+        return report.cannotTell('byNeutral', { tag, load: load.name }, where, { section: '250.140 Exception' });
       if (load && needsGround(outlet))
         return report.fail('equipment', { tag, load: load.name }, where, { section: '250.114' });
       if (staysAsItIs(outlet)) return report.pass('stays', { tag }, where);
