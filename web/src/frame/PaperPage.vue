@@ -36,6 +36,7 @@ defineProps<{
 }
 .tools :slotted(.pick) {
   width: auto;
+  min-width: 160px;
   max-width: 240px;
 }
 .tools :slotted(.progress b) {
