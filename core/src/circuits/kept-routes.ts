@@ -4,6 +4,7 @@ import { panelOf } from './panel-tree';
 import type { House, Route, RouteLeg } from '../house/schema';
 import { viewRoom } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
+import { isClosedAt } from '../plan/closed-walls';
 import { baysOf, type Crossing, type RoomBays } from '../plan/bays';
 import { given, itemAt, mustGet } from '../units/result';
 
@@ -74,11 +75,20 @@ const findCrossings = memo(({ fromIn, toIn, heightIn }: StudsLeg, { bays, crossi
   return fromIn <= toIn ? list : list.reverse();
 });
 
+/** Whether an opening, a wall without studs, or one that stays closed is in the way of a leg. */
+function isBarred(house: House, leg: StudsLeg): boolean {
+  const crossings = crossingsAlong(house, leg);
+  return (
+    crossings === undefined ||
+    crossings.some(({ members }) => members.some(({ atIn }) => isClosedAt(house, leg.room, atIn)))
+  );
+}
+
 /** Why a kept route does not hold any more; undefined while it does. */
 const whyNotSound = memo(
   (house: House, route: Route): 'moved' | 'barred' | undefined => {
     if (!endsStand(house, route)) return 'moved';
-    return route.legs.some((leg) => leg.kind === 'studs' && !crossingsAlong(house, leg)) ? 'barred' : undefined;
+    return route.legs.some((leg) => leg.kind === 'studs' && isBarred(house, leg)) ? 'barred' : undefined;
   },
   ({ rooms, openings, features, levels, panels, boxes }, route) => [
     route,

@@ -5,6 +5,7 @@ import { keptRoutes, keyOf } from '../circuits/kept-routes';
 import { indexOutlets, outletsOn } from '../circuits/outlets';
 import type { Box, Circuit, House, Room } from '../house/schema';
 import { boxFill, nameOfBox } from '../makeup/box-fill';
+import { isInTheWalls } from '../makeup/cables';
 import { wireHouse, type BoxMakeUp } from '../makeup/make-up';
 import { checkHouse, type Finding } from '../nec/check-house';
 import { protectionOf } from '../nec/protection/circuit-protection';
@@ -194,7 +195,7 @@ function cablesOf(house: House): Pick<InspectionPacket, 'cables' | 'staples'> {
   const { sound } = keptRoutes(house);
   const rows = new Map<string, { -readonly [K in keyof CableRow]: CableRow[K] }>();
   for (const { unit, runs } of wireHouse(house).units)
-    for (const run of runs)
+    for (const run of runs.filter((one) => !isInTheWalls(one)))
       for (const { kind } of run.cables) {
         const cable = `${run.awg}${kind}${run.metal === 'aluminum' ? ' aluminum' : ''}`;
         const circuit = unit.circuits.map((one) => one.name).join(' + ');
@@ -206,6 +207,6 @@ function cablesOf(house: House): Pick<InspectionPacket, 'cables' | 'staples'> {
       }
   return {
     cables: [...rows.values()],
-    staples: [...sound.values()].reduce((sum, route) => sum + staplesOf(route), 0),
+    staples: [...sound.values()].reduce((sum, route) => sum + staplesOf(house, route), 0),
   };
 }

@@ -37,6 +37,10 @@ export interface CableRunOf {
   readonly problems: readonly Problem[];
 }
 
+/** Whether a run was in the walls before the job: both of its ends were there. Where it lies nobody has seen, and none of it is bought. */
+export const isInTheWalls = ({ from, to }: Pick<CableRunOf, 'from' | 'to'>): boolean =>
+  to.state === 'existing' && (from === undefined || from.state === 'existing');
+
 const COLORS = {
   '/2': ['black', 'white'],
   '/3': ['black', 'red', 'white'],

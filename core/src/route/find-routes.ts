@@ -1,6 +1,6 @@
 import type { House, Panel } from '../house/schema';
 import type { Route } from '../house/schema-route';
-import type { CableRunOf } from '../makeup/cables';
+import { isInTheWalls, type CableRunOf } from '../makeup/cables';
 import { wireHouse } from '../makeup/make-up';
 import { endOfBox, endOfPanel, type RouteEnd } from './ends';
 import { framingGraph, LINE_IN, type FramingGraph } from './framing-graph';
@@ -144,7 +144,7 @@ function tasksOf(house: House, own: House, graph: FramingGraph, only?: ReadonlyS
   const tasks: Task[] = [];
   for (const { unit, runs } of wireHouse(house).units)
     for (const run of runs) {
-      if (only && !only.has(keyOf(run))) continue;
+      if (isInTheWalls(run) || (only && !only.has(keyOf(run)))) continue;
       const { panel } = unit;
       if (!run.from && !panel) continue;
       let from: RouteEnd;
@@ -226,7 +226,10 @@ function whyNot(house: House, { run, from, to }: Task): string {
   ] as const)
     if (end.entries.length === 0)
       return `No framing is known around ${tag} in ${house.rooms[end.room]!.name}. Say what lies above and below its level, or whether its walls are framed.`;
-  return `No way through the framing leads from ${name} to ${run.to.tag}. Say what lies above and below their levels.`;
+  const rest = Object.values(house.rooms).some((one) => one.closed)
+    ? 'Walls that stay closed are not bored: open one, or say what lies above and below their levels.'
+    : 'Say what lies above and below their levels.';
+  return `No way through the framing leads from ${name} to ${run.to.tag}. ${rest}`;
 }
 
 function routeOf(house: House, own: House, graph: FramingGraph, { run, from, to }: Task, found: Found): Route {

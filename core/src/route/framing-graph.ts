@@ -4,6 +4,7 @@ import type { House } from '../house/schema';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
 import { OUTDOOR_KINDS } from '../place/outdoors';
+import { isClosedAt } from '../plan/closed-walls';
 import { bayAt, baysOf, BELOW_SILL_IN, type Bay, type Crossing } from '../plan/bays';
 import { ownerOf, type WallPlace } from './owner';
 import { joistsBetween, spacesOf, type Space, type SpaceNode } from './spaces';
@@ -123,6 +124,8 @@ class Builder {
     for (const [from, to] of space.links) {
       const [p, q] = [space.nodes[from]!, space.nodes[to]!];
       const joists = joistsBetween(space.joists, p, q);
+      // Over a ceiling that stays closed a cable is fished between two joists, never through one.
+      if (p.kind === 'closed' && joists !== 0 && [p, q].some((one) => this.#isUnderClosed(one))) continue;
       // In an attic without a floor and in a crawl space joists are bored or run along; where their way is not known, holes cannot be counted.
       this.edges.push({
         kind: 'space',
@@ -133,6 +136,10 @@ class Builder {
         ...(joists === undefined ? { isUnknown: true } : {}),
       });
     }
+  }
+
+  #isUnderClosed({ below }: SpaceNode): boolean {
+    return below !== undefined && this.house.rooms[below]?.closed === true;
   }
 
   /** Nodes of a room's bays: those that another room's drawing stands for get none of their own. */
@@ -186,6 +193,7 @@ class Builder {
   #addCrossing(view: RoomView, crossing: Crossing, bays: readonly Bay[]): void {
     const heightIn = holeHeight(crossing, this.lineIn);
     if (heightIn === undefined) return;
+    if (crossing.members.some(({ atIn }) => isClosedAt(this.house, view.room.id, atIn))) return;
     const numbers = this.#numbers.get(view.room.id)!;
     const isForeign = numbers[crossing.from] === undefined && numbers[crossing.to] === undefined;
     if (isForeign && !crossing.isCorner) return;

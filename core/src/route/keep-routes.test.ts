@@ -1,3 +1,4 @@
+import { aHouse } from '../test/house-builder';
 import { describe, expect, it } from 'vitest';
 import { keptRoutes } from '../circuits/kept-routes';
 import { runOf } from '../makeup/wired-run';
@@ -145,7 +146,8 @@ describe('the sheets', () => {
       { x: spaceIn, y: 0 },
     ];
     const space = { kind: 'space' as const, over: 'L1', under: null, points, z: 100 };
-    expect(staplesOf({ legs: [...rises.map(rise), ...(spaceIn ? [space] : [])] })).toBe(staples);
+    const house = aHouse().room('x', 'den', [0, 0, 100, 100]).build();
+    expect(staplesOf(house, { legs: [...rises.map(rise), ...(spaceIn ? [space] : [])] })).toBe(staples);
   });
 });
 

@@ -1,6 +1,6 @@
 import { keyOf, keyOfRoute } from '../circuits/kept-routes';
 import type { Circuit, House, Route } from '../house/schema';
-import type { CableRunOf } from '../makeup/cables';
+import { isInTheWalls, type CableRunOf } from '../makeup/cables';
 import { wireHouse } from '../makeup/make-up';
 
 /** A cable where it lies: the run of the feed order with the route that is kept or proposed for it. */
@@ -18,7 +18,8 @@ export interface LaidCable {
 /** The runs of a house by their ends. */
 export function runsByKey(house: House): ReadonlyMap<string, CableRunOf> {
   const runs = new Map<string, CableRunOf>();
-  for (const { runs: all } of wireHouse(house).units) for (const run of all) runs.set(keyOf(run), run);
+  for (const { runs: all } of wireHouse(house).units)
+    for (const run of all) if (!isInTheWalls(run)) runs.set(keyOf(run), run);
   return runs;
 }
 

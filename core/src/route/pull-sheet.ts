@@ -4,6 +4,7 @@ import { routingSchema, type Circuit, type House, type Routing } from '../house/
 import { laidCables, type LaidCable } from './laid';
 import type { Route } from '../house/schema';
 import { spaceKindsOf } from './plates';
+import { isFished } from './small-parts';
 
 const USUAL: Routing = routingSchema.parse({});
 /** How the firm leads cables. */
@@ -45,6 +46,7 @@ export function viaOf(house: House, { legs }: Pick<Route, 'legs'>): string {
   };
   for (const leg of legs) {
     if (leg.kind === 'studs') add(`studs at ${Math.round(leg.heightIn)}"`);
+    if (isFished(house, leg)) add('fished');
     if (leg.kind === 'end') add(END_WORDS[leg.note]);
     if (leg.kind === 'space') {
       const kinds = [...spaceKindsOf(house, { legs: [leg] })].sort((a, b) => b[1] - a[1]);

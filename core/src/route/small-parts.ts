@@ -1,5 +1,6 @@
 import { backingFor, needsSidingBlock } from '../place/box-catalogue';
-import type { Box, House, Route } from '../house/schema';
+import type { Box, House, Route, RouteLeg } from '../house/schema';
+import { isClosedAt } from '../plan/closed-walls';
 import { holesOf } from './holes';
 import { laidCables } from './laid';
 import { plateHolesOf, platesOf } from './plates';
@@ -23,11 +24,18 @@ const NEAR_BOX_IN = 12;
 const staplesFor = (lengthIn: number): number =>
   lengthIn <= 2 * NEAR_BOX_IN ? 1 : Math.ceil((lengthIn - 2 * NEAR_BOX_IN) / SUPPORT_IN) + 1;
 
-/** Staples along one route. Holes hold a run that is not vertical; up and down in a bay and across a space nothing does. */
-export function staplesOf({ legs }: Pick<Route, 'legs'>): number {
+/** Whether a leg is fished: up or down in a wall that stays closed. */
+export const isFished = (house: House, leg: RouteLeg): boolean =>
+  leg.kind === 'rise' && isClosedAt(house, leg.room, leg.atIn);
+
+/**
+ * Staples along one route. Holes hold a run that is not vertical; up and down in a bay and across a space nothing does. What is fished
+ * in a finished wall needs none: 334.30(B)(1).
+ */
+export function staplesOf(house: House, { legs }: Pick<Route, 'legs'>): number {
   let count = 0;
   for (const leg of legs) {
-    if (leg.kind === 'rise') count += staplesFor(Math.abs(leg.toIn - leg.fromIn));
+    if (leg.kind === 'rise' && !isFished(house, leg)) count += staplesFor(Math.abs(leg.toIn - leg.fromIn));
     if (leg.kind === 'space')
       count += staplesFor(
         leg.points
@@ -35,8 +43,8 @@ export function staplesOf({ legs }: Pick<Route, 'legs'>): number {
           .reduce((sum, to, i) => sum + Math.abs(to.x - leg.points[i]!.x) + Math.abs(to.y - leg.points[i]!.y), 0),
       );
   }
-  // One near each of its boxes in any case, a drilled run too.
-  return Math.max(2, count);
+  // One near each of its boxes in any case, a drilled run too; none where the wall is not opened.
+  return legs.some((leg) => isFished(house, leg)) ? count : Math.max(2, count);
 }
 
 /** What routes take beside cable: to load in the van. */
@@ -48,7 +56,7 @@ export function smallParts(house: House, routes: Iterable<Route>): readonly Smal
   const parts: SmallPart[] = [
     {
       what: 'staples',
-      count: sum(laid.map((one) => staplesOf(one.route) * Math.max(1, one.kinds.length))),
+      count: sum(laid.map((one) => staplesOf(house, one.route) * Math.max(1, one.kinds.length))),
       why: 'within 12 in of each box and every 4½ ft (334.30); bored holes hold as well',
     },
     {

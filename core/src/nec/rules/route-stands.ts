@@ -14,7 +14,7 @@ export const routeStands = defineRule({
       moved: ({ from, to }: Ends) =>
         `The route from ${from} to ${to} ends where a box no longer is. Find it again under Routes.`,
       barred: ({ from, to }: Ends) =>
-        `An opening or a wall without studs bars the route from ${from} to ${to} now. Find it again under Routes.`,
+        `An opening, a wall without studs or one that stays closed bars the route from ${from} to ${to} now. Find it again under Routes.`,
       holds: ({ count }: { count: number }) => `${count} routes hold.`,
     },
   },

@@ -133,6 +133,11 @@ function remove(): void {
     />
     <template v-else>
       <TickField
+        label="its walls and ceiling stay closed"
+        :model-value="room.closed ?? false"
+        @update:model-value="change({ closed: $event || undefined })"
+      />
+      <TickField
         label="damp or wet indoors"
         :model-value="room.damp ?? false"
         @update:model-value="change({ damp: $event || undefined })"

@@ -8,6 +8,7 @@ import {
   keepRoutes,
   keptCables,
   keptRoutes,
+  isInTheWalls,
   keyOf,
   keyOfRoute,
   laidCables,
@@ -60,7 +61,9 @@ const { plans, work, find } = useRouting();
 const shownWay = ref<RouteWay>('quickest');
 const plan = computed(() => plans.value.find((one) => one.plan.way === shownWay.value) ?? plans.value[0]);
 
-const runs = computed(() => wireHouse(store.current).units.flatMap((one) => one.runs));
+const runs = computed(() =>
+  wireHouse(store.current).units.flatMap((one) => one.runs.filter((run) => !isInTheWalls(run))),
+);
 const kept = computed(() => keptRoutes(store.current));
 /** The house as the proposal has it: with its feed orders, where those change too. */
 const proposed = computed(() => {

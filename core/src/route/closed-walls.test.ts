@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest';
+import { crossingsAlong, keptRoutes } from '../circuits/kept-routes';
+import type { House } from '../house/schema';
+import { isInTheWalls } from '../makeup/cables';
+import { wireHouse } from '../makeup/make-up';
+import { isClosedAt } from '../plan/closed-walls';
+import { byTheTool } from '../test/by-the-tool';
+import { walled } from '../test/route-cases';
+import { planOf, routed, routeTo } from '../test/routed';
+import { SAMPLES } from '../test/samples';
+import { keptCables } from './kept-laid';
+import { pullSheet, viaOf } from './pull-sheet';
+import { staplesOf } from './small-parts';
+
+const closed =
+  (...rooms: readonly string[]) =>
+  ({ rooms: all }: House): void => {
+    for (const id of rooms) all[id]!.closed = true;
+  };
+const TWO = [
+  ['c0', 30],
+  ['c0', 126],
+] as const;
+const attic = { below: 'slab', above: 'attic' } as const;
+
+describe('walls that stay closed', () => {
+  it('are passed over the attic: up through the plate, down again, and no stud is bored', () => {
+    const house = routed(walled(TWO, attic).with(closed('bed')).build());
+    const route = routeTo(house, 'R1-2');
+    expect(route.legs.map((one) => one.kind)).toEqual(['rise', 'space', 'rise']);
+    expect(viaOf(house, route)).toBe('fished, attic, fished');
+    const open = routed(walled(TWO, attic).build());
+    expect(routeTo(open, 'R1-2').legs.map((one) => one.kind)).toContain('studs');
+  });
+
+  it('take no staples where a cable is fished: 334.30(B)(1)', () => {
+    const house = routed(walled(TWO, attic).with(closed('bed')).build());
+    const route = routeTo(house, 'R1-2');
+    const open = structuredClone(house);
+    delete open.rooms['bed']!.closed;
+    // Eight feet of attic take one near each end and one between; each rise of 7 ft one at each end and one between.
+    expect(staplesOf(house, route)).toBe(3);
+    expect(staplesOf(open, route)).toBe(3 + 2 * 3);
+  });
+
+  it('are told of where nothing leads over or under them', () => {
+    const { routes, unrouted } = planOf(walled(TWO).with(closed('bed')).build());
+    expect([...new Set(unrouted.map((one) => one.message))].join(' ')).toContain(
+      'Walls that stay closed are not bored',
+    );
+    expect(routes.length + unrouted.length).toBe(2);
+  });
+
+  it('are bored where the room behind them is opened up', () => {
+    let house = walled(TWO).room('hall', 'hallway', [0, -44.5, 144, 40]).with(closed('bed')).build();
+    expect(isClosedAt(house, 'bed', 60)).toBe(false);
+    expect(isClosedAt(house, 'bed', 144 + 60)).toBe(true);
+    house = structuredClone(house);
+    closed('hall')(house);
+    expect(isClosedAt(house, 'bed', 60)).toBe(true);
+  });
+
+  it('bar a route that was led before', () => {
+    const house = structuredClone(routed(walled(TWO).build()));
+    expect(keptRoutes(house).broken.size).toBe(0);
+    closed('bed')(house);
+    expect([...keptRoutes({ ...house, rooms: { ...house.rooms } }).broken.values()]).toContain('barred');
+  });
+});
+
+describe('a kitchen stripped to the studs in a house that stays closed', () => {
+  const house = routed(byTheTool(SAMPLES.find((one) => one.file === 'kitchen-remodel')!.house, 'm'));
+
+  it('leads no cable that was in the walls before, and sells none', () => {
+    const runs = wireHouse(house).units.flatMap((one) => one.runs);
+    expect(runs.filter(isInTheWalls).length).toBeGreaterThan(20);
+    for (const { from, to } of Object.values(house.routes))
+      expect([house.boxes[to]!.state, from === null ? 'existing' : house.boxes[from]!.state]).not.toEqual([
+        'existing',
+        'existing',
+      ]);
+    const pulled = pullSheet(house, Object.values(house.routes)).flatMap((one) => one.lines);
+    expect(pulled.length).toBe(keptCables(house).reduce((sum, one) => sum + one.kinds.length, 0));
+    expect(pulled.length).toBeLessThan(runs.length - 20);
+  });
+
+  it('bores nothing in a wall that stays closed', () => {
+    for (const { legs } of Object.values(house.routes))
+      for (const leg of legs)
+        if (leg.kind === 'studs')
+          for (const { members } of crossingsAlong(house, leg) ?? [])
+            for (const { atIn } of members) expect(isClosedAt(house, leg.room, atIn)).toBe(false);
+  });
+});
