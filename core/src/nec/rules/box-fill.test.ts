@@ -114,6 +114,21 @@ describe('the sum of a box, worked by hand', () => {
     expect(fillBox(house, wireHouse(house).boxes.get('X')!).usedIn3).toBe(usedIn3);
   });
 
+  test('each allowance is called by what it stands for', () => {
+    const house = crowded(2, 3, { gangs: 3, clamps: 'inside', stud: true, hickey: true })
+      .with((one) => Object.assign(one.boxes['X']!.devices['X-2']!, { circuit: null }))
+      .build();
+    expect(fillLines(fillBox(house, wireHouse(house).boxes.get('X')!)).map((one) => [one.count, one.what])).toEqual([
+      [4, 'conductors of 14'],
+      [4, '2 devices on 14'],
+      [1, 'fixture stud'],
+      [1, 'hickey'],
+      [2, 'device not wired yet'],
+      [1, 'grounds, 2 of them'],
+      [1, 'clamps inside'],
+    ]);
+  });
+
   test('two gangs in which somebody saw no clamps', () => {
     const house = crowded(1, 2, { clamps: 'none' }).build();
     expect(fillLines(fillBox(house, wireHouse(house).boxes.get('X')!)).map((one) => one.what)).not.toContain(
