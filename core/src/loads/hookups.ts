@@ -6,7 +6,7 @@ import { areApart, nearestOnStud } from '../place/nearest-on-stud';
 import { inTheWayOf } from '../plan/blocked-by-framing';
 import { boxPoint, featureMiddle } from '../plan/points';
 import { viewRoom, wallOf } from '../plan/room-view';
-import { isFramedAt, studFaces } from '../plan/studs';
+import { isFramedAt, studFaces, takesBracket } from '../plan/studs';
 import { findWall, nearestWall, wallLoop } from '../plan/wall-loop';
 import { given, mustGet } from '../units/result';
 
@@ -114,7 +114,7 @@ export function onStud(house: House, feature: Feature, box: Box): Box {
     .sort((a, b) => Math.abs(a - at.alongIn) - Math.abs(b - at.alongIn));
   if (near[0] !== undefined) return { ...box, at: { ...at, alongIn: near[0] } };
   const clear = inTheWayOf(view, box) || !isClear(at.alongIn) ? nearestOnStud(house, box) : undefined;
-  return clear ?? { ...box, bracket: true };
+  return clear ?? (takesBracket(view, at.wall) ? { ...box, bracket: true } : box);
 }
 
 /** From the side of the appliance into the cabinet beside it, inches: *common practice*. */

@@ -3,7 +3,9 @@ import { OUTDOOR_KINDS } from './outdoors';
 import type { Box, BoxType, Ceiling, Covering, House, Siding } from '../house/schema';
 import { memo } from '../cache/memo';
 import { HABITABLE_ROOMS } from './habitable';
+import { isClosedAt } from '../plan/closed-walls';
 import { viewRoom } from '../plan/room-view';
+import { toLoop, wallLoop } from '../plan/wall-loop';
 import { given, mustGet } from '../units/result';
 
 const device = (
@@ -170,13 +172,20 @@ export function coveringAt(house: House, box: Box): Covering | undefined {
   return corner?.covering ?? { kind: 'gypsum', thicknessIn: house.standards.coveringIn };
 }
 
+/** Whether a new box is cut into a wall or ceiling that stays closed. */
+function isCutIn(house: House, { at, room: id }: Box): boolean {
+  const room = mustGet(house.rooms, id);
+  if (at.kind !== 'wall') return at.kind === 'ceiling' && room.closed === true;
+  return isClosedAt(house, id, toLoop(wallLoop(room), at.wall, at.alongIn));
+}
+
 /**
  * The smallest box of the catalogue that suits the place: by gangs, weather, what hangs on it, the covering and whether it
  * is cut into a finished wall. Fill is counted where the wiring is known.
  */
 export function suitableType(house: House, box: Box): BoxType {
   const devices = Object.values(box.devices);
-  const oldWork = box.state === 'existing' || box.state === 'moved';
+  const oldWork = box.state === 'existing' || box.state === 'moved' || isCutIn(house, box);
   const pick = (id: string) => given(findBoxType(house, id));
   if (devices.length > 0 && devices.every((one) => one.kind === 'low-voltage')) return pick('low-voltage-1');
   if (box.at.kind === 'floor') return pick('floor-1');

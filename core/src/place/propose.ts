@@ -6,7 +6,7 @@ import { cutIntervals, HAIR_IN, lengthOf, type Interval } from '../geometry/inte
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { fitsInWall } from '../plan/blocked-by-framing';
 import { distanceToFeature } from '../plan/points';
-import { isFramedAt, studFaces } from '../plan/studs';
+import { studFaces, takesBracket } from '../plan/studs';
 import { fromLoop, nearestWall, pointOnWall, toLoop, wallLoop, type WallLoop } from '../plan/wall-loop';
 import { isInside, type Point } from '../geometry/geometry';
 import { coverWithFewest, type CoverProblem } from './cover';
@@ -376,7 +376,7 @@ export function boxesOfProposal(house: House, proposal: Proposal, newId: NewId):
   return proposal.boxes.map(({ room, atLoopIn, heightIn, on }) => {
     const loop = wallLoop(mustGet(house.rooms, room));
     const { wall, alongIn } = fromLoop(loop, atLoopIn);
-    const bracket = on === 'bracket' && isFramedAt(viewRoom(house, room), wall.id);
+    const bracket = on === 'bracket' && takesBracket(viewRoom(house, room), wall.id);
     return {
       id: newId('box'),
       room,

@@ -181,7 +181,9 @@ export interface StudFace {
   readonly side: 'left' | 'right';
 }
 
-/** Places for a box on real stud faces, clear of openings, pockets, headers, braces and the next stud at that height. */
+/**
+ * Places for a box on real stud faces, or, in a room that stays closed, cut in a little beside them; clear of openings, pockets, headers, braces and the next stud at that height.
+ */
 export function studFaces(view: RoomView, heightIn: number, gangs = 1): readonly StudFace[] {
   const known = facesByHeight(view);
   const key = `${heightIn} ${gangs}`;
@@ -215,12 +217,15 @@ function firstFrom(studs: readonly Stud[], fromIn: number): number {
   return low;
 }
 
+/** Between a stud and a box that is cut into a finished wall: its ears swing out behind the board. *Common practice*, inches. */
+const FOR_EARS_IN = 1;
+
 const SIDES = ['left', 'right'] as const;
 
 function findFaces(view: RoomView, heightIn: number, gangs: number, nearIn?: number): StudFace[] {
   const loop = wallLoop(view.room);
   const half = halfBoxWidthIn(gangs);
-  const offset = STUD_WIDTH_IN / 2 + half;
+  const offset = STUD_WIDTH_IN / 2 + half + (view.room.closed ? FOR_EARS_IN : 0);
   const studs = layStuds(view);
   const faces: StudFace[] = [];
   const [fromIn, toIn] = nearIn === undefined ? [0, Infinity] : [nearIn - offset - NEAR_IN, nearIn + offset + NEAR_IN];
@@ -255,3 +260,6 @@ export const isFramedAt = (view: RoomView, wallId: string): boolean => {
   const wall = wallLoop(view.room).walls.find((one) => one.id === wallId);
   return wall !== undefined && isFramed(view, wall);
 };
+
+/** Whether a box away from the studs of a wall hangs on a bracket: in a finished wall that stays closed it is cut in and holds by its ears. */
+export const takesBracket = (view: RoomView, wallId: string): boolean => !view.room.closed && isFramedAt(view, wallId);

@@ -3,6 +3,11 @@ import { crossingsAlong, keptRoutes } from '../circuits/kept-routes';
 import type { House } from '../house/schema';
 import { isInTheWalls } from '../makeup/cables';
 import { wireHouse } from '../makeup/make-up';
+import { checkHouse, ruleNamed } from '../nec/check-house';
+import { suitableType } from '../place/box-catalogue';
+import { boxesOfProposal, proposeForHouse } from '../place/propose';
+import { viewRoom } from '../plan/room-view';
+import { studFaces } from '../plan/studs';
 import { isClosedAt } from '../plan/closed-walls';
 import { byTheTool } from '../test/by-the-tool';
 import { walled } from '../test/route-cases';
@@ -65,6 +70,35 @@ describe('walls that stay closed', () => {
     expect(keptRoutes(house).broken.size).toBe(0);
     closed('bed')(house);
     expect([...keptRoutes({ ...house, rooms: { ...house.rooms } }).broken.values()]).toContain('barred');
+  });
+});
+
+describe('boxes in walls that stay closed', () => {
+  const house = walled([['c0', 41]])
+    .with(closed('bed'))
+    .build();
+  const view = viewRoom(house, 'bed');
+
+  it('are cut in with an inch beside the stud for their ears, and take boxes of old work', () => {
+    const open = viewRoom(walled([['c0', 41]]).build(), 'bed');
+    const first = (one: typeof view) =>
+      studFaces(one, 16).find(({ side, atIn }) => side === 'right' && atIn > 20)!.atIn;
+    expect(first(view) - first(open)).toBe(1);
+    expect(suitableType(house, Object.values(house.boxes)[0]!).for).toBe('old-work');
+    expect(suitableType(walled([['c0', 41]]).build(), Object.values(house.boxes)[0]!).for).toBe('new');
+  });
+
+  it('are not asked to stand on studs, and hang on no bracket', () => {
+    const { findings } = checkHouse(house, { rules: [ruleNamed('box-on-stud')] });
+    expect(findings).toEqual([]);
+    const proposal = proposeForHouse(house, {
+      wall: { reachIn: 72, minWallIn: 24 },
+      counter: { reachIn: 24, minWidthIn: 12, maxAboveIn: 20 },
+    });
+    let n = 0;
+    const boxes = boxesOfProposal(house, proposal, (prefix) => `${prefix}${++n}`);
+    expect(boxes.length).toBeGreaterThan(2);
+    expect(boxes.filter((one) => one.bracket)).toEqual([]);
   });
 });
 

@@ -7,7 +7,7 @@ import { receptaclesOf } from '../place/receptacles';
 import { openingBreak } from '../plan/opening-break';
 import { placeOf } from '../plan/points';
 import { viewRoom, wallOf, type RoomView } from '../plan/room-view';
-import { faceUnder, isFramedAt } from '../plan/studs';
+import { faceUnder, takesBracket } from '../plan/studs';
 import { toLoop, wallLoop, type LoopWall } from '../plan/wall-loop';
 import { given } from '../units/result';
 
@@ -187,7 +187,7 @@ function toLine(house: House, view: RoomView, box: Box, start: TapeStart | undef
     what: describeBox(box),
     gangs: box.gangs,
     type: boxToBuy(house, box).name,
-    side: face?.side ?? (at.kind === 'wall' && isFramedAt(view, at.wall) ? 'bracket' : undefined),
+    side: at.kind === 'wall' && takesBracket(view, at.wall) ? (face?.side ?? 'bracket') : undefined,
     standsOutIn: setting.standsOutIn,
     notes,
     isException,

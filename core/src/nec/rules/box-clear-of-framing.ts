@@ -26,6 +26,8 @@ export const boxClearOfFraming = defineRule({
     const found = [...misplacedBoxes(view)].flatMap(([box, way]) => {
       if (way.cause !== 'casing' && way.cause !== 'header' && way.cause !== 'brace' && way.cause !== 'blocking')
         return [];
+      // What was there before is in what the wall is made of, whatever is drawn.
+      if (box.state === 'existing') return [];
       // In masonry what lies over an opening is not known.
       if (way.cause === 'header' && box.at.kind === 'wall' && !isFramedAt(view, box.at.wall)) return [];
       const detail = { remedies: moveBoxRemedies(view, box) };

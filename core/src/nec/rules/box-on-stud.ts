@@ -1,8 +1,14 @@
 import { misplacedBoxes } from '../../plan/blocked-by-framing';
-import { faceUnder, isFramedAt } from '../../plan/studs';
+import type { Box } from '../../house/schema';
+import type { RoomView } from '../../plan/room-view';
+import { faceUnder, takesBracket } from '../../plan/studs';
 import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { commonPractice, defineRule, everyEdition } from '../rule';
 import { itemAt } from '../../units/result';
+
+/** Whether a box is one to be nailed: new, on a framed wall that is open. */
+const isNailed = (view: RoomView, { at, state }: Box): boolean =>
+  at.kind === 'wall' && state !== 'existing' && takesBracket(view, at.wall);
 
 export const boxOnStud = defineRule({
   id: 'box-on-stud',
@@ -19,14 +25,14 @@ export const boxOnStud = defineRule({
     },
   },
   scope: 'room',
-  appliesTo: (view) => view.boxes.some((box) => box.at.kind === 'wall' && isFramedAt(view, box.at.wall)),
+  appliesTo: (view) => view.boxes.some((box) => isNailed(view, box)),
   check: (view, _limits, report) => {
     const loop = wallLoop(view.room);
     const off = view.boxes.filter(
       (box) =>
+        isNailed(view, box) &&
         box.at.kind === 'wall' &&
         !box.bracket &&
-        isFramedAt(view, box.at.wall) &&
         // What stands in a doorway or a header is told of that, and not of studs.
         !misplacedBoxes(view).has(box) &&
         !faceUnder(view, toLoop(loop, box.at.wall, box.at.alongIn), box.at.heightIn, box.gangs),

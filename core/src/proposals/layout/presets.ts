@@ -6,7 +6,7 @@ import type { NewBox, NewId } from '../../house/new-box';
 import type { Edited } from '../../house/edit';
 import { fromLoop, wallLoop, wrapIn } from '../../plan/wall-loop';
 import { viewRoom } from '../../plan/room-view';
-import { studFaces } from '../../plan/studs';
+import { studFaces, takesBracket } from '../../plan/studs';
 import { refuse, succeed, type Result } from '../../units/result';
 
 /** A group of boxes that is set down at once around the cursor: what, how far from it, how high. */
@@ -107,7 +107,7 @@ export function applyPreset(
       origin: 'request',
       at: { kind: 'wall', wall: wall.id, alongIn: Math.round(at.alongIn * 16) / 16, heightIn },
       devices: [...letters].map((letter) => suitedTo(view.room, LETTERS[letter]!(newId('device')))),
-      ...(onStud ? {} : { bracket: true }),
+      ...(onStud || !takesBracket(view, wall.id) ? {} : { bracket: true }),
     });
   }
   return placeBoxes(house, boxes, preset.name);

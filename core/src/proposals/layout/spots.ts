@@ -5,7 +5,7 @@ import { fitsInWall } from '../../plan/blocked-by-framing';
 import { placeOf } from '../../plan/points';
 import { viewRoom, type RoomView } from '../../plan/room-view';
 import { halfBoxWidthIn } from '../../plan/framing-sizes';
-import { isFramedAt, studFaces } from '../../plan/studs';
+import { studFaces, takesBracket } from '../../plan/studs';
 import { fromLoop, pointOnWall, toLoop, wallLoop } from '../../plan/wall-loop';
 import { shadowsOf } from '../../place/obstructions';
 import { roundToSixteenth } from '../../units/length';
@@ -58,7 +58,7 @@ const toSpot = (view: RoomView, atLoopIn: number, heightIn: number, bracket: boo
     at: { kind: 'wall', wall: wall.id, alongIn: roundToSixteenth(alongIn), heightIn },
     atLoopIn,
     point: pointOnWall(wall, alongIn),
-    bracket: bracket && isFramedAt(view, wall.id),
+    bracket: bracket && takesBracket(view, wall.id),
   };
 };
 
