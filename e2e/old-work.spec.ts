@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, pick, test } from './harness';
+import { clickPlan, expect, goTo, menu, openDemo, pick, takeAllProposals, test } from './harness';
 
 test('an old house: all of it existing and without a ground, and one receptacle replaced', async ({ owner: page }) => {
   await openDemo(page);
@@ -35,4 +35,30 @@ test('an old house: all of it existing and without a ground, and one receptacle 
   await parts.nth(1).click();
   await page.getByRole('checkbox', { name: 'it was there before and stays' }).check();
   await expect(service).toContainText('✓');
+});
+
+test('a remodel: one room is opened, the rest stays, and only the new cables are led', async ({ owner: page }) => {
+  await menu(page, 'Open a sample house', 'Kitchen remodel');
+  await goTo(page, 'House');
+  // The house comes with its kitchen stripped; the hall is opened besides.
+  const stays = page.getByRole('checkbox', { name: /^stays as it is/ });
+  await clickPlan(page, 60, 60);
+  await expect(stays).toBeChecked();
+  await page.getByRole('button', { name: 'Open this room, the rest stays' }).click();
+  await expect(stays).not.toBeChecked();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(stays).toBeChecked();
+
+  // By the tool alone: what is opened is laid out and planned, and nothing is wrong with it.
+  expect(await takeAllProposals(page, async (work) => void (await work))).toEqual([]);
+  await expect(page.getByRole('link', { name: /^Walk/ })).toHaveAttribute('title', /^[12]\d boxes not nailed yet$/);
+
+  await goTo(page, 'Routes');
+  await page.getByRole('button', { name: 'Find routes' }).click();
+  const led = page.getByText(/^\d+ cables led through the framing/);
+  await expect(led).toBeVisible();
+  expect(Number.parseInt((await led.textContent())!)).toBeLessThan(40);
+  await page.getByRole('button', { name: 'Keep these routes' }).click();
+  await page.getByRole('button', { name: 'Pull', exact: true }).click();
+  await expect(page.getByRole('cell', { name: /fished/ }).first()).toBeVisible();
 });

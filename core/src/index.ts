@@ -356,6 +356,7 @@ export { heatersToGovern, placeThermostat } from './proposals/heat/place-thermos
 export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters } from './proposals/heat/room-heat';
 export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';
 export type { NewId } from './house/new-box';
+export { openOnly } from './edits/existing-house';
 export { connectAppliances, setFuel, unconnectedAppliances } from './edits/connect-appliances';
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
 export { compareCounterSplits, type CounterSplit } from './proposals/circuits/counter-splits';

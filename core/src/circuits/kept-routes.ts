@@ -4,7 +4,7 @@ import { panelOf } from './panel-tree';
 import type { House, Route, RouteLeg } from '../house/schema';
 import { viewRoom } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
-import { isClosedAt } from '../plan/closed-walls';
+import { isClosedAt } from '../place/closed-walls';
 import { baysOf, type Crossing, type RoomBays } from '../plan/bays';
 import { given, itemAt, mustGet } from '../units/result';
 

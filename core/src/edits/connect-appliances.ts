@@ -51,6 +51,8 @@ function connect(house: House, feature: Feature, newId: NewId): { readonly box: 
     at: (hookup.beside ? placeBeside : placeFor)(house, feature, hookup),
     ...(hookup.beside || hookup.inCabinet ? { inCabinet: true } : {}),
     gangs: device.kind === 'receptacle' && device.volts === 240 ? 2 : 1,
+    // In a room that stays as it is, it was there with its appliance.
+    ...(mustGet(house.rooms, feature.room).closed ? { state: 'existing' as const } : {}),
     origin: 'request',
     devices: { [ids.device]: device },
   };

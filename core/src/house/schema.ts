@@ -223,7 +223,7 @@ export const roomSchema = z.strictObject({
   grade: z.enum(['below', 'above']).optional(),
   /** An indoor place that is damp or wet: a greenhouse, the room of a spa, a floor that is hosed down. */
   damp: z.boolean().optional(),
-  /** Its walls and its ceiling are finished and stay closed: what is new in them is fished. */
+  /** It stays as it is: its walls and its ceiling are finished and stay closed, and what is new in them is fished. */
   closed: z.literal(true).optional(),
   /** What its ceiling is made of, and what clads the house beside it outdoors; not known where nothing is said. */
   ceiling: ceilingSchema.optional(),

@@ -9,10 +9,11 @@ type Standing = 'all' | 'part' | 'none';
 
 /** Whether anything of a house was there before the job. */
 export const hasExisting = memo(
-  ({ boxes, panels }: House): boolean =>
+  ({ boxes, panels, rooms }: House): boolean =>
     Object.values(boxes).some((box) => box.state === 'existing') ||
-    Object.values(panels).some((panel) => panel.existing),
-  ({ boxes, panels }) => [boxes, panels],
+    Object.values(panels).some((panel) => panel.existing) ||
+    Object.values(rooms).some((room) => room.closed),
+  ({ boxes, panels, rooms }) => [boxes, panels, rooms],
 );
 
 /** Whether a box was there before and nothing in it is replaced. */
@@ -32,5 +33,8 @@ export function standingAt({ house, outlets, views }: Facts, { circuit, box, pan
   if (panel !== undefined) return house.panels[panel]?.existing ? 'all' : 'none';
   if (box !== undefined) return shareOf([stands(given(house.boxes[box]))]);
   const view = room === undefined ? undefined : views.find((one) => one.room.id === room);
-  return view ? shareOf(view.boxes.map(stands)) : 'none';
+  if (!view) return 'none';
+  const boxes = view.boxes.map(stands);
+  // Of a room that stays as it is nobody has to draw what is in it.
+  return shareOf(view.room.closed ? [true, ...boxes] : boxes);
 }

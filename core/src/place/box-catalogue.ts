@@ -3,7 +3,7 @@ import { OUTDOOR_KINDS } from './outdoors';
 import type { Box, BoxType, Ceiling, Covering, House, Siding } from '../house/schema';
 import { memo } from '../cache/memo';
 import { HABITABLE_ROOMS } from './habitable';
-import { isClosedAt } from '../plan/closed-walls';
+import { isClosedAt } from './closed-walls';
 import { viewRoom } from '../plan/room-view';
 import { toLoop, wallLoop } from '../plan/wall-loop';
 import { given, mustGet } from '../units/result';

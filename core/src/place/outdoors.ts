@@ -23,5 +23,6 @@ export function suitedTo(room: Pick<Room, 'kind' | 'damp'>, device: Device): Dev
   if (!isMoist(room)) return device;
   if (device.kind === 'luminaire' && device.marked === 'dry')
     return { ...device, marked: isOpenToSky(room) ? 'wet' : 'damp' };
+  if (device.kind === 'fan') return { ...device, marked: isOpenToSky(room) ? 'wet' : 'damp' };
   return device.kind === 'receptacle' && device.ratingA <= 20 ? { ...device, ...asPlaced(room) } : device;
 }

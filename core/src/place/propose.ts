@@ -365,9 +365,10 @@ function overlapOf(a: Interval, b: Interval): Interval | undefined {
   return lengthOf(both) > HAIR_IN ? both : undefined;
 }
 
-/** Receptacles for every wall space and counter of the house that wants one. */
+/** Receptacles for every wall space and counter of the house that wants one; rooms that stay as they are want none. */
 export function proposeForHouse(house: House, limits: PlacementLimits): Proposal {
-  const parts = Object.keys(house.rooms).map((roomId) => proposeForRoom(house, roomId, limits));
+  const rooms = Object.keys(house.rooms).filter((id) => !mustGet(house.rooms, id).closed);
+  const parts = rooms.map((roomId) => proposeForRoom(house, roomId, limits));
   return { boxes: parts.flatMap((part) => part.boxes), unreachable: parts.flatMap((part) => part.unreachable) };
 }
 

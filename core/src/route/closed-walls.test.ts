@@ -8,7 +8,7 @@ import { suitableType } from '../place/box-catalogue';
 import { boxesOfProposal, proposeForHouse } from '../place/propose';
 import { viewRoom } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
-import { isClosedAt } from '../plan/closed-walls';
+import { isClosedAt } from '../place/closed-walls';
 import { byTheTool } from '../test/by-the-tool';
 import { walled } from '../test/route-cases';
 import { planOf, routed, routeTo } from '../test/routed';

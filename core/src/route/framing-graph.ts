@@ -4,7 +4,7 @@ import type { House } from '../house/schema';
 import { viewRoom, type RoomView } from '../plan/room-view';
 import { wallLoop } from '../plan/wall-loop';
 import { OUTDOOR_KINDS } from '../place/outdoors';
-import { isClosedAt } from '../plan/closed-walls';
+import { isClosedAt } from '../place/closed-walls';
 import { bayAt, baysOf, BELOW_SILL_IN, type Bay, type Crossing } from '../plan/bays';
 import { ownerOf, type WallPlace } from './owner';
 import { joistsBetween, spacesOf, type Space, type SpaceNode } from './spaces';

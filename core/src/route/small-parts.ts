@@ -1,6 +1,6 @@
 import { backingFor, needsSidingBlock } from '../place/box-catalogue';
 import type { Box, House, Route, RouteLeg } from '../house/schema';
-import { isClosedAt } from '../plan/closed-walls';
+import { isClosedAt } from '../place/closed-walls';
 import { holesOf } from './holes';
 import { laidCables } from './laid';
 import { plateHolesOf, platesOf } from './plates';

@@ -1,12 +1,10 @@
-import type { House, JobKind, RoomKind } from '../house/schema';
-import { OUTDOOR_KINDS } from '../place/outdoors';
+import { indexOutlets } from '../circuits/outlets';
+import type { House, JobKind } from '../house/schema';
+import { openOnly } from '../edits/existing-house';
 import { removeEntities } from '../edits/remove';
 import { edit } from '../house/edit';
 import { byTheTool } from './by-the-tool';
 import { must } from './must';
-
-/** Whether the framing of a room is behind a finish. */
-const isFinished = (kind: RoomKind): boolean => !/attic|crawl|unfinished/.test(kind);
 
 /**
  * A house that people have lived in, with one part of it stripped to the studs: what is elsewhere is existing, what fed the stripped part
@@ -20,17 +18,11 @@ function remodel(lived: House, kind: JobKind, isStripped: (room: string) => bool
       gone.map(({ id }) => ({ collection: 'boxes', id })),
     ),
   ).house;
+  const rooms = new Set(Object.keys(stripped.rooms).filter(isStripped));
+  const { house } = must(openOnly(stripped, rooms));
+  const fed = new Set(indexOutlets(house).all.map((one) => one.device.circuit));
   return must(
-    edit(stripped, 'remodel', (draft) => {
-      for (const panel of Object.values(draft.panels)) panel.existing = true;
-      // What is stripped is open; the rest of the house keeps its walls.
-      for (const room of Object.values(draft.rooms))
-        if (!isStripped(room.id) && !OUTDOOR_KINDS.has(room.kind) && isFinished(room.kind)) room.closed = true;
-      const fed = new Set<string | null>();
-      for (const box of Object.values(draft.boxes)) {
-        box.state = 'existing';
-        for (const device of Object.values(box.devices)) if ('circuit' in device) fed.add(device.circuit);
-      }
+    edit(house, 'remodel', (draft) => {
       for (const id of Object.keys(draft.circuits)) if (!fed.has(id)) delete draft.circuits[id];
       draft.job = { ...draft.job, edition: '2023', kind };
     }),

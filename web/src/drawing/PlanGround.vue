@@ -42,7 +42,7 @@ const railings = computed(() => wallsOf(false));
       :key="room.id"
       :d="toPath(room.corners)"
       class="room"
-      :class="{ outdoors: OUTDOOR_KINDS.has(room.kind), selected: selected.has(room.id) }"
+      :class="{ outdoors: OUTDOOR_KINDS.has(room.kind), stays: room.closed, selected: selected.has(room.id) }"
       data-hit="room"
       :data-id="room.id"
     />
@@ -83,6 +83,9 @@ const railings = computed(() => wallsOf(false));
 }
 .room.outdoors {
   fill: var(--outdoors);
+}
+.room.stays {
+  fill: color-mix(in srgb, var(--room), var(--wall) 9%);
 }
 .room.selected {
   fill: var(--chalk-soft);

@@ -25,12 +25,12 @@ testRule(routeStands, {
     [
       'a door cut into the wall between them',
       two().opening('bed', 'c0', 'door', 60, 32),
-      'An opening or a wall without studs bars the route from R1-1 to R1-2 now. Find it again under Routes.',
+      'An opening, a wall without studs or one that stays closed bars the route from R1-1 to R1-2 now. Find it again under Routes.',
     ],
     [
       'a window whose sill is lower than the run',
       two().opening('bed', 'c0', 'window', 60, 32, { sillIn: 22 }),
-      'An opening or a wall without studs bars the route from R1-1 to R1-2 now. Find it again under Routes.',
+      'An opening, a wall without studs or one that stays closed bars the route from R1-1 to R1-2 now. Find it again under Routes.',
     ],
   ],
   notApplicable: [['nothing is laid out', walled([['c0', 30]])]],

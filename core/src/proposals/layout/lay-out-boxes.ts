@@ -16,10 +16,12 @@ import { boxStairSwitches, boxSwitches } from './switches';
  */
 export function planBoxes(
   house: House,
-  rooms: readonly string[],
+  asked: readonly string[],
   newId: NewId,
   onProgress: OnProgress = () => undefined,
 ): BoxingPlan {
+  // A room that stays as it is gets nothing new but where it is asked for by itself.
+  const rooms = asked.length > 1 ? asked.filter((id) => !house.rooms[id]!.closed) : asked;
   const boxing = new Boxing(house, newId);
   // Switches come before receptacles: they have fewer places to stand.
   const steps = [
@@ -36,7 +38,7 @@ export function planBoxes(
       step(boxing, room);
     }
   }
-  const whole = rooms.length === Object.keys(house.rooms).length;
+  const whole = asked.length === Object.keys(house.rooms).length;
   if (whole || rooms.some((room) => house.rooms[room]!.kind === 'bedroom')) {
     onProgress(1, 'alarms');
     boxAlarms(boxing);

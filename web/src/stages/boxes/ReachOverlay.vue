@@ -49,7 +49,7 @@ function ribbonOf(view: RoomView, limits: PlacementLimits): Ribbon {
 
 const ribbons = computed(() =>
   Object.values(props.house.rooms)
-    .filter((room) => room.level === props.level)
+    .filter((room) => room.level === props.level && !room.closed)
     .map((room) => ribbonOf(viewRoom(props.house, room.id), props.limits)),
 );
 const onPlan = (roomId: string, atIn: number, insetIn: number) => {

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
+import { count } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 import FeatureForm from './FeatureForm.vue';
 import LevelForm from './LevelForm.vue';
 import OpeningForm from './OpeningForm.vue';
+import OpenedRooms from './OpenedRooms.vue';
 import RoomForm from './RoomForm.vue';
 import UsualKinds from './UsualKinds.vue';
 import { OPENINGS, useKinds, USUAL_FEATURES, USUAL_ROOMS } from './use-kinds';
@@ -15,6 +17,12 @@ const view = useView();
 const room = computed(() => store.current.rooms[view.only('room') ?? '']);
 const opening = computed(() => store.current.openings[view.only('opening') ?? '']);
 const feature = computed(() => store.current.features[view.only('feature') ?? '']);
+
+/** The rooms in hand, where nothing else is. */
+const rooms = computed(() => {
+  const all = view.selection.flatMap(({ kind, id }) => (kind === 'room' ? (store.current.rooms[id] ?? []) : []));
+  return all.length === view.selection.length ? all : [];
+});
 
 const kinds = storeToRefs(useKinds());
 </script>
@@ -36,7 +44,9 @@ const kinds = storeToRefs(useKinds());
     />
   </template>
   <RoomForm v-if="room" :room="room" />
+  <h2 v-else-if="rooms.length > 1" class="tag num">{{ count(rooms.length, 'room') }}</h2>
   <OpeningForm v-else-if="opening" :opening="opening" />
   <FeatureForm v-else-if="feature" :feature="feature" />
   <LevelForm v-else />
+  <OpenedRooms v-if="store.canEdit && rooms.length && view.tool === 'select'" :rooms="rooms" />
 </template>

@@ -124,6 +124,11 @@ function remove(): void {
       :model-value="room.bays"
       @update:model-value="change({ bays: $event })"
     />
+    <TickField
+      :label="OUTDOOR_KINDS.has(room.kind) ? 'stays as it is' : 'stays as it is: walls and ceiling closed'"
+      :model-value="room.closed ?? false"
+      @update:model-value="change({ closed: $event || undefined })"
+    />
     <ChoiceField
       v-if="OUTDOOR_KINDS.has(room.kind)"
       label="Side of house"
@@ -132,11 +137,6 @@ function remove(): void {
       @update:model-value="change({ side: $event || undefined })"
     />
     <template v-else>
-      <TickField
-        label="its walls and ceiling stay closed"
-        :model-value="room.closed ?? false"
-        @update:model-value="change({ closed: $event || undefined })"
-      />
       <TickField
         label="damp or wet indoors"
         :model-value="room.damp ?? false"

@@ -1,7 +1,8 @@
 import type { House } from '../house/schema';
-import { facingOf } from './facing';
-import { viewRoom } from './room-view';
-import { fromLoop, wallLoop } from './wall-loop';
+import { OUTDOOR_KINDS } from './outdoors';
+import { facingOf } from '../plan/facing';
+import { viewRoom } from '../plan/room-view';
+import { fromLoop, wallLoop } from '../plan/wall-loop';
 import { mustGet } from '../units/result';
 
 /**
@@ -15,6 +16,11 @@ export function isClosedAt(house: House, roomId: string, alongLoopIn: number): b
   const { wall, alongIn } = fromLoop(loop, ((alongLoopIn % loop.lengthIn) + loop.lengthIn) % loop.lengthIn);
   return facingOf(house, viewRoom(house, roomId).room).every(
     (behind) =>
-      behind.wall.id !== wall.id || alongIn < behind.fromIn || alongIn > behind.toIn || behind.other.closed === true,
+      behind.wall.id !== wall.id ||
+      alongIn < behind.fromIn ||
+      alongIn > behind.toIn ||
+      behind.other.closed === true ||
+      // Siding is not taken off for a cable.
+      OUTDOOR_KINDS.has(behind.other.kind),
   );
 }
