@@ -135,6 +135,46 @@ test.each([
   if (kind === 'short') expect(found.map((one) => one.positions)).toContainEqual([1]);
 });
 
+/** A receptacle that must be live, and what hangs behind it; a hot of another circuit comes into the panel besides. */
+const live = (): Netlist => {
+  const { net } = wired({ boxes: { X: [null, 'receptacle'], Y: ['X', 'receptacle'] } });
+  const other = Math.max(...net.node.values()) + 9;
+  return {
+    ...net,
+    node: new Map([...net.node, ['panel/other', other]]),
+    sources: [...net.sources, { id: 'hot/Z', kind: 'hot', point: 'panel/other', volts: -120 }],
+  };
+};
+
+test.each<[what: string, change: (net: Netlist) => Netlist, said: readonly [Flaw['kind'], string][]]>([
+  ['nothing', (net) => net, []],
+  ['its hot loose', (net) => loose(net, 'Y-0.hot'), [['not-live', 'R-2 must always be live and is not.']]],
+  [
+    'its neutral loose',
+    (net) => loose(net, 'Y-0.neutral'),
+    [['neutral-missing', 'R-2 has no neutral of its own circuit.']],
+  ],
+  [
+    'its neutral on the ground',
+    (net) => moved(net, [['Y-0.neutral', net.node.get('Y-0.ground')!]]),
+    [['neutral-grounded', 'R-2 returns by the ground.']],
+  ],
+  [
+    'its hot from another circuit',
+    (net) => moved(net, [['Y-0.hot', net.node.get('panel/other')!]]),
+    [['foreign', 'R-2 takes its hot from another circuit or the wrong leg.']],
+  ],
+  [
+    'both hots joined',
+    (net) => moved(net, [['panel/other', net.node.get('Y-0.hot')!]]),
+    [['short', 'Two hots are joined.']],
+  ],
+  ['its ground loose', (net) => loose(net, 'Y-0.ground'), [['not-grounded', 'R-2 is not grounded.']]],
+])('a receptacle that must be live, with %s', (_, change, said) => {
+  const found = flawsOf(change(live())).map(({ kind, message }) => [kind, message]);
+  expect(found.toSorted()).toEqual(said.map((one) => [...one]).toSorted());
+});
+
 test('a lamp that is always lit: the path is traced from the panel through what bridges the switch', () => {
   const { net } = wired(chainOf(1));
   const [load, line] = [net.node.get('S1-0.load')!, net.node.get('S1-0.line')!];
