@@ -226,6 +226,7 @@ export { switchesToBuy } from './feed/chain';
 export { groupLetters, groupProblems } from './feed/unit';
 export { type BoxFill, boxToBuy, fillLines, fillNote, fillOf, nameOfBox } from './makeup/box-fill';
 export { isInTheWalls } from './makeup/cables';
+export { isUnseenUnit, unseenIn } from './makeup/unseen';
 export { allLabels, cableLabel, type CableLabel, deviceTitle, switchSymbol } from './makeup/labels';
 export { type BoxMakeUp, type Join, joinsOf, makeUpOf, wireHouse } from './makeup/make-up';
 export { runOf } from './makeup/wired-run';

@@ -1,3 +1,4 @@
+import { unseenIn } from '../makeup/unseen';
 import { wireHouse } from '../makeup/make-up';
 import { boxFill } from '../makeup/box-fill';
 import { BOX_PROGRESS, type Box, type Edition, type House, type Inspection } from '../house/schema';
@@ -94,7 +95,7 @@ const bySteps =
   };
 
 const byFill = ({ house, isIn }: Sight): Known | undefined => {
-  const fills = [...wireHouse(house).boxes.values()].filter((one) => isIn(one.box.room));
+  const fills = [...wireHouse(house).boxes.values()].filter((one) => isIn(one.box.room) && unseenIn(one) === 'none');
   if (fills.length === 0) return undefined;
   const fits = fills.map((one) => boxFill(house, one).fits);
   const tooFull = fits.filter((one) => one === false).length;

@@ -6,6 +6,7 @@ import { indexOutlets, outletsOn } from '../circuits/outlets';
 import type { Box, Circuit, House, Room } from '../house/schema';
 import { boxFill, nameOfBox } from '../makeup/box-fill';
 import { isInTheWalls } from '../makeup/cables';
+import { unseenIn } from '../makeup/unseen';
 import { wireHouse, type BoxMakeUp } from '../makeup/make-up';
 import { checkHouse, type Finding } from '../nec/check-house';
 import { protectionOf } from '../nec/protection/circuit-protection';
@@ -145,7 +146,9 @@ export function inspectionPacket(house: House): InspectionPacket {
   }
   const violations = check.findings.filter((one) => one.kind === 'fail' && one.severity === 'violation');
   const questions = check.findings.filter((one) => one.kind === 'cannot-tell');
-  const fills = [...wireHouse(house).boxes.values()].map((makeUp) => toFillRow(house, makeUp));
+  const fills = [...wireHouse(house).boxes.values()]
+    .filter((makeUp) => unseenIn(makeUp) === 'none')
+    .map((makeUp) => toFillRow(house, makeUp));
   const circuits = Object.values(house.circuits).filter((circuit) => outletsOn(house, circuit).length > 0);
   return {
     verdict: violations.length > 0 ? 'not-ready' : questions.length > 0 ? 'questions' : 'ready',

@@ -1,3 +1,4 @@
+import { isInTheWalls } from './cables';
 import { servicePanel } from '../circuits/panel-tree';
 import type { House } from '../house/schema';
 import type { SwitchHardware } from '../feed/chain';
@@ -81,25 +82,27 @@ export function deviceTitle(units: readonly UnitWiring[], outlet: Outlet): Devic
   return { title: names[device.kind], about: load?.name ?? (group ? `switched ${group.group.letter}` : '') };
 }
 
-/** A cable's labels at both of its ends, in the order of the runs: to be printed, cut and stuck on. */
+/** A cable's labels at both of its ends, in the order of the runs: to be printed, cut and stuck on. What was in the walls before has its own. */
 export function allLabels(
   house: House,
   units: readonly UnitWiring[],
 ): readonly (CableLabel & { readonly at: string; readonly id: string })[] {
   return units.flatMap((wiring) =>
-    wiring.runs.flatMap((run) =>
-      run.cables.flatMap((cable) => {
-        const panel = wiring.unit.panel ?? servicePanel(house);
-        const ends: { end: 'a' | 'b'; at: string }[] = [
-          { end: 'a', at: run.from?.tag ?? panel?.name ?? 'panel' },
-          { end: 'b', at: run.to.tag },
-        ];
-        return ends.map(({ end, at }) => ({
-          ...cableLabel(wiring, { run, cable, end }),
-          at,
-          id: `${cable.id}.${end}`,
-        }));
-      }),
-    ),
+    wiring.runs
+      .filter((run) => !isInTheWalls(run))
+      .flatMap((run) =>
+        run.cables.flatMap((cable) => {
+          const panel = wiring.unit.panel ?? servicePanel(house);
+          const ends: { end: 'a' | 'b'; at: string }[] = [
+            { end: 'a', at: run.from?.tag ?? panel?.name ?? 'panel' },
+            { end: 'b', at: run.to.tag },
+          ];
+          return ends.map(({ end, at }) => ({
+            ...cableLabel(wiring, { run, cable, end }),
+            at,
+            id: `${cable.id}.${end}`,
+          }));
+        }),
+      ),
   );
 }

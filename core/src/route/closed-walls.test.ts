@@ -2,10 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { crossingsAlong, keptRoutes } from '../circuits/kept-routes';
 import type { House } from '../house/schema';
 import { isInTheWalls } from '../makeup/cables';
+import { allLabels } from '../makeup/labels';
+import { isUnseenUnit, unseenIn } from '../makeup/unseen';
+import { inspectionPacket } from '../close-out/inspection-packet';
 import { wireHouse } from '../makeup/make-up';
 import { checkHouse, ruleNamed } from '../nec/check-house';
 import { suitableType } from '../place/box-catalogue';
-import { boxesOfProposal, proposeForHouse } from '../place/propose';
+import { boxesOfProposal, proposeForRoom } from '../place/propose';
 import { viewRoom } from '../plan/room-view';
 import { studFaces } from '../plan/studs';
 import { isClosedAt } from '../place/closed-walls';
@@ -91,7 +94,7 @@ describe('boxes in walls that stay closed', () => {
   it('are not asked to stand on studs, and hang on no bracket', () => {
     const { findings } = checkHouse(house, { rules: [ruleNamed('box-on-stud')] });
     expect(findings).toEqual([]);
-    const proposal = proposeForHouse(house, {
+    const proposal = proposeForRoom(house, 'bed', {
       wall: { reachIn: 72, minWallIn: 24 },
       counter: { reachIn: 24, minWidthIn: 12, maxAboveIn: 20 },
     });
@@ -116,6 +119,22 @@ describe('a kitchen stripped to the studs in a house that stays closed', () => {
     const pulled = pullSheet(house, Object.values(house.routes)).flatMap((one) => one.lines);
     expect(pulled.length).toBe(keptCables(house).reduce((sum, one) => sum + one.kinds.length, 0));
     expect(pulled.length).toBeLessThan(runs.length - 20);
+  });
+
+  it('proves, labels and fills in nothing that nobody has seen', () => {
+    const { units, boxes } = wireHouse(house);
+    const unseen = units.filter(isUnseenUnit);
+    expect(unseen.length).toBeGreaterThan(5);
+    for (const { runs } of unseen) for (const { to } of runs) expect(to.state).toBe('existing');
+    const tags = (some: 'all' | 'some' | 'none') =>
+      new Set([...boxes.values()].filter((one) => unseenIn(one) === some).map((one) => one.box.tag));
+    expect(tags('all').size).toBeGreaterThan(20);
+    for (const { tag, state } of Object.values(house.boxes))
+      if (state !== 'existing') expect(tags('all')).not.toContain(tag);
+    const { fills } = inspectionPacket(house);
+    for (const { tag } of fills) expect(tags('none')).toContain(tag);
+    for (const { id } of allLabels(house, units))
+      for (const { runs } of unseen) expect(runs.some((one) => id.startsWith(one.id))).toBe(false);
   });
 
   it('bores nothing in a wall that stays closed', () => {

@@ -80,6 +80,10 @@ testRule(boxFill, {
       crowded(3, 1, { volumeIn3: 9, state: 'existing' }).with((house) => Object.assign(house, { cables: {} })),
     ],
     [
+      'an existing box that has room by what is supposed, and gets a new cable',
+      crowded(3, 1, { volumeIn3: 30, state: 'existing' }).with((house) => Object.assign(house, { cables: {} })),
+    ],
+    [
       'conductors larger than No. 6',
       crowded(1, 1, {}, '14').with((house) => Object.assign(house.circuits['Q']!, { awg: '4', ratingA: 70 })),
       'Conductors larger than No. 6 come into R-1: its size goes by 314.28, which is not counted here.',

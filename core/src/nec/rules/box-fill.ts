@@ -1,3 +1,4 @@
+import { unseenIn } from '../../makeup/unseen';
 import { fillOfMakeUp } from '../../makeup/box-fill';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
@@ -15,6 +16,8 @@ export const boxFill = defineRule({
       fits: ({ tag, used, allowed }: Fill) => `${tag} holds ${used} of ${allowed} in³.`,
       old: ({ tag, used, allowed }: Fill) =>
         `${tag} exists. By the feed order that is supposed here it would hold ${used} in³ and have room for ${allowed} in³: look into it and count, and draw the cables that come to it.`,
+      some: ({ tag, used, allowed }: Fill) =>
+        `A new cable comes into ${tag}, which exists. With the old ones that are supposed there it would hold ${used} of ${allowed} in³: look into it and count.`,
       large: ({ tag }: Pick<Fill, 'tag'>) =>
         `Conductors larger than No. 6 come into ${tag}: its size goes by 314.28, which is not counted here.`,
     },
@@ -28,8 +31,9 @@ export const boxFill = defineRule({
     if (fill.allowedIn3 === undefined || makeUp.cables.length === 0) return [];
     const data = { tag: box.tag, used: fill.usedIn3, allowed: fill.allowedIn3, remedy: fill.remedy?.name };
     // Which cables come to an existing box nobody has said: what the tool supposes is no violation of theirs.
-    if (!fill.fits && box.state === 'existing' && makeUp.units.some((one) => !one.tree.stored))
-      return report.cannotTell('old', data, where);
+    const unseen = unseenIn(makeUp);
+    if (unseen === 'all') return fill.fits ? [] : report.cannotTell('old', data, where);
+    if (unseen === 'some') return report.cannotTell(fill.fits ? 'some' : 'old', data, where);
     return fill.fits ? report.pass('fits', data, where) : report.fail('full', data, where);
   },
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, shallowRef, toRaw, watch } from 'vue';
-import { count, positionsLooked, positionsOf, wireHouse, type Sight } from '@winculum/core';
+import { count, isUnseenUnit, positionsLooked, positionsOf, wireHouse, type Sight } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import ProgressBar from '../../work/ProgressBar.vue';
 import { useLongWork } from '../../work/long-work';
@@ -28,6 +28,9 @@ watch(
   { immediate: true },
 );
 const chain = computed(() => chains.value.find((one) => one.group.group.id === chosen.value));
+const isSupposed = computed(() =>
+  wireHouse(store.current).units.some((one) => isUnseenUnit(one) && one.plan.chains.some((its) => its === chain.value)),
+);
 const positions = computed(() => positionsOf(chain.value?.order.length ?? 0));
 /** Of many switches only the positions that tell most are listed: all down, one up, two up. */
 const rows = computed(() =>
@@ -77,6 +80,10 @@ const groups = computed(() =>
   <section v-if="chain" class="finder" aria-label="Fault finder">
     <div class="left">
       <SearchField v-model="chosen" label="Group that misbehaves" :items="groups" />
+      <p v-if="isSupposed" class="is-caution">
+        Its wiring was there before: which cable goes where is supposed, and what is found below holds only as far as
+        that is right.
+      </p>
       <p class="muted">
         Put the switches so, look at the lamp, and tap what you see. Leave what you have not tried. Which way is “up” is
         as the first look finds it: begin with all handles down.

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { changeEntity, fillNote, fillOf, makeUpOf, nameOfBox, type BoxMakeUp, type Proof } from '@winculum/core';
+import {
+  changeEntity,
+  fillNote,
+  fillOf,
+  makeUpOf,
+  nameOfBox,
+  unseenIn,
+  type BoxMakeUp,
+  type Proof,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { layoutCard } from './card-layout';
 import CardDrawing from './CardDrawing.vue';
@@ -69,6 +78,10 @@ const proved = computed(() =>
       >
       <p class="off">Circuit {{ circuits.join(' and ') }} · turn off and test before opening</p>
     </header>
+    <p v-if="unseenIn(makeUp) === 'some'" class="is-caution">
+      The box stood here before. Its old cables are supposed, by a feed order that nobody has seen: open it, test it
+      dead, and go by what is there.
+    </p>
     <div class="body" :class="{ wide: layout.width > 620 }">
       <CardDrawing class="drawing" :layout="layout" />
       <div class="numbers">

@@ -2,7 +2,7 @@
 import SearchField from '../../fields/SearchField.vue';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { fillOf, proveUnit, wireHouse } from '@winculum/core';
+import { count, fillOf, isUnseenUnit, proveUnit, unseenIn, wireHouse } from '@winculum/core';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -27,7 +27,7 @@ const wiring = computed(() => wireHouse(store.current));
 const cards = computed(() => {
   const order = new Map(Object.keys(store.current.rooms).map((id, i) => [id, i]));
   return [...wiring.value.boxes.values()]
-    .filter((one) => one.cables.length > 0)
+    .filter((one) => one.cables.length > 0 && unseenIn(one) !== 'all')
     .sort(
       (a, b) =>
         order.get(a.box.room)! - order.get(b.box.room)! ||
@@ -58,7 +58,11 @@ watch(
 const proofs = computed(
   () => new Map(wiring.value.units.map((one) => [one.unit.id, proveUnit(store.current, one, wiring.value.boxes)])),
 );
-const groups = computed(() => [...proofs.value.values()].flatMap((one) => one.groups));
+/** Boxes that were there before and get no new cable: what is in them nobody has seen, so that no card is made of it. */
+const unseen = computed(() => [...wiring.value.boxes.values()].filter((one) => unseenIn(one) === 'all'));
+const groups = computed(() =>
+  wiring.value.units.flatMap((one) => (isUnseenUnit(one) ? [] : proofs.value.get(one.unit.id)!.groups)),
+);
 const sound = computed(() => groups.value.filter((one) => one.flaws.length === 0).length);
 const full = computed(() => cards.value.filter((one) => fillOf(store.current, one.box)?.fits === false).length);
 const print = () => window.print();
@@ -86,11 +90,15 @@ const print = () => window.print();
       >
       <v-btn color="primary" variant="flat" v-if="part === 'cards' || part === 'labels'" @click="print">Print</v-btn>
     </template>
-    <p v-if="!cards.length" class="none">
+    <p v-if="unseen.length && (part === 'cards' || part === 'proof')" class="muted">
+      {{ count(unseen.length, 'box', 'boxes') }} that stood here before and get no new cable have no card: nobody has
+      seen what is in them. Where you open one, test first and go by what is there.
+    </p>
+    <p v-if="!cards.length && !unseen.length" class="none">
       No circuit comes to a box yet. Put boxes on circuits under
       <router-link :to="`/houses/${store.id}/circuits`">Circuits</router-link>; the cards follow by themselves.
     </p>
-    <template v-else>
+    <template v-else-if="cards.length">
       <template v-if="part === 'cards'">
         <MakeUpCard
           v-for="one in shown"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { count, netlistOf, toSpice, wireHouse, type Proof } from '@winculum/core';
+import { count, isUnseenUnit, netlistOf, toSpice, wireHouse, type Proof } from '@winculum/core';
 import { download } from '../../frame/download';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -35,28 +35,31 @@ const pick = (id: string) => view.select([{ kind: 'circuit', id }]);
     <article v-for="row in rows" :key="row.one.unit.id" class="circuit">
       <header>
         <v-btn class="name" variant="text" size="small" @click="pick(row.one.unit.id)">{{ row.name }}</v-btn>
-        <b :class="row.proof.ok ? 'good' : 'is-violation'">{{ row.proof.ok ? '✓ proved' : '✗ not sound' }}</b>
+        <span v-if="isUnseenUnit(row.one)" class="muted">exists, and nobody has seen how it runs: not proved</span>
+        <b v-else :class="row.proof.ok ? 'good' : 'is-violation'">{{ row.proof.ok ? '✓ proved' : '✗ not sound' }}</b>
         <span class="grow" />
         <v-btn @click="exportSpice(row)">SPICE netlist</v-btn>
       </header>
-      <p v-for="group in row.proof.groups" :key="group.group.id" class="group">
-        <b>{{ group.flaws.length === 0 ? '✓' : '✗' }}</b> {{ group.group.name }}:
-        <template v-if="group.flaws.length === 0"
-          >{{ group.positions }} of {{ group.positions }} positions of
-          {{ count(group.group.switches.length, 'switch', 'switches') }}</template
-        >
-        <template v-else>
-          <span v-for="flaw in group.flaws" :key="flaw.message" class="flaw is-violation"
-            >{{ flaw.message }}
-            <template v-if="flaw.positions.length"> Switches {{ show(flaw.positions) }}.</template>
-            <template v-if="flaw.path.length"> By {{ flaw.path.join(' → ') }}.</template></span
+      <template v-if="!isUnseenUnit(row.one)">
+        <p v-for="group in row.proof.groups" :key="group.group.id" class="group">
+          <b>{{ group.flaws.length === 0 ? '✓' : '✗' }}</b> {{ group.group.name }}:
+          <template v-if="group.flaws.length === 0"
+            >{{ group.positions }} of {{ group.positions }} positions of
+            {{ count(group.group.switches.length, 'switch', 'switches') }}</template
           >
-        </template>
-      </p>
-      <p v-for="flaw in row.proof.flaws" :key="flaw.message" class="is-violation">{{ flaw.message }}</p>
-      <p v-if="row.proof.ok && !row.proof.groups.length" class="muted">
-        always live, grounded, no hot to neutral or ground
-      </p>
+          <template v-else>
+            <span v-for="flaw in group.flaws" :key="flaw.message" class="flaw is-violation"
+              >{{ flaw.message }}
+              <template v-if="flaw.positions.length"> Switches {{ show(flaw.positions) }}.</template>
+              <template v-if="flaw.path.length"> By {{ flaw.path.join(' → ') }}.</template></span
+            >
+          </template>
+        </p>
+        <p v-for="flaw in row.proof.flaws" :key="flaw.message" class="is-violation">{{ flaw.message }}</p>
+        <p v-if="row.proof.ok && !row.proof.groups.length" class="muted">
+          always live, grounded, no hot to neutral or ground
+        </p>
+      </template>
     </article>
   </section>
 </template>
