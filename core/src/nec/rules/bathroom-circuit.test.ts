@@ -82,6 +82,15 @@ testRule(bathroomCircuit, {
         .receptacle('one', 'c2', 10, { circuit: 'X' }),
       'receptacle R1-2 in one: on X, away from the basin. This edition names the receptacles at basins and over counters; many inspectors want all of a bathroom on its 20 A circuit: ask, or move it there.',
     ],
+    [
+      '2023: the same on a 20 A circuit of the hall',
+      baths()
+        .feature('one', 'basin', ['c0', 10, 20, 18])
+        .circuit('X', 20)
+        .receptacle('one', 'c0', 36, { circuit: 'B' })
+        .receptacle('one', 'c2', 10, { circuit: 'X' })
+        .receptacle('hall', 'c0', 20, { circuit: 'X' }),
+    ],
     ['not on a circuit yet', baths().receptacle('one', 'c0', 20), '1 bathroom receptacles are on no circuit yet.'],
   ],
 });

@@ -28,14 +28,18 @@ function isAtBasin(facts: Facts, { box, room }: Outlet): boolean {
 }
 const AT_BASIN_IN = 36;
 
-/** Circuits of another rating that feed receptacles away from a basin: what 2020 reworded and inspectors read in two ways. */
+/** Circuits of another rating, or of other rooms as well, that feed receptacles away from a basin: what 2020 reworded and inspectors read in two ways. */
 function receptaclesAway(
   facts: Facts,
   ratingA: number,
   isMeant: (outlet: Outlet) => boolean,
 ): { circuit: Circuit; outlets: Outlet[] }[] {
   return circuitsOf(facts)
-    .filter((circuit) => circuit.ratingA !== ratingA && circuit.poles === 1)
+    .filter(
+      (circuit) =>
+        circuit.poles === 1 &&
+        (circuit.ratingA !== ratingA || outletsOf(facts, circuit).some(({ room }) => !BATHROOMS.has(room.kind))),
+    )
     .map((circuit) => ({
       circuit,
       outlets: outletsOf(facts, circuit).filter(
