@@ -1,4 +1,6 @@
+import { expect, it } from 'vitest';
 import type { Edition } from '../../house/schema';
+import { checkHouse } from '../check-house';
 import { testRule } from '../../test/rule-tester';
 import { stairDimmer } from './stair-dimmer';
 import { dimmed } from '../../test/wiring-cases';
@@ -35,4 +37,12 @@ testRule(stairDimmer, {
     ['2014 did not ask', stairLit('2014', 'dimmer', 'toggle')],
     ['plain switches', stairLit('2023', 'toggle', 'toggle')],
   ],
+});
+
+it('says nothing of the steps of a deck', () => {
+  const house = stairLit('2023', 'dimmer', 'toggle')
+    .with(({ rooms }) => (rooms['room']!.kind = 'deck'))
+    .build();
+  const { findings, passes } = checkHouse(house, { rules: [stairDimmer] });
+  expect([...findings, ...passes]).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import { interiorStairs } from '../requirements/interior-stairs';
 import { defineRule, fromMemory, type EditionEntry } from '../rule';
 
 const entry: EditionEntry<{ minRisers: number }> = {
@@ -28,10 +29,8 @@ export const stairDimmer = defineRule({
     outlets.lights.some(({ device }) => device.kind === 'switch' && device.style === 'dimmer'),
   check: ({ house, outlets, views }, limits, report) => {
     const stairs = new Set(
-      views.flatMap(({ room, features }) =>
-        features.some((one) => one.kind === 'stair' && (one.risers ?? limits.minRisers) >= limits.minRisers)
-          ? [room.id]
-          : [],
+      views.flatMap((view) =>
+        interiorStairs(view).some((one) => (one.risers ?? limits.minRisers) >= limits.minRisers) ? [view.room.id] : [],
       ),
     );
     return Object.values(house.switchGroups).flatMap((group) => {

@@ -3,7 +3,7 @@ import type { Feature } from '../../house/schema';
 import type { Outlet } from '../../circuits/outlets';
 import { lightOf, switchesFor } from '../../control/room-light';
 import { featureOutline } from '../../plan/points';
-import { OUTDOOR_KINDS } from '../../place/outdoors';
+import { interiorStairs } from '../requirements/interior-stairs';
 import type { RoomView } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 
@@ -16,10 +16,6 @@ function lightsOfStair(facts: Facts, view: RoomView, stair: Feature): readonly O
   const others = facts.views.filter((one) => one.level !== view.level && isSameStair(one));
   return [view, ...others].flatMap(({ room }) => lightOf(facts.house, facts.outlets, room).luminaires);
 }
-
-/** The steps of a deck or porch are no interior stairway: the light outside a door is another rule's. */
-const hasInteriorStair = ({ room, features }: RoomView): boolean =>
-  !OUTDOOR_KINDS.has(room.kind) && features.some((feature) => feature.kind === 'stair');
 
 export const stairSwitches = defineRule({
   id: 'stair-switches',
@@ -41,21 +37,19 @@ export const stairSwitches = defineRule({
   },
   scope: 'house',
   reads: 'lights',
-  appliesTo: (facts) => facts.views.some(hasInteriorStair),
+  appliesTo: (facts) => facts.views.some((view) => interiorStairs(view).length > 0),
   check: (facts, limits, report) =>
-    facts.views.filter(hasInteriorStair).flatMap((view) =>
-      view.features
-        .filter((feature) => feature.kind === 'stair')
-        .map((stair) => {
-          const room = view.room.name;
-          const where = { room: view.room.id, feature: stair.id };
-          if (stair.risers === undefined) return report.cannotTell('unknown', { room }, where);
-          if (stair.risers < limits.minRisers) return report.pass('few', { room, risers: stair.risers }, where);
-          // The light of this stair, on whichever floor it hangs: not a fan's switch nor the porch light's, nor an idle one.
-          const canLight = lightsOfStair(facts, view, stair).some((one) =>
-            switchesFor(facts.house, facts.outlets, one).some((control) => control.room.id === view.room.id),
-          );
-          return canLight ? report.pass('lit', { room }, where) : report.fail('dark', { room }, where);
-        }),
+    facts.views.flatMap((view) =>
+      interiorStairs(view).map((stair) => {
+        const room = view.room.name;
+        const where = { room: view.room.id, feature: stair.id };
+        if (stair.risers === undefined) return report.cannotTell('unknown', { room }, where);
+        if (stair.risers < limits.minRisers) return report.pass('few', { room, risers: stair.risers }, where);
+        // The light of this stair, on whichever floor it hangs: not a fan's switch nor the porch light's, nor an idle one.
+        const canLight = lightsOfStair(facts, view, stair).some((one) =>
+          switchesFor(facts.house, facts.outlets, one).some((control) => control.room.id === view.room.id),
+        );
+        return canLight ? report.pass('lit', { room }, where) : report.fail('dark', { room }, where);
+      }),
     ),
 });
