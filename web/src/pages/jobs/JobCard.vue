@@ -50,17 +50,20 @@ const changed = computed(() => {
       <router-link class="name" :to="`/houses/${house.id}/boxes`">{{ house.name }}</router-link>
       <p v-if="where">{{ where }}</p>
       <p class="muted small">{{ permit }}</p>
-      <p v-if="summary" class="row facts">
-        <span class="phase">{{ summary.phase.replace('-', ' ') }}</span>
-        <span v-if="summary.violations" class="is-violation"
-          ><b class="num">{{ summary.violations }}</b> ▨ {{ wordFor(summary.violations, 'violation') }}</span
-        >
-        <span v-if="summary.questions" class="is-caution"
-          ><b class="num">{{ summary.questions }}</b> {{ wordFor(summary.questions, 'question') }}</span
-        >
-        <span v-if="summary.tasks" class="muted"
-          ><b class="num">{{ summary.tasks }}</b> {{ wordFor(summary.tasks, 'task') }}</span
-        >
+      <!-- Its place is kept until the figures come, so that nothing below moves under a finger. -->
+      <p class="row facts">
+        <template v-if="summary">
+          <span class="phase">{{ summary.phase.replace('-', ' ') }}</span>
+          <span v-if="summary.violations" class="is-violation"
+            ><b class="num">{{ summary.violations }}</b> ▨ {{ wordFor(summary.violations, 'violation') }}</span
+          >
+          <span v-if="summary.questions" class="is-caution"
+            ><b class="num">{{ summary.questions }}</b> {{ wordFor(summary.questions, 'question') }}</span
+          >
+          <span v-if="summary.tasks" class="muted"
+            ><b class="num">{{ summary.tasks }}</b> {{ wordFor(summary.tasks, 'task') }}</span
+          >
+        </template>
       </p>
       <p class="muted small">{{ changed }}{{ onDevice ? ' · on this device' : '' }}</p>
     </div>
@@ -112,8 +115,12 @@ polygon {
 .name:hover {
   color: var(--chalk);
 }
+.words .small {
+  min-height: 1.5em;
+}
 .facts {
   gap: 10px;
+  min-height: 24px;
 }
 .phase {
   border: 1.5px solid var(--chalk);

@@ -285,7 +285,12 @@ watch(houses, (now) => void read(now), { flush: 'post' });
     <div v-if="problems.length" role="alert" class="problems">
       <p v-for="problem in problems" :key="problem" class="is-violation">{{ problem }}</p>
     </div>
-    <NewHouseBar v-if="mayAdd && !isOffline" :summaries="summaries" @add="add" @problem="problems = [$event]" />
+    <NewHouseBar
+      v-if="mayAdd && !isOffline && !isLoading"
+      :summaries="summaries"
+      @add="add"
+      @problem="problems = [$event]"
+    />
     <SignOutDialog v-if="isSigningOut" @close="isSigningOut = false" />
     <v-menu
       v-if="menu"
