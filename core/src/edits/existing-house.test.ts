@@ -3,6 +3,7 @@ import { applyEdit } from '../house/edit';
 import type { House } from '../house/schema';
 import { aHouse } from '../test/house-builder';
 import { must } from '../test/must';
+import { acceptCircuitPlan, planCircuits } from '../proposals/circuits/plan-circuits';
 import { planBoxes } from '../proposals/layout/lay-out-boxes';
 import { connectAppliances } from './connect-appliances';
 import { openOnly } from './existing-house';
@@ -60,4 +61,18 @@ it('nothing new is laid out in a room that stays, and what its appliances connec
   expect(rooms(['kit', 'den']).has('kit')).toBe(false);
   expect(rooms(['kit', 'den']).has('den')).toBe(true);
   expect(rooms(['kit']).has('kit')).toBe(true);
+});
+
+it('a plan gives what stood there before no breaker of its own: it hangs on one already', () => {
+  const house = aHouse()
+    .room('den', 'den', [0, 0, 144, 120])
+    .receptacle('den', 'c0', 20)
+    .receptacle('den', 'c1', 20)
+    .with(({ boxes }) => (Object.values(boxes)[0]!.state = 'existing'))
+    .build();
+  let n = 0;
+  const plan = must(planCircuits(house, (prefix) => `${prefix}-${++n}`));
+  const after = must(acceptCircuitPlan(house, plan, house)).house;
+  const on = Object.values(after.boxes).map((box) => Object.values(box.devices).map((one) => one.circuit !== null));
+  expect(on).toEqual([[false], [true]]);
 });

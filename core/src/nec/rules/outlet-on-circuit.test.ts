@@ -13,4 +13,13 @@ testRule(outletOnCircuit, {
       '2 outlets of den are on no circuit.',
     ],
   ],
+  cannotTell: [
+    [
+      'one that stood there before',
+      den()
+        .receptacle('den', 'c0', 20)
+        .with(({ boxes }) => void (Object.values(boxes)[0]!.state = 'existing')),
+      '1 outlet of den that stood there before is on no circuit here. Find the breaker that feeds it, and put it on that circuit.',
+    ],
+  ],
 });

@@ -14,6 +14,8 @@ export const outletOnCircuit = defineRule({
     messages: {
       open: ({ room, n }: { room: string; n: number }) =>
         `${count(n, 'outlet')} of ${room} ${n === 1 ? 'is' : 'are'} on no circuit.`,
+      unseen: ({ room, n }: { room: string; n: number }) =>
+        `${count(n, 'outlet')} of ${room} that stood there before ${n === 1 ? 'is' : 'are'} on no circuit here. Find the breaker that feeds ${n === 1 ? 'it' : 'them'}, and put ${n === 1 ? 'it' : 'them'} on that circuit.`,
       done: ({ n }: { n: number }) => `All ${n} outlets are on circuits.`,
     },
   },
@@ -22,14 +24,21 @@ export const outletOnCircuit = defineRule({
   check: (facts, _limits, report) => {
     const { unassigned, all } = facts.outlets;
     if (unassigned.length === 0) return [report.pass('done', { n: all.length }, {})];
-    return [...new Set(unassigned.map((outlet) => outlet.room))].map((room) => {
-      const open = unassigned.filter((outlet) => outlet.room === room);
-      return report.fail(
-        'open',
-        { room: room.name, n: open.length },
-        { room: room.id },
-        { remedies: [newCircuitRemedy(deviceIds(open), 'them')] },
-      );
+    return [...new Set(unassigned.map((outlet) => outlet.room))].flatMap((room) => {
+      const here = unassigned.filter((outlet) => outlet.room === room);
+      const open = here.filter(({ box }) => box.state !== 'existing');
+      const old = here.length - open.length;
+      const where = { room: room.id };
+      return [
+        ...(open.length > 0
+          ? [
+              report.fail('open', { room: room.name, n: open.length }, where, {
+                remedies: [newCircuitRemedy(deviceIds(open), 'them')],
+              }),
+            ]
+          : []),
+        ...(old > 0 ? [report.cannotTell('unseen', { room: room.name, n: old }, where)] : []),
+      ];
     });
   },
 });

@@ -170,7 +170,10 @@ export function planUnchecked(house: House, newId: NewId, onProgress: OnProgress
   const locked = standingCircuits(house);
   // A new switch of a light that stays where it is follows its light.
   const standing = new Set([...locked].flatMap((id) => index.byCircuit.get(id) ?? []));
-  const outlets = index.all.filter((outlet) => !standing.has(outlet));
+  // What stood here before hangs on some breaker of the house: a plan gives it no other.
+  const outlets = index.all.filter(
+    (outlet) => !standing.has(outlet) && !(outlet.box.state === 'existing' && outlet.device.circuit === null),
+  );
   const free = Object.values(house.circuits).filter((circuit) => !locked.has(circuit.id));
   let carried: Result<Carried> | undefined;
   let worth: Worth = { costIn: 0, boundIn: 0 };
