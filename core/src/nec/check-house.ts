@@ -113,10 +113,11 @@ const stood = new Memory<Verdict, Verdict>();
  * What is said of a place that was there before: of all that stands it is right by the code of its day, and of a room that stands in
  * part nobody but the authority can say how much of it is to be brought to the edition of today.
  */
-function ofItsDay(one: Verdict, facts: Facts): Verdict {
+function ofItsDay(one: Verdict, facts: Facts, mode: true | 'ask'): Verdict {
   if (one.kind === 'pass' || one.messageId === 'broken') return one;
-  const standing = standingAt(facts, one.where);
-  if (standing === 'none' || (standing === 'part' && one.kind === 'cannot-tell')) return one;
+  const share = standingAt(facts, one.where);
+  if (share === 'none' || (share === 'part' && one.kind === 'cannot-tell')) return one;
+  const standing = share === 'all' && mode === 'ask' && one.kind === 'fail' ? 'ask' : share;
   const known = stood.get(one);
   if (known?.detail.standing === standing) return known;
   const kind = standing === 'all' ? 'pass' : 'cannot-tell';
@@ -127,6 +128,7 @@ function ofItsDay(one: Verdict, facts: Facts): Verdict {
 
 const OF_ITS_DAY = {
   all: 'It stands from before: the code of its day holds for it until it is changed or replaced, as long as it is safe.',
+  ask: 'It stands from before, and the codes of its day mostly wanted the same: look at it with the authority, and mend what is not safe.',
   part: 'Part of it stands from before: how much is to be brought to this edition, the authority says.',
 } as const;
 
@@ -295,7 +297,8 @@ export function checkHouse(house: House, options: CheckOptions = {}): HouseCheck
       continue;
     }
     const today = runRule(effective, facts, memories);
-    const verdicts = isOld && rule.meta.ofItsDay && today ? today.map((one) => ofItsDay(one, facts)) : today;
+    const mode = isOld ? rule.meta.ofItsDay : undefined;
+    const verdicts = mode && today ? today.map((one) => ofItsDay(one, facts, mode)) : today;
     statuses.push({ ruleId: rule.id, status: verdicts ? 'checked' : 'not applicable', amendment: effective.changed });
     if (!verdicts) continue;
     said.push({ effective, verdicts });

@@ -57,7 +57,7 @@ export interface VerdictDetail {
   /** Replaces the confidence of the edition's entry. */
   readonly basis?: Basis;
   /** All of the place, or a part of it, stands from before the job; set by the check, not by rules. */
-  readonly standing?: 'all' | 'part';
+  readonly standing?: 'all' | 'part' | 'ask';
 }
 
 /** What a rule finds at one place. */
@@ -104,8 +104,11 @@ interface RuleMeta<L extends Limits, M extends Messages> {
   readonly summary: string;
   readonly stage: Stage;
   readonly severity: Severity;
-  /** It holds for what is built, changed or replaced under the edition in force: what stands from before stays under the code of its day. */
-  readonly ofItsDay?: true;
+  /**
+   * It holds for what is built, changed or replaced under the edition in force: what stands from before stays under the code of its day.
+   * `ask` where the editions before wanted much the same, so that what is seen to be wrong may have been wrong then.
+   */
+  readonly ofItsDay?: true | 'ask';
   /** Why it matters, for an apprentice. */
   readonly why: string;
   /** An edition without an entry does not contain the rule. */

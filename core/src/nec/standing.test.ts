@@ -31,6 +31,7 @@ const stays = ({ panels }: House): void => {
   for (const panel of Object.values(panels)) panel.existing = true;
 };
 const stayed = ({ rooms }: House): void => void (rooms['r']!.closed = true);
+const bare = ({ supply }: House): void => void (supply.electrodes = []);
 const OLD =
   'It stands from before: the code of its day holds for it until it is changed or replaced, as long as it is safe.';
 
@@ -73,7 +74,20 @@ describe('what stands from before', () => {
       'cannot-tell',
     ],
     ['a new panel in a clothes closet', 'panel-place', panelIn('closet'), 'fail'],
-    ['one that was there before', 'panel-place', panelIn('closet').with(stays), 'pass'],
+    // The codes before wanted the same: seen to be wrong, it is asked about, not waved through.
+    ['one that was there before', 'panel-place', panelIn('closet').with(stays), 'cannot-tell'],
+    [
+      'an old service seen to have no electrode',
+      'grounding-electrodes',
+      panelIn('utility').with(stays).with(bare),
+      'cannot-tell',
+    ],
+    [
+      'an old service of whose electrodes nothing is said',
+      'grounding-electrodes',
+      panelIn('utility').with(stays),
+      'pass',
+    ],
     ['surge protection of a service that stays', 'surge-protection', panelIn('utility').with(stays), 'pass'],
     ['surge protection of a new service', 'surge-protection', panelIn('utility'), 'cannot-tell'],
     // Wrong under any edition: that it is old does not make it right.

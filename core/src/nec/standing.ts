@@ -17,8 +17,8 @@ export const hasExisting = memo(
 );
 
 /** Whether a box was there before and nothing in it is replaced. */
-const stands = ({ state, devices }: Box): boolean =>
-  state === 'existing' && Object.values(devices).every((one) => !(one.kind === 'receptacle' && one.replaced));
+const stands = (box: Box): boolean =>
+  box.state === 'existing' && Object.values(box.devices).every((device) => staysAsItIs({ box, device }));
 
 const shareOf = (all: readonly boolean[]): Standing =>
   all.length === 0 || !all.includes(true) ? 'none' : all.includes(false) ? 'part' : 'all';

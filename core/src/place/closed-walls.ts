@@ -1,7 +1,6 @@
 import type { House } from '../house/schema';
 import { OUTDOOR_KINDS } from './outdoors';
 import { facingOf } from '../plan/facing';
-import { viewRoom } from '../plan/room-view';
 import { fromLoop, wallLoop } from '../plan/wall-loop';
 import { mustGet } from '../units/result';
 
@@ -14,7 +13,7 @@ export function isClosedAt(house: House, roomId: string, alongLoopIn: number): b
   if (!room.closed) return false;
   const loop = wallLoop(room);
   const { wall, alongIn } = fromLoop(loop, ((alongLoopIn % loop.lengthIn) + loop.lengthIn) % loop.lengthIn);
-  return facingOf(house, viewRoom(house, roomId).room).every(
+  return facingOf(house, room).every(
     (behind) =>
       behind.wall.id !== wall.id ||
       alongIn < behind.fromIn ||

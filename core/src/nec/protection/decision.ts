@@ -9,7 +9,7 @@ export type ProtectionDecision =
   | { readonly kind: 'cannot-tell'; readonly section: string; readonly reason: string };
 
 /** Whether the outlet was there before and stays as it is: the code of its day holds for it, until it is replaced. */
-export const staysAsItIs = ({ box, device }: Outlet): boolean =>
+export const staysAsItIs = ({ box, device }: Pick<Outlet, 'box' | 'device'>): boolean =>
   box.state === 'existing' && !(device.kind === 'receptacle' && device.replaced);
 
 /** Protection that a section asks for, and why; recalled *from memory*. */

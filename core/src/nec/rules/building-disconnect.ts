@@ -41,7 +41,7 @@ export const buildingDisconnect = defineRule({
     summary: 'One supply to each building, with a disconnect at it that is rated for it',
     stage: 'service',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'A person who turns a shed off must be sure that it is off, all of it, from where they stand.',
     editions: everyEdition({ section: '225.30', limits: {}, basis: fromMemory('medium') }),
     messages: {

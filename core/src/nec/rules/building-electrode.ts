@@ -9,7 +9,7 @@ export const buildingElectrode = defineRule({
     summary: 'A building with a panel of its own has grounding electrodes of its own',
     stage: 'service',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'Lightning and a fallen line come to the shed as well; the ground rod of the house is too far away to help.',
     editions: everyEdition({ section: '250.32(A)', limits: {}, basis: fromMemory('high') }),
     messages: {

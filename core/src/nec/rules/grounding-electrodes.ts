@@ -45,7 +45,7 @@ export const groundingElectrodes = defineRule({
     summary: 'Grounding electrodes that are enough, on a conductor of its size',
     stage: 'service',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'The footing is poured before the electrician comes: the concrete-encased electrode is caught then or lost.',
     editions: everyEdition({ section: '250.50', limits: {}, basis: fromMemory('high') }),
     messages: {

@@ -40,7 +40,7 @@ export const panelPlace = defineRule({
     summary: 'No panel in a bathroom, a clothes closet or over steps, and its breakers within reach',
     stage: 'boxes',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'Damp, clothes that burn, and a footing on stairs: each has hurt somebody at a panel.',
     editions: everyEdition({
       section: '240.24(A), (D), (E), (F)',

@@ -65,7 +65,7 @@ export const panelWorkingSpace = defineRule({
     summary: 'A clear space 30 in wide, 36 in deep and 6 1/2 ft high in front of every panel',
     stage: 'boxes',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'Somebody will work here with live parts in front and must be able to step back. The space is not for storage.',
     editions: everyEdition({
       section: '110.26(A)',

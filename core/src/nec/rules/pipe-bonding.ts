@@ -14,7 +14,7 @@ export const pipeBonding = defineRule({
     summary: 'Metal water and gas piping is bonded',
     stage: 'service',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'A faulty appliance makes every tap and range of the house live where its pipes are not bonded.',
     editions: everyEdition({ section: '250.104', limits: {}, basis: fromMemory('high') }),
     messages: {

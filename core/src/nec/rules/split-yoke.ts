@@ -8,7 +8,7 @@ export const splitYoke = defineRule({
     summary: 'Two circuits on one yoke open together at the panel',
     stage: 'circuits',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'One breaker is turned off, the upper half reads dead, and a hand touches the lower half that another circuit feeds.',
     editions: everyEdition({ section: '210.7', limits: {}, basis: fromMemory('high') }),
     messages: {

@@ -52,12 +52,12 @@ const STAYS: ReadonlySet<LoadKind> = new Set<LoadKind>([
 ]);
 
 /** A single receptacle, or both halves of a duplex, within the space of appliances that are not easily moved. */
-function isBehindAppliances({ loads }: Facts['outlets'], { device, box }: Outlet): boolean {
+function isBehindAppliances({ byDevice }: Facts['outlets'], { device, box }: Outlet): boolean {
   if (device.kind !== 'receptacle' || device.style === 'duplex') return false;
   const other = device.style === 'half' ? otherHalfOf(box, device.id) : undefined;
   return [device, other].every((one) => {
     if (!one) return true;
-    const load = loads.find((outlet) => outlet.device.id === one.id)?.load;
+    const load = byDevice.get(one.id)?.load;
     return load !== undefined && (load.fastened || STAYS.has(load.kind));
   });
 }

@@ -58,7 +58,7 @@ export const tubZoneReceptacles = defineRule({
     summary: 'No receptacle in or near a tub or shower',
     stage: 'boxes',
     severity: 'violation',
-    ofItsDay: true,
+    ofItsDay: 'ask',
     why: 'An appliance that falls into a tub from a receptacle beside it kills. Until 2017 the zone was the tub or stall itself and all that is directly over it; since 2020 it reaches 3 ft to the side and 8 ft up.',
     editions: {
       '2014': { section: '406.9(C)', limits: { sideIn: 0, upIn: 480, bidet: 0 }, basis: fromMemory('high') },
