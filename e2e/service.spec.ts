@@ -24,6 +24,27 @@ test('the service carries the load, one more charger is asked for, and a main to
   await expect(page.getByRole('button', { name: /has a main of 100 A; the calculated load is/ })).toBeVisible();
   await page.getByRole('button', { name: 'Existing dwelling' }).click();
   await expect(page.getByRole('heading', { name: /220\.83\(A\)/ })).toBeVisible();
+
+  // The panel stays: its methods are shown by themselves, and a measured peak is typed where power comes in.
+  await page.getByRole('button', { name: 'Existing dwelling' }).click();
+  const drawing = page.getByRole('group', { name: 'One-line diagram' });
+  await drawing
+    .getByRole('button', { name: /^panel: / })
+    .first()
+    .click();
+  await page.getByLabel('it was there before and stays').check();
+  await expect(page.getByText('by 220.83, for what stands')).toBeVisible();
+  const reckoned = Number.parseInt((await load.textContent())!);
+  await drawing
+    .getByRole('button', { name: /^utility: / })
+    .first()
+    .click();
+  await page.getByLabel('Measured peak').fill('5');
+  await page.getByLabel('Measured peak').press('Enter');
+  // Nothing in this house was there before, so what is new counts whole and 220.83 still gives less.
+  await expect(page.getByRole('heading', { name: /220\.87: by the measured peak/ })).toBeVisible();
+  await expect(page.getByText('5 A × 240 V × 125 %')).toBeVisible();
+  expect(Number.parseInt((await load.textContent())!)).toBe(reckoned);
 });
 
 test('a second panel is fed by one press, its feeder changed, a generator kept apart, and the one-line shows it all', async ({

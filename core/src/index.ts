@@ -271,9 +271,11 @@ export { BREAKER_NAMES, breakerMark } from './panel/breaker-names';
 export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';
 export { type Connected, type DwellingLoads, oneMore } from './service/connected-loads';
 export {
+  addsClimate,
   type CalculationLine,
   existingLoad,
   type LoadCalculation,
+  measuredLoad,
   neutralLoad,
   optionalLoad,
   standardLoad,
@@ -291,7 +293,7 @@ export { isSwitchLimit, limitName, limitValue, readLimit } from './nec/limit-wor
 export { feedPanel } from './nec/feed-panel';
 export { feederLoad } from './nec/requirements/feeder-load';
 export { feederAmpacity, feederDrop, laidIn, leastFeeder } from './service/feeder-size';
-export { leastServiceAmps, loadsOfHouse, withMore } from './nec/requirements/service-load';
+export { leastService, loadsOfHouse, withMore } from './nec/requirements/service-load';
 export { coveringOf, readLayers } from './typed/read-layers';
 export { readTypedBox, type TypedBox } from './typed/typed-box';
 export { meaningsOf } from './typed/meanings';

@@ -25,6 +25,15 @@ export const ELECTRODES = ['concrete-encased', 'water-pipe', 'one-rod', 'two-rod
 const electrodesSchema = z.array(z.enum(ELECTRODES)).max(6).optional();
 export type Electrode = (typeof ELECTRODES)[number];
 
+/**
+ * The largest current that was measured at a service that stands, amperes on its heavier leg: NEC 220.87. Over a year by the utility's
+ * figures, or over 30 days by a recorder that averages 15 minutes.
+ */
+const peakSchema = z.strictObject({
+  amps: z.number().min(1, 'is at least 1 A').max(400, 'is at most 400 A'),
+  over: z.enum(['year', 'thirty-days']).default('year'),
+});
+
 /** How power comes to the house. */
 export const supplySchema = z.strictObject({
   /** By the utility; by the power-supply cord of a house on wheels; or by sources of its own alone. */
@@ -38,6 +47,7 @@ export const supplySchema = z.strictObject({
   neutral: sizeSchema.optional(),
   /** Available fault current, amperes, as the utility says. */
   faultA: z.number().int().min(100).max(200_000).optional(),
+  peak: peakSchema.optional(),
   /** A disconnect outdoors for the fire service, 230.85. */
   emergencyDisconnect: asSeen,
   /** Surge protection at the service, 230.67. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { indexOutlets } from '../circuits/outlets';
 import type { House } from '../house/schema';
+import type { BoxType } from '../house/schema-boxes';
 import { aHouse, type HouseBuilder } from '../test/house-builder';
 import { smallestFor } from './box-fill';
 import { deviceTitle } from './labels';
@@ -65,6 +66,28 @@ describe('the smallest box that holds it', () => {
     expect([plain(1)!.adjustable, plain(1)!.masonry]).toEqual([undefined, undefined]);
     expect(open(1)).toMatchObject({ gangs: 1, adjustable: true });
     expect(masonry(1)).toMatchObject({ masonry: true });
+  });
+
+  it.each([
+    [
+      'a light: round, octagon or a round ring',
+      'luminaire',
+      {},
+      30,
+      (one: BoxType) => ['round', 'octagon'].includes(one.shape),
+    ],
+    ['a paddle fan: rated for it', 'fan', { style: 'paddle' }, 20.5, (one: BoxType) => one.fanRated === true],
+  ] as const)('over a ceiling %s', (_, kind, extra, in3, suits) => {
+    const house = room().over('r', kind, 60, 60, extra).build();
+    const [box] = Object.values(house.boxes);
+    const find = (atLeast: number) => smallestFor(house, box!, atLeast, (type) => type.volumeIn3);
+    for (const least of [1, in3]) expect(suits(find(least)!), `${least} in³`).toBe(true);
+    // A square device box or one of two gangs holds more, and carries no light.
+    expect(find(42.5)).toBeUndefined();
+  });
+
+  it('of a box by the floor is never one for a ceiling, however much goes in', () => {
+    for (let in3 = 1; in3 < 120; in3 += 0.5) expect(['device', undefined]).toContain(one()(in3)?.shape);
   });
 
   it('holds exactly what it is marked for, and nothing more', () => {

@@ -481,6 +481,16 @@ describe('what cannot be wired says which, why, and the remedy', () => {
     expect(groupProblems(two)[0]).toMatchObject({ code: 'two-circuits', path: 'switchGroups.a' });
     const loose = wired({ ...spec, change: (house) => delete house.cables['c-L'] });
     expect(loose.wiring.problems).toMatchObject([{ code: 'unfed', path: 'boxes.L' }]);
+    // The switch of a lamp without a cable needs nothing yet but the neutral that is kept for later.
+    expect(loose.wiring.plan.needsAt.get('S1') ?? []).toEqual([]);
+    expect([...loose.wiring.plan.spare.keys()]).toEqual(['S1']);
+    const half = wired({
+      boxes: { S1: [null, 'switch'], L: ['S1', 'luminaire'], S2: ['L', 'switch'] },
+      groups: { a: { switches: ['S1-0', 'S2-0'], controls: ['L-0'] } },
+      change: (house) => delete house.cables['c-S2'],
+    });
+    expect(half.wiring.plan.needsAt.has('L')).toBe(false);
+    expect([...half.wiring.plan.spare.keys()]).toEqual(['S1']);
   });
 });
 

@@ -3,6 +3,7 @@ import type { Load, LoadKind } from '../house/schema-equipment';
 import { LOAD_LIBRARY } from '../loads/library';
 import { isTypical } from '../circuits/circuit-load';
 import { indexOutlets } from '../circuits/outlets';
+import { servicePanel } from '../circuits/panel-tree';
 import { groupBy } from '../units/group-by';
 import { given } from '../units/result';
 
@@ -35,6 +36,8 @@ export interface Connected {
   readonly managed?: true;
   /** What it is controlled with: heaters of one room hang on one thermostat. */
   readonly control: string;
+  /** Its outlet was there before this work. */
+  readonly stands?: true;
 }
 
 /** What a dwelling's load is reckoned from. */
@@ -49,6 +52,12 @@ export interface DwellingLoads {
   readonly smallApplianceCircuits: number;
   readonly laundryCircuits: number;
   readonly connected: readonly Connected[];
+  /** The panel that the service ends in was there before this work: whether it can carry more may be reckoned by 220.83. */
+  readonly stands?: true;
+  /** The largest current that was measured there, amperes, where 220.87 lets it count. */
+  readonly peakA?: number;
+  /** Floor area of rooms in which nothing was there before, square feet. */
+  readonly newAreaFt2?: number;
 }
 
 const COOKING: ReadonlySet<LoadKind> = new Set<LoadKind>([
@@ -121,6 +130,16 @@ function managedShares(loads: readonly Load[], edition: Edition): ReadonlyMap<Lo
 }
 
 /**
+ * What was measured at the service, where it may be reckoned with: thirty days by a recorder only where no renewable source or battery
+ * shaves the peak, 220.87 Exception. *From memory*: 2020 and later say so, medium; kept to in every edition.
+ */
+function measuredPeak({ supply, sources }: House): Pick<DwellingLoads, 'peakA'> {
+  const { peak } = supply;
+  const isShaved = Object.values(sources).some((one) => one.kind !== 'generator');
+  return peak && (peak.over === 'year' || !isShaved) ? { peakA: peak.amps } : {};
+}
+
+/**
  * A house as Article 220 reads it, or the part of it that some circuits feed. What is plugged in anywhere is in the 3 VA/ft² and does not
  * appear. A whole dwelling has two small-appliance circuits and one for its laundry at least; a part has those that are its own.
  */
@@ -149,6 +168,7 @@ export function dwellingLoads(house: House, areaFt2: number, within?: Within): D
         isTypical: !limits.has(load) && isTypical(load),
         ...(limits.has(load) ? { managed: true as const } : {}),
         control: load.kind === 'electric-furnace' ? 'the furnace' : (outlet?.room.id ?? load.id),
+        ...(outlet?.box.state === 'existing' ? { stands: true as const } : {}),
       },
     ];
   });
@@ -162,5 +182,6 @@ export function dwellingLoads(house: House, areaFt2: number, within?: Within): D
     smallApplianceCircuits: Math.max(within ? 0 : LEAST_SMALL_APPLIANCE * dwellings, ofPurpose('small-appliance')),
     laundryCircuits: Math.max(within ? 0 : LEAST_LAUNDRY * dwellings, ofPurpose('laundry')),
     connected,
+    ...(!within && servicePanel(house)?.existing ? { stands: true as const, ...measuredPeak(house) } : {}),
   };
 }

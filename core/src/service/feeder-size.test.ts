@@ -1,7 +1,20 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CONDUCTOR_SIZES, feederSchema, TRADE_SIZES, type Feeder } from '../house/schema';
-import { feederAmpacity, fitsFeeder, groundFor, laidIn, largestFeederBreaker, leastFeeder } from './feeder-size';
+import { RESISTANCE } from '../electrical/tables';
+import { CONDUCTOR_SIZES, feederSchema, TRADE_SIZES, type ConductorSize, type Feeder } from '../house/schema';
+import {
+  feederAmpacity,
+  feederDrop,
+  fitsFeeder,
+  groundFor,
+  laidIn,
+  largestFeederBreaker,
+  leastFeeder,
+} from './feeder-size';
 import { standardsSchema } from '../house/schema-standards';
 import { leastTrade } from './raceway-fill';
 import { groundConductor } from './service-conductors';
@@ -106,4 +119,40 @@ describe('what a feeder carries', () => {
         },
       ),
     ));
+
+  // Two sources of 120 V, a wire each way of so many ohms, loads as currents: what ngspice finds at the heavier load.
+  it.each([
+    ['6', undefined, 'copper', 45, 15, 120],
+    ['2', '4', 'aluminum', 80, 30, 200],
+    ['4', undefined, 'copper', 50, 50, 150],
+    ['1/0', '4', 'copper', 90, 20, 300],
+  ] as const)(
+    'loses what ngspice says: No. %s, neutral %s, %s, %i and %i A over %i ft',
+    (size, neutral, metal, a, b, ft) => {
+      const ohms = (one: ConductorSize) => (RESISTANCE[one][metal === 'copper' ? 1 : 2] / 1000) * ft;
+      const deck = join(mkdtempSync(join(tmpdir(), 'winculum-feeder-')), 'feeder.cir');
+      writeFileSync(
+        deck,
+        [
+          'a feeder of three wires',
+          'VA sa 0 120',
+          'VB 0 sb 120',
+          `RA sa la ${ohms(size)}`,
+          `RB sb lb ${ohms(size)}`,
+          `RN 0 ln ${ohms(neutral ?? size)}`,
+          `IA la ln ${a}`,
+          `IB ln lb ${b}`,
+          '.control',
+          'op',
+          'print v(la)-v(ln)',
+          '.endc',
+          '.end',
+        ].join('\n'),
+      );
+      const { stdout } = spawnSync('ngspice', ['-b', deck], { encoding: 'utf8' });
+      const volts = Number(/v\(la\)-v\(ln\) = (\S+)/.exec(stdout)?.[1]);
+      const drop = feederDrop({ conductor: { size, metal }, neutral, poles: 2 }, a, ft, a - b);
+      expect(drop).toBeCloseTo((120 - volts) / 120, 6);
+    },
+  );
 });

@@ -91,8 +91,17 @@ export function groundFor(feeder: Laid & Pick<Feeder, 'ratingA'>, loadA: number)
   return atLeast(size, grown) ? grown : size;
 }
 
-/** Share of the voltage that a feeder loses, with its load balanced on two legs: 2 × amperes × one way × ohms, Chapter 9 Table 8 at 75 °C. */
-export function feederDrop({ conductor, poles }: Feeder, loadA: number, oneWayFt: number): number {
-  const ohms = RESISTANCE[conductor.size][conductor.metal === 'copper' ? 1 : 2] / 1000;
-  return (2 * loadA * oneWayFt * ohms) / (poles === 2 ? 240 : 120);
+/**
+ * Share of the voltage that a feeder loses on its heavier leg: amperes × one way × ohms, Chapter 9 Table 8 at 75 °C, there and back. Of two
+ * poles only the difference of the legs (`unevenA`, amperes) comes back over the neutral, which may be smaller.
+ */
+export function feederDrop(
+  { conductor, neutral, poles }: Pick<Feeder, 'conductor' | 'neutral' | 'poles'>,
+  loadA: number,
+  oneWayFt: number,
+  unevenA = 0,
+): number {
+  const ohms = (size: ConductorSize) => (RESISTANCE[size][conductor.metal === 'copper' ? 1 : 2] / 1000) * oneWayFt;
+  const [out, back] = [ohms(conductor.size), ohms(neutral ?? conductor.size)];
+  return (loadA * out + (poles === 2 ? unevenA : loadA) * back) / 120;
 }

@@ -1,6 +1,7 @@
 import type { Edition } from '../house/schema';
 import { cookingDemandVa } from './cooking-demand';
 import type { Connected, DwellingLoads, LoadGroup } from './connected-loads';
+import { shareOnLegs, unbalancedVa, type LegLoad } from './legs';
 import { itemAt } from '../units/result';
 
 /** One line of a load calculation, as it is written on the form. */
@@ -18,6 +19,8 @@ export interface LoadCalculation {
   /** At the volts between the legs of its supply. */
   readonly amps: number;
   readonly volts: number;
+  /** By how much the heavier leg exceeds the other, amperes: what comes back over the neutral. Missing where loads were not shared out. */
+  readonly unevenA?: number;
   /** What was assumed that the document does not say. */
   readonly assumed: readonly string[];
 }
@@ -97,15 +100,27 @@ const vehicleWords = (one: Connected, edition: Edition): Pick<CalculationLine, '
     : { sum: 'by its plate', section: '625.42' };
 };
 
+const vehicleLines = (loads: DwellingLoads): CalculationLine[] =>
+  loadsOf(loads, 'vehicle').map((one) => ({
+    what: one.name,
+    va: vehicleVa(one, loads.edition),
+    ...vehicleWords(one, loads.edition),
+  }));
+
 /** Of fixed appliances those that count towards the four of 220.53; from 2020 only those of 500 W and more. *From memory*, medium. */
 const countsTowardsFour = (one: Connected, edition: Edition): boolean =>
   edition === '2014' || edition === '2017' || one.va >= 500;
 
-function fixedLines(loads: DwellingLoads): CalculationLine[] {
+/** Fixed appliances, those with a demand of 75 % where there are four and more, and the rest: 220.53. */
+function fixedAppliances(loads: DwellingLoads): { counted: Connected[]; rest: Connected[]; share: number } {
   const fixed = loadsOf(loads, 'fixed');
   const counted = fixed.filter((one) => countsTowardsFour(one, loads.edition));
   const rest = fixed.filter((one) => !counted.includes(one));
-  const share = counted.length >= 4 ? 0.75 : 1;
+  return { counted, rest, share: counted.length >= 4 ? 0.75 : 1 };
+}
+
+function fixedLines(loads: DwellingLoads): CalculationLine[] {
+  const { counted, rest, share } = fixedAppliances(loads);
   const lines: CalculationLine[] = [];
   if (counted.length > 0)
     lines.push({
@@ -158,8 +173,47 @@ export const finish = (
 };
 
 /**
+ * What the heavier leg carries beyond half of it all, in a line: 120 V loads that are counted one by one, shared out as evenly as they let
+ * themselves, Annex D, Example D1(b). A supply of one leg has nothing to share out.
+ */
+function onLegs(
+  volts: number,
+  alone: readonly (LegLoad & Pick<Connected, 'volts'>)[],
+): { lines: CalculationLine[]; unevenA: number } {
+  const at120 = alone.filter((one) => one.volts === 120);
+  if (volts === 120 || at120.length === 0) return { lines: [], unevenA: 0 };
+  const largest = (at: number) =>
+    Math.max(0, ...alone.filter((one) => one.motor && one.volts === at).map((one) => one.va));
+  const { heavierVa, lighterVa } = shareOnLegs(at120, largest(240));
+  const evenVa = sumVa(at120) + 0.25 * Math.max(largest(120), largest(240));
+  const va = 2 * heavierVa - evenVa;
+  const unevenA = (heavierVa - lighterVa) / (volts / 2);
+  if (va < 0.5) return { lines: [], unevenA };
+  const amps = (one: number) => (one / (volts / 2)).toFixed(1);
+  const line: CalculationLine = {
+    what: 'The heavier leg',
+    sum: `120 V loads and their largest motor: ${amps(heavierVa)} A on one leg, ${amps(lighterVa)} A on the other`,
+    va,
+    section: 'Annex D, D1(b)',
+  };
+  return { lines: [line], unevenA };
+}
+
+/** What the standard method counts one by one, each with its demand: what may lie on one leg. */
+function countedAlone(loads: DwellingLoads, season: readonly Connected[], motors: ReadonlySet<Connected>) {
+  const { counted, share } = fixedAppliances(loads);
+  const all = [...(['fixed', 'other', 'vehicle'] as const).flatMap((one) => loadsOf(loads, one)), ...season];
+  return all.map((one) => ({
+    volts: one.volts,
+    va: (counted.includes(one) ? share : 1) * (one.group === 'vehicle' ? vehicleVa(one, loads.edition) : one.va),
+    motor: motors.has(one),
+  }));
+}
+
+/**
  * A dwelling's load by the standard method, Article 220 Part III. Watts of cooking equipment are taken as volt-amperes. The 25 % of the
- * largest motor is that of the largest that counts.
+ * largest motor is that of the largest that counts. What is counted by itself at 120 V lies on one leg, so the amperes are those of the
+ * heavier one.
  */
 export function standardLoad(loads: DwellingLoads): LoadCalculation {
   const general = generalVa(loads);
@@ -182,15 +236,10 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
       va: cookingDemandVa(cooking.map((one) => one.va)),
       section: 'Table 220.55',
     });
-  lines.push(...dryerLines(loads));
-  for (const one of loadsOf(loads, 'vehicle'))
-    lines.push({
-      what: one.name,
-      va: vehicleVa(one, loads.edition),
-      ...vehicleWords(one, loads.edition),
-    });
+  lines.push(...dryerLines(loads), ...vehicleLines(loads));
   const { heating, cooling, heatVa, coolVa } = seasons(loads);
   const isCold = heatVa >= coolVa;
+  const season = isCold ? heating : cooling;
   if (heating.length + cooling.length > 0)
     lines.push({
       what: isCold ? `Heat: ${names(heating)}` : `Cooling: ${names(cooling)}`,
@@ -203,7 +252,7 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
       one.motor &&
       // The blower of an electric furnace is a motor; its elements, which are nearly all of its load, are not.
       one.group !== 'heat' &&
-      (one.group === 'fixed' || one.group === 'other' || (isCold ? heating : cooling).includes(one)),
+      (one.group === 'fixed' || one.group === 'other' || season.includes(one)),
   );
   const largest = motors.reduce<Connected | undefined>(
     (best, one) => (!best || one.va > best.va ? one : best),
@@ -216,7 +265,9 @@ export function standardLoad(loads: DwellingLoads): LoadCalculation {
       va: largest.va * 0.25,
       section: '220.50, 430.24',
     });
-  return finish(loads, lines, []);
+  const alone = countedAlone(loads, season, new Set(motors));
+  const legs = onLegs(loads.volts, alone);
+  return { ...finish(loads, [...lines, ...legs.lines], []), unevenA: legs.unevenA };
 }
 
 interface Climate {
@@ -225,6 +276,8 @@ interface Climate {
   readonly va: number;
   readonly section: string;
 }
+
+const CLIMATE: ReadonlySet<LoadGroup> = new Set<LoadGroup>(['heat', 'heat-pump', 'cooling']);
 
 /** The largest of 220.82(C)(1) to (6). */
 function largestClimate(loads: DwellingLoads): { line: Climate | undefined; assumed: string[] } {
@@ -273,7 +326,7 @@ function poolWords(one: Connected, edition: Edition): Pick<CalculationLine, 'sum
 
 /** What the general pool of the optional methods holds: everything but heat and cooling, at nameplate. */
 export function poolLines(loads: DwellingLoads): CalculationLine[] {
-  const inPool = loads.connected.filter((one) => !['heat', 'heat-pump', 'cooling'].includes(one.group));
+  const inPool = loads.connected.filter((one) => !CLIMATE.has(one.group));
   return [
     ...generalLines(loads),
     ...inPool.map((one) => ({
@@ -316,11 +369,15 @@ export function optionalLoad(loads: DwellingLoads): LoadCalculation {
   );
 }
 
+/** Whether some of its heat or cooling is new: then 220.83(B) holds, otherwise (A). */
+export const addsClimate = ({ connected }: DwellingLoads): boolean =>
+  connected.some((one) => !one.stands && CLIMATE.has(one.group));
+
 /**
  * The load of a dwelling that stands, 220.83: without new heat or cooling all of it in the pool, (A); with it the larger of heat and cooling
  * at 100 % beside the pool, (B). Four or more separately controlled heaters at 40 % are not recalled for sure and are taken whole.
  */
-export function existingLoad(loads: DwellingLoads, hasNewClimate: boolean): LoadCalculation {
+export function existingLoad(loads: DwellingLoads, hasNewClimate = addsClimate(loads)): LoadCalculation {
   const { heating, cooling, heatVa, coolVa } = seasons(loads);
   const larger = heatVa >= coolVa ? heating : cooling;
   if (hasNewClimate)
@@ -344,8 +401,49 @@ export function existingLoad(loads: DwellingLoads, hasNewClimate: boolean): Load
   return finish(loads, demandOnPool(withClimate, 8_000, '220.83(A)'), vehicleDoubt(loads));
 }
 
-/** The neutral's load, 220.61: what 120 V loads and cooking and drying can leave unbalanced. */
-export function neutralLoad(loads: DwellingLoads): LoadCalculation {
+/** What was measured counts at 125 %: 220.87. */
+const MEASURED_SHARE = 1.25;
+
+/**
+ * The load of a service that stands, from its measured peak, 220.87: 125 % of it and all that is new at its plate. Rooms in which nothing
+ * was there before count at 3 VA/ft². Undefined where nothing was measured, or where it may not be reckoned with.
+ */
+export function measuredLoad(loads: DwellingLoads): LoadCalculation | undefined {
+  if (!loads.stands || loads.peakA === undefined) return undefined;
+  const added = loads.connected.filter((one) => !one.stands);
+  const { newAreaFt2 = 0 } = loads;
+  const line = (what: string, sum: string, va: number): CalculationLine => ({ what, sum, va, section: '220.87' });
+  const alone = added.map(({ va, volts }) => ({ va, volts, motor: false }));
+  return finish(
+    loads,
+    [
+      line('Measured peak', `${loads.peakA} A × ${loads.volts} V × 125 %`, loads.peakA * loads.volts * MEASURED_SHARE),
+      ...added.map((one) => ({
+        ...line(one.name, one.isTypical ? 'new, typical' : 'new, by its plate', one.va),
+        ...(one.group === 'vehicle' ? { va: vehicleVa(one, loads.edition), ...vehicleWords(one, loads.edition) } : {}),
+      })),
+      ...(newAreaFt2 > 0
+        ? [
+            line(
+              'Rooms in which nothing was',
+              `${newAreaFt2.toFixed(0)} ft² × ${VA_PER_FT2} VA`,
+              newAreaFt2 * VA_PER_FT2,
+            ),
+          ]
+        : []),
+      ...onLegs(loads.volts, alone).lines,
+    ],
+    [
+      'The peak is of the last year, or of 30 days in which the larger of heat and cooling ran, as a recorder of 15-minute averages shows it. What it holds already stands in existing boxes.',
+    ],
+  );
+}
+
+/**
+ * The neutral's load, 220.61: what 120 V loads and cooking and drying can leave unbalanced. What is counted by itself lies on one leg, as in
+ * Annex D's Example D1(b); D2 halves it as if it lay on both (`isByLegs` false).
+ */
+export function neutralLoad(loads: DwellingLoads, isByLegs = true): LoadCalculation {
   const lines: CalculationLine[] = [
     {
       what: 'Lighting, small appliances, laundry',
@@ -361,19 +459,28 @@ export function neutralLoad(loads: DwellingLoads): LoadCalculation {
   const dryers = (drying.reduce((sum, one) => sum + dryerVa(one), 0) * dryerPercent(drying.length)) / 100;
   if (dryers > 0)
     lines.push({ what: 'Dryer', sum: `${inWords(dryers)} VA × 70 %`, va: dryers * 0.7, section: '220.61(B)(1)' });
-  for (const one of loads.connected)
-    if (one.volts === 120 && (one.group === 'fixed' || one.group === 'other' || one.group === 'cooling'))
-      lines.push({ what: one.name, sum: '120 V', va: one.va, section: '220.61(A)' });
-  const motors = loads.connected.filter(
-    (one) => one.volts === 120 && one.motor && ['fixed', 'other', 'cooling'].includes(one.group),
-  );
-  const largest = Math.max(0, ...motors.map((one) => one.va));
+  const alone = loads.connected
+    .filter((one) => one.volts === 120 && ['fixed', 'other', 'cooling', 'vehicle', 'heat'].includes(one.group))
+    .map((one) => (one.group === 'vehicle' ? { ...one, va: vehicleVa(one, loads.edition) } : one));
+  for (const one of alone) lines.push({ what: one.name, sum: '120 V', va: one.va, section: '220.61(A)' });
+  // The elements of a heater are no motor.
+  const isMotor = (one: Connected) => one.motor && one.group !== 'heat';
+  const largest = Math.max(0, ...alone.filter(isMotor).map((one) => one.va));
   if (largest > 0)
     lines.push({
       what: '25 % of the largest 120 V motor',
       sum: `${inWords(largest)} VA × 25 %`,
       va: largest * 0.25,
       section: '430.24',
+    });
+  const onOneVa =
+    2 * unbalancedVa(alone.map((one) => ({ va: one.va, motor: isMotor(one) }))) - sumVa(alone) - largest * 0.25;
+  if (isByLegs && loads.volts !== 120 && onOneVa >= 0.5)
+    lines.push({
+      what: 'What no load on the other leg makes up for',
+      sum: '120 V loads set against each other two by two, the larger of each counts',
+      va: onOneVa,
+      section: 'Annex D, D1(b)',
     });
   const whole = finish(loads, lines, []);
   const over = whole.amps - 200;

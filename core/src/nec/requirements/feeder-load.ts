@@ -21,6 +21,8 @@ interface FeederLoad {
   readonly isWholeDwelling: boolean;
   /** What its conductors must carry and its breaker hold, amperes. */
   readonly amps: number;
+  /** By how much the heavier leg exceeds the other, amperes. */
+  readonly unevenA: number;
   /** What its neutral must carry, 220.61, amperes. */
   readonly neutralA: number;
 }
@@ -113,7 +115,7 @@ function loadBehind(house: House, panelId: string, mayBeOptional: boolean): Feed
   const neutral = neutralLoad(loads);
   const outside = outsideTheArea(house, circuits, areaRooms).reduce((sum, one) => sum + one.va, 0);
   const neutralA = neutral.amps + outside / neutral.volts;
-  return { calculation, isWholeDwelling, amps: calculation.amps, neutralA };
+  return { calculation, isWholeDwelling, amps: calculation.amps, unevenA: standard.unevenA ?? 0, neutralA };
 }
 
 const memory = memo(

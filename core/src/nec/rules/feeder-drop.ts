@@ -28,7 +28,8 @@ export const feederDrop = defineRule({
     Object.values(house.feeders).map((feeder) => {
       const [from, to] = [mustGet(house.panels, feeder.from), mustGet(house.panels, feeder.to)];
       const feet = feeder.lengthFt ?? cableBetween(spotOfPanel(house, from), spotOfPanel(house, to)) / 12;
-      const percent = 100 * dropOf(feeder, feederLoad(house, feeder).amps, feet);
+      const { amps, unevenA } = feederLoad(house, feeder);
+      const percent = 100 * dropOf(feeder, amps, feet, unevenA);
       const data = { panel: to.name, percent, feet };
       const where = { panel: to.id };
       return percent > limits.percent + 1e-9 ? report.fail('high', data, where) : report.pass('low', data, where);

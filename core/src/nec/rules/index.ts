@@ -117,6 +117,7 @@ import { splitYoke } from './split-yoke';
 import { stairDimmer } from './stair-dimmer';
 import { stairLightCircuit } from './stair-light-circuit';
 import { stairSwitches } from './stair-switches';
+import { standaloneSource } from './standalone-source';
 import { steelStuds } from './steel-studs';
 import { studHoles } from './stud-holes';
 import { supplyVolts } from './supply-volts';
@@ -262,6 +263,7 @@ export const rules: readonly Rule[] = [
   stairDimmer,
   stairLightCircuit,
   stairSwitches,
+  standaloneSource,
   steelStuds,
   studHoles,
   supplyVolts,

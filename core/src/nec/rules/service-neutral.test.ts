@@ -3,7 +3,7 @@ import { testRule } from '../../test/rule-tester';
 import { served } from '../../test/supply-cases';
 import { serviceNeutral } from './service-neutral';
 
-/** A small dwelling on 2/0 copper: 3,904 VA of lighting demand and five built-in microwaves of 1,600 VA, 49.6 A between the legs. */
+/** A small dwelling on 2/0 copper: 3,904 VA of lighting demand, 16.3 A, and five built-in microwaves of 1,600 VA, three of them on one leg. */
 const dwelling = (neutral: ConductorSize) =>
   [1, 3, 5, 7, 9].reduce(
     (house, space, i) =>
@@ -14,9 +14,9 @@ const dwelling = (neutral: ConductorSize) =>
   );
 
 testRule(serviceNeutral, {
-  passes: [['No. 4', dwelling('4'), 'The service neutral, No. 4, carries the 50 A that can come back over it.']],
+  passes: [['No. 4', dwelling('4'), 'The service neutral, No. 4, carries the 56 A that can come back over it.']],
   fails: [
-    ['No. 10', dwelling('10'), 'The service neutral, No. 10, carries 35 A; 50 A can come back over it.'],
+    ['No. 10', dwelling('10'), 'The service neutral, No. 10, carries 35 A; 56 A can come back over it.'],
     ['No. 6', dwelling('6'), 'The service neutral is No. 6; as a way for a fault No. 4 is the least.'],
   ],
   notApplicable: [

@@ -1,3 +1,4 @@
+import { sourceSchema, type House } from '../../house/schema';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
 import { twoUnits } from '../../test/supply-cases';
@@ -26,8 +27,30 @@ const withCellar = (extra: { finishable?: boolean } = {}) =>
       for (const load of Object.values(house.loads)) if (load.kind === 'electric-furnace') load.va = 14_500;
     });
 
+/** What was there before: the panel, and every outlet but the charger's. */
+const standing = (mainA: number, peak?: House['supply']['peak']) =>
+  heavy(mainA).with((house) => {
+    house.panels['P']!.existing = true;
+    house.supply.peak = peak;
+    const charger = Object.values(house.loads).find((one) => one.kind === 'ev-charger-48')!;
+    for (const box of Object.values(house.boxes)) if (!(charger.device in box.devices)) box.state = 'existing';
+  });
+const battery = { id: 'B', name: 'Battery', kind: 'battery', runningW: 5_000, panel: 'P', transfer: 'interactive' };
+
 testRule(serviceSize, {
   passes: [
+    // 8,000 whole and 40 % of the rest of 50,997 VA with the heat in it, where the optional method asks for 126 A.
+    [
+      'a panel that stands, and no new heat: 220.83(A)',
+      standing(110),
+      'The main of P, 110 A, carries the calculated load of 105 A.',
+    ],
+    [
+      'the same by what was measured, 36 A: 45 A and the charger',
+      standing(100, { amps: 36, over: 'year' }),
+      'The main of P, 100 A, carries the calculated load of 93 A.',
+    ],
+    ['a main of 60 A that stands', dwelling(60).with((house) => void (house.panels['P']!.existing = true))],
     ['the same basement, which could not be finished', withCellar({ finishable: false })],
     ['nothing but lights on 100 A', dwelling(100), 'The main of P, 100 A, carries the calculated load of 20 A.'],
     ['range, furnace, water heater and charger on 200 A', heavy(200)],
@@ -40,6 +63,13 @@ testRule(serviceSize, {
     ],
   ],
   fails: [
+    [
+      'thirty days of a recorder beside a battery, which may not be reckoned with',
+      standing(100, { amps: 20, over: 'thirty-days' }).with(
+        (house) => void (house.sources['B'] = sourceSchema.parse(battery)),
+      ),
+      'P has a main of 100 A; the calculated load is 105 A.',
+    ],
     [
       'the same on 125 A between two legs of a wye, whose amperes are more',
       heavy(125, read).with((house) => void (house.supply.volts = '120/208')),

@@ -44,8 +44,8 @@ export const serviceSize = defineRule({
   },
   scope: 'house',
   reads: 'loads',
-  // What a power-supply cord carries is asked by a rule of its own.
-  appliesTo: (facts) => facts.house.supply.kind !== 'cord' && servicePanel(facts.house) !== undefined,
+  // What a power-supply cord carries, and what sources of its own must, rules of their own ask: a service is the utility's (Article 100).
+  appliesTo: (facts) => facts.house.supply.kind === 'utility' && servicePanel(facts.house) !== undefined,
   check: (facts, limits, report) => {
     const panel = given(servicePanel(facts.house));
     const loads = loadsOfHouse(facts.house);
@@ -59,7 +59,8 @@ export const serviceSize = defineRule({
     const kitchens = facts.views.filter((view) => view.room.kind === 'kitchen').length;
     if (kitchens > 1 && kitchens !== loads.dwellings)
       return [report.cannotTell('units', { panel: panel.name, n: kitchens }, where)];
-    const least = kitchens === 1 ? limits.leastA : kitchens > 1 ? limits.othersA : 0;
+    // The least of a service is that of a new one; what stands carries its load or does not.
+    const least = panel.existing ? 0 : kitchens === 1 ? limits.leastA : kitchens > 1 ? limits.othersA : 0;
     if (panel.mainA < least)
       return [
         report.fail(kitchens === 1 ? 'least' : 'several', { ...data, least }, where, {

@@ -40,7 +40,9 @@ const other = computed(() => {
   return found && `${named(found.size)} ${metal}`;
 });
 const drop = computed(() =>
-  props.feeder.lengthFt ? 100 * feederDrop(props.feeder, load.value.amps, props.feeder.lengthFt) : undefined,
+  props.feeder.lengthFt
+    ? 100 * feederDrop(props.feeder, load.value.amps, props.feeder.lengthFt, load.value.unevenA)
+    : undefined,
 );
 const named = (size: string) => (size.includes('kcmil') ? size : `No. ${size}`);
 const WIRING = [

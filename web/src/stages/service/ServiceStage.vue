@@ -2,11 +2,13 @@
 import { computed, nextTick, ref } from 'vue';
 import {
   changeEntity,
+  addsClimate,
   existingLoad,
   fitsRating,
-  leastServiceAmps,
+  leastService,
   LOAD_LIBRARY,
   loadsOfHouse,
+  measuredLoad,
   neutralLoad,
   nextServiceRating,
   oneMore,
@@ -72,16 +74,32 @@ const loads = computed(() => withMore(drawn.value, more.value.map(oneMore)));
 const standard = computed(() => standardLoad(loads.value));
 const optional = computed(() => optionalLoad(loads.value));
 const neutral = computed(() => neutralLoad(loads.value));
-const isOptionalLess = computed(() => amps.value < standard.value.amps);
 /** By the methods that a service of this rating may be reckoned with: the same that its rule asks. */
-const leastOf = (of: DwellingLoads) => leastServiceAmps(of, panel.value?.mainA ?? 0);
-const amps = computed(() => leastOf(loads.value));
+const leastOf = (of: DwellingLoads) => leastService(of, panel.value?.mainA ?? 0);
+const least = computed(() => leastOf(loads.value));
+const amps = computed(() => least.value.amps);
+const METHODS = {
+  standard: 'by the standard method',
+  optional: 'by the optional method, the less of the two',
+  existing: 'by 220.83, for what stands',
+  measured: 'by what was measured, 220.87',
+  multifamily: 'by the optional method for several dwellings',
+} as const;
+/** What a new one would have to be: what stands may be reckoned by its own sections, a new service may not. */
+const asNew = computed((): DwellingLoads => {
+  const { stands: _, peakA: __, ...rest } = loads.value;
+  return rest;
+});
 const rating = computed(() =>
-  nextServiceRating(Math.max(leastRating.value, leastServiceAmps(loads.value, LEAST_SERVICE_A))),
+  nextServiceRating(Math.max(leastRating.value, leastService(asNew.value, LEAST_SERVICE_A).amps)),
 );
 const conductors = computed(
   () =>
-    rating.value && serviceConductors(rating.value, { isOneDwelling: loads.value.dwellings === 1, loadA: amps.value }),
+    rating.value &&
+    serviceConductors(rating.value, {
+      isOneDwelling: loads.value.dwellings === 1,
+      loadA: leastService(asNew.value, LEAST_SERVICE_A).amps,
+    }),
 );
 const isSmall = computed(() => panel.value !== undefined && !fitsRating(amps.value, panel.value.mainA));
 /** What the check says of the service as it is drawn: it knows of the least service, of second kitchens and of plates that nobody read. */
@@ -92,18 +110,24 @@ const shares = computed(() =>
   loads.value.connected
     .map((one) => ({
       name: one.name,
-      amps: amps.value - leastOf({ ...loads.value, connected: loads.value.connected.filter((other) => other !== one) }),
+      amps:
+        amps.value -
+        leastOf({ ...loads.value, connected: loads.value.connected.filter((other) => other !== one) }).amps,
     }))
     .filter((one) => one.amps >= 0.5)
     .sort((a, b) => b.amps - a.amps)
     .slice(0, 6),
 );
 
-const existing = ref(false);
+/** Whether the methods for what stands are shown: from the first where the panel does. */
+const asked = ref<boolean>();
+const existing = computed(() => asked.value ?? panel.value?.existing ?? false);
+const addsHeat = computed(() => addsClimate(loads.value));
 const existingPair = computed(() => ({
   without: existingLoad(loads.value, false),
   with: existingLoad(loads.value, true),
 }));
+const measured = computed(() => measuredLoad(loads.value));
 const setMain = (mainA: number) =>
   panel.value && store.apply(changeEntity(house.value, 'panels', panel.value.id, { mainA }));
 /** All of it, or the one-line as a sheet of its own, across the paper. */
@@ -129,7 +153,7 @@ async function print(oneLine: boolean): Promise<void> {
         :disabled="!store.canEdit"
         @update:model-value="setMain"
       />
-      <v-btn :aria-pressed="existing" @click="existing = !existing">Existing dwelling</v-btn>
+      <v-btn :aria-pressed="existing" @click="asked = !existing">Existing dwelling</v-btn>
       <span class="grow" />
       <v-select v-model="paper" class="pick" label="Paper" :items="papers" />
       <v-btn @click="print(true)">Print the one-line</v-btn>
@@ -141,7 +165,7 @@ async function print(oneLine: boolean): Promise<void> {
         <p class="small-caps">Calculated load</p>
         <p class="num huge" :class="{ 'is-violation': isSmall }">{{ amps.toFixed(0) }} A</p>
         <p>
-          by the {{ isOptionalLess ? 'optional method, the less of the two' : 'standard method' }}.
+          {{ METHODS[least.method] }}.
           <b v-if="isSmall" class="is-violation">▨ More than the main of {{ panel.mainA }} A.</b>
           <template v-else-if="!said || more.length">The main of {{ panel.mainA }} A carries it.</template>
         </p>
@@ -188,26 +212,43 @@ async function print(oneLine: boolean): Promise<void> {
     </div>
     <div class="tables">
       <template v-if="existing">
-        <CalculationTable title="Existing, 220.83(A): no new heat or cooling" :calculation="existingPair.without" />
-        <CalculationTable title="Existing, 220.83(B): with new heat or cooling" :calculation="existingPair.with" />
+        <CalculationTable
+          title="Existing, 220.83(A): no new heat or cooling"
+          :calculation="existingPair.without"
+          :decides="least.method === 'existing' && !addsHeat"
+        />
+        <CalculationTable
+          title="Existing, 220.83(B): with new heat or cooling"
+          :calculation="existingPair.with"
+          :decides="least.method === 'existing' && addsHeat"
+        />
+        <CalculationTable
+          v-if="measured"
+          title="Existing, 220.87: by the measured peak"
+          :calculation="measured"
+          :decides="least.method === 'measured'"
+        />
+        <p v-else-if="panel.existing" class="muted small">
+          A peak that was measured over a year or thirty days (220.87) is typed at the supply, beside.
+        </p>
       </template>
-      <template v-else>
+      <template v-if="!existing || panel.existing">
         <CalculationTable
           title="Standard method, Article 220 Part III"
           :calculation="standard"
-          :decides="!isOptionalLess"
+          :decides="least.method === 'standard'"
         />
         <CalculationTable
           v-if="loads.dwellings === 1"
           title="Optional method, 220.82"
           :calculation="optional"
-          :decides="isOptionalLess"
+          :decides="least.method === 'optional'"
         />
         <CalculationTable
           v-else-if="isMultifamily(loads)"
           title="Multifamily, optional method, 220.84"
           :calculation="multifamilyLoad(loads)"
-          :decides="isOptionalLess"
+          :decides="least.method === 'multifamily'"
         />
         <CalculationTable
           v-else-if="loads.dwellings === 2"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { CONDUCTOR_SIZES, edit, ELECTRODES, type Conductor, type Supply } from '@winculum/core';
+import { CONDUCTOR_SIZES, edit, ELECTRODES, servicePanel, type Conductor, type Supply } from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import NumberField from '../../fields/NumberField.vue';
 import { useHouse } from '../../stores/house';
@@ -20,7 +20,11 @@ function set(changes: { readonly [K in keyof Supply]?: Supply[K] | undefined }):
   );
 }
 const KINDS = [
-  { value: 'utility', word: 'the utility' },
+  {
+    value: 'utility',
+    word: 'the utility',
+    why: 'One service. Where a second one is allowed (230.2) it is not planned here.',
+  },
   {
     value: 'cord',
     word: 'a power-supply cord',
@@ -50,6 +54,16 @@ const PIPES = [
   { value: 'no', word: 'metal, not bonded' },
   { value: 'none', word: 'no metal piping' },
 ] as const;
+const PEAKS = [
+  { value: 'year', word: 'a year, by the utility' },
+  {
+    value: 'thirty-days',
+    word: 'thirty days, by a recorder',
+    why: 'Averages of 15 minutes, in the season of the larger of heat and cooling. Not beside solar or a battery: 220.87 Exception.',
+  },
+] as const;
+/** The panel that the service ends in was there before. */
+const stands = computed(() => servicePanel(store.current)?.existing ?? false);
 const NEUTRALS = [
   { value: '', word: 'as large as the others' },
   ...CONDUCTOR_SIZES.map((value) => ({
@@ -120,6 +134,25 @@ const setConductor = (field: 'conductor' | 'electrodeConductor', conductor: Cond
         :model-value="supply.faultA"
         @update:model-value="set({ faultA: $event })"
         @clear="set({ faultA: undefined })"
+      />
+      <NumberField
+        v-if="stands || supply.peak"
+        label="Measured peak"
+        unit="A"
+        :min="1"
+        :max="400"
+        optional
+        hint="heavier leg, 220.87"
+        :model-value="supply.peak?.amps"
+        @update:model-value="set({ peak: { amps: $event, over: supply.peak?.over ?? 'year' } })"
+        @clear="set({ peak: undefined })"
+      />
+      <ChoiceField
+        v-if="supply.peak"
+        label="Measured over"
+        :model-value="supply.peak.over"
+        :answers="PEAKS"
+        @update:model-value="set({ peak: { amps: supply.peak.amps, over: $event } })"
       />
     </template>
     <template v-if="supply.kind !== 'cord'">
