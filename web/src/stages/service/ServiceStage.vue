@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import {
   changeEntity,
   addsClimate,
@@ -122,6 +122,10 @@ const shares = computed(() =>
 /** Whether the methods for what stands are shown: from the first where the panel does. */
 const asked = ref<boolean>();
 const existing = computed(() => asked.value ?? panel.value?.existing ?? false);
+watch(
+  () => panel.value?.existing,
+  () => (asked.value = undefined),
+);
 const addsHeat = computed(() => addsClimate(loads.value));
 const existingPair = computed(() => ({
   without: existingLoad(loads.value, false),
