@@ -288,7 +288,7 @@ export {
   SERVICE_RATINGS_A,
   serviceConductors,
 } from './service/service-conductors';
-export { buildingOfPanel, feedersFrom, feederTo, servicePanel } from './circuits/panel-tree';
+export { buildingOfPanel, feedersFrom, feederTo, servicePanel, servicePanels } from './circuits/panel-tree';
 export { isSwitchLimit, limitName, limitValue, readLimit } from './nec/limit-words';
 export { feedPanel } from './nec/feed-panel';
 export { feederLoad } from './nec/requirements/feeder-load';

@@ -15,6 +15,12 @@ export const servicePanel = (house: Pick<House, 'panels' | 'feeders'>): Panel | 
     .filter((one) => !feederTo(house, one.id))
     .reduce<Panel | undefined>((best, one) => (!best || one.mainA > best.mainA ? one : best), undefined);
 
+/** The panels whose mains disconnect the service: the first one, and those that say so and that no feeder comes to. */
+export function servicePanels(house: Pick<House, 'panels' | 'feeders'>): Panel[] {
+  const first = servicePanel(house);
+  return Object.values(house.panels).filter((one) => one === first || (one.onService && !feederTo(house, one.id)));
+}
+
 /** A panel and all that are fed by way of it. The feeders of a house are a tree: its integrity says so. */
 export function panelsBehind(house: Pick<House, 'feeders'>, panelId: string): ReadonlySet<string> {
   const behind = new Set([panelId]);

@@ -294,6 +294,8 @@ export const panelSchema = z.strictObject({
   neutral: z.enum(['bonded', 'apart']).optional(),
   /** It was there before the job and stays, with the service or feeder that it is fed by. */
   existing: z.literal(true).optional(),
+  /** Its main is a service disconnect as well, beside that of the first panel: NEC 230.71. */
+  onService: z.literal(true).optional(),
 });
 export type Panel = z.infer<typeof panelSchema>;
 

@@ -3,7 +3,7 @@ import { sourceSchema, type House } from '../house/schema';
 import { byTheTool } from '../test/by-the-tool';
 import { demo } from '../test/demo-house';
 import { garageDwelling } from '../test/garage-dwelling';
-import { served } from '../test/supply-cases';
+import { served, twoMains } from '../test/supply-cases';
 import { smallHouse } from '../test/small-house';
 import { fitDay } from './fit-day';
 import { simulateDay } from './simulate';
@@ -91,6 +91,22 @@ describe('what limits a supply', () => {
     const { feeds } = limitOf(carried, 'G');
     expect(items.some(feeds)).toBe(true);
     expect(items.every(feeds)).toBe(false);
+  });
+
+  it('is each of several mains for what is behind it', () => {
+    const house = twoMains()
+      .circuit('A', 20, { panel: 'P', space: 1 })
+      .circuit('B', 20, { panel: 'Q', space: 1 })
+      .receptacle('a', 'c0', 40, { circuit: 'A' })
+      .receptacle('b', 'c0', 40, { circuit: 'B' })
+      .build();
+    const limits = supplyLimits(house);
+    expect(limits.map((one) => one.name)).toEqual(['The main of P, 100 A', 'The main of Q, 100 A']);
+    const items = Object.values(house.boxes).map((box) => ({ device: Object.keys(box.devices)[0]! }) as DayItem);
+    expect(limits.map((limit) => items.map((item) => limit.feeds(item)))).toEqual([
+      [true, false],
+      [false, true],
+    ]);
   });
 
   it('a generator is asked for what a motor takes to start, by hand: 600 W of a refrigerator’s running, 5.5 times at its start', () => {

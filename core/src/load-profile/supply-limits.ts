@@ -1,5 +1,5 @@
 import { indexOutlets } from '../circuits/outlets';
-import { panelsBehind, servicePanel } from '../circuits/panel-tree';
+import { panelsBehind, servicePanel, servicePanels } from '../circuits/panel-tree';
 import type { House, Source } from '../house/schema';
 import { inrushOf } from '../loads/library';
 import { legOf } from '../panel/schedule';
@@ -85,7 +85,17 @@ export function supplyLimits(house: House): readonly SupplyLimit[] {
     const { cordA, kind } = house.supply;
     const rating = kind === 'cord' && cordA !== undefined ? Math.min(cordA, first.mainA) : first.mainA;
     const name = kind === 'cord' ? `The cord, ${rating} A` : `The main, ${rating} A`;
-    limits.push(breakerLimit('main', name, rating, isOne ? 1 : 2, () => true));
+    const mains = servicePanels(house);
+    if (mains.length === 1) limits.push(breakerLimit('main', name, rating, isOne ? 1 : 2, () => true));
+    for (const panel of mains.length > 1 ? mains : []) {
+      const panels = panelsBehind(house, panel.id);
+      limits.push(
+        breakerLimit(`main ${panel.id}`, `The main of ${panel.name}, ${panel.mainA} A`, panel.mainA, 2, (item) => {
+          const at = house.circuits[circuitOf(item) ?? '']?.panel ?? first.id;
+          return panels.has(at);
+        }),
+      );
+    }
   }
   for (const feeder of Object.values(house.feeders)) {
     const panels = panelsBehind(house, feeder.to);

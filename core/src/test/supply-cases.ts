@@ -44,6 +44,16 @@ export const withSource = (source: Extra, panel: Extra = {}): HouseBuilder =>
     house.sources['S'] = sourceSchema.parse({ ...usual, ...source });
   });
 
+/** A dwelling of two units whose panels P and Q, of 100 A each, both disconnect the service: in the hall, or each in its unit. */
+export const twoMains = (place: 'hall' | 'units' | 'rooms' = 'hall', edition: Edition = '2023'): HouseBuilder =>
+  twoUnits(place === 'hall' ? 'hall' : 'a')
+    .panel('Q', place === 'hall' ? 'hall' : place === 'units' ? 'b' : 'hall', 40)
+    .with((house) => {
+      house.job = { ...house.job, edition };
+      Object.assign(house.panels['P']!, { mainA: 100 });
+      Object.assign(house.panels['Q']!, { mainA: 100, onService: true });
+    });
+
 /** A dwelling of two units, A and B, each a room, with a shared hall and a panel where somebody says. */
 export const twoUnits = (panelIn: 'a' | 'b' | 'hall'): HouseBuilder =>
   aHouse()

@@ -1,7 +1,7 @@
 import { memo } from '../../cache/memo';
 import { measureCircuitLoad } from '../../circuits/circuit-load';
 import { outletsOn } from '../../circuits/outlets';
-import { panelsBehind, servicePanel } from '../../circuits/panel-tree';
+import { panelsBehind, servicePanel, servicePanels } from '../../circuits/panel-tree';
 import type { Circuit, Feeder, House, Room } from '../../house/schema';
 import { dwellingLoads, groupOf, type DwellingLoads } from '../../service/connected-loads';
 import {
@@ -84,7 +84,9 @@ function continuousLines(loads: DwellingLoads): CalculationLine[] {
 function loadBehind(house: House, panelId: string, mayBeOptional: boolean): FeederLoad {
   const panels = panelsBehind(house, panelId);
   const circuits = Object.values(house.circuits).filter((one) => one.panel !== null && panels.has(one.panel));
-  const isWholeDwelling = panelId !== servicePanel(house)?.id && carriesWholeDwelling(house, circuits);
+  // The panel of a service alone is reckoned as the whole house; of several mains each as what is behind it.
+  const isFedApart = panelId !== servicePanel(house)?.id || servicePanels(house).length > 1;
+  const isWholeDwelling = isFedApart && carriesWholeDwelling(house, circuits);
   const fed = roomsOn(
     house,
     circuits.filter((one) => one.purpose !== 'individual'),

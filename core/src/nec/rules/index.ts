@@ -101,6 +101,7 @@ import { refrigeratorOnGfci } from './refrigerator-on-gfci';
 import { roomUseNamed } from './room-use-named';
 import { routeStands } from './route-stands';
 import { serviceConductors } from './service-conductors';
+import { serviceDisconnects } from './service-disconnects';
 import { serviceNeutral } from './service-neutral';
 import { serviceReceptacle } from './service-receptacle';
 import { serviceSize } from './service-size';
@@ -248,6 +249,7 @@ export const rules: readonly Rule[] = [
   drawingComplete,
   routeStands,
   serviceConductors,
+  serviceDisconnects,
   serviceNeutral,
   serviceReceptacle,
   serviceSize,

@@ -1,4 +1,4 @@
-import { feederTo, servicePanel } from '../../circuits/panel-tree';
+import { feederTo, servicePanels } from '../../circuits/panel-tree';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 
 export const neutralBond = defineRule({
@@ -28,7 +28,7 @@ export const neutralBond = defineRule({
       const isFed = feederTo(house, panel.id) !== undefined;
       if (isFed && panel.neutral === 'bonded')
         return [report.fail('twice', data, where, { section: '250.24(A)(5), 250.142(B)' })];
-      if (panel.id === servicePanel(house)?.id && panel.neutral === 'apart')
+      if (servicePanels(house).includes(panel) && panel.neutral === 'apart')
         return [report.fail('nowhere', data, where, { section: '250.24(B), 250.28' })];
       return [report.pass('once', data, where)];
     }),

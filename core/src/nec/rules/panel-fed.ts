@@ -1,4 +1,4 @@
-import { feederTo, servicePanel } from '../../circuits/panel-tree';
+import { feederTo, servicePanel, servicePanels } from '../../circuits/panel-tree';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { given } from '../../units/result';
 
@@ -14,7 +14,7 @@ export const panelFed = defineRule({
       alone: ({ panel }: { panel: string }) =>
         `Nothing says how ${panel} is fed. Draw its feeder under Service, or remove it.`,
       lugs: ({ panel }: { panel: string }) =>
-        `${panel} has lugs only and is the first panel: nothing in it disconnects the service. It needs a main, or a service disconnect ahead of it.`,
+        `${panel} has lugs only and the service comes into it: nothing in it disconnects the service. It needs a main, or a service disconnect ahead of it.`,
       bus: ({ panel, bus, ahead }: { panel: string; bus: number; ahead: number }) =>
         `The busbars of ${panel} are made for ${bus} A and stand behind ${ahead} A.`,
       fed: ({ panel }: { panel: string }) => `${panel} is fed and protected.`,
@@ -26,12 +26,12 @@ export const panelFed = defineRule({
     Object.keys(facts.house.panels).length > 1 ||
     servicePanel(facts.house)?.busA !== undefined ||
     servicePanel(facts.house)?.main === 'lugs',
-  check: ({ house }, _limits, report) =>
-    Object.values(house.panels).map((panel) => {
+  check: ({ house }, _limits, report) => {
+    const mains = new Set(servicePanels(house));
+    return Object.values(house.panels).map((panel) => {
       const where = { panel: panel.id };
       const feeder = feederTo(house, panel.id);
-      const isFirst = panel.id === servicePanel(house)?.id;
-      if (!feeder && !isFirst) {
+      if (!feeder && !mains.has(panel)) {
         const remedies = [{ kind: 'feed-panel' as const, panel: panel.id, label: 'Feed it from the service panel' }];
         return report.cannotTell('alone', { panel: panel.name }, where, { remedies });
       }
@@ -42,5 +42,6 @@ export const panelFed = defineRule({
       return ahead > bus
         ? report.fail('bus', { panel: panel.name, bus, ahead }, where)
         : report.pass('fed', { panel: panel.name }, where);
-    }),
+    });
+  },
 });

@@ -1,5 +1,5 @@
 import { testRule } from '../../test/rule-tester';
-import { served } from '../../test/supply-cases';
+import { served, twoMains } from '../../test/supply-cases';
 import { serviceConductors } from './service-conductors';
 
 const twoDwellings = (size: '2/0' | '3/0') =>
@@ -8,8 +8,23 @@ const twoDwellings = (size: '2/0' | '3/0') =>
     .room('k2', 'kitchen', [700, 0, 120, 120], { unit: 'u2' })
     .with((house) => void (house.units['u2'] = { id: 'u2', name: 'Flat' }));
 
+/** Two mains of 100 A: 25 A of lights and small appliances behind them, and five more heaters of 9,600 W where somebody says. */
+const behindTwo = (size: '6' | '4', heaters = 0) =>
+  Array.from({ length: heaters }, (_, i) => i).reduce(
+    (house, i) =>
+      house
+        .circuit(`H${i}`, 50, { poles: 2, panel: 'Q', space: 1 + 4 * i, purpose: 'individual' })
+        .load('baseboard-heat', 'b', 'c0', 20 + 20 * i, `H${i}`, { va: 9600 }),
+    twoMains().with((house) => void Object.assign(house.supply, { conductor: { size, metal: 'copper' } })),
+  );
+
 testRule(serviceConductors, {
   passes: [
+    [
+      'two mains of 100 A on No. 6, which together exceed what it carries: 230.90(A) Exception 3',
+      behindTwo('6'),
+      'Service conductors of No. 6 copper carry 65 A, and the calculated load behind all mains is 25 A.',
+    ],
     ['3/0 copper for 200 A of two dwellings', twoDwellings('3/0')],
     ['2017: 2/0 copper for 200 A', served({ conductor: { size: '2/0', metal: 'copper' } }, '2017')],
     [
@@ -20,6 +35,11 @@ testRule(serviceConductors, {
     ['4/0 aluminum for 200 A', served({ conductor: { size: '4/0', metal: 'aluminum' } }, '2014')],
   ],
   fails: [
+    [
+      'the same with two heaters of 40 A',
+      behindTwo('6', 2),
+      'Service conductors of No. 6 copper carry 65 A; the calculated load behind all mains is 105 A.',
+    ],
     [
       '2/0 copper for 200 A of two dwellings, which have no share of 83 %',
       twoDwellings('2/0'),

@@ -1,6 +1,6 @@
-import { servicePanel } from '../../circuits/panel-tree';
+import { servicePanel, servicePanels } from '../../circuits/panel-tree';
 import { ampacityOf } from '../../electrical/tables';
-import { serviceConductors as conductorsFor } from '../../service/service-conductors';
+import { fitsRating, serviceConductors as conductorsFor } from '../../service/service-conductors';
 import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { setSupplyRemedy } from '../remedies';
 import { defineRule, fromMemory } from '../rule';
@@ -27,6 +27,10 @@ export const serviceConductors = defineRule({
       thin: ({ size, main, carries, least }: Data) =>
         `Service conductors of ${size} carry ${carries} A; a main of ${main} A requires ${least.toFixed(0)} A.`,
       unmade: ({ size }: Data) => `There are no service conductors of ${size}. Take another size or metal.`,
+      light: ({ size, carries, load }: Shared) =>
+        `Service conductors of ${size} carry ${carries} A; the calculated load behind all mains is ${load.toFixed(0)} A.`,
+      behind: ({ size, carries, load }: Shared) =>
+        `Service conductors of ${size} carry ${carries} A, and the calculated load behind all mains is ${load.toFixed(0)} A.`,
       enough: ({ size, main }: Data) => `Service conductors of ${size} are enough for the main of ${main} A.`,
     },
   },
@@ -55,6 +59,20 @@ export const serviceConductors = defineRule({
     const where = { panel: panel.id };
     const wanted = fitting[metal];
     const remedies = wanted ? [setSupplyRemedy({ conductor: { size: wanted, metal } }, `Use ${wanted} ${metal}`)] : [];
+    const mains = servicePanels(house);
+    if (mains.length > 1 && carries > 0) {
+      // 230.90(A) Exception 3: mains that together exceed what the conductors carry are allowed where the calculated load does not.
+      const loadA = leastServiceAmps(
+        { ...loads, edition },
+        mains.reduce((sum, one) => sum + one.mainA, 0),
+      );
+      const { size: named } = data;
+      return [
+        fitsRating(loadA, carries)
+          ? report.pass('behind', { size: named, carries, load: loadA }, where)
+          : report.fail('light', { size: named, carries, load: loadA }, where, { section: '230.42, 230.90(A)' }),
+      ];
+    }
     if (carries === 0) return [report.fail('unmade', data, where, { remedies })];
     return [
       carries >= leastA - 1e-9
@@ -63,6 +81,12 @@ export const serviceConductors = defineRule({
     ];
   },
 });
+
+interface Shared {
+  readonly size: string;
+  readonly carries: number;
+  readonly load: number;
+}
 
 interface Data {
   readonly size: string;

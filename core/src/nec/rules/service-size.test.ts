@@ -1,7 +1,7 @@
 import { sourceSchema, type House } from '../../house/schema';
 import { aHouse, type HouseBuilder } from '../../test/house-builder';
 import { testRule } from '../../test/rule-tester';
-import { twoUnits } from '../../test/supply-cases';
+import { twoMains, twoUnits } from '../../test/supply-cases';
 import { serviceSize } from './service-size';
 
 /** A dwelling of one large kitchen, so that its area is what its walls say, with a main of so many amperes. */
@@ -37,8 +37,19 @@ const standing = (mainA: number, peak?: House['supply']['peak']) =>
   });
 const battery = { id: 'B', name: 'Battery', kind: 'battery', runningW: 5_000, panel: 'P', transfer: 'interactive' };
 
+/** Two mains of 100 A, and a heater behind the second of them. */
+const heated = (va: number, extra: Record<string, unknown> = read) =>
+  twoMains()
+    .circuit('H', 50, { poles: 2, panel: 'Q', space: 1, purpose: 'individual' })
+    .load('electric-furnace', 'b', 'c0', 20, 'H', { va, ...extra });
+
 testRule(serviceSize, {
   passes: [
+    [
+      'each of two mains carries what is behind it',
+      heated(10_000),
+      'The main of P, 100 A, carries the calculated load of 0 A.',
+    ],
     // 8,000 whole and 40 % of the rest of 50,997 VA with the heat in it, where the optional method asks for 126 A.
     [
       'a panel that stands, and no new heat: 220.83(A)',
@@ -64,6 +75,11 @@ testRule(serviceSize, {
   ],
   fails: [
     [
+      'the second of two mains does not: its unit by the optional method, 65 % of 36 kW',
+      heated(36_000),
+      'Q has a main of 100 A; the calculated load is 119 A.',
+    ],
+    [
       'thirty days of a recorder beside a battery, which may not be reckoned with',
       standing(100, { amps: 20, over: 'thirty-days' }).with(
         (house) => void (house.sources['B'] = sourceSchema.parse(battery)),
@@ -88,6 +104,11 @@ testRule(serviceSize, {
     ],
   ],
   cannotTell: [
+    [
+      'the same by a typical value near it',
+      heated(28_000, {}),
+      'The calculated load is about 97 A on the 100 A main of Q, by typical values. So near only the nameplates tell.',
+    ],
     [
       'an unfinished basement decides, and nobody has said whether it could be finished',
       withCellar(),

@@ -1,8 +1,10 @@
 import { isTypical, TYPICAL_SPREAD } from '../../circuits/circuit-load';
+import type { House, Panel } from '../../house/schema';
 import type { DwellingLoads } from '../../service/connected-loads';
 import { fitsRating } from '../../service/service-conductors';
 import { adaptableRemedies, setLoadsRemedy } from '../remedies';
-import { servicePanel } from '../../circuits/panel-tree';
+import { servicePanel, servicePanels } from '../../circuits/panel-tree';
+import { feederLoad } from '../requirements/feeder-load';
 import { openArea } from '../requirements/dwelling-area';
 import { leastServiceAmps, loadsOfHouse } from '../requirements/service-load';
 import { defineRule, everyEdition, fromMemory } from '../rule';
@@ -48,6 +50,16 @@ export const serviceSize = defineRule({
   appliesTo: (facts) => facts.house.supply.kind === 'utility' && servicePanel(facts.house) !== undefined,
   check: (facts, limits, report) => {
     const panel = given(servicePanel(facts.house));
+    const mains = servicePanels(facts.house);
+    if (mains.length > 1) {
+      return mains.map((one) => {
+        const { kind, data } = behindOne(facts.house, one);
+        if (kind === 'near') return report.cannotTell('near', data, { panel: one.id });
+        return kind === 'carries'
+          ? report.pass('carries', data, { panel: one.id })
+          : report.fail('small', data, { panel: one.id });
+      });
+    }
     const loads = loadsOfHouse(facts.house);
     const load = leastServiceAmps({ ...loads, edition: facts.edition }, panel.mainA);
     const [low, high] = [-TYPICAL_SPREAD, TYPICAL_SPREAD].map((by) =>
@@ -97,6 +109,16 @@ export const serviceSize = defineRule({
     return [fits(load) ? report.pass('carries', data, where, detail) : report.fail('small', data, where, detail)];
   },
 });
+
+/** One of several mains: what hangs on it, as a feeder would have to carry it. */
+function behindOne(house: House, panel: Panel): { kind: 'near' | 'carries' | 'small'; data: Numbers } {
+  const { amps } = feederLoad(house, { to: panel.id, ratingA: panel.mainA });
+  const data = { panel: panel.name, main: panel.mainA, load: amps };
+  const fits = (by: number) => fitsRating(amps * (1 + by), panel.mainA);
+  const typical = Object.values(house.loads).filter(isTypical);
+  if (typical.length > 0 && fits(-TYPICAL_SPREAD) !== fits(TYPICAL_SPREAD)) return { kind: 'near', data };
+  return { kind: fits(0) ? 'carries' : 'small', data };
+}
 
 interface Numbers {
   readonly panel: string;

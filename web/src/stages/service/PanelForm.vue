@@ -14,7 +14,8 @@ const store = useHouse();
 const set = (changes: { readonly [K in keyof Panel]?: Panel[K] | undefined }) =>
   void store.apply(changeEntity(store.current, 'panels', props.panel.id, changes as Partial<Panel>));
 const isFirst = computed(() => servicePanel(store.current)?.id === props.panel.id);
-const isAlone = computed(() => !isFirst.value && !feederTo(store.current, props.panel.id));
+const isUnfed = computed(() => !isFirst.value && !feederTo(store.current, props.panel.id));
+const isAlone = computed(() => isUnfed.value && !props.panel.onService);
 const MAINS = [
   { value: 'breaker', word: 'a main breaker' },
   { value: 'lugs', word: 'lugs only', why: 'The breaker of its feeder alone protects it: 408.36.' },
@@ -64,6 +65,12 @@ const ratings = [30, 40, 50, ...SERVICE_RATINGS_A.filter((one) => one > 50)];
       label="it was there before and stays"
       :model-value="panel.existing ?? false"
       @update:model-value="set({ existing: $event || undefined })"
+    />
+    <TickField
+      v-if="isUnfed"
+      label="its main is a service disconnect too, beside the first panel's (230.71)"
+      :model-value="panel.onService ?? false"
+      @update:model-value="set({ onService: $event || undefined })"
     />
     <v-btn
       v-if="isAlone && store.canEdit"

@@ -17,6 +17,7 @@ import {
   optionalLoad,
   serviceConductors,
   servicePanel,
+  servicePanels,
   SERVICE_RATINGS_A,
   standardLoad,
   twoDwellingsLoad,
@@ -101,7 +102,11 @@ const conductors = computed(
       loadA: leastService(asNew.value, LEAST_SERVICE_A).amps,
     }),
 );
-const isSmall = computed(() => panel.value !== undefined && !fitsRating(amps.value, panel.value.mainA));
+/** Of several mains each carries what is behind it, as the check says; the figures here are of the whole. */
+const hasOneMain = computed(() => servicePanels(house.value).length === 1);
+const isSmall = computed(
+  () => panel.value !== undefined && hasOneMain.value && !fitsRating(amps.value, panel.value.mainA),
+);
 /** What the check says of the service as it is drawn: it knows of the least service, of second kitchens and of plates that nobody read. */
 const said = computed(() => store.check?.findings.find((one) => one.ruleId === 'service-size'));
 
@@ -171,7 +176,9 @@ async function print(oneLine: boolean): Promise<void> {
         <p>
           {{ METHODS[least.method] }}.
           <b v-if="isSmall" class="is-violation">▨ More than the main of {{ panel.mainA }} A.</b>
-          <template v-else-if="!said || more.length">The main of {{ panel.mainA }} A carries it.</template>
+          <template v-else-if="hasOneMain && (!said || more.length)"
+            >The main of {{ panel.mainA }} A carries it.</template
+          >
         </p>
         <p v-if="said" :class="said.kind === 'fail' ? 'is-violation' : 'is-caution'">
           {{ said.message }} <span class="muted num">{{ said.section }}</span>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { feederSchema, panelSchema, sourceSchema, type House } from '../../../../core/src/house/schema';
 import { garageDwelling } from '../../../../core/src/test/garage-dwelling';
-import { served, twoUnits, withShop } from '../../../../core/src/test/supply-cases';
+import { served, twoMains, twoUnits, withShop } from '../../../../core/src/test/supply-cases';
 import { layOutOneLine, type OneLineDrawing } from './one-line-layout';
 
 /** Four panels in a tree three deep, with a generator and an array. */
@@ -48,6 +48,7 @@ describe('the one-line', () => {
     ['a shop', withShop().build()],
     ['a dwelling over a garage', garageDwelling('2020')],
     ['two units', twoUnits('hall').build()],
+    ['two mains on one service', twoMains().build()],
     ['four panels and two sources', crowded()],
     [
       'a panel that nobody feeds',
@@ -62,6 +63,9 @@ describe('the one-line', () => {
     expect(ids('source').sort()).toEqual(Object.keys(house.sources).sort());
     const feeders = drawing.edges.filter((one) => one.part.kind === 'feeder').map((one) => one.part.id);
     expect(feeders.sort()).toEqual(Object.keys(house.feeders).sort());
+    // What grounds a panel is written beside it, 30 px on, within the drawing.
+    for (const { x, width, ground = [] } of drawing.nodes)
+      for (const word of ground) expect(x + width / 2 + 30 + 6 * word.length, word).toBeLessThan(drawing.width);
     const all = boxes(drawing);
     for (const [i, a] of all.entries()) {
       expect(a.left, a.name).toBeGreaterThanOrEqual(0);

@@ -6,6 +6,7 @@ import {
   formatLength,
   scheduleOf,
   servicePanel,
+  servicePanels,
   type Feeder,
   type House,
   type Panel,
@@ -44,6 +45,8 @@ export interface OneLineDrawing {
   readonly height: number;
 }
 
+/** Where the words at a ground begin beside its panel, and how wide a small letter is at most. */
+const [GROUND_WORDS_AT, LETTER] = [30, 6.5];
 const [PANEL_WIDTH, PANEL_HEIGHT, COLUMN, ROW, TOP] = [150, 86, 300, 190, 12];
 const METALS = { copper: 'Cu', aluminum: 'Al' } as const;
 const WIRING = {
@@ -242,7 +245,11 @@ export function layOutOneLine(house: House): OneLineDrawing {
         },
         26,
       );
-    if (nodes.some((node) => node.part === head))
+    const isDrawn = nodes.some((node) => node.part === head);
+    const middle = (at + panelY) / 2;
+    // Under the words of the conductors.
+    const branchY = panelY - 12;
+    if (isDrawn)
       edges.push({
         part: head,
         points: [
@@ -250,10 +257,31 @@ export function layOutOneLine(house: House): OneLineDrawing {
           [x, panelY],
         ],
         words: [said],
-        at: [x + 8, (at + panelY) / 2 + 4],
+        at: [x + 8, middle + 4],
       });
+    // The mains beside the first one hang on the same service conductors: 230.71.
+    for (const panel of servicePanels(house)) {
+      if (panel === first) continue;
+      const beside = placePanel(panel, panelY);
+      if (isDrawn)
+        edges.push({
+          part: head,
+          points: [
+            [x, branchY],
+            [beside, branchY],
+            [beside, panelY],
+          ],
+          words: [],
+          at: [beside, branchY],
+        });
+    }
   }
+  const onService = new Set(servicePanels(house));
   for (const panel of Object.values(house.panels))
-    if (panel !== first && !feederTo(house, panel.id)) placePanel(panel, panelY);
-  return { nodes, edges, width: Math.max(1.3, column) * COLUMN, height: lowest + 30 };
+    if (!onService.has(panel) && !feederTo(house, panel.id)) placePanel(panel, panelY);
+  const wordsEnd = nodes.map(({ x, width, ground = [] }) => {
+    const letters = Math.max(0, ...ground.map((one) => one.length));
+    return letters > 0 ? x + width / 2 + GROUND_WORDS_AT + letters * LETTER : 0;
+  });
+  return { nodes, edges, width: Math.max(1.3 * COLUMN, column * COLUMN, ...wordsEnd), height: lowest + 30 };
 }
