@@ -69,6 +69,12 @@ test('which breaker is this on? and moving breakers in the panel', async ({ owne
   await menu(page, 'Space of Laundry', '16');
   await expect(page.getByRole('button', { name: 'Space of Laundry' })).toHaveText('16');
   await expect(page.getByRole('button', { name: 'Space of Foyer, hall and upper hall' })).toHaveText('40');
+  // An old panel is full: two circuits on one tandem breaker, which its label has to allow.
+  await menu(page, 'Space of Laundry', '40 on a tandem with Foyer, hall and upper hall');
+  await expect(page.getByRole('button', { name: 'Space of Laundry' })).toHaveText('40B');
+  await expect(page.getByRole('button', { name: 'Space of Foyer, hall and upper hall' })).toHaveText('40A');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Space of Laundry' })).toHaveText('16');
 });
 
 test('one circuit is shown alone, on the level where it is', async ({ owner: page }) => {

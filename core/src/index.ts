@@ -178,6 +178,7 @@ export {
   moveRooms,
   placeBoxes,
   placeBreakers,
+  shareSpace,
   rectangleCorners,
   turnClockwise,
 } from './edits/verbs';
@@ -268,7 +269,8 @@ export { boardOfGroup } from './bench/house-board';
 export { countMistake, plantOnBoard, weighMissed, type BoardMistake } from './bench/mistakes';
 export { arrangePanel } from './panel/arrange';
 export { BREAKER_NAMES, breakerMark } from './panel/breaker-names';
-export { type PanelSchedule, type ScheduleRow, spacesOf } from './panel/schedule';
+export { spaceMark, spacesOf, spaceWord } from './circuits/panel-spaces';
+export { type PanelSchedule, type ScheduleRow } from './panel/schedule';
 export { type Connected, type DwellingLoads, oneMore } from './service/connected-loads';
 export {
   addsClimate,

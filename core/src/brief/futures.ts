@@ -3,7 +3,7 @@ import { indexOutlets } from '../circuits/outlets';
 import { SLEEVE_NAMES, type House } from '../house/schema';
 import { placeOfEnd } from '../service/sleeve-fill';
 import { describeBox } from '../walk/walk-sheets';
-import { spacesOf } from '../panel/schedule';
+import { spaceWord } from '../circuits/panel-spaces';
 
 /** Something that is prepared and not in use: where its end lies, so that it is found again. */
 export interface Future {
@@ -30,7 +30,7 @@ export function futuresOf(house: House): readonly Future[] {
       const panel = one.panel === null ? '' : (house.panels[one.panel]?.name ?? '');
       return {
         what: 'circuit kept free',
-        where: `${panel} ${spacesOf(one).join('-')}`,
+        where: `${panel} ${spaceWord(one)}`,
         note: one.name,
         box: undefined,
       };

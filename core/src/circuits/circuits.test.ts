@@ -13,7 +13,8 @@ import { ampsOf, LOAD_LIBRARY } from '../loads/library';
 import { checkHouse } from '../nec/check-house';
 import { arrangePanel } from '../panel/arrange';
 import { writeDirectoryEntry } from '../panel/directory';
-import { buildSchedule, legOf, spacesOf } from '../panel/schedule';
+import { spacesOf } from '../circuits/panel-spaces';
+import { buildSchedule, legOf } from '../panel/schedule';
 
 const den = () => aHouse().room('den', 'den', [0, 0, 400, 400]);
 const loadOf = (house: House, id = 'A') => measureCircuitLoad(house, house.circuits[id]!);

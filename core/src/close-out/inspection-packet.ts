@@ -10,7 +10,7 @@ import { unseenIn } from '../makeup/unseen';
 import { wireHouse, type BoxMakeUp } from '../makeup/make-up';
 import { checkHouse, type Finding } from '../nec/check-house';
 import { protectionOf } from '../nec/protection/circuit-protection';
-import { spacesOf } from '../panel/schedule';
+import { spaceWord } from '../circuits/panel-spaces';
 import { staplesOf } from '../route/small-parts';
 import { groupBy } from '../units/group-by';
 import { rules } from '../nec/rules';
@@ -165,7 +165,7 @@ export function inspectionPacket(house: House): InspectionPacket {
       .map((circuit) => {
         const { fitted, gfcis } = protectionOf(house, circuit.id);
         return {
-          spaces: spacesOf(circuit).join('-'),
+          spaces: spaceWord(circuit),
           circuit,
           breaker: BREAKER_NAMES[fitted],
           gfcis: gfcis.map((one) => one.box.tag).join(', '),

@@ -3,7 +3,7 @@ import { SWITCH_WORDS, type SwitchStyle } from '../house/schema-equipment';
 import type { Circuit, House, Room, SwitchGroup, TestResult } from '../house/schema';
 import { outagesOn, type Outage } from '../nec/outages';
 import { protectionOf } from '../nec/protection/circuit-protection';
-import { spacesOf } from '../panel/schedule';
+import { spaceWord } from '../circuits/panel-spaces';
 import { count } from '../units/count';
 import { walkingOrder } from '../walk/walk-sheets';
 import { itemAt } from '../units/result';
@@ -201,7 +201,7 @@ function breakerSteps(house: House, circuit: Circuit): TestStep[] {
   const [whole] = outages;
   if (!whole) return [];
   const { fitted } = protectionOf(house, circuit.id);
-  const what = `Breaker ${spacesOf(circuit).join('-') || 'without a space'}: ${circuit.name}`;
+  const what = `Breaker ${spaceWord(circuit) || 'without a space'}: ${circuit.name}`;
   const base = { kind: 'breaker' as const, room: undefined, what };
   const all = listed(whole.outlets);
   const button: TestStep[] =

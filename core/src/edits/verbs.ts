@@ -285,7 +285,39 @@ export function placeBreakers(
       if (!circuit) return missing('circuits', id);
       circuit.panel = space === null ? null : panelId;
       circuit.space = space;
+      delete circuit.half;
     }
+    leaveNoHalfAlone(draft);
+    return undefined;
+  });
+}
+
+/** Who is alone in a space has all of it. */
+function leaveNoHalfAlone({ circuits }: Draft<House>): void {
+  const all = Object.values(circuits);
+  for (const one of all)
+    if (one.half && !all.some((other) => other !== one && other.panel === one.panel && other.space === one.space))
+      delete one.half;
+}
+
+/** Puts a one-pole circuit into the space of another, both on one tandem breaker. */
+export function shareSpace(house: House, panelId: string, circuitId: string, space: number): Result<Edited> {
+  return edit(house, 'Share a space', (draft) => {
+    const circuit: Draft<Circuit> | undefined = draft.circuits[circuitId];
+    if (!circuit) return missing('circuits', circuitId);
+    const there = Object.values(draft.circuits).filter(
+      (one) => one !== circuit && one.panel === panelId && one.space === space,
+    );
+    const [other] = there;
+    if (there.length !== 1 || other?.poles !== 1 || circuit.poles !== 1)
+      return {
+        code: 'no-tandem',
+        path: `circuits.${circuitId}.space`,
+        message: `Space ${space} does not hold exactly one one-pole breaker. Share the space of one that does, and with a one-pole circuit.`,
+      };
+    Object.assign(other, { half: 'a' });
+    Object.assign(circuit, { panel: panelId, space, half: 'b' });
+    leaveNoHalfAlone(draft);
     return undefined;
   });
 }

@@ -16,10 +16,10 @@ const HEADER = ['Space', 'Leg', 'Poles', 'Breaker A', 'Kind', 'Conductor', 'Name
 
 /** A panel schedule as comma-separated values, one line a space. */
 export function writeScheduleCsv(schedule: PanelSchedule): string {
-  const lines = schedule.rows.map(({ space, leg, circuit, feeder, continued, breaker, directory, va }) =>
+  const lines = schedule.rows.map(({ space, half, leg, circuit, feeder, continued, breaker, directory, va }) =>
     circuit || feeder
       ? [
-          space,
+          `${space}${half?.toUpperCase() ?? ''}`,
           leg,
           given(circuit ?? feeder).poles,
           given(circuit ?? feeder).ratingA,

@@ -275,6 +275,8 @@ export const circuitSchema = z.strictObject({
   panel: id.nullable(),
   /** First panel space it takes; null until it is placed. */
   space: z.number().int().min(1).max(84).nullable(),
+  /** Its half of that space, where a tandem breaker serves two circuits. */
+  half: z.enum(['a', 'b']).optional(),
 });
 export type Circuit = z.infer<typeof circuitSchema>;
 
@@ -284,6 +286,8 @@ export const panelSchema = z.strictObject({
   room: id,
   feature: id.nullable().default(null),
   spaces: z.number().int().min(2).max(84),
+  /** How many one-pole breakers its label allows, where tandem ones count twice: NEC 408.54. As many as spaces where nothing is said. */
+  mostPoles: z.number().int().min(2).max(84).optional(),
   /** Its main breaker, amperes; where it has lugs only, what its busbars are rated for. */
   mainA: z.number().int().min(15).max(400),
   /** Lugs where the feeder's breaker alone protects it. */

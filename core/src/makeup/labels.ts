@@ -1,4 +1,5 @@
 import { isInTheWalls } from './cables';
+import { spaceMark } from '../circuits/panel-spaces';
 import { servicePanel } from '../circuits/panel-tree';
 import type { House } from '../house/schema';
 import type { SwitchHardware } from '../feed/chain';
@@ -15,7 +16,7 @@ export interface CableLabel {
 
 const breakerOf = (end: CableEnd): string => {
   const { circuits } = end.run.unit;
-  return `circuit ${circuits.map((one) => one.space ?? one.name).join('/')}`;
+  return `circuit ${circuits.map((one) => spaceMark(one) ?? one.name).join('/')}`;
 };
 
 /** The heading and the far end of a cable, as people write them on the jacket: *common practice*. */

@@ -1,7 +1,8 @@
 import type { House, Panel } from '../house/schema';
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { feedersFrom, feederSpaces, wantedPanel } from '../circuits/panel-tree';
-import { legOf, spacesOf } from './schedule';
+import { spacesOf } from '../circuits/panel-spaces';
+import { legOf } from './schedule';
 import { mustGet } from '../units/result';
 
 /**

@@ -1,6 +1,7 @@
 import type { BreakerKind, Circuit, Feeder, House, Panel } from '../house/schema';
 import { measureCircuitLoad } from '../circuits/circuit-load';
 import { indexOutlets, outletsOn } from '../circuits/outlets';
+import { areHalves, spacesOf } from '../circuits/panel-spaces';
 import { feedersFrom, feederSpaces, wantedPanel } from '../circuits/panel-tree';
 import { writeDirectoryEntry } from './directory';
 import { itemAt, mustGet } from '../units/result';
@@ -10,13 +11,11 @@ export type Leg = 'A' | 'B';
 /** Odd spaces left, even right; both of a row hang on one leg, rows alternate. *Common practice* of split-phase panels. */
 export const legOf = (space: number): Leg => (Math.ceil(space / 2) % 2 === 1 ? 'A' : 'B');
 
-/** The spaces a circuit takes: a two-pole breaker takes two below each other, one on each leg. */
-export const spacesOf = (circuit: Pick<Circuit, 'poles' | 'space'>): number[] =>
-  circuit.space === null ? [] : circuit.poles === 2 ? [circuit.space, circuit.space + 2] : [circuit.space];
-
-/** What stands in one space of the panel. */
+/** What stands in one space of the panel, or in one half of it. */
 export interface ScheduleRow {
   readonly space: number;
+  /** Of a tandem breaker. */
+  readonly half?: Circuit['half'];
   readonly leg: Leg;
   readonly circuit: Circuit | undefined;
   /** The breaker of a feeder to another panel stands here. */
@@ -43,14 +42,25 @@ export interface PanelSchedule extends LegLoads {
   readonly freeSpaces: number;
 }
 
-/** The circuit whose pole is first in each space of a panel. */
-function circuitsBySpace(house: House, panel: Panel): Map<number, { circuit: Circuit; continued: boolean }> {
-  const bySpace = new Map<number, { circuit: Circuit; continued: boolean }>();
+interface Pole {
+  readonly circuit: Circuit;
+  readonly continued: boolean;
+}
+
+/** The circuits whose poles are in each space of a panel: the first that was put there, and the other half of a tandem breaker. */
+function circuitsBySpace(house: House, panel: Panel): Map<number, readonly Pole[]> {
+  const bySpace = new Map<number, Pole[]>();
   for (const circuit of Object.values(house.circuits))
     if (circuit.panel === panel.id)
       spacesOf(circuit).forEach((space, i) => {
-        if (!bySpace.has(space) && space <= panel.spaces) bySpace.set(space, { circuit, continued: i > 0 });
+        if (space > panel.spaces) return;
+        const there = bySpace.get(space);
+        if (!there) bySpace.set(space, [{ circuit, continued: i > 0 }]);
+        else if (areHalves(itemAt(there, 0).circuit, circuit) && there.length === 1)
+          there.push({ circuit, continued: false });
       });
+  for (const poles of bySpace.values())
+    poles.sort((a, b) => (a.circuit.half ?? '').localeCompare(b.circuit.half ?? ''));
   return bySpace;
 }
 
@@ -75,7 +85,8 @@ function feedersBySpace(house: House, panel: Panel): Map<number, { feeder: Feede
 /** What each leg of a panel carries, with the panels that are fed from it. */
 export function loadLegs(house: House, panel: Panel): LegLoads {
   const legVa = { A: 0, B: 0 };
-  for (const [space, { circuit }] of circuitsBySpace(house, panel)) legVa[legOf(space)] += poleVa(house, circuit);
+  for (const [space, poles] of circuitsBySpace(house, panel))
+    for (const { circuit } of poles) legVa[legOf(space)] += poleVa(house, circuit);
   for (const [space, { va }] of feedersBySpace(house, panel)) legVa[legOf(space)] += va;
   const larger = Math.max(legVa.A, legVa.B);
   return { legVa, imbalance: larger === 0 ? 0 : Math.abs(legVa.A - legVa.B) / larger };
@@ -86,24 +97,26 @@ export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: C
   const bySpace = circuitsBySpace(house, panel);
   const feeders = feedersBySpace(house, panel);
   const { byRoom } = indexOutlets(house);
-  const rows = Array.from({ length: panel.spaces }, (_, i): ScheduleRow => {
+  const rows = Array.from({ length: panel.spaces }, (_, i): readonly ScheduleRow[] => {
     const space = i + 1;
     const found = bySpace.get(space);
     const fed = found ? undefined : feeders.get(space);
     if (!found)
-      return {
-        space,
-        leg: legOf(space),
-        circuit: undefined,
-        feeder: fed?.feeder,
-        continued: fed?.continued ?? false,
-        breaker: fed ? 'plain' : undefined,
-        directory: fed ? `Feeder to ${mustGet(house.panels, fed.feeder.to).name}` : '',
-        va: fed?.va ?? 0,
-      };
-    const { circuit, continued } = found;
-    return {
+      return [
+        {
+          space,
+          leg: legOf(space),
+          circuit: undefined,
+          feeder: fed?.feeder,
+          continued: fed?.continued ?? false,
+          breaker: fed ? 'plain' : undefined,
+          directory: fed ? `Feeder to ${mustGet(house.panels, fed.feeder.to).name}` : '',
+          va: fed?.va ?? 0,
+        },
+      ];
+    return found.map(({ circuit, continued }) => ({
       space,
+      ...(circuit.half ? { half: circuit.half } : {}),
       leg: legOf(space),
       circuit,
       feeder: undefined,
@@ -111,8 +124,8 @@ export function buildSchedule(house: House, panel: Panel, breakerOf: (circuit: C
       breaker: breakerOf(circuit),
       directory: writeDirectoryEntry(circuit, outletsOn(house, circuit), (room) => byRoom.get(room) ?? []),
       va: poleVa(house, circuit),
-    };
-  });
+    }));
+  }).flat();
   return {
     panel,
     rows,

@@ -1,4 +1,4 @@
-import type { Circuit } from '@winculum/core';
+import { spaceMark, type Circuit } from '@winculum/core';
 
 /** Ink colors that stay apart on paper; the number and the ring of each symbol carry the same, for print and for color-blind eyes. */
 const INKS = [
@@ -44,4 +44,4 @@ export function ringOf(circuit: Circuit, circuits: readonly Circuit[]): string {
 
 /** The number written at each outlet: the panel space, or the place in the list while it has none. */
 export const numberOf = (circuit: Circuit, circuits: readonly Circuit[]): string =>
-  circuit.space !== null ? String(circuit.space) : `n${circuits.findIndex((one) => one.id === circuit.id) + 1}`;
+  spaceMark(circuit) ?? `n${circuits.findIndex((one) => one.id === circuit.id) + 1}`;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { indexOutlets, spacesOf, type Outlet } from '@winculum/core';
+import { indexOutlets, spaceWord, type Outlet } from '@winculum/core';
 import { useHouse } from '../stores/house';
 import { useFly } from './fly';
 
@@ -23,7 +23,7 @@ const hits = computed(() => {
       const circuit = outlet.device.circuit === null ? undefined : circuits[outlet.device.circuit];
       const where =
         circuit && circuit.space !== null
-          ? `${panels[circuit.panel ?? '']?.name ?? 'Panel'} ${spacesOf(circuit).join('-')}`
+          ? `${panels[circuit.panel ?? '']?.name ?? 'Panel'} ${spaceWord(circuit)}`
           : 'no breaker yet';
       return {
         outlet,

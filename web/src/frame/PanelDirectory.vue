@@ -69,14 +69,14 @@ const shown = computed(() =>
       Not in a space yet: {{ schedule.unplaced.map((one) => one.name).join(', ') }}
     </p>
     <ul>
-      <li v-for="row in rows" :key="row.space">
+      <li v-for="row in rows" :key="`${row.space}${row.half ?? ''}`">
         <component
           :is="printed ? 'div' : VBtn"
           class="line"
           v-bind="printed ? {} : { variant: 'text', block: true, 'aria-expanded': open === row.id }"
           @click="open = open === row.id ? '' : row.id"
         >
-          <b class="num space">{{ row.space }}</b>
+          <b class="num space">{{ row.space }}{{ row.half?.toUpperCase() }}</b>
           <span class="grow words">{{ row.directory }}</span>
           <span class="num muted">{{ row.ratingA }} A {{ row.breaker ? breakerMark(row.breaker) : '' }}</span>
         </component>

@@ -7,7 +7,7 @@ import {
   indexOutlets,
   removeDevice,
   removeEntities,
-  spacesOf,
+  spaceWord,
   assignToCircuit,
   changeEntity,
   type Device,
@@ -81,7 +81,7 @@ function remove(): void {
 }
 const circuitAnswers = computed(() => [
   { value: '', word: 'none' },
-  ...circuits.value.map((one) => ({ value: one.id, word: `${spacesOf(one).join('-') || '–'} ${one.name}` })),
+  ...circuits.value.map((one) => ({ value: one.id, word: `${spaceWord(one) || '–'} ${one.name}` })),
 ]);
 </script>
 

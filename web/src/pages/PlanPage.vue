@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue';
-import { boundsOf, groupLetters, keptCables, lowVoltagePlan, spacesOf, type Box } from '@winculum/core';
+import { boundsOf, groupLetters, keptCables, lowVoltagePlan, spaceWord, type Box } from '@winculum/core';
 import { download } from '../frame/download';
 import ChoiceField from '../fields/ChoiceField.vue';
 import SearchField from '../fields/SearchField.vue';
@@ -54,7 +54,7 @@ const circuitItems = computed(() => [
   { value: 'all', title: 'all circuits' },
   ...Object.values(house.value.circuits)
     .sort((a, b) => (a.space ?? 999) - (b.space ?? 999))
-    .map((one) => ({ value: one.id, title: `${spacesOf(one).join('-') || '–'} ${one.name}` })),
+    .map((one) => ({ value: one.id, title: `${spaceWord(one) || '–'} ${one.name}` })),
 ]);
 const laidRoutes = computed(() => {
   if (lens.value !== 'routes') return [];
@@ -70,7 +70,7 @@ function markOf(box: Box): string {
       ...new Set(
         devices.flatMap((one) => {
           const circuit = one.circuit === null ? undefined : house.value.circuits[one.circuit];
-          return circuit ? [spacesOf(circuit).join('-') || circuit.name.slice(0, 3)] : [];
+          return circuit ? [spaceWord(circuit) || circuit.name.slice(0, 3)] : [];
         }),
       ),
     ].join(' ');
@@ -94,7 +94,7 @@ const SCALE_CHOICES = Object.entries(SCALES).map(([value, { word }]) => ({ value
 const lensWord = computed(() => {
   const { word } = LENSES.find((one) => one.value === lens.value)!;
   const circuit = lens.value === 'routes' ? house.value.circuits[only.value] : undefined;
-  return circuit ? `${word}: ${spacesOf(circuit).join('-')} ${circuit.name}` : word;
+  return circuit ? `${word}: ${spaceWord(circuit)} ${circuit.name}` : word;
 });
 const day = today();
 

@@ -17,6 +17,7 @@ testRule(multiwireCircuit, {
     ],
   ],
   fails: [
+    ['the halves of a tandem breaker, on one leg', twins({ space: 1, half: 'a' }, { space: 1, half: 'b' })],
     [
       'spaces 1 and 2, on one leg',
       twins({ space: 1 }, { space: 2 }),

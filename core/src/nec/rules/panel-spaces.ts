@@ -1,5 +1,6 @@
 import { feedersFrom, feederSpaces } from '../../circuits/panel-tree';
-import { spacesOf } from '../../panel/schedule';
+import type { Circuit } from '../../house/schema';
+import { areHalves, spacesOf } from '../../circuits/panel-spaces';
 import { defineRule, everyEdition, fromMemory } from '../rule';
 import { mustGet } from '../../units/result';
 
@@ -17,6 +18,10 @@ export const panelSpaces = defineRule({
       beyond: ({ panel, space, spaces, circuit }: { panel: string; space: number; spaces: number; circuit: string }) =>
         `${circuit} needs space ${space}; ${panel} has ${spaces}.`,
       waits: ({ panel, feeder }: { panel: string; feeder: string }) => `${panel} has no space for ${feeder} yet.`,
+      crowded: ({ panel, poles, most }: { panel: string; poles: number; most: number }) =>
+        `${panel} holds ${poles} poles, tandem breakers counted twice; its label allows ${most}.`,
+      tandems: ({ panel, spaces }: { panel: string; spaces: string }) =>
+        `Tandem breakers stand in ${panel}: space ${spaces}. Which spaces take one, and how many poles in all, its label says: read it, and say it at the panel under Service.`,
       fits: ({ panel, free }: { panel: string; free: number }) =>
         `${panel} holds its circuits; ${free} spaces are free.`,
     },
@@ -27,9 +32,16 @@ export const panelSpaces = defineRule({
   check: (facts, _limits, report) =>
     Object.values(facts.house.panels).flatMap((panel) => {
       const bySpace = new Map<number, string[]>();
+      const halves = new Map<number, Circuit[]>();
       const circuits = Object.values(facts.house.circuits).filter((circuit) => circuit.panel === panel.id);
       for (const circuit of circuits)
-        for (const space of spacesOf(circuit)) bySpace.set(space, [...(bySpace.get(space) ?? []), circuit.name]);
+        for (const space of spacesOf(circuit)) {
+          const other = halves.get(space)?.[0];
+          halves.set(space, [...(halves.get(space) ?? []), circuit]);
+          // The second half of a tandem breaker takes no space of its own.
+          if (other && areHalves(other, circuit) && halves.get(space)?.length === 2) continue;
+          bySpace.set(space, [...(bySpace.get(space) ?? []), circuit.name]);
+        }
       const feeders = feedersFrom(facts.house, panel.id);
       const feederName = (to: string) => `the feeder of ${mustGet(facts.house.panels, to).name}`;
       for (const feeder of feeders)
@@ -56,7 +68,18 @@ export const panelSpaces = defineRule({
       const waiting = feeders
         .filter((one) => one.space === null)
         .map((one) => report.fail('waits', { panel: panel.name, feeder: feederName(one.to) }, where));
-      const failures = [...clashes, ...beyond, ...waiting];
+      const poles =
+        circuits.reduce((sum, one) => sum + spacesOf(one).length, 0) +
+        feeders.reduce((sum, one) => sum + feederSpaces(one).length, 0);
+      const tandems = [...halves].filter(([, [one, two]]) => one && two && areHalves(one, two)).map(([space]) => space);
+      const most = panel.mostPoles ?? panel.spaces;
+      const crowded =
+        tandems.length > 0 && panel.mostPoles !== undefined && poles > most
+          ? [report.fail('crowded', { panel: panel.name, poles, most }, where)]
+          : [];
+      const failures = [...clashes, ...beyond, ...waiting, ...crowded];
+      if (failures.length === 0 && tandems.length > 0 && panel.mostPoles === undefined)
+        return [report.cannotTell('tandems', { panel: panel.name, spaces: tandems.join(', ') }, where)];
       return failures.length > 0
         ? failures
         : [report.pass('fits', { panel: panel.name, free: panel.spaces - bySpace.size }, where)];

@@ -10,7 +10,7 @@ import { validateHouse } from '../../house/validate';
 import { wireHouse } from '../../makeup/make-up';
 import { checkHouse, type HouseCheck } from '../../nec/check-house';
 import { protectionOf } from '../../nec/protection/circuit-protection';
-import { spacesOf } from '../../panel/schedule';
+import { spacesOf } from '../../circuits/panel-spaces';
 import { BOX_TYPES } from '../../place/box-catalogue';
 import { connectAppliances, unconnectedAppliances } from '../../edits/connect-appliances';
 import { planningOf, CIRCUIT_STANDARDS } from './circuit-standards';

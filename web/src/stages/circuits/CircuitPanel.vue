@@ -9,7 +9,8 @@ import {
   removeEntities,
   runOf,
   shareNeutral,
-  spacesOf,
+  spaceMark,
+  spaceWord,
   splitCircuit,
   type Circuit,
 } from '@winculum/core';
@@ -67,7 +68,7 @@ function remove(): void {
   if (store.apply(removeEntities(store.current, [{ collection: 'circuits', id: circuit.value!.id }]))) view.select([]);
 }
 const othersWorded = computed(() =>
-  others.value.map((one) => ({ value: one.id, word: `${one.space ?? '–'} ${one.name}` })),
+  others.value.map((one) => ({ value: one.id, word: `${spaceMark(one) ?? '–'} ${one.name}` })),
 );
 </script>
 
@@ -102,7 +103,7 @@ const othersWorded = computed(() =>
       @choose="merge"
     />
     <p class="muted fine">
-      Space {{ spacesOf(circuit).join(' and ') || 'not placed yet' }}.<template v-if="run">
+      Space {{ spaceWord(circuit).replace('-', ' and ') || 'not placed yet' }}.<template v-if="run">
         About {{ run.cableFt.toFixed(0) }} ft of cable along its feed order.</template
       >
     </p>

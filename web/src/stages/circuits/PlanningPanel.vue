@@ -8,6 +8,7 @@ import {
   type CircuitPlan,
   type House,
   type LockConflict,
+  spaceMark,
 } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
@@ -135,7 +136,7 @@ function accept(): void {
       <v-expansion-panels>
         <v-expansion-panel v-for="one in plan.planned" :key="one.circuit.id">
           <v-expansion-panel-title>
-            <b class="num space">{{ one.circuit.space ?? '–' }}</b>
+            <b class="num space">{{ spaceMark(one.circuit) ?? '–' }}</b>
             <span class="grow name">{{ one.circuit.name }}</span>
             <span class="num">{{ one.circuit.ratingA }} A</span>
             <b v-if="!one.before" class="new">new</b>

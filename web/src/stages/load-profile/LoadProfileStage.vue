@@ -12,6 +12,7 @@ import {
   type DayItem,
   type DayResult,
   type KeptDay,
+  spaceMark,
 } from '@winculum/core';
 import { storeToRefs } from 'pinia';
 import MenuButton from '../../fields/MenuButton.vue';
@@ -210,7 +211,9 @@ const after = (seconds: number) =>
     <DaySupplies :supplies="day.supplies" :planned="planned" :is-day="mode === 'day'" @fit="fit" @usual="backToUsual" />
     <article v-for="one in trips" :key="one.circuit.id" class="trip">
       <h3>
-        <b class="num">{{ one.circuit.space ?? '' }}</b> {{ one.circuit.name }} trips<template v-if="mode === 'day'">
+        <b class="num">{{ spaceMark(one.circuit) ?? '' }}</b> {{ one.circuit.name }} trips<template
+          v-if="mode === 'day'"
+        >
           at {{ clock(one.trip!.atS) }}</template
         >{{ one.trip!.atOnce ? ', at once' : `, ${after(one.trip!.afterS)} after it was overloaded` }}
       </h3>
@@ -256,7 +259,7 @@ const after = (seconds: number) =>
       </thead>
       <tbody>
         <tr v-for="one in busy" :key="one.circuit.id" :class="{ selected: one.circuit.id === chosen }">
-          <td class="num">{{ one.circuit.space ?? '–' }}</td>
+          <td class="num">{{ spaceMark(one.circuit) ?? '–' }}</td>
           <td>
             <v-btn class="link" variant="text" size="small" @click="choose(one)">{{ one.circuit.name }}</v-btn>
           </td>

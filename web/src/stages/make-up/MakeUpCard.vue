@@ -9,6 +9,7 @@ import {
   unseenIn,
   type BoxMakeUp,
   type Proof,
+  spaceMark,
 } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import { layoutCard } from './card-layout';
@@ -31,7 +32,7 @@ const layout = computed(() => layoutCard(props.makeUp));
 const fill = computed(() => fillOf(house.value, props.makeUp.box)!);
 const room = computed(() => house.value.rooms[props.makeUp.box.room]!);
 const circuits = computed(() =>
-  units.value.flatMap(({ unit }) => unit.circuits.map((one) => `${one.space ?? one.name} · ${one.ratingA} A`)),
+  units.value.flatMap(({ unit }) => unit.circuits.map((one) => `${spaceMark(one) ?? one.name} · ${one.ratingA} A`)),
 );
 const proved = computed(() =>
   units.value

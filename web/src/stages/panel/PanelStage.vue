@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { arrangePanel, changeEntity, placeBreakers, scheduleOf, writeScheduleCsv } from '@winculum/core';
+import { arrangePanel, changeEntity, placeBreakers, scheduleOf, shareSpace, writeScheduleCsv } from '@winculum/core';
 import { download } from '../../frame/download';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
@@ -26,12 +26,16 @@ function arrange(): void {
 function move(circuitId: string, space: number | null): void {
   const rows = schedule.value!.rows;
   const leaving = store.current.circuits[circuitId]!;
-  const there = space === null ? undefined : rows[space - 1]?.circuit;
+  const there = space === null ? undefined : rows.find((one) => one.space === space)?.circuit;
   const spaces: Record<string, number | null> = { [circuitId]: space };
   if (there && there.id !== circuitId && there.poles === leaving.poles)
     spaces[there.id] = leaving.panel === panel.value!.id ? leaving.space : null;
   store.apply(placeBreakers(store.current, panel.value!.id, spaces));
 }
+
+/** Both on one tandem breaker. */
+const share = (circuitId: string, space: number) =>
+  void store.apply(shareSpace(store.current, panel.value!.id, circuitId, space));
 
 function saveCsv(): void {
   download(
@@ -97,7 +101,7 @@ const print = () => window.print();
     </template>
     <PanelPlaces />
     <LegChart class="legs" :schedule="schedule" />
-    <ScheduleSheet :schedule="schedule" @move="move" />
+    <ScheduleSheet :schedule="schedule" @move="move" @share="share" />
   </PaperPage>
   <div v-else class="none">
     <p>

@@ -6,15 +6,24 @@ import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
 
 const props = defineProps<{ schedule: PanelSchedule }>();
-const emit = defineEmits<{ move: [circuitId: string, space: number | null] }>();
+const emit = defineEmits<{
+  move: [circuitId: string, space: number | null];
+  share: [circuitId: string, space: number];
+}>();
 const store = useHouse();
 const view = useView();
 /** Odd spaces stand left, even ones right, as in the panel itself. */
 const pairs = computed(() =>
-  Array.from({ length: Math.ceil(props.schedule.rows.length / 2) }, (_, i) =>
-    props.schedule.rows.slice(2 * i, 2 * i + 2),
-  ),
+  Array.from({ length: Math.ceil(props.schedule.panel.spaces / 2) }, (_, i) => {
+    const sides = [2 * i + 1, 2 * i + 2].map((space) => props.schedule.rows.filter((row) => row.space === space));
+    // A tandem breaker takes two lines; what stands across from it takes the first.
+    return Array.from({ length: Math.max(...sides.map((rows) => rows.length)) }, (_, line) => ({
+      key: `${i} ${line}`,
+      cells: sides.filter((rows) => rows.length > 0).map((rows) => rows[line]),
+    }));
+  }).flat(),
 );
+const nameOf = ({ space, half }: ScheduleRow) => `${space}${half?.toUpperCase() ?? ''}`;
 const amendments = computed(() =>
   Object.values(store.current.decisions).filter(({ change }) => change.kind === 'off' || change.kind === 'limit'),
 );
@@ -39,6 +48,19 @@ const legs = computed(() =>
 const moving = shallowRef<{ circuit: string; at: HTMLElement }>();
 const askSpace = (circuit: string, event: Event) =>
   void (moving.value = { circuit, at: event.currentTarget as HTMLElement });
+/** Spaces in which one other one-pole breaker stands alone: a tandem breaker there takes both. */
+const shareable = computed(() => {
+  const circuit = moving.value && store.current.circuits[moving.value.circuit];
+  if (circuit?.poles !== 1) return new Map<number, string>();
+  const alone = props.schedule.rows.filter(
+    (row) => row.circuit && row.circuit !== circuit && row.circuit.poles === 1 && row.half === undefined,
+  );
+  return new Map(alone.map((row) => [row.space, row.circuit!.name] as const));
+});
+function shareWith(space: number): void {
+  if (moving.value) emit('share', moving.value.circuit, space);
+  moving.value = undefined;
+}
 function moveTo(space: number | null): void {
   if (moving.value) emit('move', moving.value.circuit, space);
   moving.value = undefined;
@@ -63,7 +85,7 @@ function moveTo(space: number | null): void {
       <thead>
         <tr>
           <template v-for="side in 2" :key="side"
-            ><th class="space">No.</th>
+            ><th class="space" :class="{ right: side === 2 }">No.</th>
             <th class="leg">Leg</th>
             <th class="rating">A / poles</th>
             <th class="wire">Wire</th>
@@ -73,43 +95,52 @@ function moveTo(space: number | null): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="pair in pairs" :key="pair[0]!.space">
-          <template v-for="row in pair" :key="row.space">
-            <td class="num space" :class="{ selected: row.circuit && view.only('circuit') === row.circuit.id }">
-              <v-btn
-                v-if="row.circuit && !row.continued && store.canEdit"
-                class="mover num"
-                size="small"
-                variant="text"
-                :aria-label="`Space of ${row.circuit.name}`"
-                @click="askSpace(row.circuit.id, $event)"
-                >{{ row.space }}</v-btn
+        <tr v-for="{ key, cells } in pairs" :key="key">
+          <template v-for="(row, side) in cells" :key="side">
+            <template v-if="row">
+              <td
+                class="num space"
+                :class="{
+                  right: side === 1,
+                  selected: row.circuit && view.only('circuit') === row.circuit.id,
+                }"
               >
-              <span :class="{ printed: row.circuit && !row.continued && store.canEdit }">{{ row.space }}</span>
-            </td>
-            <td class="num leg">{{ row.leg }}</td>
-            <td class="num rating">
-              {{ row.continued ? '│' : describe(row) }}
-              <b v-if="!row.continued && row.breaker && row.breaker !== 'plain'" class="kind">{{
-                breakerMark(row.breaker)
-              }}</b>
-            </td>
-            <td class="num wire">
-              {{ row.continued ? '' : wireOf(row) }}
-            </td>
-            <td>
-              <v-btn
-                v-if="row.circuit && !row.continued"
-                class="feeds leads wraps"
-                variant="text"
-                @click="view.select([{ kind: 'circuit', id: row.circuit.id }])"
-              >
-                {{ row.directory }}</v-btn><span v-else-if="row.continued" class="muted">{{
-                row.circuit ? `${row.circuit.name}, ${circuitVolts(row.circuit)} V` : row.directory
-              }}</span>
-              <span v-else-if="row.feeder">{{ row.directory }}</span>
-            </td>
-            <td class="num va">{{ row.circuit || row.feeder ? Math.round(row.va) : '' }}</td>
+                <v-btn
+                  v-if="row.circuit && !row.continued && store.canEdit"
+                  class="mover num"
+                  size="small"
+                  variant="text"
+                  :aria-label="`Space of ${row.circuit.name}`"
+                  @click="askSpace(row.circuit.id, $event)"
+                  >{{ nameOf(row) }}</v-btn
+                >
+                <span :class="{ printed: row.circuit && !row.continued && store.canEdit }">{{ nameOf(row) }}</span>
+              </td>
+              <td class="num leg">{{ row.leg }}</td>
+              <td class="num rating">
+                {{ row.continued ? '│' : describe(row) }}
+                <b v-if="!row.continued && row.breaker && row.breaker !== 'plain'" class="kind">{{
+                  breakerMark(row.breaker)
+                }}</b>
+              </td>
+              <td class="num wire">
+                {{ row.continued ? '' : wireOf(row) }}
+              </td>
+              <td>
+                <v-btn
+                  v-if="row.circuit && !row.continued"
+                  class="feeds leads wraps"
+                  variant="text"
+                  @click="view.select([{ kind: 'circuit', id: row.circuit.id }])"
+                >
+                  {{ row.directory }}</v-btn><span v-else-if="row.continued" class="muted">{{
+                  row.circuit ? `${row.circuit.name}, ${circuitVolts(row.circuit)} V` : row.directory
+                }}</span>
+                <span v-else-if="row.feeder">{{ row.directory }}</span>
+              </td>
+              <td class="num va">{{ row.circuit || row.feeder ? Math.round(row.va) : '' }}</td>
+            </template>
+            <td v-else :class="{ right: side === 1 }" colspan="6" />
           </template>
         </tr>
       </tbody>
@@ -145,9 +176,12 @@ function moveTo(space: number | null): void {
       @update:model-value="moving = undefined"
     >
       <v-list role="menu" aria-label="Space in the panel" density="compact" max-height="360">
-        <v-list-item v-for="n in schedule.panel.spaces" :key="n" role="menuitem" class="num" @click="moveTo(n)">{{
-          n
-        }}</v-list-item>
+        <template v-for="n in schedule.panel.spaces" :key="n">
+          <v-list-item role="menuitem" class="num" @click="moveTo(n)">{{ n }}</v-list-item>
+          <v-list-item v-if="shareable.has(n)" role="menuitem" class="tandem" @click="shareWith(n)"
+            >{{ n }} on a tandem with {{ shareable.get(n) }}</v-list-item
+          >
+        </template>
         <v-list-item role="menuitem" @click="moveTo(null)">out</v-list-item>
       </v-list>
     </v-menu>
@@ -187,8 +221,7 @@ td {
   line-height: 1.2;
   overflow: hidden;
 }
-td.space:nth-child(7),
-th.space:nth-child(7) {
+.right {
   border-left: 2px solid var(--ink);
   padding-left: 8px;
 }

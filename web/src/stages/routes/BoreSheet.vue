@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { backingsOf, boreSheet, count, formatLength, keptRoutes, plateHolesOf, wordFor } from '@winculum/core';
+import {
+  backingsOf,
+  boreSheet,
+  count,
+  formatLength,
+  keptRoutes,
+  plateHolesOf,
+  wordFor,
+  spaceMark,
+} from '@winculum/core';
 import { useHouse } from '../../stores/house';
 
 /** What is bored, wall by wall as one walks, with the bits and plates to bring; what no drill gets at comes first. */
@@ -34,7 +43,7 @@ const KINDS: Readonly<Record<string, string>> = {
   common: 'stud',
 };
 const labels = (tags: readonly { readonly toLabel: string; readonly circuit: { readonly space: number | null } }[]) =>
-  tags.map((one) => `${one.circuit.space ?? '–'}: ${one.toLabel}`).join(', ');
+  tags.map((one) => `${spaceMark(one.circuit) ?? '–'}: ${one.toLabel}`).join(', ');
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue';
-import { count, keptRoutes, markRoutes, pullSheet, type Route } from '@winculum/core';
+import { count, keptRoutes, markRoutes, pullSheet, type Route, spaceMark } from '@winculum/core';
 import { useHouse } from '../../stores/house';
 import StepMenu from './StepMenu.vue';
 
@@ -42,7 +42,7 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
   </section>
   <section v-for="group in groups" :key="group.circuit.id" class="sheet">
     <h3>
-      <span class="num">{{ group.circuit.space ?? '–' }}</span> {{ group.circuit.name }}
+      <span class="num">{{ spaceMark(group.circuit) ?? '–' }}</span> {{ group.circuit.name }}
       <span class="muted">{{ count(group.lines.length, 'cable') }}, {{ group.feet }} ft</span>
     </h3>
     <v-table density="compact" :aria-label="group.circuit.name">

@@ -19,6 +19,7 @@ import {
   type LaidCable,
   type RoutePlace,
   type RouteWay,
+  spaceMark,
 } from '@winculum/core';
 import PlanSheet from '../../drawing/PlanSheet.vue';
 import { inkOf } from '../../drawing/circuit-colors';
@@ -84,7 +85,7 @@ const circuits = computed(() =>
 );
 const choices = computed(() => [
   { value: 'all', title: 'all circuits' },
-  ...circuits.value.map((one) => ({ value: one.id, title: `${one.space ?? '–'} ${one.name}` })),
+  ...circuits.value.map((one) => ({ value: one.id, title: `${spaceMark(one) ?? '–'} ${one.name}` })),
 ]);
 watch(
   () => view.only('circuit'),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { count, keptRoutes, planSpools, pullSheet, smallParts, type Spool } from '@winculum/core';
+import { count, keptRoutes, planSpools, pullSheet, smallParts, type Spool, spaceMark } from '@winculum/core';
 import LineField from '../../fields/LineField.vue';
 import { useHouse } from '../../stores/house';
 
@@ -40,7 +40,7 @@ const plans = computed(() => {
     for (const { kind, feet, from, to } of lines)
       cuts.set(kind, [
         ...(cuts.get(kind) ?? []),
-        { feet, of: { circuit: `${circuit.space ?? '–'}`, to: `${from} → ${to}` } },
+        { feet, of: { circuit: spaceMark(circuit) ?? '–', to: `${from} → ${to}` } },
       ]);
   // Three-conductor first: it runs out soonest.
   return [...cuts]

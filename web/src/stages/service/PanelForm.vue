@@ -55,6 +55,17 @@ const ratings = [30, 40, 50, ...SERVICE_RATINGS_A.filter((one) => one > 50)];
       @update:model-value="set({ busA: $event })"
       @clear="set({ busA: undefined })"
     />
+    <NumberField
+      label="Poles its label allows"
+      :min="2"
+      :max="84"
+      whole
+      optional
+      hint="as many as spaces"
+      :model-value="panel.mostPoles"
+      @update:model-value="set({ mostPoles: $event })"
+      @clear="set({ mostPoles: undefined })"
+    />
     <ChoiceField
       label="Its neutral is"
       :model-value="panel.neutral ?? ''"
