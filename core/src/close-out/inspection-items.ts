@@ -322,7 +322,28 @@ const ITEMS: readonly Item[] = [
     visit: 'final',
     asks: 'Service as calculated; surge protection and outdoor disconnect with its label',
     section: (edition) => (edition >= '2020' ? '220, 230.67, 230.85' : '220, 230.79'),
-    know: byRules('service-size', 'surge-protection', 'emergency-disconnect'),
+    know: byRules('service-size', 'service-disconnects', 'surge-protection', 'emergency-disconnect'),
+  },
+  {
+    id: 'f-feeders',
+    visit: 'final',
+    asks: 'Feeders: conductors, grounds and neutrals for their breakers; panels fed and protected',
+    section: '215.2, 250.122, 408.36',
+    know: byRules('feeder-size', 'feeder-ground', 'feeder-neutral', 'panel-fed'),
+  },
+  {
+    id: 'f-sources',
+    visit: 'final',
+    asks: 'Sources apart from the utility, a breaker that is fed backward held down, the sign at the service, a disconnect at the source',
+    section: '702.5, 702.7, 408.36(D), 445.18',
+    // That the rules are kept is not all of it: hold-down kit and sign are to be seen.
+    know: (sight) =>
+      Object.keys(sight.house.sources).length === 0
+        ? undefined
+        : worseOf(byRules('source-transfer', 'source-busbar', 'standalone-source')(sight), {
+            state: 'look',
+            measured: count(Object.keys(sight.house.sources).length, 'source'),
+          }),
   },
   {
     id: 'f-alarms',

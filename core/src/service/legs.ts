@@ -5,7 +5,7 @@ export interface LegLoad {
 }
 
 /** What the two legs carry of loads at 120 V, volt-amperes: each of those that it has, and a quarter of its largest motor. */
-export interface Legs {
+interface Legs {
   readonly heavierVa: number;
   readonly lighterVa: number;
 }

@@ -61,6 +61,7 @@ import { groundingElectrodes } from './grounding-electrodes';
 import { groupAcrossFloors } from './group-across-floors';
 import { hallwayReceptacle } from './hallway-receptacle';
 import { heatControl } from './heat-control';
+import { heatSubdivided } from './heat-subdivided';
 import { heaterBelowReceptacle } from './heater-below-receptacle';
 import { homeRun } from './home-run';
 import { hotTubLuminaires } from './hot-tub-luminaires';
@@ -207,6 +208,7 @@ export const rules: readonly Rule[] = [
   groupAcrossFloors,
   hallwayReceptacle,
   heatControl,
+  heatSubdivided,
   heaterBelowReceptacle,
   homeRun,
   hotTubLuminaires,
