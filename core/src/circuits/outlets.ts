@@ -111,6 +111,11 @@ export function indexOutlets(house: House): OutletIndex {
     for (const device of Object.values(box.devices)) {
       if (device.kind === 'blank' || device.kind === 'low-voltage') continue;
       const outlet = toOutlet(box, device, room, loads.get(device.id));
+      // An alarm on its battery is on no wiring: it is no outlet, and an alarm all the same.
+      if (device.kind === 'alarm' && device.battery) {
+        kinds.alarms.push(outlet);
+        continue;
+      }
       all.push(outlet);
       byDevice.set(device.id, outlet);
       if (outlet.load) kinds.loads.push(outlet);

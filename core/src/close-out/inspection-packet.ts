@@ -176,9 +176,10 @@ export function inspectionPacket(house: House): InspectionPacket {
       .filter((box) => box.state && WAITING.has(box.state))
       .map((box) => `${box.tag}: ${box.note ?? ''}`.replace(/: $/, '')),
     ...cablesOf(house),
-    alarms: indexOutlets(house).all.flatMap(({ device, box, room }): AlarmRow[] => {
+    alarms: indexOutlets(house).alarms.flatMap(({ device, box, room }): AlarmRow[] => {
       if (device.kind !== 'alarm') return [];
-      const circuit = device.circuit === null ? 'no circuit yet' : (house.circuits[device.circuit]?.name ?? '');
+      const wired = device.circuit === null ? 'no circuit yet' : (house.circuits[device.circuit]?.name ?? '');
+      const circuit = device.battery ? `its own battery${device.wireless ? ', joined by radio' : ''}` : wired;
       return [{ tag: box.tag, room: room.name, senses: SENSES[device.senses], circuit }];
     }),
     unseen: evidenceOfHouse(house).flatMap(({ room, missing }) =>

@@ -249,7 +249,7 @@ function alarmStep(alarms: readonly Outlet[]): TestStep[] {
  * receptacles, GFCIs and what has to be set, then alarms, then breaker by breaker. From what is drawn: circuits, protection and switching.
  */
 export function testScript(house: House): readonly TestStep[] {
-  const { all, byRoom, byDevice } = indexOutlets(house);
+  const { alarms, byRoom, byDevice } = indexOutlets(house);
   const circuits = Object.values(house.circuits).sort(
     (a, b) => (a.space ?? 999) - (b.space ?? 999) || a.name.localeCompare(b.name),
   );
@@ -267,7 +267,7 @@ export function testScript(house: House): readonly TestStep[] {
   return [
     ...panelSteps(house),
     ...rooms,
-    ...alarmStep(all.filter((one) => one.device.kind === 'alarm')),
+    ...alarmStep(alarms),
     ...circuits.flatMap((circuit) => breakerSteps(house, circuit)),
   ];
 }

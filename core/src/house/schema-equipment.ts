@@ -116,6 +116,8 @@ export const deviceSchema = z.discriminatedUnion('kind', [
     va: z.number().min(0).max(100).default(5),
     /** It signals the others by radio; otherwise a third conductor joins them. */
     wireless: z.boolean().optional(),
+    /** On a battery of its own, without any cable: it needs neither box nor circuit. */
+    battery: z.literal(true).optional(),
   }),
   /** A hard-wired connection point of a fixed load. */
   z.strictObject({

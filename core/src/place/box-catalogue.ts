@@ -146,6 +146,15 @@ export const BOX_TYPES: readonly BoxType[] = [
     depthIn: 0,
     for: 'new',
   },
+  {
+    id: 'alarm-plate',
+    name: 'No box: the plate of the alarm',
+    gangs: 1,
+    shape: 'low-voltage',
+    volumeIn3: 0,
+    depthIn: 0,
+    for: 'new',
+  },
 ];
 
 const withOwn = memo((own: readonly BoxType[]): readonly BoxType[] => {
@@ -188,6 +197,7 @@ export function suitableType(house: House, box: Box): BoxType {
   const oldWork = box.state === 'existing' || box.state === 'moved' || isCutIn(house, box);
   const pick = (id: string) => given(findBoxType(house, id));
   if (devices.length > 0 && devices.every((one) => one.kind === 'low-voltage')) return pick('low-voltage-1');
+  if (devices.length > 0 && devices.every((one) => one.kind === 'alarm' && one.battery)) return pick('alarm-plate');
   if (box.at.kind === 'floor') return pick('floor-1');
   if (devices.some((one) => isPaddleFan(one, mustGet(house.rooms, box.room).kind))) return pick('fan-brace');
   if (box.at.kind === 'ceiling') {

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { indexOutlets } from '../circuits/outlets';
+import { removeEntities } from '../edits/remove';
 import { EDITIONS, type House } from '../house/schema';
+import { boxToBuy } from '../makeup/box-fill';
 import { checkHouse } from '../nec/check-house';
 import { byTheTool } from '../test/by-the-tool';
+import { must } from '../test/must';
 import { ofItsOwnMaking } from '../test/own-making';
 import { SAMPLES } from '../test/samples';
 
@@ -32,4 +35,29 @@ describe.each(['kitchen-remodel', 'basement-finish'])('%s', (file) => {
       }
     },
   );
+});
+
+it('a remodeled house without alarms gets them: on a battery where ceilings stay closed, and all of them by radio', () => {
+  const house = sample('kitchen-remodel', '2023');
+  const silent = must(
+    removeEntities(
+      house,
+      Object.values(house.boxes)
+        .filter((box) => Object.values(box.devices).some((one) => one.kind === 'alarm'))
+        .map(({ id }) => ({ collection: 'boxes' as const, id })),
+    ),
+  ).house;
+  const after = byTheTool(silent, 'a');
+  const alarms = indexOutlets(after).alarms.flatMap(({ device, room }) =>
+    device.kind === 'alarm' ? [{ device, room }] : [],
+  );
+  expect(alarms.filter(({ room }) => room.closed).length).toBeGreaterThan(3);
+  for (const { device, room } of alarms) {
+    expect(device.wireless, room.name).toBe(true);
+    expect(device.battery, room.name).toBe(room.closed ? true : undefined);
+    if (device.battery) expect(device.circuit).toBeNull();
+  }
+  expect(ofItsOwnMaking(checkHouse(after).findings).map((one) => one.message)).toEqual([]);
+  const plates = Object.values(after.boxes).filter((box) => boxToBuy(after, box).id === 'alarm-plate');
+  expect(plates).toHaveLength(alarms.filter(({ device }) => device.battery).length);
 });

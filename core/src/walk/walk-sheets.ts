@@ -106,7 +106,7 @@ function describeDevice(device: Device): string {
     case 'switch':
       return device.style === 'toggle' ? 'switch' : SWITCH_WORDS[device.style];
     case 'alarm':
-      return { smoke: 'smoke alarm', co: 'CO alarm', 'smoke-co': 'smoke and CO alarm' }[device.senses];
+      return `${{ smoke: 'smoke alarm', co: 'CO alarm', 'smoke-co': 'smoke and CO alarm' }[device.senses]}${device.battery ? ', on its battery' : ''}`;
     case 'connection':
       return `${device.volts} V connection`;
     case 'low-voltage':

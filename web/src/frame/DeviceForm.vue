@@ -198,6 +198,11 @@ const ofStrip = (lengthIn: number) => ({ lengthIn, va: stripVa(lengthIn) });
         :model-value="device.wireless ?? false"
         @update:model-value="set({ wireless: $event || undefined })"
       />
+      <TickField
+        label="on its own battery, no cable"
+        :model-value="device.battery ?? false"
+        @update:model-value="set({ battery: $event || undefined, ...($event ? { circuit: null } : {}) })"
+      />
     </template>
     <SearchField
       v-else-if="device.kind === 'switch'"

@@ -2,6 +2,7 @@ import { accessoryReceptacle } from './accessory-receptacle';
 import { afciProtection } from './afci-protection';
 import { alarmClearance } from './alarm-clearance';
 import { alarmInterconnection } from './alarm-interconnection';
+import { alarmPower } from './alarm-power';
 import { applianceDisconnect } from './appliance-disconnect';
 import { applianceOvercurrent } from './appliance-overcurrent';
 import { applianceReceptacle } from './appliance-receptacle';
@@ -148,6 +149,7 @@ export const rules: readonly Rule[] = [
   afciProtection,
   alarmClearance,
   alarmInterconnection,
+  alarmPower,
   applianceDisconnect,
   applianceOvercurrent,
   applianceReceptacle,

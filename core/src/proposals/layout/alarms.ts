@@ -48,6 +48,8 @@ const ONE_BY_ONE_UP_TO = 40;
 
 /** Alarms where the rules for smoke and carbon monoxide miss one: they are asked, and answered in the rooms they name. */
 export function boxAlarms(boxing: Boxing): void {
+  // Where some have no cable all signal by radio, so that each sets off the others.
+  const joined = Object.values(boxing.house.rooms).some((room) => room.closed) ? { wireless: true } : {};
   const isSmall = Object.keys(boxing.house.rooms).length <= ONE_BY_ONE_UP_TO;
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const { findings } = checkHouse(boxing.house, { rules: ALARM_RULES });
@@ -63,8 +65,10 @@ export function boxAlarms(boxing: Boxing): void {
       const { message, section } = said[0]!;
       const reason = message.replace(/^No |\.$/g, '').replace(/ has no smoke alarm$/, ': a smoke alarm in the bedroom');
       const at = { kind: 'ceiling', ...alarmPoint(boxing, view) } as const;
-      if (boxing.place(room, at, [boxing.device('alarm', { senses, sensor: 'photoelectric' })], { reason, section }))
-        isPlaced = true;
+      // No cable is fished for an alarm into a ceiling that stays closed: IRC R314.6 lets it have a battery.
+      const power = view.room.closed ? { battery: true as const } : {};
+      const device = boxing.device('alarm', { senses, sensor: 'photoelectric', ...power, ...joined });
+      if (boxing.place(room, at, [device], { reason, section })) isPlaced = true;
       if (view.room.kind !== 'bedroom' && isSmall) break;
     }
     if (!isPlaced) return;
