@@ -33,6 +33,14 @@ const saved = computed(() => {
   return state.kind === 'signed-out' ? `Signed out, ${edits(state.waiting)}` : 'Conflict';
 });
 
+/** The same where there is no room for words: how many edits wait. */
+const savedMark = computed(() => {
+  const state = store.syncState;
+  if (state.kind === 'saved') return '✓';
+  if (state.kind === 'saving') return '…';
+  return state.kind === 'conflict' ? '!' : `⇡ ${state.waiting}`;
+});
+
 function setEdition(edition: Edition): void {
   store.apply(edit(store.current, `Edition ${edition}`, (draft) => void (draft.job.edition = edition)));
 }
@@ -154,7 +162,9 @@ function chooseMore(value: string): void {
       >This device’s clock is {{ Math.abs(session.clockOff) }} h {{ session.clockOff > 0 ? 'ahead' : 'behind' }}: days
       are written down wrong.</span
     >
-    <span class="saved" role="status" :class="store.syncState.kind">{{ saved }}</span>
+    <span class="saved" role="status" :class="store.syncState.kind" :title="saved" :data-mark="savedMark">{{
+      saved
+    }}</span>
     <v-btn class="icon" aria-label="Undo" title="Undo (Ctrl Z)" :disabled="!store.undoStack.length" @click="store.undo">
       ↶
     </v-btn>
@@ -237,9 +247,17 @@ function chooseMore(value: string): void {
   }
 }
 @media (max-width: 820px) {
-  .name,
-  .saved {
+  .name {
     display: none;
+  }
+  .saved {
+    font-size: 0;
+    min-width: 18px;
+    text-align: center;
+  }
+  .saved::after {
+    content: attr(data-mark);
+    font-size: 15px;
   }
 }
 </style>
