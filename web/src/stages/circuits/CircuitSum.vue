@@ -56,6 +56,7 @@ const isByArea = computed(() => house.value.standards.receptacleCount === 'area'
   font-size: 14px;
 }
 .percent {
+  white-space: nowrap;
   font-size: 42px;
   line-height: 1;
   font-weight: 700;
