@@ -75,6 +75,17 @@ test('which breaker is this on? and moving breakers in the panel', async ({ owne
   await expect(page.getByRole('button', { name: 'Space of Foyer, hall and upper hall' })).toHaveText('40A');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: 'Space of Laundry' })).toHaveText('16');
+
+  // What is written in the door of an old panel is typed as it stands there, and what cannot be is told line by line.
+  await page.getByRole('button', { name: 'Type the directory' }).click();
+  const lines = page.getByLabel('Breakers');
+  await lines.fill('39a 15 Old porch\n39b 17 Attic\n41 spare');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('alert')).toHaveText(/^Line 2: there is no breaker of 17 A/);
+  await lines.fill('39a 15 Old porch\n39b 15 Attic\n41 spare');
+  await page.getByRole('button', { name: 'Add 2 circuits' }).click();
+  await expect(page.getByRole('button', { name: 'Space of Old porch' })).toHaveText('39A');
+  await expect(page.getByRole('button', { name: 'Space of Attic' })).toHaveText('39B');
 });
 
 test('one circuit is shown alone, on the level where it is', async ({ owner: page }) => {

@@ -299,6 +299,7 @@ export { leastService, loadsOfHouse, withMore } from './nec/requirements/service
 export { coveringOf, readLayers } from './typed/read-layers';
 export { readTypedBox, type TypedBox } from './typed/typed-box';
 export { meaningsOf } from './typed/meanings';
+export { addDirectory, readDirectory } from './typed/typed-directory';
 export { addTypedRoom } from './typed/typed-room';
 export { addTypedThing, readThing } from './typed/typed-thing';
 export { BEHIND_IN, FEATURE_BOTTOM_IN, FEATURE_SIZE_IN, OPENING_WIDTH_IN, STANDS_FREE } from './edits/usual-sizes';

@@ -5,6 +5,7 @@ import { download } from '../../frame/download';
 import PaperPage from '../../frame/PaperPage.vue';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
+import DirectoryDialog from './DirectoryDialog.vue';
 import LegChart from './LegChart.vue';
 import PanelPlaces from './PanelPlaces.vue';
 import ScheduleSheet from './ScheduleSheet.vue';
@@ -15,6 +16,7 @@ const paper = ref<'letter' | 'tabloid'>('letter');
 const panels = computed(() => Object.values(store.current.panels));
 const panel = computed(() => store.current.panels[view.only('panel') ?? ''] ?? panels.value[0]);
 const schedule = computed(() => (panel.value ? scheduleOf(store.current, panel.value.id) : null));
+const isTyping = ref(false);
 const SIZES = [8, 12, 16, 20, 24, 30, 32, 40, 42, 54, 60];
 const MAINS = [30, 50, 60, 100, 125, 150, 200, 225, 400];
 
@@ -101,7 +103,16 @@ const print = () => window.print();
     </template>
     <PanelPlaces />
     <LegChart class="legs" :schedule="schedule" />
-    <ScheduleSheet :schedule="schedule" @move="move" @share="share" />
+    <ScheduleSheet :schedule="schedule" @move="move" @share="share">
+      <v-btn
+        v-if="store.canEdit"
+        size="small"
+        title="Circuits that are there, from what is written in the door"
+        @click="isTyping = true"
+        >Type the directory</v-btn
+      >
+    </ScheduleSheet>
+    <DirectoryDialog v-if="isTyping" :panel="panel" @close="isTyping = false" />
   </PaperPage>
   <div v-else class="none">
     <p>

@@ -70,6 +70,7 @@ function moveTo(space: number | null): void {
 <template>
   <section class="schedule" aria-label="Panel schedule">
     <header>
+      <div class="tools"><slot /></div>
       <h1>{{ schedule.panel.name }}</h1>
       <p>
         {{ store.current.name }} · {{ store.current.rooms[schedule.panel.room]?.name }} · {{ schedule.panel.mainA }} A
@@ -195,6 +196,9 @@ function moveTo(space: number | null): void {
   border-radius: 6px;
   padding: 16px 18px;
 }
+.tools {
+  float: right;
+}
 h1 {
   font: 700 26px var(--numbers);
 }
@@ -313,7 +317,8 @@ footer {
   .kind {
     color: #000;
   }
-  .mover {
+  .mover,
+  .tools {
     display: none;
   }
   .printed {

@@ -104,6 +104,7 @@ const conductors = computed(
 );
 /** Of several mains each carries what is behind it, as the check says; the figures here are of the whole. */
 const hasOneMain = computed(() => servicePanels(house.value).length === 1);
+const sized = (size: string | undefined) => (size === undefined || size.includes('kcmil') ? size : `No. ${size}`);
 const isSmall = computed(
   () => panel.value !== undefined && hasOneMain.value && !fitsRating(amps.value, panel.value.mainA),
 );
@@ -185,7 +186,8 @@ async function print(oneLine: boolean): Promise<void> {
         </p>
         <p v-if="rating">
           Next standard service: <b class="num">{{ rating }} A</b
-          ><template v-if="conductors">, {{ conductors.copper }} copper or {{ conductors.aluminum }} aluminum</template
+          ><template v-if="conductors"
+            >, {{ sized(conductors.copper) }} copper or {{ sized(conductors.aluminum) }} aluminum</template
           >. Neutral {{ neutral.amps.toFixed(0) }} A (220.61).
         </p>
         <p v-else class="is-caution">More than 400 A: beyond the tables here.</p>
