@@ -44,6 +44,19 @@ test('the service carries the load, one more charger is asked for, and a main to
   // Nothing in this house was there before, so what is new counts whole and 220.83 still gives less.
   await expect(page.getByRole('heading', { name: /220\.87: by the measured peak/ })).toBeVisible();
   await expect(page.getByText('5 A × 240 V × 125 %')).toBeVisible();
+  await page.getByLabel('Available fault current').fill('22000');
+  await page.getByLabel('Available fault current').press('Enter');
+  await drawing
+    .getByRole('button', { name: /^panel: / })
+    .first()
+    .click();
+  await page.getByLabel('It can interrupt').fill('10000');
+  await page.getByLabel('It can interrupt').press('Enter');
+  await page.getByRole('tab', { name: /Open items/ }).click();
+  const interrupts = page.getByRole('button', { name: /is rated to interrupt 10,000 A; 22,000 A are available/ });
+  await expect(interrupts).toBeVisible();
+  await page.getByLabel('series rated with what is ahead of it').check();
+  await expect(interrupts).toHaveCount(0);
   expect(Number.parseInt((await load.textContent())!)).toBe(reckoned);
 });
 

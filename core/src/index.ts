@@ -294,6 +294,8 @@ export { buildingOfPanel, feedersFrom, feederTo, servicePanel, servicePanels } f
 export { isSwitchLimit, limitName, limitValue, readLimit } from './nec/limit-words';
 export { feedPanel } from './nec/feed-panel';
 export { feederLoad } from './nec/requirements/feeder-load';
+export { feederMetal } from './service/feeder-metal';
+export { standbyCord } from './service/standby-cord';
 export { feederAmpacity, feederDrop, laidIn, leastFeeder } from './service/feeder-size';
 export { leastService, loadsOfHouse, withMore } from './nec/requirements/service-load';
 export { coveringOf, readLayers } from './typed/read-layers';

@@ -308,7 +308,7 @@ const ITEMS: readonly Item[] = [
     visit: 'final',
     asks: 'Directory filled in, unused openings closed, working space clear',
     section: '408.4(A), 408.7, 110.26(B)',
-    know: byRules('panel-spaces', 'circuit-in-panel'),
+    know: byRules('panel-spaces', 'circuit-in-panel', 'panel-enclosure'),
   },
   {
     id: 'f-bond',
@@ -322,7 +322,13 @@ const ITEMS: readonly Item[] = [
     visit: 'final',
     asks: 'Service as calculated; surge protection and outdoor disconnect with its label',
     section: (edition) => (edition >= '2020' ? '220, 230.67, 230.85' : '220, 230.79'),
-    know: byRules('service-size', 'service-disconnects', 'surge-protection', 'emergency-disconnect'),
+    know: byRules(
+      'service-size',
+      'service-disconnects',
+      'interrupting-rating',
+      'surge-protection',
+      'emergency-disconnect',
+    ),
   },
   {
     id: 'f-feeders',

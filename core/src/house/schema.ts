@@ -294,6 +294,12 @@ export const panelSchema = z.strictObject({
   main: z.literal('lugs').optional(),
   /** Rating of its busbars, amperes; that of the main where nothing is said. */
   busA: z.number().int().min(30).max(600).optional(),
+  /** What it and its breakers are marked to interrupt, amperes: NEC 110.9. */
+  interruptingA: z.number().int().min(5_000).max(200_000).optional(),
+  /** With what is ahead of it a combination that is tested and marked for more: 240.86. */
+  seriesRated: z.literal(true).optional(),
+  /** What its enclosure is made for; asked only outdoors. */
+  enclosure: z.enum(['indoor', 'weatherproof']).optional(),
   /** Whether the neutral is bonded to the enclosure in it: the screw or strap is in. Where nothing is said it is as it has to be. */
   neutral: z.enum(['bonded', 'apart']).optional(),
   /** It was there before the job and stays, with the service or feeder that it is fed by. */

@@ -1,7 +1,8 @@
 /** A 120 V load that a calculation counts by itself, with its demand, volt-amperes. */
 export interface LegLoad {
   readonly va: number;
-  readonly motor: boolean;
+  /** Of a motor, by its plate, whatever the demand on it is; 0 of anything else. */
+  readonly motorVa: number;
 }
 
 /** What the two legs carry of loads at 120 V, volt-amperes: each of those that it has, and a quarter of its largest motor. */
@@ -34,8 +35,7 @@ export function shareOnLegs(loads: readonly LegLoad[], motor240Va = 0): Legs {
       if (!best || legs.heavierVa < best.heavierVa) best = legs;
       return;
     }
-    const on = ([va, motor]: readonly [number, number]) =>
-      [va + load.va, load.motor ? Math.max(motor, load.va) : motor] as const;
+    const on = ([va, motor]: readonly [number, number]) => [va + load.va, Math.max(motor, load.motorVa)] as const;
     const [less, more] =
       a <= b ? [[a, motorA] as const, [b, motorB] as const] : [[b, motorB] as const, [a, motorA] as const];
     place(n + 1, on(less), more);
@@ -53,6 +53,6 @@ export function shareOnLegs(loads: readonly LegLoad[], motor240Va = 0): Legs {
 export function unbalancedVa(loads: readonly LegLoad[]): number {
   const ordered = [...loads].sort((a, b) => b.va - a.va);
   const paired = ordered.reduce((sum, one, n) => (n % 2 === 0 ? sum + one.va : sum), 0);
-  const motor = Math.max(0, ...ordered.filter((one) => one.motor).map((one) => one.va));
+  const motor = Math.max(0, ...ordered.map((one) => one.motorVa));
   return Math.max(paired + MOTOR_MORE * motor, shareOnLegs(loads).heavierVa);
 }

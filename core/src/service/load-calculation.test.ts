@@ -272,6 +272,75 @@ describe('worked by hand', () => {
   });
 });
 
+// Four dwellings worked through by hand, line by line of Article 220 with the 120 V loads on two legs; amperes at 240 V.
+describe('four dwellings, each by every method that may be used, in four editions', () => {
+  const at120 = (va: number, extra: Partial<Connected> = {}) => one('fixed', va, { volts: 120, ...extra });
+  const blower = one('other', 600, { volts: 120, motor: true });
+  const heaters = [1, 2, 3, 4].map((n) => one('heat', 1_500, { control: `room ${n}` }));
+  const DWELLINGS = {
+    '1,200 ft², gas heat': dwelling(
+      [
+        one('cooking', 8_500),
+        one('dryer', 5_000),
+        one('fixed', 4_500),
+        at120(1_200),
+        blower,
+        one('cooling', 3_600, { motor: true }),
+      ],
+      { areaFt2: 1200 },
+    ),
+    '2,000 ft², electric furnace': dwelling(
+      [
+        one('cooking', 12_000),
+        one('dryer', 5_500),
+        one('fixed', 4_500),
+        at120(1_200),
+        at120(900, { motor: true }),
+        at120(1_500),
+        one('heat', 15_000, { motor: true, control: 'the furnace' }),
+        one('cooling', 5_000, { motor: true }),
+      ],
+      { areaFt2: 2000 },
+    ),
+    '3,000 ft², heat pump, well, a charger of 24 A': dwelling(
+      [
+        one('cooking', 7_200),
+        one('cooking', 6_000),
+        one('dryer', 5_500),
+        one('fixed', 4_500),
+        one('fixed', 1_840, { motor: true }),
+        at120(1_200),
+        one('heat', 10_000, { control: 'the furnace' }),
+        one('heat-pump', 6_000, { motor: true }),
+        one('vehicle', 5_760),
+      ],
+      { areaFt2: 3000 },
+    ),
+    '600 ft², four baseboards': dwelling(
+      [one('cooking', 10_000), one('fixed', 3_800), at120(400), at120(900), at120(1_000), ...heaters],
+      { areaFt2: 600 },
+    ),
+  };
+  it.each<[keyof typeof DWELLINGS, Edition[], standard: number, optional: number, same: number, added: number]>([
+    ['1,200 ft², gas heat', ['2014', '2017', '2020', '2023'], 116.6, 86.5, 72.5, 81.5],
+    ['2,000 ft², electric furnace', ['2014', '2017', '2020', '2023'], 171.25, 125.79, 105.17, 142.67],
+    ['3,000 ft², heat pump, well, a charger of 24 A', ['2014', '2017', '2020'], 219.81, 152.92, 122.5, 162.5],
+    // 220.57: a charger counts at 7,200 VA at least.
+    ['3,000 ft², heat pump, well, a charger of 24 A', ['2023'], 225.81, 155.32, 124.9, 164.9],
+    ['600 ft², four baseboards', ['2014', '2017'], 95.65, 72.33, 67.33, 82.33],
+    // 220.53 leaves out what is under 500 W: three remain, and these count whole.
+    ['600 ft², four baseboards', ['2020', '2023'], 102.31, 72.33, 67.33, 82.33],
+  ])('%s, %j', (name, editions, standard, optional, same, added) => {
+    for (const edition of editions) {
+      const loads = { ...DWELLINGS[name], edition };
+      expect(standardLoad(loads).amps, `standard, ${edition}`).toBeCloseTo(standard, 2);
+      expect(optionalLoad(loads).amps, `optional, ${edition}`).toBeCloseTo(optional, 2);
+      expect(existingLoad(loads, false).amps, `220.83(A), ${edition}`).toBeCloseTo(same, 2);
+      expect(existingLoad(loads, true).amps, `220.83(B), ${edition}`).toBeCloseTo(added, 2);
+    }
+  });
+});
+
 describe('ratings', () => {
   it.each([
     [100.4, 100],

@@ -182,8 +182,7 @@ function onLegs(
 ): { lines: CalculationLine[]; unevenA: number } {
   const at120 = alone.filter((one) => one.volts === 120);
   if (volts === 120 || at120.length === 0) return { lines: [], unevenA: 0 };
-  const largest = (at: number) =>
-    Math.max(0, ...alone.filter((one) => one.motor && one.volts === at).map((one) => one.va));
+  const largest = (at: number) => Math.max(0, ...alone.filter((one) => one.volts === at).map((one) => one.motorVa));
   const { heavierVa, lighterVa } = shareOnLegs(at120, largest(240));
   const evenVa = sumVa(at120) + 0.25 * Math.max(largest(120), largest(240));
   const va = 2 * heavierVa - evenVa;
@@ -206,7 +205,7 @@ function countedAlone(loads: DwellingLoads, season: readonly Connected[], motors
   return all.map((one) => ({
     volts: one.volts,
     va: (counted.includes(one) ? share : 1) * (one.group === 'vehicle' ? vehicleVa(one, loads.edition) : one.va),
-    motor: motors.has(one),
+    motorVa: motors.has(one) ? one.va : 0,
   }));
 }
 
@@ -413,7 +412,7 @@ export function measuredLoad(loads: DwellingLoads): LoadCalculation | undefined 
   const added = loads.connected.filter((one) => !one.stands);
   const { newAreaFt2 = 0 } = loads;
   const line = (what: string, sum: string, va: number): CalculationLine => ({ what, sum, va, section: '220.87' });
-  const alone = added.map(({ va, volts }) => ({ va, volts, motor: false }));
+  const alone = added.map(({ va, volts }) => ({ va, volts, motorVa: 0 }));
   return finish(
     loads,
     [
@@ -474,7 +473,9 @@ export function neutralLoad(loads: DwellingLoads, isByLegs = true): LoadCalculat
       section: '430.24',
     });
   const onOneVa =
-    2 * unbalancedVa(alone.map((one) => ({ va: one.va, motor: isMotor(one) }))) - sumVa(alone) - largest * 0.25;
+    2 * unbalancedVa(alone.map((one) => ({ va: one.va, motorVa: isMotor(one) ? one.va : 0 }))) -
+    sumVa(alone) -
+    largest * 0.25;
   if (isByLegs && loads.volts !== 120 && onOneVa >= 0.5)
     lines.push({
       what: 'What no load on the other leg makes up for',

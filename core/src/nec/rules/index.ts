@@ -71,6 +71,7 @@ import { hotTubSwitches } from './hot-tub-switches';
 import { idleSwitch } from './idle-switch';
 import { individualCircuit } from './individual-circuit';
 import { insulationContact } from './insulation-contact';
+import { interruptingRating } from './interrupting-rating';
 import { intersystemBond } from './intersystem-bond';
 import { islandReceptacle } from './island-receptacle';
 import { joistHoles } from './joist-holes';
@@ -88,6 +89,7 @@ import { outdoorCovers } from './outdoor-covers';
 import { outdoorManualWay } from './outdoor-manual-way';
 import { outdoorReceptacles } from './outdoor-receptacles';
 import { outletOnCircuit } from './outlet-on-circuit';
+import { panelEnclosure } from './panel-enclosure';
 import { panelFed } from './panel-fed';
 import { panelPlace } from './panel-place';
 import { panelSpaces } from './panel-spaces';
@@ -219,6 +221,7 @@ export const rules: readonly Rule[] = [
   idleSwitch,
   individualCircuit,
   insulationContact,
+  interruptingRating,
   intersystemBond,
   islandReceptacle,
   joistHoles,
@@ -237,6 +240,7 @@ export const rules: readonly Rule[] = [
   outdoorManualWay,
   outdoorReceptacles,
   outletOnCircuit,
+  panelEnclosure,
   panelFed,
   panelPlace,
   panelSpaces,

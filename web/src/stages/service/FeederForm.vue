@@ -6,6 +6,7 @@ import {
   feederAmpacity,
   feederDrop,
   feederLoad,
+  feederMetal,
   laidIn,
   leastFeeder,
   removeEntities,
@@ -35,9 +36,21 @@ const least = computed(() =>
 );
 /** The same in the other metal, to be compared. */
 const other = computed(() => {
-  const metal = props.feeder.conductor.metal === 'copper' ? 'aluminum' : 'copper';
+  const metal = props.feeder.conductor.metal === 'copper' ? ('aluminum' as const) : ('copper' as const);
   const found = leastFeeder(laid.value, metal, load.value.amps, load.value.isWholeDwelling);
-  return found && `${named(found.size)} ${metal}`;
+  return found && { words: `${named(found.size)} ${metal}`, size: found.size, ground: found.ground, metal };
+});
+/** Both metals at their least sizes, by weight and by what they usually cost. */
+const metals = computed(() => {
+  const { lengthFt, conductor, poles } = props.feeder;
+  if (!lengthFt || !least.value || !other.value) return '';
+  const { metal } = conductor;
+  return [{ ...least.value, metal }, other.value]
+    .map((one) => {
+      const { lb, dollars } = feederMetal({ conductor: one, ground: one.ground, poles }, lengthFt);
+      return `${one.metal} ${lb.toFixed(0)} lb, about $${Math.round(dollars / 10) * 10}`;
+    })
+    .join('; ');
 });
 const drop = computed(() =>
   props.feeder.lengthFt
@@ -75,9 +88,11 @@ function remove(): void {
     </p>
     <p v-if="least" class="muted">
       {{ load.isWholeDwelling ? 'It carries a whole dwelling (310.12). ' : '' }}Least: {{ named(least.size) }}
-      {{ feeder.conductor.metal }}, {{ named(least.ground) }} ground<template v-if="other">; or {{ other }}</template
+      {{ feeder.conductor.metal }}, {{ named(least.ground) }} ground<template v-if="other"
+        >; or {{ other.words }}</template
       >.<template v-if="drop !== undefined"> It loses {{ drop.toFixed(1) }} % (3 % is advised).</template>
     </p>
+    <p v-if="metals" class="muted small">Over its length: {{ metals }} (typical prices, to compare).</p>
     <v-expansion-panels v-if="load.calculation.lines.length">
       <v-expansion-panel title="The sum">
         <v-expansion-panel-text>

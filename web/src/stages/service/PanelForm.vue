@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { changeEntity, feederTo, feedPanel, SERVICE_RATINGS_A, servicePanel, type Panel } from '@winculum/core';
+import {
+  changeEntity,
+  feederTo,
+  feedPanel,
+  OUTDOOR_KINDS,
+  SERVICE_RATINGS_A,
+  servicePanel,
+  type Panel,
+} from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LineField from '../../fields/LineField.vue';
 import TickField from '../../fields/TickField.vue';
@@ -20,6 +28,15 @@ const MAINS = [
   { value: 'breaker', word: 'a main breaker' },
   { value: 'lugs', word: 'lugs only', why: 'The breaker of its feeder alone protects it: 408.36.' },
 ] as const;
+const ENCLOSURES = [
+  { value: '', word: 'not said' },
+  { value: 'indoor', word: 'indoors' },
+  { value: 'weatherproof', word: 'the weather, type 3R' },
+] as const;
+const isOutdoors = computed(() => {
+  const room = store.current.rooms[props.panel.room];
+  return room !== undefined && OUTDOOR_KINDS.has(room.kind);
+});
 const NEUTRALS = [
   { value: '', word: 'as it has to be' },
   { value: 'bonded', word: 'bonded to the enclosure' },
@@ -54,6 +71,30 @@ const ratings = [30, 40, 50, ...SERVICE_RATINGS_A.filter((one) => one > 50)];
       :model-value="panel.busA"
       @update:model-value="set({ busA: $event })"
       @clear="set({ busA: undefined })"
+    />
+    <NumberField
+      label="It can interrupt"
+      unit="A"
+      :min="5000"
+      :max="200000"
+      whole
+      optional
+      hint="marked on it, mostly 10000"
+      :model-value="panel.interruptingA"
+      @update:model-value="set({ interruptingA: $event })"
+      @clear="set({ interruptingA: undefined })"
+    />
+    <TickField
+      label="series rated with what is ahead of it"
+      :model-value="panel.seriesRated ?? false"
+      @update:model-value="set({ seriesRated: $event || undefined })"
+    />
+    <ChoiceField
+      v-if="isOutdoors"
+      label="Its enclosure is made for"
+      :model-value="panel.enclosure ?? ''"
+      :answers="ENCLOSURES"
+      @update:model-value="set({ enclosure: $event === '' ? undefined : $event })"
     />
     <NumberField
       label="Poles its label allows"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { changeEntity, removeEntities, type Source } from '@winculum/core';
+import { changeEntity, removeEntities, standbyCord, type Source } from '@winculum/core';
 import ChoiceField from '../../fields/ChoiceField.vue';
 import LineField from '../../fields/LineField.vue';
 import NumberField from '../../fields/NumberField.vue';
@@ -38,6 +38,13 @@ const circuits = computed(() =>
   Object.values(store.current.circuits)
     .filter((one) => one.panel === props.source.panel)
     .map(({ id, name }) => ({ value: id, title: name })),
+);
+/** What a portable one is plugged in with. */
+const cord = computed(() =>
+  props.source.kind === 'generator' &&
+  (props.source.transfer === 'interlock' || props.source.transfer === 'manual-switch')
+    ? standbyCord(props.source)
+    : undefined,
 );
 function remove(): void {
   if (store.apply(removeEntities(store.current, [{ collection: 'sources', id: props.source.id }]))) emit('removed');
@@ -120,6 +127,13 @@ function remove(): void {
       :model-value="source.atFarEnd ?? false"
       @update:model-value="set({ atFarEnd: $event || undefined })"
     />
+    <p v-if="cord" class="muted">
+      <template v-if="cord.inletA"
+        >It gives {{ cord.amps.toFixed(0) }} A: an inlet of <b class="num">{{ cord.inletA }} A</b> and a cord of
+        <b class="num">No. {{ cord.awg }}</b
+        >, Table 400.5(A)(1).</template
+      ><template v-else>It gives {{ cord.amps.toFixed(0) }} A, more than an inlet of 50 A: it is wired.</template>
+    </p>
     <v-btn v-if="store.canEdit" @click="remove">Remove this source</v-btn>
   </div>
 </template>
