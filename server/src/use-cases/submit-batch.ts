@@ -69,8 +69,8 @@ function keep({ db, open }: Writing, houseId: string, state: OpenHouse): void {
 }
 
 /**
- * The way that nearly every edit takes: made on the newest version, by somebody who signed in as a member. Tells nothing and
- * does nothing unless the one statement that writes finds version, membership, session and epoch as expected; then undefined
+ * The way that nearly every edit takes: made on the newest version, by somebody who signed in as a member, telling nobody. Says
+ * nothing and does nothing unless the one statement that writes finds version, membership, session and epoch as expected; then undefined
  * is answered and the whole way is taken.
  */
 export async function appendAtOnce(
@@ -81,18 +81,13 @@ export async function appendAtOnce(
 ): Promise<BatchAnswer | undefined> {
   const state = writing.open.peek(houseId);
   if (!state || state.version !== batch.base || state.firmId !== writer.member.firm.id) return undefined;
+  // Who is told of it is written in the same transaction, which announces both at once.
+  if (tellsAnybody(patchesOf(batch))) return undefined;
   if (batch.epoch !== undefined && batch.epoch !== writing.epoch) return undefined;
   const next = applyEdit(state.house, patchesOf(batch));
   if (!next.ok) return undefined;
   const version = await append(writing.db, writer, houseId, batch, state, next.value, writing.epoch);
   if (typeof version !== 'number') return undefined;
-  await tellOf(
-    writing.db,
-    { ...writer.member.user, firmId: writer.member.firm.id },
-    houseId,
-    next.value,
-    patchesOf(batch),
-  );
   keep(writing, houseId, { firmId: state.firmId, house: next.value, version });
   return { version, missed: [] };
 }
@@ -172,19 +167,14 @@ export async function submitBatch(
       const known = await findBatchVersion(tx, houseId, batch.id);
       checkBase(batch, head, writing.epoch);
       const missed = await listAllBatches(tx, houseId, batch.base);
-      const teller = { ...member.user, firmId: member.firm.id };
-      if (known !== undefined) {
-        // It was written, and whoever wrote it may not have come to tell anybody.
-        const written = tellsAnybody(patchesOf(batch)) ? await writing.open.catchUp(tx, houseId) : undefined;
-        if (written) await tellOf(tx, teller, houseId, written.house, patchesOf(batch));
+      if (known !== undefined)
         return { answer: { version: known, missed: missed.filter((other) => other.version < known) } };
-      }
       const state = await writing.open.catchUp(tx, houseId);
       if (!state) throw notFound('house');
       const house = applyBatch(state.house, batch, missed);
       const version = await append(tx, writer, houseId, batch, state, house, writing.epoch);
       if (typeof version !== 'number') throw mayNot();
-      await tellOf(tx, teller, houseId, house, patchesOf(batch));
+      await tellOf(tx, { ...member.user, firmId: member.firm.id }, houseId, house, patchesOf(batch));
       return { answer: { version, missed }, state: { firmId: state.firmId, house, version } };
     });
     if (done.state) keep(writing, houseId, done.state);

@@ -88,7 +88,7 @@ export const useHouse = defineStore('house', () => {
       // What was said or given out may be meant for the person who sits here.
       const isTold = ({ path: [first] }: { readonly path: readonly unknown[] }) =>
         first === 'comments' || first === 'tasks';
-      if (batch.edits.some((one) => one.patches.some(isTold))) useNotices().loadAfterBatch();
+      if (batch.edits.some((one) => one.patches.some(isTold))) void useNotices().load();
     });
     // The browser asks again by itself after a lost connection, but not after an answer that was no stream.
     stream.addEventListener('error', () => {

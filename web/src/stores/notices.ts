@@ -3,9 +3,6 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { api, ApiError } from '../api';
 
-/** By then the notices of a batch are written, milliseconds. */
-const WRITTEN_AFTER_MS = 3_000;
-
 /** What the person is told of by others, and who these others are. Nothing is asked for again and again: events say when to look. */
 export const useNotices = defineStore('notices', () => {
   const notices = shallowRef<readonly Notice[]>([]);
@@ -23,12 +20,6 @@ export const useNotices = defineStore('notices', () => {
       if (!(error instanceof ApiError)) throw error;
       isOffline.value = true;
     }
-  }
-
-  /** The server announces a batch before it writes who is told of it: whoever asks at once may be too early, so it is asked once more. */
-  function loadAfterBatch(): void {
-    void load();
-    setTimeout(() => void load(), WRITTEN_AFTER_MS);
   }
 
   async function loadPeople(): Promise<void> {
@@ -55,5 +46,5 @@ export const useNotices = defineStore('notices', () => {
   const readAbout = (houseId: string, about: readonly string[]): Promise<void> =>
     read(notices.value.filter((one) => one.houseId === houseId && about.includes(one.about)).map((one) => one.id));
 
-  return { notices, people, isOffline, unread, load, loadAfterBatch, loadPeople, read, readAbout };
+  return { notices, people, isOffline, unread, load, loadPeople, read, readAbout };
 });
