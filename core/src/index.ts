@@ -365,7 +365,7 @@ export { estimateHeat, INSULATION, type Insulation, proposeHeaters, putInHeaters
 export { type LineUp, lineUpBoxes, takeLineUp } from './proposals/routes/line-up';
 export type { NewId } from './house/new-box';
 export { openOnly } from './edits/existing-house';
-export { connectAppliances, setFuel, unconnectedAppliances } from './edits/connect-appliances';
+export { connectAppliances, setFuel, setFunctions, unconnectedAppliances } from './edits/connect-appliances';
 export { planningOf, CIRCUIT_STANDARDS } from './proposals/circuits/circuit-standards';
 export { compareCounterSplits, type CounterSplit } from './proposals/circuits/counter-splits';
 export { findLockConflict, type LockConflict } from './proposals/circuits/lock-conflict';

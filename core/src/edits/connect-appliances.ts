@@ -1,7 +1,7 @@
 import { count } from '../units/count';
 import { edit, joinEdits, type Edited } from '../house/edit';
 import type { Box, Feature, House } from '../house/schema';
-import { newDevice, type Load } from '../house/schema-equipment';
+import { newDevice, type Device, type Load } from '../house/schema-equipment';
 import { removeEntities } from './remove';
 import { changeEntity, nextTag } from './verbs';
 import type { NewId } from '../house/new-box';
@@ -26,15 +26,18 @@ export function unconnectedAppliances(house: House): Feature[] {
     const n = (seen.get(key) ?? 0) + 1;
     seen.set(key, n);
     const kinds = alike(load.kind);
-    const have = Object.values(house.loads).filter(
-      (one) => kinds.includes(one.kind) && house.boxes[one.box]?.room === feature.room,
-    ).length;
+    // A fan that heats as well has two loads in its box, and is one thing.
+    const have = new Set(
+      Object.values(house.loads)
+        .filter((one) => kinds.includes(one.kind) && house.boxes[one.box]?.room === feature.room)
+        .map((one) => (feature.kind === 'bath-fan' ? one.box : one.id)),
+    ).size;
     return n > have + (feature.kind === 'bath-fan' ? bareFans(house, feature.room) : 0);
   });
 }
 
 /** What an appliance connects to: its box with a receptacle or a connection, and its typical load. */
-function connect(house: House, feature: Feature, newId: NewId): { readonly box: Box; readonly load: Load } {
+function connect(house: House, feature: Feature, newId: NewId): { readonly box: Box; readonly loads: readonly Load[] } {
   const { kind, hookup } = given(loadOf(feature));
   const typical = LOAD_LIBRARY[kind];
   const ids = { box: newId('box'), device: newId('device'), load: newId('load') };
@@ -56,18 +59,36 @@ function connect(house: House, feature: Feature, newId: NewId): { readonly box: 
     origin: 'request',
     devices: { [ids.device]: device },
   };
-  return {
-    box: onStud(house, feature, box),
-    load: {
-      ...typical,
-      id: ids.load,
-      kind,
-      name: feature.name || typical.name,
-      source: 'typical',
-      box: ids.box,
-      device: ids.device,
-    },
+  const load: Load = {
+    ...typical,
+    id: ids.load,
+    kind,
+    name: feature.name || typical.name,
+    source: 'typical',
+    box: ids.box,
+    device: ids.device,
   };
+  const also = functionsOf(feature, ids.box, newId);
+  const devices = { ...box.devices, ...Object.fromEntries(also.devices.map((one) => [one.id, one])) };
+  return { box: onStud(house, feature, { ...box, devices }), loads: [load, ...also.loads] };
+}
+
+/** What a fan's lamp and heater add to its box: each is switched apart, and the heater is a load of its own. */
+function functionsOf({ kind, functions }: Feature, box: string, newId: NewId): { devices: Device[]; loads: Load[] } {
+  const does = (one: 'light' | 'heat') => kind === 'bath-fan' && functions?.includes(one) === true;
+  const devices: Device[] = does('light') ? [newDevice('luminaire', newId('device'), { marked: 'damp' })] : [];
+  if (!does('heat')) return { devices, loads: [] };
+  const heater = newDevice('connection', newId('device'));
+  const typical = LOAD_LIBRARY['bath-heater'];
+  const load: Load = {
+    ...typical,
+    id: newId('load'),
+    kind: 'bath-heater',
+    source: 'typical',
+    box,
+    device: heater.id,
+  };
+  return { devices: [...devices, heater], loads: [load] };
 }
 
 /** A box, a receptacle or connection and the typical load for every appliance that is drawn and connects nowhere, or for some of them. */
@@ -82,7 +103,10 @@ export function connectAppliances(house: House, newId: NewId, only?: ReadonlySet
     return one;
   });
   return edit(house, `Connect ${count(open.length, 'appliance')}`, (draft) => {
-    for (const { box, load } of made) [draft.boxes[box.id], draft.loads[load.id]] = [box, load];
+    for (const { box, loads } of made) {
+      draft.boxes[box.id] = box;
+      for (const load of loads) draft.loads[load.id] = load;
+    }
   });
 }
 
@@ -102,11 +126,48 @@ export function setFuel(house: House, featureId: string, fuel: boolean, newId: N
   const before = loadOf(feature)?.kind;
   const after = loadOf(now)?.kind;
   if (before === after) return changed;
-  const gone = removeEntities(changed.value.house, [{ collection: 'boxes', id: had.box.id }]);
+  return connectAgain(
+    'Change fuel',
+    changed.value,
+    had.box,
+    { id: featureId, isConnected: after !== undefined },
+    newId,
+  );
+}
+
+/** Takes the box of an appliance away and makes what it connects to now. */
+function connectAgain(
+  label: string,
+  changed: Edited,
+  box: Box,
+  { id, isConnected }: { readonly id: string; readonly isConnected: boolean },
+  newId: NewId,
+): Result<Edited> {
+  const gone = removeEntities(changed.house, [{ collection: 'boxes', id: box.id }]);
   if (!gone.ok) return gone;
-  const edits = [changed.value.edit, gone.value.edit];
-  if (after === undefined) return succeed({ house: gone.value.house, edit: joinEdits('Change fuel', edits) });
-  const made = connectAppliances(gone.value.house, newId, new Set([featureId]));
+  const edits = [changed.edit, gone.value.edit];
+  if (!isConnected) return succeed({ house: gone.value.house, edit: joinEdits(label, edits) });
+  const made = connectAppliances(gone.value.house, newId, new Set([id]));
   if (!made.ok) return made;
-  return succeed({ house: made.value.house, edit: joinEdits('Change fuel', [...edits, made.value.edit]) });
+  return succeed({ house: made.value.house, edit: joinEdits(label, [...edits, made.value.edit]) });
+}
+
+/**
+ * Says what an exhaust fan does besides: light, heat. What it is connected to changes with it, as long as nobody has read its plate, nothing is
+ * done at its box and no circuit feeds it.
+ */
+export function setFunctions(
+  house: House,
+  featureId: string,
+  functions: readonly ('light' | 'heat')[],
+  newId: NewId,
+): Result<Edited> {
+  const feature = house.features[featureId];
+  const had = feature && ownConnection(house, feature);
+  const changed = changeEntity(house, 'features', featureId, {
+    functions: functions.length > 0 ? [...functions] : undefined,
+  });
+  if (!changed.ok || !had || had.load.source !== 'typical') return changed;
+  if (Object.values(had.box.devices).some((one) => one.circuit !== null)) return changed;
+  return connectAgain('Change what the fan does', changed.value, had.box, { id: featureId, isConnected: true }, newId);
 }

@@ -172,6 +172,8 @@ export function ownConnection(house: House, feature: Feature): ReturnType<typeof
   const its = connectionOf(house, feature);
   if (!its) return undefined;
   const { progress, state, devices } = its.box;
-  const stays = progress !== undefined || state === 'existing' || Object.keys(devices).length > 1;
+  // A fan with its lamp and its heater is one thing in one box.
+  const holds = feature.kind === 'bath-fan' ? 1 + (feature.functions?.length ?? 0) : 1;
+  const stays = progress !== undefined || state === 'existing' || Object.keys(devices).length > holds;
   return stays ? undefined : its;
 }

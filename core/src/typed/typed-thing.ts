@@ -12,7 +12,12 @@ import { formatLength, parseLength } from '../units/length';
 import { given, itemAt, refuse, type Result, succeed } from '../units/result';
 
 /** What a word of the trade puts in: an opening in a wall, or a feature against one. */
-type Thing = { readonly opening: OpeningKind; readonly leaves?: 2 } | { readonly feature: FeatureKind };
+type Thing =
+  | { readonly opening: OpeningKind; readonly leaves?: 2 }
+  | {
+      readonly feature: FeatureKind;
+      readonly functions?: Feature['functions'];
+    };
 
 /** Longer words come first: "sliding door" is no door. */
 const WORDS: readonly (readonly [words: string, thing: Thing])[] = [
@@ -38,6 +43,11 @@ const WORDS: readonly (readonly [words: string, thing: Thing])[] = [
   ['garage door', { opening: 'vehicle' }],
   ['range hood', { feature: 'range-hood' }],
   ['vent hood', { feature: 'range-hood' }],
+  ['fan light heater', { feature: 'bath-fan', functions: ['light', 'heat'] }],
+  ['heat fan light', { feature: 'bath-fan', functions: ['light', 'heat'] }],
+  ['bath fan with light and heat', { feature: 'bath-fan', functions: ['light', 'heat'] }],
+  ['bath fan with heat', { feature: 'bath-fan', functions: ['heat'] }],
+  ['bath fan with light', { feature: 'bath-fan', functions: ['light'] }],
   ['exhaust fan', { feature: 'bath-fan' }],
   ['low voltage enclosure', { feature: 'low-voltage-enclosure' }],
   ['low voltage panel', { feature: 'low-voltage-enclosure' }],
@@ -359,6 +369,9 @@ function inTheRoom(room: Room, kind: FeatureKind, size: Place['size'], id: strin
   });
 }
 
+const withFunctions = (feature: Feature, thing: Thing): Feature =>
+  'functions' in thing ? { ...feature, functions: thing.functions } : feature;
+
 /**
  * Puts a door, window or fixture in by a typed line: `door 32 to hall at 4'`, `window 48x36 sill 40 centered on north`,
  * `sink at 5' on north`, `panel in garage east 12'`. Distances are from the wall's left end, seen from inside the room. Answers what was
@@ -381,7 +394,7 @@ export function addTypedThing(
     if (!size.ok) return size;
     const id = newId('feature');
     const feature = inTheRoom(room.value, read.thing.feature, size.value, id);
-    return succeed({ id, kind: 'feature', edited: addFeature(house, feature, newId) });
+    return succeed({ id, kind: 'feature', edited: addFeature(house, withFunctions(feature, read.thing), newId) });
   }
   const place = findPlace(house, level, read.word, pieces, selectedRoom);
   if (!place.ok) return place;
@@ -392,5 +405,6 @@ export function addTypedThing(
   }
   const id = newId('feature');
   const feature = toFeature(place.value, read.thing.feature, id);
-  return feature.ok ? succeed({ id, kind: 'feature', edited: addFeature(house, feature.value, newId) }) : feature;
+  if (!feature.ok) return feature;
+  return succeed({ id, kind: 'feature', edited: addFeature(house, withFunctions(feature.value, read.thing), newId) });
 }

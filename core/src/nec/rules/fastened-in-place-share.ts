@@ -1,4 +1,5 @@
 import { listOutlets, outletsOf } from '../requirements/circuit-facts';
+import { fanUnitOf } from '../../circuits/fan-unit';
 import { isGeneralReceptacle } from '../../circuits/circuit-load';
 import { isLighting, type Outlet } from '../../circuits/outlets';
 import { ampsOf } from '../../loads/library';
@@ -38,8 +39,10 @@ export const fastenedInPlaceShare = defineRule({
   check: (facts, circuit, limits, report) => {
     const outlets = outletsOf(facts, circuit);
     const fastened = outlets.filter((outlet) => fastenedAmps(outlet) > 0);
+    // The lamp in a fan is part of it, not a light that it shares with.
+    const isLight = (outlet: Outlet) => isLighting(outlet) && fanUnitOf(facts.house, outlet).length === 0;
     const sharesWith = outlets.some(
-      (outlet) => isLighting(outlet) || isGeneralReceptacle(outlet) || (outlet.load?.cord && !outlet.load.fastened),
+      (outlet) => isLight(outlet) || isGeneralReceptacle(outlet) || (outlet.load?.cord && !outlet.load.fastened),
     );
     if (fastened.length === 0 || !sharesWith || circuit.poles === 2 || circuit.ratingA > 20) return [];
     const sum = fastened.reduce((amps, outlet) => amps + fastenedAmps(outlet), 0);

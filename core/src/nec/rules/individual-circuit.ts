@@ -1,5 +1,6 @@
 import { describeOutlet, deviceIds, outletsOf, outletsProper } from '../requirements/circuit-facts';
 import { isTappedCooking } from '../../circuits/cooking';
+import { fanUnitOf } from '../../circuits/fan-unit';
 import { newCircuitRemedy } from '../remedies';
 import { viewRoom } from '../../plan/room-view';
 import { defineRule, fromMemory, type Facts } from '../rule';
@@ -91,9 +92,10 @@ export const individualCircuit = defineRule({
       const hangs = load !== undefined && isOverRange(facts, outlet);
       const section = load && (sectionFor(load, facts.edition) ?? (hangs ? BY_CORD : undefined));
       if (!load || !section) return [];
+      const itself = [outlet, ...fanUnitOf(facts.house, outlet)];
       const { foreign: others, unknown } = sharers(
         load,
-        outletsProper(outletsOf(facts, circuit)).filter((one) => one !== outlet),
+        outletsProper(outletsOf(facts, circuit)).filter((one) => !itself.includes(one)),
       );
       const where = { circuit: circuit.id, box: outlet.box.id };
       if (others.length > 0 && isTappedCooking(facts.house, circuit))

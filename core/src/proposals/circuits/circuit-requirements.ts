@@ -1,4 +1,5 @@
 import { indexOutlets, voltsAt, type Outlet } from '../../circuits/outlets';
+import { fanUnitOf } from '../../circuits/fan-unit';
 import { partOf } from '../../circuits/panel-tree';
 import { areaFt2, distance, innerPoint } from '../../geometry/geometry';
 import { YOKE_VA } from '../../circuits/circuit-load';
@@ -214,6 +215,10 @@ export function requirementOf(house: House, outlet: Outlet): CircuitRequirement 
   const { device, room, load } = outlet;
   if (device.kind === 'switch') return undefined;
   const planning = planningOf(house);
+  // The fan and the lamp of a unit hang on the circuit of its heater.
+  const heater = fanUnitOf(house, outlet).find((one) => one.load?.kind === 'bath-heater');
+  const ofHeater = heater && heater !== outlet ? whyAlone(house, heater, planning) : undefined;
+  if (ofHeater) return { ...ofHeater, demand: 0 };
   return (
     whyAlone(house, outlet, planning) ??
     requirementByLoad(house, outlet) ??

@@ -1,4 +1,5 @@
 import { distance, polygonsOverlap, type Point } from '../../geometry/geometry';
+import { fanUnitOf } from '../../circuits/fan-unit';
 import { indexOutlets, type Outlet } from '../../circuits/outlets';
 import { lightOf } from '../../control/room-light';
 import { latchAlongIn } from '../../plan/latch';
@@ -99,6 +100,13 @@ const isGoverned = ({ house }: Boxing, { device }: Outlet) =>
 const fansOf = (boxing: Boxing, room: string): Outlet[] =>
   (indexOutlets(boxing.house).byRoom.get(room) ?? []).filter((one) => isFan(one) && !isGoverned(boxing, one));
 
+/** Heaters that are one unit with a fan: each has a switch of its own beside the fan's. */
+const heatersOf = (boxing: Boxing, room: string): Governed[] =>
+  (indexOutlets(boxing.house).byRoom.get(room) ?? [])
+    .filter((one) => one.load?.kind === 'bath-heater' && fanUnitOf(boxing.house, one).length > 0)
+    .filter((one) => !isGoverned(boxing, one))
+    .map((one) => ({ name: `${one.room.name} heater`, devices: [one.device.id] }));
+
 /** Switches for a room's own light and fan at each way in, and for the lights outside its outdoor doors beside those doors. */
 export function boxSwitches(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
@@ -114,6 +122,7 @@ export function boxSwitches(boxing: Boxing, room: string): void {
       : undefined;
   const air: Governed | undefined =
     fans.length > 0 && (!together || !mine) ? { name: `${view.room.name} fan`, devices: ids(fans) } : undefined;
+  const beside = [...(air ? [air] : []), ...heatersOf(boxing, room)];
   const outdoors = waysOut(boxing, room).flatMap(({ way, outside }) => {
     if (!outside) return [];
     const there = lightOf(boxing.house, indexOutlets(boxing.house), boxing.house.rooms[outside.id]!);
@@ -130,12 +139,13 @@ export function boxSwitches(boxing: Boxing, room: string): void {
   const ways = mine ? waysIn(boxing, view) : [];
   for (const way of ways) {
     const also = outdoors.filter((one) => one.way.seen === way.seen).map((one) => one.governed);
-    // The fan is switched at the first way in only, beside the light.
-    add(way, [mine!, ...(air && way === ways[0] ? [air] : []), ...also]);
+    // The fan and its heater are switched at the first way in only, beside the light.
+    add(way, [mine!, ...(way === ways[0] ? beside : []), ...also]);
   }
-  if (air && !switches.has(air)) {
+  const left = beside.filter((one) => !switches.has(one));
+  if (left.length > 0) {
     const [way] = waysIn(boxing, view);
-    if (way) add(way, [air]);
+    if (way) add(way, left);
     else boxing.leaveOpen(room, `${view.room.name} has no way in where a switch for its fan could stand.`);
   }
   for (const { way, governed } of outdoors)

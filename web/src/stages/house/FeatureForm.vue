@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { addEntity, burnsFuel, changeEntity, removeEntities, setFuel, type Feature } from '@winculum/core';
+import {
+  addEntity,
+  burnsFuel,
+  changeEntity,
+  removeEntities,
+  setFuel,
+  setFunctions,
+  type Feature,
+} from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import { useView } from '../../stores/view';
@@ -22,6 +30,12 @@ const UNDERSIDE = new Set([
 const CORNERED = new Set(['sink', 'basin', 'range', 'cooktop', 'fireplace', 'tv', 'tub', 'shower']);
 const BURNS = new Set(['furnace', 'water-heater', 'fireplace', 'range', 'cooktop', 'dryer']);
 const panel = computed(() => Object.values(store.current.panels).find((one) => one.feature === props.feature.id));
+
+/** Ticks or unticks what an exhaust fan does besides. */
+function setFunction(one: 'light' | 'heat', isDone: boolean): void {
+  const others = (props.feature.functions ?? []).filter((other) => other !== one);
+  store.apply(setFunctions(store.current, props.feature.id, isDone ? [...others, one] : others, newId));
+}
 
 function addPanel(): void {
   const n = Object.keys(store.current.panels).length;
@@ -98,6 +112,18 @@ function remove(): void {
       :model-value="burnsFuel(feature)"
       @update:model-value="store.apply(setFuel(store.current, feature.id, $event, newId))"
     />
+    <template v-if="feature.kind === 'bath-fan'">
+      <TickField
+        label="lights as well"
+        :model-value="feature.functions?.includes('light') ?? false"
+        @update:model-value="setFunction('light', $event)"
+      />
+      <TickField
+        label="heats as well"
+        :model-value="feature.functions?.includes('heat') ?? false"
+        @update:model-value="setFunction('heat', $event)"
+      />
+    </template>
     <LengthField
       v-if="feature.kind === 'island' || feature.kind === 'peninsula'"
       label="Overhang of the top"
