@@ -1,7 +1,7 @@
 import { indexOutlets } from '../circuits/outlets';
 import { suggestCircuit } from '../circuits/suggest';
 import { edit, joinEdits, type Edited } from '../house/edit';
-import type { House } from '../house/schema';
+import { sleeveSchema, type House, type SleeveContent } from '../house/schema';
 import {
   addEntity,
   assignToCircuit,
@@ -15,6 +15,8 @@ import type { NewId } from '../house/new-box';
 import { connectAppliances } from '../edits/connect-appliances';
 import { nearestOnStud } from '../place/nearest-on-stud';
 import { boxesOfProposal, proposeForRoom, type PlacementLimits } from '../place/propose';
+import { slabConduits } from '../route/slab-conduits';
+import { fits, leastSleeve, sleeveFill } from '../service/sleeve-fill';
 import { assertNever, refuse, succeed, type Result } from '../units/result';
 import { feedPanel } from './feed-panel';
 import { effectiveLimits } from './check-house';
@@ -72,6 +74,38 @@ function moveToStud(house: House, boxId: string): Result<Edited> {
   );
 }
 
+/** Smaller conduit is crushed and clogged when concrete is poured: *common practice*. */
+const LEAST_IN_SLAB = '3/4';
+
+/** A sleeve for every conduit that kept routes need in a slab and that is not there yet. */
+function setSlabConduits(house: House, newId: NewId): Result<Edited> {
+  return edit(house, 'Set conduits in the slab', (draft) => {
+    for (const { box, stretches, lengthIn, bendsDeg, sleeve } of slabConduits(house)) {
+      if (sleeve) continue;
+      const counts = new Map<SleeveContent, number>();
+      for (const { cable, wires } of stretches) {
+        const what: SleeveContent = `wire ${cable.run.awg}`;
+        counts.set(what, (counts.get(what) ?? 0) + wires.length);
+      }
+      const id = newId('sleeve');
+      const conduit = sleeveSchema.parse({
+        id,
+        name: `Conduit to ${box.tag}`,
+        kind: 'pvc-40',
+        trade: LEAST_IN_SLAB,
+        place: 'slab',
+        from: { room: box.room, note: 'box in the wall' },
+        to: { room: box.room, box: box.id },
+        lengthFt: Math.ceil(lengthIn / 12),
+        bendsDeg,
+        holds: [...counts].map(([what, count]) => ({ what, count })),
+      });
+      const fill = sleeveFill(conduit);
+      draft.sleeves[id] = fill && fits(fill) ? conduit : { ...conduit, trade: leastSleeve(conduit) ?? conduit.trade };
+    }
+  });
+}
+
 /** Carries out the cure that a finding offers. */
 export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<Edited> {
   switch (remedy.kind) {
@@ -103,6 +137,8 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return edit(house, remedy.label, (draft) => {
         for (const id of remedy.circuits) if (draft.circuits[id]) draft.circuits[id].commonTrip = true;
       });
+    case 'slab-conduits':
+      return setSlabConduits(house, newId);
     case 'connect-appliances':
       return connectAppliances(house, newId);
     case 'feed-panel':

@@ -31,6 +31,7 @@ export type Remedy = { readonly label: string } & (
   | { readonly kind: 'common-trip'; readonly circuits: readonly string[] }
   | { readonly kind: 'feed-panel'; readonly panel: string }
   | { readonly kind: 'connect-appliances' }
+  | { readonly kind: 'slab-conduits' }
   | { readonly kind: 'set-supply'; readonly changes: Partial<Supply> }
   | { readonly kind: 'set-building'; readonly building: string; readonly changes: Partial<Building> }
   | { readonly kind: 'set-sleeve'; readonly sleeve: string; readonly changes: Partial<Sleeve> }
@@ -140,6 +141,12 @@ export const setBuildingRemedy = (building: string, changes: Partial<Building>, 
   changes,
   label,
 });
+/** Adds a sleeve for every conduit that routes need in a slab. */
+export const slabConduitsRemedy = (n: number): Remedy => ({
+  kind: 'slab-conduits',
+  label: n === 1 ? 'Set the conduit' : 'Set the conduits',
+});
+
 /** Changes a sleeve. */
 export const setSleeveRemedy = (sleeve: string, changes: Partial<Sleeve>, label: string): Remedy => ({
   kind: 'set-sleeve',

@@ -3,6 +3,7 @@ import type { Box, House, Route, RouteLeg } from '../house/schema';
 import { isClosedAt } from '../place/closed-walls';
 import { holesOf } from './holes';
 import { laidCables } from './laid';
+import { slabStretches } from './slab-conduits';
 import { plateHolesOf, platesOf } from './plates';
 
 /** What is counted beside cable, and by which rule or practice it is. */
@@ -78,6 +79,11 @@ export function smallParts(house: House, routes: Iterable<Route>): readonly Smal
       what: 'cable connectors at panels',
       count: sum(laid.filter((one) => !one.run.from).map((one) => Math.max(1, one.kinds.length))),
       why: 'one for each cable into a metal enclosure (312.5(C))',
+    },
+    {
+      what: 'boxes where cable changes to conduit in the slab',
+      count: sum(laid.map((one) => slabStretches(one).length)),
+      why: 'every splice is in a box that stays accessible (300.15, 314.29)',
     },
     {
       what: 'mounting blocks in siding',

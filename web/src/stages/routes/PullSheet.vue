@@ -14,6 +14,10 @@ const groups = computed(() =>
   ),
 );
 const lines = computed(() => groups.value.flatMap((one) => one.lines));
+const cables = computed(() => lines.value.filter((one) => !one.isWire));
+const wires = computed(() => lines.value.filter((one) => one.isWire));
+const feetOf = (some: readonly { readonly feet: number }[]) =>
+  some.reduce((sum, one) => sum + one.feet, 0).toLocaleString('en-US');
 const routes = computed(() => [...new Set(lines.value.map((one) => one.cable.route))]);
 const STEPS = ['bored', 'pulled', 'stapled', 'plated'] as const;
 const doneOf = (step: (typeof STEPS)[number]) => routes.value.filter((one) => one.done?.includes(step)).length;
@@ -30,8 +34,10 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
   <section class="sheet">
     <h2>Pull sheet</h2>
     <p class="sum">
-      <b class="num">{{ lines.reduce((sum, one) => sum + one.feet, 0).toLocaleString('en-US') }}</b> ft in
-      <b class="num">{{ lines.length }}</b> cables
+      <b class="num">{{ feetOf(cables) }}</b> ft in <b class="num">{{ cables.length }}</b> cables<template
+        v-if="wires.length"
+        >, <b class="num">{{ feetOf(wires) }}</b> ft of conductors in conduit</template
+      >
       <template v-for="step in STEPS" :key="step"> · {{ doneOf(step) }} {{ step }}</template>
     </p>
     <p class="muted small">
@@ -43,7 +49,9 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
   <section v-for="group in groups" :key="group.circuit.id" class="sheet">
     <h3>
       <span class="num">{{ spaceMark(group.circuit) ?? '–' }}</span> {{ group.circuit.name }}
-      <span class="muted">{{ count(group.lines.length, 'cable') }}, {{ group.feet }} ft</span>
+      <span class="muted"
+        >{{ count(group.lines.filter((one) => !one.isWire).length, 'cable') }}, {{ group.feet }} ft</span
+      >
     </h3>
     <v-table density="compact" :aria-label="group.circuit.name">
       <thead>

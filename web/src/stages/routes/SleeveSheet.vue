@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { addEntity, fits, placeOfEnd, sleeveFill, sleeveSchema, SLEEVE_NAMES, type Sleeve } from '@winculum/core';
+import {
+  addEntity,
+  applyRemedy,
+  count,
+  fits,
+  placeOfEnd,
+  slabConduits,
+  slabConduitsRemedy,
+  sleeveFill,
+  sleeveSchema,
+  SLEEVE_NAMES,
+  type Sleeve,
+} from '@winculum/core';
 import { newId } from '../../new-id';
 import { useHouse } from '../../stores/house';
 import SleeveForm from './SleeveForm.vue';
@@ -17,6 +29,9 @@ const sleeves = computed(() =>
 );
 const endsOf = ({ from, to }: Sleeve) =>
   [from, to].map((end) => `${placeOfEnd(store.current, end)}${end.capped ? ' (capped)' : ''}`).join(' → ');
+/** Conduits that routes need under a floor on the ground and that nobody has set. */
+const missing = computed(() => slabConduits(store.current).filter((one) => !one.sleeve));
+const setThem = () => store.apply(applyRemedy(store.current, slabConduitsRemedy(missing.value.length), newId));
 const said = computed(() => (store.check?.findings ?? []).filter((one) => one.ruleId.startsWith('sleeve-')));
 function add(): void {
   const id = newId('sleeve');
@@ -38,7 +53,16 @@ function add(): void {
         {{ one.message }} <span class="muted num">{{ one.section }}</span>
       </li>
     </ul>
-    <div v-if="store.canEdit" class="row no-print"><v-btn @click="add">Add a sleeve</v-btn></div>
+    <p v-if="missing.length" class="is-caution">
+      The routes to {{ missing.map((one) => one.box.tag).join(', ') }} lie under a floor on the ground, and no conduit
+      is set for them. It goes in before the pour.
+    </p>
+    <div v-if="store.canEdit" class="row no-print">
+      <v-btn v-if="missing.length" color="primary" variant="flat" @click="setThem"
+        >Set {{ count(missing.length, 'conduit') }}</v-btn
+      >
+      <v-btn @click="add">Add a sleeve</v-btn>
+    </div>
   </section>
   <article v-for="{ sleeve, fill, isFull, ends } in sleeves" :key="sleeve.id" class="sheet" :aria-label="sleeve.name">
     <div class="row">

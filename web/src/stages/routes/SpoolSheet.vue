@@ -34,10 +34,18 @@ interface Label {
   readonly circuit: string;
   readonly to: string;
 }
+const pulled = computed(() => pullSheet(store.current, keptRoutes(store.current).sound.values()));
+/** Conductors for conduit by size and color: they are sold by the foot. */
+const wires = computed(() => {
+  const feet = new Map<string, number>();
+  for (const { lines } of pulled.value)
+    for (const one of lines) if (one.isWire) feet.set(one.kind, (feet.get(one.kind) ?? 0) + one.feet);
+  return [...feet];
+});
 const plans = computed(() => {
   const cuts = new Map<string, { feet: number; of: Label }[]>();
-  for (const { circuit, lines } of pullSheet(store.current, keptRoutes(store.current).sound.values()))
-    for (const { kind, feet, from, to } of lines)
+  for (const { circuit, lines } of pulled.value)
+    for (const { kind, feet, from, to } of lines.filter((one) => !one.isWire))
       cuts.set(kind, [
         ...(cuts.get(kind) ?? []),
         { feet, of: { circuit: spaceMark(circuit) ?? '–', to: `${from} → ${to}` } },
@@ -109,6 +117,20 @@ const bought = (spools: readonly Spool<Label>[]) => {
       Five feet of each coil count as unusable. Cut the longest first; what is left serves for pigtails. Order some
       cable more than this: routes change on site.
     </p>
+  </section>
+  <section v-if="wires.length" class="sheet">
+    <h3>Conductors for conduit</h3>
+    <v-table density="compact" aria-label="Conductors for conduit">
+      <tbody>
+        <tr v-for="[kind, feet] in wires" :key="kind">
+          <td class="num amount">
+            <b>{{ feet }} ft</b>
+          </td>
+          <td class="num">{{ kind }}</td>
+          <td class="muted">wet-rated, for the conduit in the slab; sold by the foot and on spools of 500 ft</td>
+        </tr>
+      </tbody>
+    </v-table>
   </section>
   <section class="sheet">
     <h3>Small parts</h3>
