@@ -234,6 +234,37 @@ describe('what the trade prefers where the code leaves the choice', () => {
     expect(receptacles(house).filter(({ height }) => height > 36)).toHaveLength(2);
   });
 
+  it.each(['deck', 'porch', 'outdoors'] as const)(
+    'the receptacle of a %s is in the wall of the house, beside the door, never at its free edge',
+    (kind) => {
+      const house = aHouse('2020')
+        .room('den', 'den', [0, 0, 200, 150])
+        .room('out', kind, [-60, 154.5, 400, 120], kind === 'outdoors' ? { side: 'back' } : {})
+        .opening('den', 'c2', 'door', 80, 36)
+        .build();
+      const plan = planBoxes(house, ['out'], newId());
+      const [at] = plan.boxes
+        .filter(({ box }) => Object.values(box.devices).some((one) => one.kind === 'receptacle'))
+        .map(({ box }) => box.at);
+      if (at?.kind !== 'wall') throw new Error('none on a wall');
+      expect(at.wall).toBe('c0');
+      // The door is 84 to 120 in from the left of the den, and the den begins 60 in along this wall.
+      const aside = Math.min(Math.abs(at.alongIn - 144), Math.abs(at.alongIn - 180));
+      expect(aside).toBeGreaterThan(12);
+      expect(aside).toBeLessThan(36);
+    },
+  );
+
+  it('a yard that touches no house is left to the owner of the plan, not to its fence', () => {
+    const house = aHouse('2020')
+      .room('den', 'den', [0, 0, 200, 150])
+      .room('out', 'outdoors', [400, 0, 200, 200], { side: 'back' })
+      .build();
+    const plan = planBoxes(house, ['out'], newId());
+    expect(plan.boxes).toEqual([]);
+    expect(plan.open.map((one) => one.text).join()).toContain('No place on a wall of out');
+  });
+
   it('the gangs of every box are in one order: the light of the room, its fan, the light outside', () => {
     const nth = (name: string) => (/fan$/.test(name) ? 1 : 0);
     const house = boxed(emptied('2023'));

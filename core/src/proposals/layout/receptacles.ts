@@ -19,6 +19,7 @@ import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
 import type { RoomView } from '../../plan/room-view';
 import { measureCounterSpaces } from '../../plan/counter-spaces';
 import { vehicleBays } from '../../plan/vehicle-bays';
+import { facingOf } from '../../plan/facing';
 import { findWall, toLoop, wallLoop } from '../../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../../plan/wall-spaces';
 import { effectiveLimit, effectiveLimits } from '../../nec/check-house';
@@ -226,6 +227,32 @@ function inFoyer(boxing: Boxing, room: string): void {
     }
 }
 
+/** Beside a door outdoors: clear of its casing and of whoever goes through, within a step of it. Inches, *common practice*. */
+const BESIDE_DOOR_IN = 24;
+
+/**
+ * How good a place outdoors is: on the wall of the house, beside the door that leads there. Only a porch may have a wall of its own besides;
+ * the edge of a deck or a yard is none.
+ */
+function outdoorCost(boxing: Boxing, view: RoomView): SpotRequest['cost'] {
+  const loop = wallLoop(view.room);
+  const house = facingOf(boxing.house, view.room).filter((one) => !OUTDOOR_KINDS.has(one.other.kind));
+  // A side with a door or a window in it is a wall, whatever is drawn behind it.
+  const pierced = new Set(view.openings.map((seen) => seen.wall));
+  const isOfHouse = ({ at: { wall, alongIn } }: Spot) =>
+    pierced.has(wall) || house.some((one) => one.wall.id === wall && alongIn >= one.fromIn && alongIn <= one.toIn);
+  const edges = view.ways.flatMap((way) => {
+    const fromIn = toLoop(loop, way.wall, way.alongIn);
+    return [fromIn, fromIn + way.widthIn];
+  });
+  const aside = (atLoopIn: number) =>
+    edges.length > 0 ? Math.abs(Math.min(...edges.map((edge) => Math.abs(edge - atLoopIn))) - BESIDE_DOOR_IN) : 0;
+  return (spot) => {
+    if (isOfHouse(spot)) return aside(spot.atLoopIn);
+    return view.room.kind === 'porch' ? LAST_RESORT + aside(spot.atLoopIn) : undefined;
+  };
+}
+
 function outside(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
   const has = view.boxes.some(
@@ -236,7 +263,7 @@ function outside(boxing: Boxing, room: string): void {
   drop(
     boxing,
     room,
-    { cost: ({ at, atLoopIn }) => (at.wall ? Math.abs(atLoopIn - 36) : undefined) },
+    { cost: outdoorCost(boxing, view) },
     view.room.kind === 'outdoors' ? 'front and back of the house' : 'every porch, deck and balcony',
     view.room.kind === 'outdoors' ? '210.52(E)(1)' : '210.52(E)(3)',
   );
