@@ -1,5 +1,5 @@
-import { distance } from '../geometry/geometry';
-import type { Box, BoxPlace, Feature, FeatureKind, House } from '../house/schema';
+import { distance, type Point } from '../geometry/geometry';
+import type { Box, BoxPlace, Feature, FeatureKind, House, Room } from '../house/schema';
 import type { Load, LoadKind } from '../house/schema-equipment';
 import { isTakenFromBehind } from '../place/back-to-back';
 import { areApart, nearestOnStud } from '../place/nearest-on-stud';
@@ -7,7 +7,9 @@ import { inTheWayOf } from '../plan/blocked-by-framing';
 import { boxPoint, featureMiddle } from '../plan/points';
 import { viewRoom, wallOf } from '../plan/room-view';
 import { isFramedAt, studFaces, takesBracket } from '../plan/studs';
-import { findWall, nearestWall, wallLoop } from '../plan/wall-loop';
+import { OUTDOOR_KINDS } from '../place/outdoors';
+import { facingOf } from '../plan/facing';
+import { findWall, pointOnWall, wallLoop } from '../plan/wall-loop';
 import { given, mustGet } from '../units/result';
 
 /** Where an appliance connects, inches above the floor: *common practice*; the instructions decide. */
@@ -27,25 +29,25 @@ interface Hookup {
 const HOOKUPS: Readonly<Partial<Record<FeatureKind, Hookup>>> = {
   range: { kind: 'range', heightIn: 6, ratingA: 50, gas: 'gas-range' },
   cooktop: { kind: 'cooktop', heightIn: 20, gas: 'gas-range' },
-  refrigerator: { kind: 'refrigerator', heightIn: 48 },
+  refrigerator: { kind: 'refrigerator', heightIn: 48, free: 'nearest-wall' },
   dishwasher: { kind: 'dishwasher', heightIn: 18, beside: true },
-  washer: { kind: 'washer', heightIn: 44 },
-  dryer: { kind: 'dryer', heightIn: 36, ratingA: 30, gas: 'gas-dryer' },
-  kiln: { kind: 'kiln', heightIn: 24, ratingA: 50 },
-  'water-heater': { kind: 'water-heater', heightIn: 60, gas: null },
-  furnace: { kind: 'furnace', heightIn: 48 },
-  'air-handler': { kind: 'furnace', heightIn: 48 },
-  condenser: { kind: 'air-conditioner', heightIn: 36 },
+  washer: { kind: 'washer', heightIn: 44, free: 'nearest-wall' },
+  dryer: { kind: 'dryer', heightIn: 36, ratingA: 30, gas: 'gas-dryer', free: 'nearest-wall' },
+  kiln: { kind: 'kiln', heightIn: 24, ratingA: 50, free: 'nearest-wall' },
+  'water-heater': { kind: 'water-heater', heightIn: 60, gas: null, free: 'ceiling' },
+  furnace: { kind: 'furnace', heightIn: 48, free: 'ceiling' },
+  'air-handler': { kind: 'furnace', heightIn: 48, free: 'ceiling' },
+  condenser: { kind: 'air-conditioner', heightIn: 36, free: 'nearest-wall' },
   'baseboard-heater': { kind: 'baseboard-heat', heightIn: 4 },
   disposer: { kind: 'disposer', heightIn: 18, inCabinet: true },
   'range-hood': { kind: 'range-hood', heightIn: 80, inCabinet: true },
   microwave: { kind: 'microwave', heightIn: 80, inCabinet: true },
   'bath-fan': { kind: 'exhaust-fan', heightIn: 84, free: 'ceiling' },
   'bidet-seat': { kind: 'bidet-seat', heightIn: 14 },
-  freezer: { kind: 'freezer', heightIn: 48 },
+  freezer: { kind: 'freezer', heightIn: 48, free: 'nearest-wall' },
   'garage-opener': { kind: 'garage-door-opener', heightIn: 84, free: 'ceiling' },
   sump: { kind: 'sump-pump', heightIn: 48, free: 'nearest-wall' },
-  'ev-charger': { kind: 'ev-charger', heightIn: 48 },
+  'ev-charger': { kind: 'ev-charger', heightIn: 48, free: 'nearest-wall' },
 };
 
 /** Loads that are one drawn thing: any of them connects it. The first stands for all. */
@@ -73,6 +75,28 @@ export function loadOf(feature: Feature): { kind: LoadKind; hookup: Hookup } | u
   return kind === null ? undefined : { kind, hookup };
 }
 
+/** A load that stands farther from a drawn appliance than this is not that appliance's, inches. */
+const ITS_OWN_IN = 60;
+
+/** The nearest place on a wall of a room that is there; outdoors, on the house. */
+function nearestSolid(house: House, room: Room, point: Point) {
+  const loop = wallLoop(room);
+  const facing = OUTDOOR_KINDS.has(room.kind)
+    ? facingOf(house, room).filter((one) => !OUTDOOR_KINDS.has(one.other.kind))
+    : undefined;
+  return loop.walls
+    .flatMap((wall) => {
+      if (wall.boundary !== 'solid') return [];
+      const stretches = facing ? facing.filter((one) => one.wall.id === wall.id) : [{ fromIn: 0, toIn: wall.lengthIn }];
+      return stretches.map(({ fromIn, toIn }) => {
+        const on = (point.x - wall.from.x) * wall.unit.x + (point.y - wall.from.y) * wall.unit.y;
+        const alongIn = Math.min(Math.max(on, fromIn, 0), toIn, wall.lengthIn);
+        return { wall, alongIn, awayIn: distance(pointOnWall(wall, alongIn), point) };
+      });
+    })
+    .sort((a, b) => a.awayIn - b.awayIn)[0];
+}
+
 /** At the middle of the appliance: behind it on its wall, over or under it, or on the wall that is nearest. */
 export function placeFor(house: House, feature: Feature, { heightIn, free }: Hookup): BoxPlace {
   const room = mustGet(house.rooms, feature.room);
@@ -85,8 +109,11 @@ export function placeFor(house: House, feature: Feature, { heightIn, free }: Hoo
   const middle = featureMiddle(room, feature);
   if (free === 'ceiling') return { kind: 'ceiling', ...middle };
   if (free !== 'nearest-wall') return { kind: 'floor', ...middle };
-  const { wall, alongIn } = nearestWall(wallLoop(room), middle);
-  return { kind: 'wall', wall: wall.id, alongIn, heightIn };
+  const near = nearestSolid(house, room, middle);
+  // Far from the house it is served from the ground.
+  const isOut = OUTDOOR_KINDS.has(room.kind);
+  if (!near || (isOut && near.awayIn > ITS_OWN_IN)) return { kind: isOut ? 'floor' : 'ceiling', ...middle };
+  return { kind: 'wall', wall: near.wall.id, alongIn: near.alongIn, heightIn };
 }
 
 /** How far from the middle of its place a box may move for the sake of a stud, inches. */
@@ -99,7 +126,8 @@ const TO_STUD_IN = 8;
 export function onStud(house: House, feature: Feature, box: Box): Box {
   const { at } = box;
   const view = viewRoom(house, feature.room);
-  if (at.kind !== 'wall' || feature.at.kind !== 'wall' || !isFramedAt(view, at.wall)) return box;
+  if (at.kind !== 'wall' || !isFramedAt(view, at.wall)) return box;
+  if (feature.at.kind !== 'wall') return nearestOnStud(house, box) ?? box;
   const { startIn, lengthIn } = wallOf(view, at.wall);
   const { alongIn: fromIn, widthIn } = feature.at;
   const isBehind = (alongIn: number) => alongIn > fromIn && alongIn < fromIn + widthIn;
@@ -138,9 +166,6 @@ export function placeBeside(house: House, feature: Feature, hookup: Hookup): Box
     ? placeFor(house, feature, hookup)
     : { kind: 'wall', wall: at.wall, alongIn: best, heightIn: hookup.heightIn };
 }
-
-/** A load that stands farther from a drawn appliance than this is not that appliance's, inches. */
-const ITS_OWN_IN = 60;
 
 /** What a drawn appliance connects to: the nearest load of its kind in its room, where no appliance of that kind is nearer to it. */
 export function connectionOf(house: House, feature: Feature): { readonly box: Box; readonly load: Load } | undefined {

@@ -297,6 +297,10 @@ function furnish(one: Builder, room: Drawn): void {
   if (kind === 'bathroom' || kind === 'half-bath') {
     one.stand(room, 'basin', 24, 20, { heightIn: 34 });
     one.stand(room, 'toilet', 24, 28);
+    const { x, y, w, d } = room.rect;
+    // A fan that lights, heats, does both or neither, by the room's size, so that the other draws stay as they are.
+    const functions = [[], ['light'], ['heat'], ['light', 'heat']][Math.floor(w + d) % 4];
+    one.house.standing(`fan-${room.id}`, room.id, 'bath-fan', [x + w / 2 - 6, y + d / 2 - 6, 12, 12], { functions });
   }
   if (kind === 'laundry') {
     one.stand(room, 'washer', 27, 30);

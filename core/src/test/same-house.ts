@@ -1,3 +1,4 @@
+import { viewRoom } from '../plan/room-view';
 import type { Corner, House } from '../house/schema';
 import { checkHouse } from '../nec/check-house';
 
@@ -115,7 +116,9 @@ export function split(house: House): House {
         ...on(copy.features, (one) => one.at),
         ...on(copy.boxes, (one) => one.at),
       ];
-      const isClear = things.every(
+      // A door that the next room has in this wall is no less in the way.
+      const seen = viewRoom(house, room.id).openings.filter((one) => one.wall === corner.id);
+      const isClear = [...things, ...seen].every(
         ({ alongIn, widthIn = 0 }) => alongIn + widthIn < middle - 6 || alongIn > middle + 6,
       );
       if (!isClear || lengthIn < 60 || room.corners.length > 50) return [corner];

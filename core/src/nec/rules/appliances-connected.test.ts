@@ -5,6 +5,7 @@ import { testRule } from '../../test/rule-tester';
 import type { FeatureKind } from '../../house/schema';
 import { applyRemedy } from '../apply-remedy';
 import { checkHouse } from '../check-house';
+import { boxOnStud } from './box-on-stud';
 import { appliancesConnected } from './appliances-connected';
 
 const kitchen = () => aHouse().room('kit', 'kitchen', [0, 0, 200, 144]);
@@ -80,15 +81,34 @@ test.each([
   ['bath-fan', 'ceiling', 'connection', 'exhaust-fan', undefined],
   ['garage-opener', 'ceiling', 'receptacle', 'garage-door-opener', undefined],
   ['sump', 'wall', 'receptacle', 'sump-pump', undefined],
+  // In the middle of a room: from over it, or from the nearest wall as far as a cord goes.
+  ['furnace', 'ceiling', 'connection', 'furnace', undefined],
+  ['water-heater', 'ceiling', 'connection', 'water-heater', undefined],
+  ['kiln', 'wall', 'receptacle', 'kiln', undefined],
 ] as const)('a %s connects in the %s by a %s', (kind, place, device, load, inCabinet) => {
-  const isFree = place === 'ceiling' || kind === 'sump';
+  const isFree = place === 'ceiling' || kind === 'sump' || kind === 'kiln';
   const room = aHouse().room('r', 'utility', [0, 0, 240, 240]);
   const house = isFree
     ? room.standing('f', 'r', kind as FeatureKind, [100, 60, 24, 24]).build()
     : room.feature('r', kind as FeatureKind, ['c0', 100, 24, 20]).build();
   const done = must(applyRemedy(house, { kind: 'connect-appliances', label: '' }, newId)).house;
+  expect(checkHouse(done, { rules: [boxOnStud] }).findings).toEqual([]);
   const [box] = Object.values(done.boxes);
   expect(box).toMatchObject({ at: { kind: place }, ...(inCabinet ? { inCabinet } : {}) });
   expect(Object.values(box!.devices)[0]!.kind).toBe(device);
   expect(Object.values(done.loads)[0]!.kind).toBe(load);
+});
+
+test.each([
+  ['in the wall of the house where that is near', 170, 'wall'],
+  ['at the ground where it is not', 300, 'floor'],
+])('a condenser in the yard connects %s, never at the fence', (_, y, place) => {
+  const house = aHouse()
+    .room('den', 'den', [0, 0, 240, 150])
+    .room('yard', 'outdoors', [0, 154.5, 240, 240])
+    .standing('f', 'yard', 'condenser', [100, y, 30, 30])
+    .build();
+  const done = must(applyRemedy(house, { kind: 'connect-appliances', label: '' }, newId)).house;
+  const [box] = Object.values(done.boxes);
+  expect(box!.at).toMatchObject(place === 'wall' ? { kind: 'wall', wall: 'c0' } : { kind: 'floor' });
 });

@@ -304,7 +304,7 @@ describe('appliances that are drawn', () => {
       ['dishwasher', 'wall', 'typical'],
       ['refrigerator', 'wall', 'typical'],
       ['furnace', 'wall', 'typical'],
-      ['kiln', 'floor', 'typical'],
+      ['kiln', 'wall', 'typical'],
     ]);
     expect(unconnectedAppliances(done.value.house)).toEqual([]);
     expect(checkHouse(done.value.house).findings.map((one) => one.ruleId)).not.toContain('box-on-stud');

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { connectAppliances } from '../../edits/connect-appliances';
 import { removeEntities } from '../../edits/remove';
 import { edit } from '../../house/edit';
 import { EDITIONS, type Edition, type House } from '../../house/schema';
@@ -10,6 +11,7 @@ import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { acceptPlan, planBoxes } from './lay-out-boxes';
 import { aHouse, bedroom } from '../../test/house-builder';
 import { demo } from '../../test/demo-house';
+import { must } from '../../test/must';
 
 const newId = () => {
   let n = 0;
@@ -263,6 +265,65 @@ describe('what the trade prefers where the code leaves the choice', () => {
     const plan = planBoxes(house, ['out'], newId());
     expect(plan.boxes).toEqual([]);
     expect(plan.open.map((one) => one.text).join()).toContain('No place on a wall of out');
+  });
+
+  /** Ids that what is there has not. */
+  const apart = () => {
+    const next = newId();
+    return (prefix: string) => next(`${prefix}-apart`);
+  };
+  const placed = (house: House, room: string, kind: 'receptacle' | 'switch' | 'luminaire') =>
+    planBoxes(house, [room], apart())
+      .boxes.map((one) => one.box)
+      .filter((box) => Object.values(box.devices).some((one) => one.kind === kind));
+
+  it.each([
+    ['side by side around a corner: one switch serves both', 100, 1],
+    ['far apart: one at each', 20, 2],
+  ])('two ways into a room %s', (_, alongIn, switches) => {
+    const house = aHouse()
+      .room('den', 'den', [0, 0, 180, 150])
+      .room('hall', 'hallway', [184.5, 0, 48, 150])
+      .room('foyer', 'foyer', [0, 154.5, 180, 90])
+      // One door at the lower end of the east wall, the other in the south wall.
+      .opening('den', 'c1', 'door', 110, 32)
+      .opening('den', 'c2', 'door', 120 - alongIn, 32)
+      .build();
+    expect(placed(house, 'den', 'switch')).toHaveLength(switches);
+  });
+
+  it('a double vanity has a light over each mirror, a lamp in the fan or not', () => {
+    const bath = () =>
+      aHouse()
+        .room('bath', 'bathroom', [0, 0, 170, 110])
+        .opening('bath', 'c2', 'door', 20, 30)
+        .feature('bath', 'basin', ['c0', 20, 24, 21])
+        .feature('bath', 'basin', ['c0', 90, 24, 21]);
+    const overMirrors = (house: House) => placed(house, 'bath', 'luminaire').filter((box) => box.at.kind === 'wall');
+    expect(overMirrors(bath().build())).toHaveLength(2);
+    const fan = bath()
+      .standing('fan', 'bath', 'bath-fan', [80, 50, 12, 12], { functions: ['light', 'heat'] })
+      .build();
+    const connected = must(connectAppliances(fan, newId())).house;
+    expect(overMirrors(connected)).toHaveLength(2);
+    // Its own lamp lights the middle, and has a switch of its own: it hangs on another circuit.
+    expect(placed(connected, 'bath', 'luminaire')).toHaveLength(2);
+    const { groups } = planBoxes(connected, ['bath'], apart());
+    expect(groups.map((one) => one.name).sort()).toEqual(['bath fan', 'bath fan light', 'bath heater', 'bath light']);
+  });
+
+  it('a laundry has a receptacle for the iron, away from the machines; a closet with a washer none', () => {
+    const laundry = (depthIn: number) =>
+      aHouse()
+        .room('r', 'laundry', [0, 0, 120, depthIn])
+        .opening('r', 'c2', 'door', 20, 32)
+        .feature('r', 'washer', ['c0', 10, 28, 30])
+        .feature('r', 'dryer', ['c0', 42, 28, 30])
+        .build();
+    const receptacles = (house: House) =>
+      placed(must(connectAppliances(house, newId())).house, 'r', 'receptacle').map((box) => box.at);
+    expect(receptacles(laundry(96))).toHaveLength(1);
+    expect(receptacles(laundry(40))).toEqual([]);
   });
 
   it('the gangs of every box are in one order: the light of the room, its fan, the light outside', () => {

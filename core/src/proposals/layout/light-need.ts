@@ -16,7 +16,7 @@ const disk = { lumens: 1200, va: 14 };
 /** Rooms in which people work, lit from the ceiling alone. Others get one light, and two where they are long. */
 const LIGHTING: Readonly<Partial<Record<RoomKind, Lighting>>> = {
   kitchen: { ...disk, fc: 20, least: 2, most: 6 },
-  laundry: { ...disk, fc: 20, least: 1, most: 4 },
+  laundry: { fc: 20, lumens: 2000, va: 22, least: 1, most: 3 },
   office: { ...disk, fc: 20, least: 1, most: 6 },
   studio: { ...disk, fc: 30, least: 2, most: 8 },
   recreation: { ...disk, fc: 10, least: 2, most: 8 },

@@ -1,6 +1,7 @@
 import { boundsOf, distance, innerPoint, isInside, type Point } from '../../geometry/geometry';
 import type { RoomKind, Standards } from '../../house/schema';
 import { lightOf } from '../../control/room-light';
+import { fanUnitOf } from '../../circuits/fan-unit';
 import { indexOutlets } from '../../circuits/outlets';
 import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
 import { isPaddleFan } from '../../place/fans';
@@ -120,7 +121,13 @@ export function boxLights(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
   const equipment = view.features.some((one) => EQUIPMENT.has(one.kind));
   const due = !UNLIT.has(view.room.kind) || equipment || isUnfinishedBasement(boxing.house, view.room) !== false;
-  if (!due || !needsLight(boxing, room)) return;
+  if (!due) return;
+  const isBath = view.room.kind === 'bathroom' || view.room.kind === 'half-bath';
+  if (!needsLight(boxing, room)) {
+    // The lamp in a fan lights the middle of a bath, and nobody's face.
+    if (isBath && isLitByFans(boxing, room)) atMirrors(boxing, room);
+    return;
+  }
   const need = lightNeed(view, view.room.bays ?? 1);
   const required = !['pantry', 'walk-in-closet'].includes(view.room.kind);
   const section = equipment ? '210.70(A)(3), (C)' : '210.70(A)';
@@ -147,19 +154,35 @@ export function boxLights(boxing: Boxing, room: string): void {
     );
   });
   if (view.room.kind === 'kitchen') overSink(boxing, room);
-  if (view.room.kind === 'bathroom' || view.room.kind === 'half-bath') atMirror(boxing, room);
+  if (isBath) atMirrors(boxing, room);
 }
+
+/** Whether all lamps of a room are parts of its fans. */
+const isLitByFans = (boxing: Boxing, room: string): boolean =>
+  lightOf(boxing.house, indexOutlets(boxing.house), boxing.house.rooms[room]!).luminaires.every(
+    (one) => fanUnitOf(boxing.house, one).length > 0,
+  );
 
 /** Height of a light over the mirror, inches to its center, and how far from the basin's middle it still serves: *common practice*. */
 const [OVER_MIRROR_IN, AT_MIRROR_IN] = [80, 18];
 
-/** A light on the wall over the basin's mirror: from the ceiling's middle one's own head shades one's face. *Common practice*. */
-function atMirror(boxing: Boxing, room: string): void {
-  const view = boxing.view(room);
-  const basin = view.features.find((one) => one.kind === 'basin' && one.at.kind === 'wall');
-  if (basin?.at.kind !== 'wall' || OVER_MIRROR_IN > view.level.ceilingIn - 6) return;
-  const { wall, alongIn, widthIn } = basin.at;
-  const middle = pointOnWall(wallOf(view, wall), alongIn + widthIn / 2);
+/** Basins nearer than this share the light between them, inches, middle to middle: *common practice*. */
+const SHARE_MIRROR_IN = 30;
+
+/** A light on the wall over each basin's mirror: from the ceiling's middle one's own head shades one's face. *Common practice*. */
+function atMirrors(boxing: Boxing, room: string): void {
+  const lit: Point[] = [];
+  for (const { kind, at } of boxing.view(room).features) {
+    if (kind !== 'basin' || at.kind !== 'wall') continue;
+    const middle = pointOnWall(wallOf(boxing.view(room), at.wall), at.alongIn + at.widthIn / 2);
+    if (lit.some((one) => distance(one, middle) < SHARE_MIRROR_IN)) continue;
+    lit.push(middle);
+    atMirror(boxing, room, middle);
+  }
+}
+
+function atMirror(boxing: Boxing, room: string, middle: Point): void {
+  if (OVER_MIRROR_IN > boxing.view(room).level.ceilingIn - 6) return;
   const spot = bestSpot(boxing.house, room, {
     heightIn: OVER_MIRROR_IN,
     cost: ({ point }) => distance(point, middle),

@@ -341,6 +341,24 @@ function forService(boxing: Boxing, room: string, equipment: Feature): void {
 const firstOutOfCorner = (view: RoomView, atLoopIn: number): number =>
   atLoopIn + (isInCorner(view, atLoopIn) ? wallLoop(view.room).lengthIn : 0);
 
+/** A laundry in which an ironing board can stand, square feet; how far from washer and dryer its receptacle is free of them, inches. *Common practice*. */
+const IRONING = { areaFt2: 35, clearIn: 18 };
+
+/** One for the iron, at a wall that the machines leave free. */
+function forIroning(boxing: Boxing, room: string): void {
+  const view = boxing.view(room);
+  const machines = view.features.filter((one) => one.kind === 'washer' || one.kind === 'dryer');
+  const awayIn = (point: Point) =>
+    Math.min(Infinity, ...machines.map((one) => distanceToFeature(view.room, one, point)));
+  const isFree = isOrdinary(boxing, room).some((box) => awayIn(placeOf(view, box)) >= IRONING.clearIn);
+  if (isFree || areaFt2(view.room.corners) < IRONING.areaFt2) return;
+  const heightIn = boxing.house.standards.laundryHeightIn;
+  const cost = ({ point, atLoopIn }: Spot) =>
+    awayIn(point) < IRONING.clearIn ? undefined : firstOutOfCorner(view, atLoopIn);
+  if (!bestSpot(boxing.house, room, { behindDoors: false, heightIn, cost })) return;
+  drop(boxing, room, { heightIn, behindDoors: false, cost }, 'for the iron', 'common practice');
+}
+
 /** Every receptacle that 210.52 and its relatives ask of a room, beyond what stands there. */
 export function boxReceptacles(boxing: Boxing, room: string): void {
   const { kind } = boxing.view(room).room;
@@ -369,6 +387,7 @@ export function boxReceptacles(boxing: Boxing, room: string): void {
       'the washer, within 6 ft',
       '210.52(F), 210.50(C)',
     );
+  if (kind === 'laundry' && isAsked('laundry-receptacle')) forIroning(boxing, room);
   if (
     isUnfinishedBasement(boxing.house, boxing.view(room).room) !== false &&
     isAsked('basement-receptacle') &&

@@ -4,6 +4,7 @@ import { indexOutlets, type Outlet } from '../../circuits/outlets';
 import { lightOf } from '../../control/room-light';
 import { latchAlongIn } from '../../plan/latch';
 import { wallOf, type RoomView, type Way } from '../../plan/room-view';
+import { placeOf } from '../../plan/points';
 import { pointOnWall } from '../../plan/wall-loop';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { waysOut } from './lights';
@@ -100,6 +101,10 @@ const isGoverned = ({ house }: Boxing, { device }: Outlet) =>
 const fansOf = (boxing: Boxing, room: string): Outlet[] =>
   (indexOutlets(boxing.house).byRoom.get(room) ?? []).filter((one) => isFan(one) && !isGoverned(boxing, one));
 
+/** Whether an outlet is part of a unit that heats. */
+const isInHeater = (house: Boxing['house'], outlet: Outlet): boolean =>
+  fanUnitOf(house, outlet).some((one) => one.load?.kind === 'bath-heater');
+
 /** Heaters that are one unit with a fan: each has a switch of its own beside the fan's. */
 const heatersOf = (boxing: Boxing, room: string): Governed[] =>
   (indexOutlets(boxing.house).byRoom.get(room) ?? [])
@@ -107,12 +112,23 @@ const heatersOf = (boxing: Boxing, room: string): Governed[] =>
     .filter((one) => !isGoverned(boxing, one))
     .map((one) => ({ name: `${one.room.name} heater`, devices: [one.device.id] }));
 
+/** Whether one of some switches is where a hand finds it from a way in. */
+function isNear(boxing: Boxing, view: RoomView, way: Way, switches: readonly string[]): boolean {
+  const jambs = reachAt(boxing, view, way).map((one) => one.jamb);
+  const placed = boxing.view(view.room.id).boxes.filter((box) => switches.some((id) => box.devices[id]));
+  return placed.some((box) => jambs.some((jamb) => distance(jamb, placeOf(view, box)) <= WITHIN_REACH_IN));
+}
+
 /** Switches for a room's own light and fan at each way in, and for the lights outside its outdoor doors beside those doors. */
 export function boxSwitches(boxing: Boxing, room: string): void {
   const view = boxing.view(room);
   if (OUTDOOR_KINDS.has(view.room.kind) || view.room.kind === 'stair') return;
   const light = lightOf(boxing.house, indexOutlets(boxing.house), view.room);
-  const own = light.luminaires.filter((one) => !isGoverned(boxing, one));
+  const ungoverned = light.luminaires.filter((one) => !isGoverned(boxing, one));
+  // The lamp of a fan that heats hangs on the circuit of its heater, apart from the light of the room.
+  const inHeater = ungoverned.filter((one) => isInHeater(boxing.house, one));
+  const isApart = inHeater.length > 0 && inHeater.length < ungoverned.length;
+  const own = isApart ? ungoverned.filter((one) => !inHeater.includes(one)) : ungoverned;
   const fans = fansOf(boxing, room);
   const bath = /^(bathroom|half-bath)$/.test(view.room.kind);
   const together = switchingOf(boxing.house)[bath ? 'bathFans' : 'fans'] === 'together';
@@ -122,7 +138,11 @@ export function boxSwitches(boxing: Boxing, room: string): void {
       : undefined;
   const air: Governed | undefined =
     fans.length > 0 && (!together || !mine) ? { name: `${view.room.name} fan`, devices: ids(fans) } : undefined;
-  const beside = [...(air ? [air] : []), ...heatersOf(boxing, room)];
+  const beside = [
+    ...(air ? [air] : []),
+    ...(isApart ? [{ name: `${view.room.name} fan light`, devices: ids(inHeater) }] : []),
+    ...heatersOf(boxing, room),
+  ];
   const outdoors = waysOut(boxing, room).flatMap(({ way, outside }) => {
     if (!outside) return [];
     const there = lightOf(boxing.house, indexOutlets(boxing.house), boxing.house.rooms[outside.id]!);
@@ -139,8 +159,11 @@ export function boxSwitches(boxing: Boxing, room: string): void {
   const ways = mine ? waysIn(boxing, view) : [];
   for (const way of ways) {
     const also = outdoors.filter((one) => one.way.seen === way.seen).map((one) => one.governed);
+    // Two ways in that are side by side are served by one switch.
+    const isServed = isNear(boxing, view, way, switches.get(mine!) ?? []);
     // The fan and its heater are switched at the first way in only, beside the light.
-    add(way, [mine!, ...(way === ways[0] ? beside : []), ...also]);
+    const governed = [...(isServed ? [] : [mine!]), ...(way === ways[0] ? beside : []), ...also];
+    if (governed.length > 0) add(way, governed);
   }
   const left = beside.filter((one) => !switches.has(one));
   if (left.length > 0) {
