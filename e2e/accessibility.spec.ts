@@ -4,7 +4,7 @@ import { card, expect, goTo, menu, openDemo, test, STOPS } from './harness';
 
 /** All rules in the one theme, and those of color in the other, where nothing else differs. */
 const RULES = {
-  light: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa'] },
+  light: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] },
   dark: { type: 'rule', values: ['color-contrast', 'link-in-text-block'] },
   /** In the sun seven to one, WCAG 2.2 AAA. */
   sun: { type: 'rule', values: ['color-contrast-enhanced'] },

@@ -48,7 +48,7 @@ async function makeTheFirms(): Promise<void> {
               <th>standard</th>
               <th>the firm</th>
               <th>this house</th>
-              <th />
+              <th><span class="visually-hidden">take it</span></th>
             </tr>
           </thead>
           <tbody>

@@ -12,7 +12,7 @@ import SignedOutBar from '../frame/SignedOutBar.vue';
 import SidePanel from '../frame/SidePanel.vue';
 import TopBar from '../frame/TopBar.vue';
 import { useLayout } from '../frame/use-layout';
-import { STAGES, STOPS, type Stop } from '../stops';
+import { STAGES, STOPS, TITLES, type Stop } from '../stops';
 import { useKeys } from '../surface/keys';
 
 const props = defineProps<{ id: string; stop: Stop }>();
@@ -115,6 +115,7 @@ watch(
     <TopBar class="top" :layout="layout" @help="showHelp = true" />
     <OrderRail v-if="layout !== 'phone'" class="rail" :stop="stop" />
     <main v-show="!view.job" class="stage" data-surface>
+      <h1 class="visually-hidden">{{ store.house.name }}: {{ TITLES[stop] }}</h1>
       <component :is="stages[stop]" />
     </main>
     <SidePanel v-show="!view.job" class="side" :stop="stop" />

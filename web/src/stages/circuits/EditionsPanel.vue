@@ -31,7 +31,7 @@ const editions = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
     <table>
       <thead>
         <tr>
-          <th />
+          <th><span class="visually-hidden">what</span></th>
           <th v-for="side in lens.sides" :key="side.edition">{{ side.edition }}</th>
         </tr>
       </thead>
@@ -50,9 +50,9 @@ const editions = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
         </tr>
       </tbody>
     </table>
-    <h3>
+    <h2>
       <b class="num">{{ lens.outlets.length }}</b> protections change
-    </h3>
+    </h2>
     <p v-for="(one, i) in lens.outlets" :key="i" class="small">
       <v-btn class="tag num" size="x-small" @click="view.select([{ kind: 'box', id: one.outlet.box.id }])">
         {{ one.outlet.box.tag }}
@@ -68,7 +68,7 @@ const editions = EDITIONS.map((value) => ({ value, title: `NEC ${value}` }));
       ] as const"
       :key="title"
     >
-      <h3 v-if="list.length">{{ title }}</h3>
+      <h2 v-if="list.length">{{ title }}</h2>
       <p v-for="one in list" :key="one.key" class="small">
         <span class="num is-violation">{{ one.section }}</span> {{ one.message }}
       </p>
@@ -99,7 +99,7 @@ td.num {
   text-align: right;
   font-size: 16px;
 }
-h3 {
+h2 {
   font: 600 15px var(--words);
 }
 .small {

@@ -98,7 +98,7 @@ function accept(): void {
       <table>
         <thead>
           <tr>
-            <th />
+            <th><span class="visually-hidden">what</span></th>
             <th>today</th>
             <th>planned</th>
           </tr>

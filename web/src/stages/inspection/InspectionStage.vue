@@ -95,7 +95,7 @@ const print = () => window.print();
         <v-table density="compact" class="lines">
           <thead>
             <tr>
-              <th class="mark" />
+              <th class="mark"><span class="visually-hidden">state</span></th>
               <th>What is asked</th>
               <th>Measured</th>
               <th>Required</th>

@@ -254,7 +254,7 @@ const after = (seconds: number) =>
           <th>Most</th>
           <th>Of</th>
           <th class="wide">Share of the rating</th>
-          <th />
+          <th><span class="visually-hidden">trips</span></th>
         </tr>
       </thead>
       <tbody>

@@ -131,7 +131,7 @@ function takeFrom(from: string | null): void {
           <th>Cable</th>
           <th>Conductor-feet</th>
           <th>Trouble</th>
-          <th></th>
+          <th><span class="visually-hidden">use it</span></th>
         </tr>
       </thead>
       <tbody>

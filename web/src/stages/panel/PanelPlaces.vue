@@ -52,7 +52,7 @@ const rows = computed(() => [
     <v-table v-if="places.length" density="compact" aria-label="Places for the panel">
       <thead>
         <tr>
-          <th />
+          <th><span class="visually-hidden">what</span></th>
           <th v-for="one in places" :key="one.panel">{{ one.room }}{{ one.isNow ? ', as drawn' : '' }}</th>
         </tr>
       </thead>

@@ -104,6 +104,7 @@ const wordOf = ({ done = [] }: Route) => (done.length === 0 ? 'open' : done.at(-
 <style scoped>
 .via {
   padding: 0;
+  min-width: 0;
 }
 .mark {
   min-height: 44px;

@@ -132,7 +132,7 @@ const release = (one: LaidCable) =>
       </p>
     </div>
     <article v-if="cable" class="picked" :aria-label="`Cable to ${cable.toLabel}`">
-      <h3 class="num">{{ cable.fromLabel }} → {{ cable.toLabel }}</h3>
+      <h2 class="num">{{ cable.fromLabel }} → {{ cable.toLabel }}</h2>
       <p class="muted">{{ cable.circuit.name }}</p>
       <p>
         <b class="num">{{ cutFeet(store.current, cable) }} ft</b> of {{ cable.kinds.join(' and ') }},
