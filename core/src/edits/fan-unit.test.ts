@@ -61,7 +61,7 @@ describe('an exhaust fan that does more', () => {
     expect(kindsIn(more)).toEqual([['bath-heater', 'exhaust-fan', 'luminaire']]);
     expect(kindsIn(must(setFunctions(more, fan!.id, [], newId)).house)).toEqual([['exhaust-fan']]);
     const [box] = Object.values(more.boxes);
-    const made = { ...more, boxes: { [box!.id]: { ...box!, progress: 'boxed' as const } } };
+    const made = { ...more, boxes: { [box!.id]: { ...box!, progress: 'nailed' as const } } };
     expect(kindsIn(must(setFunctions(made, fan!.id, [], newId)).house)).toEqual(kindsIn(more));
   });
 
