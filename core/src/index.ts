@@ -257,6 +257,7 @@ export {
   boardWiresSchema,
   CABLE_KINDS,
   checkBoard,
+  isFeed,
   letterOf,
   lettersOf,
   PART_KINDS,

@@ -6,8 +6,14 @@ import type { TerminalName } from '../makeup/signals';
 import { itemAt } from '../units/result';
 
 const idSchema = z.string().regex(/^[a-z0-9]{1,12}$/, 'is not an id of the bench');
-const pinSchema = z.string().regex(/^[a-z0-9]+(\.[a-z0-9]+){1,2}$/, 'is not a screw or a wire end');
-export const PART_KINDS = ['feed', 'single-pole', 'three-way', 'four-way', 'lamp', 'receptacle', 'fan'] as const;
+const pinSchema = z.string().regex(/^[a-z0-9]+(\.[a-z0-9-]+){1,2}$/, 'is not a screw or a wire end');
+const SWITCH_KINDS = ['single-pole', 'three-way', 'four-way', 'two-pole', 'electronic', 'two-wire', 'add-on'] as const;
+const LOAD_KINDS = ['lamp', 'receptacle', 'fan', 'heater'] as const;
+/**
+ * What lies ready for a board. A control with electronics needs a neutral (`electronic`), or none (`two-wire`), and hears its add-on switches by a wire
+ * of their own; a heater takes 240 V from a feed of two hots.
+ */
+export const PART_KINDS = ['feed', 'feed-240', ...SWITCH_KINDS, ...LOAD_KINDS] as const;
 export const CABLE_KINDS = ['/2', '/3', '/4'] as const;
 
 /** A piece on the learning bench, in one of its boxes. */
@@ -45,12 +51,18 @@ export type Board = z.infer<typeof boardSchema>;
 
 const PINS: Readonly<Record<BoardPart['kind'], readonly TerminalName[]>> = {
   feed: ['hot', 'neutral'],
+  'feed-240': ['hot', 'hot-2'],
   'single-pole': ['line', 'load'],
   'three-way': ['common', 't1', 't2'],
   'four-way': ['a1', 'a2', 'b1', 'b2'],
+  'two-pole': ['line', 'load', 'line-2', 'load-2'],
+  electronic: ['line', 'load', 'neutral', 'signal'],
+  'two-wire': ['line', 'load', 'signal'],
+  'add-on': ['line', 'neutral', 'signal'],
   lamp: ['hot', 'neutral'],
   receptacle: ['hot', 'neutral'],
   fan: ['hot', 'neutral'],
+  heater: ['hot', 'hot-2'],
 };
 const COLORS: Readonly<Record<BoardCable['kind'], readonly string[]>> = {
   '/2': ['black', 'white'],
@@ -100,12 +112,26 @@ export function whyNot(board: Board, a: Pin, b: Pin): string | undefined {
 }
 
 const SHORT_OHMS = 0.02;
-const isSwitch = (part: BoardPart): part is BoardPart & { kind: 'single-pole' | 'three-way' | 'four-way' } =>
-  part.kind === 'single-pole' || part.kind === 'three-way' || part.kind === 'four-way';
+/** What each takes, watts: *common practice*. */
+const WATTS: Readonly<Record<(typeof LOAD_KINDS)[number], number>> = {
+  lamp: 60,
+  receptacle: 180,
+  fan: 180,
+  heater: 1500,
+};
+type SwitchKind = (typeof SWITCH_KINDS)[number];
+const isSwitch = (part: BoardPart): part is BoardPart & { kind: SwitchKind } =>
+  SWITCH_KINDS.some((one) => one === part.kind);
+const isLoad = (part: BoardPart): part is BoardPart & { kind: (typeof LOAD_KINDS)[number] } =>
+  LOAD_KINDS.some((one) => one === part.kind);
+/** Whether power comes in there. */
+export const isFeed = ({ kind }: Pick<BoardPart, 'kind'>): boolean => kind === 'feed' || kind === 'feed-240';
+const hardwareOf = (kind: SwitchKind): SwitchHardware =>
+  kind === 'electronic' || kind === 'two-wire' ? 'smart' : kind;
 
 /** The group that a part belongs to; undefined for a feed and for what is always live. */
 export const letterOf = (part: BoardPart): string | undefined =>
-  part.kind === 'feed' ? undefined : (part.letter ?? (part.kind === 'receptacle' ? undefined : 'a'));
+  isFeed(part) ? undefined : (part.letter ?? (part.kind === 'receptacle' ? undefined : 'a'));
 
 /** The groups of a board, in the order of the alphabet. */
 export const lettersOf = (board: Board): readonly string[] =>
@@ -138,25 +164,23 @@ export function boardNetlist(board: Board): Netlist {
   const switches = board.parts.filter(isSwitch).map((part): SwitchPart => ({
     id: part.id,
     label: isAlone(part) ? named(part) : `${named(part)}, ${part.kind} ${letterOf(part)}`,
-    hardware: part.kind satisfies SwitchHardware,
+    hardware: hardwareOf(part.kind),
     at: Object.fromEntries(PINS[part.kind].map((name) => [name, `${part.id}.${name}`])),
   }));
-  const loads = board.parts
-    .filter((part) => part.kind === 'lamp' || part.kind === 'receptacle' || part.kind === 'fan')
-    .map((part): LoadPart => ({
-      id: part.id,
-      label: `the ${part.kind} in ${named(part)}`,
-      kind: part.kind === 'lamp' ? 'lamp' : part.kind === 'fan' ? 'fan' : 'receptacle',
-      a: `${part.id}.hot`,
-      b: `${part.id}.neutral`,
-      ground: undefined,
-      watts: part.kind === 'lamp' ? 60 : 180,
-      volts: 120,
-      from: 'hot/Q',
-      to: 'neutral/Q',
-      group: letterOf(part),
-    }));
-  const feeds = board.parts.filter((part) => part.kind === 'feed');
+  const loads = board.parts.filter(isLoad).map((part): LoadPart => ({
+    id: part.id,
+    label: `the ${part.kind} in ${named(part)}`,
+    kind: part.kind === 'heater' ? 'fixed' : part.kind,
+    a: `${part.id}.hot`,
+    b: `${part.id}.${part.kind === 'heater' ? 'hot-2' : 'neutral'}`,
+    ground: undefined,
+    watts: WATTS[part.kind],
+    volts: part.kind === 'heater' ? 240 : 120,
+    from: 'hot/Q',
+    to: part.kind === 'heater' ? 'hot/Q/2' : 'neutral/Q',
+    group: letterOf(part),
+  }));
+  const feeds = board.parts.filter(isFeed);
   return {
     node,
     wires,
@@ -165,7 +189,9 @@ export function boardNetlist(board: Board): Netlist {
     ...NOT_ON_THE_BENCH,
     sources: feeds.flatMap((part) => [
       { id: 'hot/Q', kind: 'hot' as const, point: `${part.id}.hot`, volts: 120 },
-      { id: 'neutral/Q', kind: 'neutral' as const, point: `${part.id}.neutral`, volts: 0 },
+      part.kind === 'feed-240'
+        ? { id: 'hot/Q/2', kind: 'hot' as const, point: `${part.id}.hot-2`, volts: -120 }
+        : { id: 'neutral/Q', kind: 'neutral' as const, point: `${part.id}.neutral`, volts: 0 },
     ]),
     groups: lettersOf(board).map((letter) => ({
       id: letter,
@@ -194,11 +220,18 @@ export interface BoardVerdict {
 /** What a board of one's own still needs before there is anything to prove. */
 function whatIsMissing(board: Board): BoardVerdict['problems'] {
   const problem = (what: string, why: string) => ({ what, why, positions: [] });
-  const loads = board.parts.filter((part) => part.kind !== 'feed' && !isSwitch(part));
-  if (!board.parts.some((part) => part.kind === 'feed'))
-    return [problem('There is no feed on the board.', 'Put one into the box where the power comes in.')];
+  const loads = board.parts.filter(isLoad);
+  const feed = board.parts.find(isFeed);
+  if (!feed) return [problem('There is no feed on the board.', 'Put one into the box where the power comes in.')];
   if (loads.length === 0)
     return [problem('Nothing on the board can light.', 'Put a lamp, a fan or a receptacle into a box.')];
+  const misfit = loads.find((one) => (one.kind === 'heater') !== (feed.kind === 'feed-240'));
+  if (misfit)
+    return [
+      misfit.kind === 'heater'
+        ? problem('A heater of 240 V does not run on a hot and a neutral.', 'Feed the board by two hots.')
+        : problem(`A ${misfit.kind} of 120 V does not run on two hots.`, 'Feed the board by a hot and a neutral.'),
+    ];
   return lettersOf(board).flatMap((letter) => {
     const has = (parts: readonly BoardPart[]) => parts.some((part) => letterOf(part) === letter);
     if (!has(loads)) return [problem(`The switches of ${letter} switch nothing.`, `Give a lamp the letter ${letter}.`)];

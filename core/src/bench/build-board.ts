@@ -1,5 +1,5 @@
 import { refuse, succeed, type Result } from '../units/result';
-import type { Board, BoardCable, BoardPart } from './board';
+import { isFeed, type Board, type BoardCable, type BoardPart } from './board';
 
 const MOST_BOXES = 8;
 /** A box of the bench shows so many devices side by side; and so many wire ends one above the other. */
@@ -16,12 +16,18 @@ export const NEW_BOARD: Board = {
 
 const PREFIX: Readonly<Record<BoardPart['kind'], string>> = {
   feed: 'feed',
+  'feed-240': 'feed',
   'single-pole': 's',
   'three-way': 's',
   'four-way': 's',
+  'two-pole': 's',
+  electronic: 's',
+  'two-wire': 's',
+  'add-on': 's',
   lamp: 'lamp',
   receptacle: 'r',
   fan: 'fan',
+  heater: 'heat',
 };
 
 /** An id that nothing on the board has. */
@@ -44,13 +50,14 @@ export function addBox(board: Board, name: string): Result<Board> {
 
 /** A part into a box. There is one feed; a box takes three devices. */
 export function addPart(board: Board, box: number, kind: BoardPart['kind']): Result<Board> {
-  const here = board.parts.filter((one) => one.box === box && one.kind !== 'feed');
+  const here = board.parts.filter((one) => one.box === box && !isFeed(one));
   if (board.boxes[box] === undefined) return refuse('box', 'box', 'There is no such box. Add it first.');
-  if (kind === 'feed' && board.parts.some((one) => one.kind === 'feed'))
+  const feeds = isFeed({ kind });
+  if (feeds && board.parts.some(isFeed))
     return refuse('feed', 'kind', 'There is one feed on the bench. Take it away to put it elsewhere.');
-  if (kind !== 'feed' && here.length >= MOST_DEVICES)
+  if (!feeds && here.length >= MOST_DEVICES)
     return refuse('full', 'box', `${board.boxes[box]} holds ${MOST_DEVICES} devices already. Put it into another box.`);
-  const id = kind === 'feed' ? 'feed' : freeId(board, PREFIX[kind]);
+  const id = feeds ? 'feed' : freeId(board, PREFIX[kind]);
   return succeed({ ...board, parts: [...board.parts, { id, box, kind }] });
 }
 

@@ -3,7 +3,8 @@ import { hardwareAt, type Chain } from '../feed/chain';
 import type { FeedNode } from '../feed/feed-tree';
 import type { House } from '../house/schema';
 import { joinsOf, wireHouse, type Join, type UnitWiring } from '../makeup/make-up';
-import type { TerminalName } from '../makeup/signals';
+import { wantsNeutral, type TerminalName } from '../makeup/signals';
+import type { Device } from '../house/schema-equipment';
 import { given, itemAt, refuse, type Result, succeed } from '../units/result';
 import type { Board, BoardCable, BoardPart } from './board';
 
@@ -35,23 +36,33 @@ function boxesOfGroup({ tree }: UnitWiring, { order, group }: Chain): readonly F
   return [...behind].toSorted((a, b) => a.at - b.at);
 }
 
-const AT_240 = 'This group switches 240 V equipment; what stands on the bench takes 120 V.';
+const AT_BOTH = 'This group switches equipment that takes 120 and 240 V; what stands on the bench takes one of them.';
+/** Electronics of these kinds take power of their own; a plain smart switch lives on what leaks through its lamp. */
+const NEEDS_NEUTRAL = /^(occupancy|astronomic|dusk|smart)$/;
+
+/** What the control at a place of its chain is on the bench. */
+function controlAt(chain: Chain, i: number): BoardPart['kind'] {
+  const { device } = itemAt(chain.order, i);
+  const kind = hardwareAt(chain, i);
+  if (device.kind === 'switch' && NEEDS_NEUTRAL.test(device.style)) return 'electronic';
+  return kind === 'smart' ? 'two-wire' : kind;
+}
+
+const loadKind = ({ kind }: Device): 'receptacle' | 'fan' | 'lamp' =>
+  kind === 'receptacle' || kind === 'fan' ? kind : 'lamp';
 
 /** The parts of a group, each with its device: switches as the chain makes them, and what they control. */
 function partsOf(chain: Chain, boxes: readonly FeedNode[]): ReadonlyMap<string, BoardPart> | string {
   const boxOf = new Map(boxes.map(({ box }, i) => [box.id, i]));
   const parts = new Map<string, BoardPart>();
   for (const [i, one] of chain.order.entries()) {
-    const kind = hardwareAt(chain, i);
-    if (kind === 'two-pole') return AT_240;
-    const isElectronic = one.device.kind === 'switch' && /^(occupancy|astronomic|dusk)$/.test(one.device.style);
-    if (kind === 'smart' || kind === 'add-on' || isElectronic)
-      return `The bench has plain switches only; ${one.box.tag} holds an electronic control. Its maker's sheet says how it is wired.`;
+    const kind = controlAt(chain, i);
     parts.set(one.device.id, { id: `s${i + 1}`, box: given(boxOf.get(one.box.id)), kind, letter: 'a' });
   }
-  if (chain.group.controls.some((one) => voltsAt(one) === 240)) return AT_240;
+  const at240 = chain.group.controls.filter((one) => voltsAt(one) === 240);
+  if (at240.some(wantsNeutral) || (at240.length > 0 && at240.length < chain.group.controls.length)) return AT_BOTH;
   for (const [i, { box, device }] of chain.group.controls.entries()) {
-    const kind = device.kind === 'receptacle' ? 'receptacle' : device.kind === 'fan' ? 'fan' : 'lamp';
+    const kind = at240.length > 0 ? 'heater' : loadKind(device);
     parts.set(device.id, { id: `${kind}${i + 1}`, box: given(boxOf.get(box.id)), kind, letter: 'a' });
   }
   return parts;
@@ -99,12 +110,13 @@ export function boardOfGroup(house: House, group: string): Result<GroupBoard> {
   const parts = partsOf(chain, nodes);
   if (typeof parts === 'string') return refuse('control', 'group', parts);
 
+  const isAt240 = [...parts.values()].some((one) => one.kind === 'heater');
   const { cables, ids: cableIds } = cablesAmong(wiring, nodes);
   const nameOf = ({ box }: FeedNode) =>
     `${box.tag} ${house.rooms[box.room]?.name ?? ''}`.trim().slice(0, LONGEST_NAME).trim();
   const bare: Board = {
     boxes: nodes.map(nameOf),
-    parts: [{ id: 'feed', box: 0, kind: 'feed' }, ...parts.values()],
+    parts: [{ id: 'feed', box: 0, kind: isAt240 ? 'feed-240' : 'feed' }, ...parts.values()],
     cables,
     wires: [],
   };
@@ -123,10 +135,11 @@ export function boardOfGroup(house: House, group: string): Result<GroupBoard> {
   // What feeds the group: the hot and the neutral that its own terminals are on.
   const members = new Set(parts.keys());
   const fed = wiring.plan.needs.filter(({ outlet }) => members.has(outlet.device.id));
-  const keyOf = (kind: 'hot' | 'neutral') => fed.find(({ signal }) => signal.kind === kind)?.signal.key;
+  const keyOf = (kind: 'hot' | 'neutral', isSecond = false) =>
+    fed.find(({ signal }) => signal.kind === kind && signal.key.endsWith('/2') === isSecond)?.signal.key;
   const feeds = new Map([
     [keyOf('hot'), 'feed.hot'],
-    [keyOf('neutral'), 'feed.neutral'],
+    isAt240 ? [keyOf('hot', true), 'feed.hot-2'] : [keyOf('neutral'), 'feed.neutral'],
   ]);
   const madeUp = nodes.flatMap(({ box }, i) =>
     joinsOf(given(cards.get(box.id))).flatMap((join) => {

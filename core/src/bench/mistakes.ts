@@ -24,6 +24,15 @@ const CHANGED_OVER: Readonly<Partial<Record<BoardPart['kind'], readonly (readonl
     ['a1', 'b1'],
     ['a2', 'b2'],
   ],
+  'two-pole': [
+    ['line', 'load-2'],
+    ['load', 'line-2'],
+  ],
+  electronic: [
+    ['load', 'neutral'],
+    ['neutral', 'signal'],
+  ],
+  'add-on': [['neutral', 'signal']],
 };
 
 const changed = (wires: Wires, from: string, to: string): Wires => {

@@ -82,7 +82,7 @@ const BOTH_VOLTAGES: ReadonlySet<string> = new Set([
 ]);
 
 /** Whether a 240 V outlet wants a neutral too. A bare 30 or 50 A receptacle is taken for four wires. */
-function wantsNeutral({ device, load }: Outlet): boolean {
+export function wantsNeutral({ device, load }: Outlet): boolean {
   if (load) return BOTH_VOLTAGES.has(load.kind);
   return device.kind === 'receptacle' && (device.ratingA === 30 || device.ratingA === 50);
 }

@@ -5,6 +5,7 @@ import {
   addCable,
   addPart,
   CABLE_KINDS,
+  isFeed,
   letterOf,
   NEW_BOARD,
   PART_KINDS,
@@ -24,12 +25,18 @@ const [part, into] = [ref<BoardPart['kind']>('three-way'), ref(0)];
 const [kind, from, to] = [ref<(typeof CABLE_KINDS)[number]>('/3'), ref(0), ref(1)];
 const words: Record<BoardPart['kind'], string> = {
   feed: 'feed',
+  'feed-240': 'feed of two hots, 240 V',
   'single-pole': 'single-pole switch',
   'three-way': 'three-way switch',
   'four-way': 'four-way switch',
+  'two-pole': 'two-pole switch',
+  electronic: 'electronic control, with neutral',
+  'two-wire': 'electronic control, no neutral',
+  'add-on': 'add-on switch',
   lamp: 'lamp',
   receptacle: 'receptacle',
   fan: 'fan',
+  heater: 'heater, 240 V',
 };
 function take(result: Result<Board>): boolean {
   if (result.ok) emit('change', result.value);
@@ -80,7 +87,7 @@ const boxes = computed(() => props.board.boxes.map((title, value) => ({ value, t
       <span v-for="one in row.parts" :key="one.id" class="chip">
         {{ words[one.kind] }}
         <v-select
-          v-if="one.kind !== 'feed'"
+          v-if="!isFeed(one)"
           class="letter"
           single-line
           :aria-label="`Letter of the ${words[one.kind]} in ${row.box}`"

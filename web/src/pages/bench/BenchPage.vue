@@ -101,8 +101,11 @@ function spoil(): void {
 const positions = computed(() => new Map(switches.value.map((one) => [one.id, up.value[one.id] ?? 0])));
 const now = computed(() => new Conduction(net.value).with(positions.value));
 const hasFeed = computed(() => net.value.sources.length > 0);
-const shorted = computed(() => hasFeed.value && now.value.same('feed.hot', 'feed.neutral'));
-const isHot = (pin: string) => hasFeed.value && !shorted.value && now.value.same(pin, 'feed.hot');
+/** The points of the feed: its hot, and what comes back, or its second hot. */
+const lugs = computed(() => net.value.sources.map((one) => one.point));
+const hots = computed(() => net.value.sources.filter((one) => one.kind === 'hot').map((one) => one.point));
+const shorted = computed(() => hasFeed.value && now.value.same(lugs.value[0]!, lugs.value[1]!));
+const isHot = (pin: string) => hasFeed.value && !shorted.value && hots.value.some((lug) => now.value.same(pin, lug));
 const lit = computed(
   () => new Set(net.value.loads.filter((load) => !shorted.value && now.value.runs(load)).map((load) => load.id)),
 );

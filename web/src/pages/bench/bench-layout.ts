@@ -1,4 +1,4 @@
-import { letterOf, lettersOf, pinsOf, type Board, type BoardPart, type BoardPin } from '@winculum/core';
+import { isFeed, letterOf, lettersOf, pinsOf, type Board, type BoardPart, type BoardPin } from '@winculum/core';
 
 const BOX = 190;
 const GAP = 46;
@@ -52,12 +52,18 @@ interface BenchLayout {
 
 const NAMES: Readonly<Record<BoardPart['kind'], string>> = {
   feed: 'FEED',
+  'feed-240': 'FEED',
   'single-pole': 'S',
   'three-way': 'S3',
   'four-way': 'S4',
+  'two-pole': 'S2',
+  electronic: 'CONTROL',
+  'two-wire': 'CONTROL',
+  'add-on': 'ADD-ON',
   lamp: 'LAMP',
   receptacle: 'RECEPT.',
   fan: 'FAN',
+  heater: 'HEATER',
 };
 
 /** What the layout asks of a board, again and again. */
@@ -69,7 +75,7 @@ function partsOfBoard(board: Board) {
     pins,
     endsAt: (box: number, end: 'a' | 'b') =>
       pins.filter((one) => one.box === box && cables.has(one.of) && one.pin.endsWith(`.${end}`)),
-    devicesIn: (box: number) => board.parts.filter((part) => part.box === box && part.kind !== 'feed'),
+    devicesIn: (box: number) => board.parts.filter((part) => part.box === box && !isFeed(part)),
     screwsOf,
     deviceWidth: (part: BoardPart) => screwsOf(part).length * SCREW_STEP + 14,
   };
@@ -203,6 +209,10 @@ const SCREWS: Readonly<Record<string, string>> = {
   a2: 'IN2',
   b1: 'OUT1',
   b2: 'OUT2',
+  'hot-2': 'HOT 2',
+  'line-2': 'LINE 2',
+  'load-2': 'LOAD 2',
+  signal: 'SIGNAL',
 };
 export const screwName = (pin: BoardPin): string => SCREWS[pin.name] ?? pin.name;
 
