@@ -72,7 +72,7 @@ const boxes = computed(() => props.board.boxes.map((title, value) => ({ value, t
       <v-btn type="submit">Set it down</v-btn>
     </v-form>
     <v-form class="row" @submit.prevent="take(addPart(board, into, part))">
-      <v-select v-model="part" label="Part" :items="parts" class="grow" />
+      <v-autocomplete v-model="part" label="Part" :items="parts" class="grow" />
       <v-select v-model="into" label="Box of the part" :items="boxes" class="grow" />
       <v-btn type="submit">Put it in</v-btn>
     </v-form>
