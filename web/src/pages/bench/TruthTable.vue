@@ -12,8 +12,13 @@ const rows = computed(() => {
   const sights = sightsOf(props.net, props.letter);
   return all.value.slice(0, MOST_ROWS).map((row, i) => ({ row, sights: sights[i]! }));
 });
+const hasLampsAlone = computed(() => props.net.loads.every((one) => one.group !== props.letter || one.kind === 'lamp'));
+/** A lamp is lit or dark; a heater or a fan is on or off. */
+const OTHERWISE: Readonly<Record<string, string>> = { lit: 'on', dark: 'off' };
+const inWords = (sight: string) => (hasLampsAlone.value ? sight : (OTHERWISE[sight] ?? sight));
 /** Several that do the same need one word. */
-const wordsOf = (sights: readonly string[]) =>
+const wordsOf = (all: readonly string[]) => saidOf(all.map(inWords));
+const saidOf = (sights: readonly string[]) =>
   new Set(sights).size === 1 ? `${sights.length > 1 ? 'all ' : ''}${sights[0]}` : sights.join(', ') || '–';
 const stands = (row: readonly number[]) => row.every((p, i) => p === (props.up[switches.value[i]!.id] ?? 0));
 </script>
@@ -25,7 +30,7 @@ const stands = (row: readonly number[]) => row.every((p, i) => p === (props.up[s
       <thead>
         <tr>
           <th v-for="one in switches" :key="one.id">{{ one.label }}</th>
-          <th>{{ net.loads.some((one) => one.group === letter && one.kind !== 'lamp') ? 'loads' : 'lamp' }}</th>
+          <th>{{ hasLampsAlone ? 'lamp' : 'loads' }}</th>
         </tr>
       </thead>
       <tbody>
