@@ -350,6 +350,11 @@ describe('houses and firms', () => {
     const anna = await owner('Leaving firm');
     const id = await anna.addHouse(demo);
     await anna.call('post', `/houses/${id}/revisions`, { version: 0 });
+    await anna.call('put', '/bench', {
+      done: ['loop'],
+      wires: {},
+      practice: { 'a joint come off': { right: 2, wrong: 1 } },
+    });
     await anna.confirm();
     const file = JSON.parse((await anna.call('get', '/firm/export')).text) as {
       name: string;
@@ -357,7 +362,11 @@ describe('houses and firms', () => {
       revisions: { number: number }[];
       audit: unknown[];
     };
-    expect(file).toMatchObject({ name: 'Leaving firm', revisions: [{ number: 1 }] });
+    expect(file).toMatchObject({
+      name: 'Leaving firm',
+      revisions: [{ number: 1 }],
+      practice: [{ figures: { proved: 1, found: 2, missed: 1 }, weak: [], signatures: [] }],
+    });
     expect(file.houses[0]!.document).toEqual(JSON.parse(JSON.stringify(demo)));
     expect(file.audit.length).toBeGreaterThan(1);
     expect((await anna.call('delete', '/firm', { name: 'Another firm' })).status).toBe(400);

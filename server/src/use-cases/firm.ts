@@ -7,6 +7,7 @@ import type { Db } from '../db/database';
 import { measureFirm } from '../db/houses';
 import type { Caller } from './accounts';
 import { badField, Refusal } from './errors';
+import { practiceRecords } from './bench';
 import { mustOwn } from './members';
 import type { OpenHouses } from './open-houses';
 
@@ -107,14 +108,15 @@ export async function removeFirm(db: Db, member: SignedIn, name: string, caller:
 }
 
 /**
- * Everything of a firm as JSON, piece by piece: members, houses as they are, revisions with their signatures, and the audit
- * log. A house in it can be opened as a house file.
+ * Everything of a firm as JSON, piece by piece: members, what they practiced on the bench and who signed it, houses as they are, revisions
+ * with their signatures, and the audit log. Photos come with the handover of each house. A house in it can be opened as a house file.
  */
 export async function* exportFirm(db: Db, open: OpenHouses, member: SignedIn): AsyncGenerator<string> {
   const { id, name } = member.firm;
   const { standards } = await firmStandards(db, member);
   const people = (await listMembers(db, id)).map(({ id: _id, ...one }) => one);
-  yield `{"format":"winculum-firm","version":1,"name":${JSON.stringify(name)},"members":${JSON.stringify(people)},"standards":${JSON.stringify(standards)},"houses":[`;
+  const practice = (await practiceRecords(db, member)).map(({ id: _id, ...one }) => one);
+  yield `{"format":"winculum-firm","version":1,"name":${JSON.stringify(name)},"members":${JSON.stringify(people)},"standards":${JSON.stringify(standards)},"practice":${JSON.stringify(practice)},"houses":[`;
   const houses = await db
     .selectFrom('houses')
     .select(['id', 'deleted_at as deletedAt'])
