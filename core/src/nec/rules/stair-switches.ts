@@ -1,19 +1,16 @@
-import { polygonsOverlap } from '../../geometry/geometry';
-import type { Feature } from '../../house/schema';
+import type { Feature, Room } from '../../house/schema';
 import type { Outlet } from '../../circuits/outlets';
 import { lightOf, switchesFor } from '../../control/room-light';
 import { featureOutline } from '../../plan/points';
-import { interiorStairs } from '../requirements/interior-stairs';
-import type { RoomView } from '../../plan/room-view';
+import { mustGet } from '../../units/result';
+import { interiorStairs, isOfStair, otherEndOf } from '../requirements/interior-stairs';
+import { viewRoom, type RoomView } from '../../plan/room-view';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 
 /** The lights of a stair: those of its room, and of the rooms on other floors that the same stair is drawn in or above. */
 function lightsOfStair(facts: Facts, view: RoomView, stair: Feature): readonly Outlet[] {
   const flight = featureOutline(view.room, stair);
-  const isSameStair = ({ room, features }: RoomView) =>
-    (room.kind === 'stair' && polygonsOverlap(room.corners, flight)) ||
-    features.some((other) => other.kind === 'stair' && polygonsOverlap(featureOutline(room, other), flight));
-  const others = facts.views.filter((one) => one.level !== view.level && isSameStair(one));
+  const others = facts.views.filter((one) => one.level !== view.level && isOfStair(one, flight));
   return [view, ...others].flatMap(({ room }) => lightOf(facts.house, facts.outlets, room).luminaires);
 }
 
@@ -29,6 +26,11 @@ export const stairSwitches = defineRule({
     messages: {
       dark: ({ room }: { room: string }) => `No wall switch at the stair in ${room} governs its light.`,
       lit: ({ room }: { room: string }) => `The stair can be lit in ${room}.`,
+      darkBeyond: ({ room, level }: { room: string; level: string }) =>
+        `No wall switch on ${level} governs the light of the stair in ${room}, which leads there.`,
+      beyond: ({ room, level }: { room: string; level: string }) => `The stair in ${room} can be lit on ${level}.`,
+      nowhere: ({ room }: { room: string }) =>
+        `Where the stair in ${room} leads is not drawn, so its switch at the other end cannot be checked. Draw the stair on the floor that it joins.`,
       few: ({ room, risers }: { room: string; risers: number }) =>
         `The stair in ${room} has ${risers} risers: no switch is required at each end.`,
       unknown: ({ room }: { room: string }) =>
@@ -40,16 +42,29 @@ export const stairSwitches = defineRule({
   appliesTo: (facts) => facts.views.some((view) => interiorStairs(view).length > 0),
   check: (facts, limits, report) =>
     facts.views.flatMap((view) =>
-      interiorStairs(view).map((stair) => {
+      interiorStairs(view).flatMap((stair) => {
         const room = view.room.name;
         const where = { room: view.room.id, feature: stair.id };
-        if (stair.risers === undefined) return report.cannotTell('unknown', { room }, where);
-        if (stair.risers < limits.minRisers) return report.pass('few', { room, risers: stair.risers }, where);
+        if (stair.risers === undefined) return [report.cannotTell('unknown', { room }, where)];
+        if (stair.risers < limits.minRisers) return [report.pass('few', { room, risers: stair.risers }, where)];
         // The light of this stair, on whichever floor it hangs: not a fan's switch nor the porch light's, nor an idle one.
-        const canLight = lightsOfStair(facts, view, stair).some((one) =>
-          switchesFor(facts.house, facts.outlets, one).some((control) => control.room.id === view.room.id),
+        const controls = lightsOfStair(facts, view, stair).flatMap((one) =>
+          switchesFor(facts.house, facts.outlets, one),
         );
-        return canLight ? report.pass('lit', { room }, where) : report.fail('dark', { room }, where);
+        const isLitFrom = (rooms: readonly Room[]) =>
+          controls.some((control) => rooms.some((one) => one.id === control.room.id));
+        const here = isLitFrom([view.room])
+          ? report.pass('lit', { room }, where)
+          : report.fail('dark', { room }, where);
+        const end = otherEndOf(facts.house, view.room, featureOutline(view.room, stair));
+        if (!end) return [here, report.cannotTell('nowhere', { room }, where)];
+        // A stair that is drawn on the other floor too is looked at there.
+        if (end.rooms.some((one) => interiorStairs(viewRoom(facts.house, one.id)).length > 0)) return [here];
+        const data = { room, level: mustGet(facts.house.levels, end.level).name };
+        return [
+          here,
+          isLitFrom(end.rooms) ? report.pass('beyond', data, where) : report.fail('darkBeyond', data, where),
+        ];
       }),
     ),
 });

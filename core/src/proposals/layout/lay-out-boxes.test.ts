@@ -11,6 +11,7 @@ import { toLoop, wallLoop } from '../../plan/wall-loop';
 import { acceptPlan, planBoxes } from './lay-out-boxes';
 import { aHouse, bedroom } from '../../test/house-builder';
 import { demo } from '../../test/demo-house';
+import { garageDwelling } from '../../test/garage-dwelling';
 import { must } from '../../test/must';
 
 const newId = () => {
@@ -310,6 +311,15 @@ describe('what the trade prefers where the code leaves the choice', () => {
     expect(placed(connected, 'bath', 'luminaire')).toHaveLength(2);
     const { groups } = planBoxes(connected, ['bath'], apart());
     expect(groups.map((one) => one.name).sort()).toEqual(['bath fan', 'bath fan light', 'bath heater', 'bath light']);
+  });
+
+  it('a stair that is drawn on one floor has a switch on the other as well', () => {
+    const house = planWhole(garageDwelling('2023'));
+    const group = house.groups.find((one) => one.name === 'stair light')!;
+    const levels = house.boxes
+      .filter(({ box }) => group.switches.some((id) => box.devices.some((one) => one.id === id)))
+      .map(({ box }) => garageDwelling('2023').rooms[box.room]!.level);
+    expect(levels.sort()).toEqual(['L1', 'L2']);
   });
 
   it('a laundry has a receptacle for the iron, away from the machines; a closet with a washer none', () => {

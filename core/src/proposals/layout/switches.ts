@@ -4,7 +4,9 @@ import { indexOutlets, type Outlet } from '../../circuits/outlets';
 import { lightOf } from '../../control/room-light';
 import { latchAlongIn } from '../../plan/latch';
 import { wallOf, type RoomView, type Way } from '../../plan/room-view';
-import { placeOf } from '../../plan/points';
+import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
+import { interiorStairs, otherEndOf } from '../../nec/requirements/interior-stairs';
+import type { Room } from '../../house/schema';
 import { pointOnWall } from '../../plan/wall-loop';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { waysOut } from './lights';
@@ -198,6 +200,32 @@ export function boxStairSwitches(boxing: Boxing): void {
       boxing.leaveOpen(one.id, `${one.name} has no way in drawn: its switch cannot be placed.`);
       return [];
     });
-    if (made.length > 0) boxing.group(governed.name, made, governed.devices);
+    const all = [...made, ...beyond(boxing, well, governed)];
+    if (all.length > 0) boxing.group(governed.name, all, governed.devices);
   }
+}
+
+/** A switch at the other end of a stair that is drawn on one floor alone: near its flight, in the room that one comes out in. */
+function beyond(boxing: Boxing, well: readonly Room[], governed: Governed): readonly string[] {
+  if (new Set(well.map((one) => one.level)).size > 1) return [];
+  return well.flatMap((room) =>
+    interiorStairs(boxing.view(room.id)).flatMap((stair): string[] => {
+      const flight = featureOutline(room, stair);
+      const end = otherEndOf(boxing.house, room, flight);
+      const [landing] = end?.rooms ?? [];
+      if (!landing) return [];
+      const spot = bestSpot(boxing.house, landing.id, {
+        heightIn: boxing.house.standards.switchHeightIn,
+        cost: ({ point }) => distanceToFeature(room, stair, point),
+      });
+      if (!spot) {
+        boxing.leaveOpen(landing.id, `No wall of ${landing.name} for the switch of the stair to ${room.name}.`);
+        return [];
+      }
+      const device = boxing.device('switch');
+      const reason = `at the other end of the stair, for ${governed.name}`;
+      const placed = boxing.place(landing.id, spot.at, [device], { reason, section: '210.70(A)(2)' }, spot.bracket);
+      return placed ? [device.id] : [];
+    }),
+  );
 }
