@@ -151,8 +151,8 @@ export function voltsAt(outlet: Outlet): 120 | 240 {
 }
 
 /** The cable of a circuit as papers name it: nonmetallic copper, or aluminum service-entrance cable. */
-export const cableNameOf = ({ awg, metal }: Pick<Circuit, 'awg' | 'metal'>): string =>
-  metal === 'aluminum' ? `SE Al ${awg}` : `NM-B Cu ${awg}`;
+export const cableNameOf = ({ awg, metal, unread }: Pick<Circuit, 'awg' | 'metal' | 'unread'>): string =>
+  unread ? 'not read' : metal === 'aluminum' ? `SE Al ${awg}` : `NM-B Cu ${awg}`;
 
 /** Volts between a circuit's conductors: 120 V on one pole, 240 V on two. */
 export const circuitVolts = (circuit: Circuit): 120 | 240 => (circuit.poles === 2 ? 240 : 120);

@@ -256,6 +256,8 @@ export const circuitSchema = z.strictObject({
   gfciFirst: id.nullable().default(null),
   /** Nonmetallic copper cable where nothing is said; aluminum for feeders and large appliances. */
   metal: z.literal('aluminum').optional(),
+  /** Wiring that was there, of which nobody has looked at the conductors: size and metal are supposed. */
+  unread: z.literal(true).optional(),
   /** Its cable runs through the attic, whose heat lowers what it carries. */
   inAttic: z.boolean().optional(),
   /** Cables drawn with it through one sealed or insulated opening, itself included: NEC 334.80. */

@@ -133,6 +133,10 @@ export function applyRemedy(house: House, remedy: Remedy, newId: NewId): Result<
       return edit(house, remedy.label, (draft) => {
         for (const id of remedy.loads) if (draft.loads[id]) Object.assign(draft.loads[id], remedy.changes);
       });
+    case 'read-conductors':
+      return edit(house, remedy.label, (draft) => {
+        for (const id of remedy.circuits) delete draft.circuits[id]?.unread;
+      });
     case 'common-trip':
       return edit(house, remedy.label, (draft) => {
         for (const id of remedy.circuits) if (draft.circuits[id]) draft.circuits[id].commonTrip = true;

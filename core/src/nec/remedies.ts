@@ -28,6 +28,7 @@ export type Remedy = { readonly label: string } & (
     }
   | { readonly kind: 'set-rooms'; readonly rooms: readonly string[]; readonly changes: Partial<Room> }
   | { readonly kind: 'set-circuit'; readonly circuit: string; readonly changes: Partial<Circuit> }
+  | { readonly kind: 'read-conductors'; readonly circuits: readonly string[] }
   | { readonly kind: 'common-trip'; readonly circuits: readonly string[] }
   | { readonly kind: 'feed-panel'; readonly panel: string }
   | { readonly kind: 'connect-appliances' }
@@ -141,6 +142,13 @@ export const setBuildingRemedy = (building: string, changes: Partial<Building>, 
   changes,
   label,
 });
+/** Says that somebody has looked at the conductors of circuits, and found them as supposed. */
+export const readConductorsRemedy = (circuits: readonly string[]): Remedy => ({
+  kind: 'read-conductors',
+  circuits,
+  label: circuits.length === 1 ? 'Read: copper that fits its breaker' : 'All read: copper that fits each breaker',
+});
+
 /** Adds a sleeve for every conduit that routes need in a slab. */
 export const slabConduitsRemedy = (n: number): Remedy => ({
   kind: 'slab-conduits',

@@ -134,6 +134,8 @@ export function addDirectory(house: House, panelId: string, text: string, newId:
             poles: spaces.length === 2 ? 2 : 1,
             ratingA,
             awg: smallestNmFor(ratingA, ratingA, false) ?? '2',
+            // What the door of a panel does not say: the fitting size is supposed.
+            unread: true,
             breaker: 'auto',
             gfciFirst: null,
             locked: true,

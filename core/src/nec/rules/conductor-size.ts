@@ -50,7 +50,8 @@ export const conductorSize = defineRule({
     },
   },
   scope: 'circuit',
-  appliesTo: () => true,
+  // Of conductors that nobody has read there is nothing to say here: `conductors-read` asks for them.
+  appliesTo: (_facts, circuit) => circuit.unread === undefined,
   check: (facts, circuit, _limits, report) => {
     const { ampacityA, largestBreakerA, conductorA, fitting, plateUnread, ownRules } = sizeCircuit(
       facts.house,

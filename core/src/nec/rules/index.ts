@@ -30,6 +30,7 @@ import { circuitVoltage } from './circuit-voltage';
 import { closetLuminaire } from './closet-luminaire';
 import { coAlarms } from './co-alarms';
 import { conductorSize } from './conductor-size';
+import { conductorsRead } from './conductors-read';
 import { conductorsTogether } from './conductors-together';
 import { continuousLoads } from './continuous-loads';
 import { cordLength } from './cord-length';
@@ -182,6 +183,7 @@ export const rules: readonly Rule[] = [
   closetLuminaire,
   coAlarms,
   conductorSize,
+  conductorsRead,
   conductorsTogether,
   continuousLoads,
   cordLength,

@@ -48,7 +48,7 @@ const words = { plain: 'plain', afci: 'AFCI', gfci: 'GFCI', dual: 'AFCI + GFCI' 
       >
       <span class="middle"
         ><b class="num rating">{{ circuit.ratingA }} A<template v-if="circuit.poles === 2"> 2p</template></b
-        ><span>No. {{ circuit.awg }}</span
+        ><span>{{ circuit.unread ? 'conductors not read' : `No. ${circuit.awg}` }}</span
         ><span>{{ words[protection.fitted] }}</span
         ><span class="muted">{{ count(outlets, 'outlet') }}</span></span
       >

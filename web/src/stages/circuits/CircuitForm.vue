@@ -123,7 +123,13 @@ function setAttic(atticF: number): void {
       label="Conductor"
       :model-value="circuit.awg"
       :answers="sizes"
-      @update:model-value="change({ awg: $event })"
+      @update:model-value="change({ awg: $event, unread: undefined })"
+    />
+    <TickField
+      v-if="circuit.unread"
+      label="its conductors were read: they are of this size and of copper"
+      :model-value="false"
+      @update:model-value="change({ unread: undefined })"
     />
     <ChoiceField
       label="Meant for"

@@ -37,6 +37,7 @@ function describe({ circuit, feeder }: ScheduleRow): string {
   return one ? `${one.ratingA}/${one.poles}` : '';
 }
 function wireOf({ circuit, feeder }: ScheduleRow): string {
+  if (circuit?.unread) return 'not read';
   if (circuit) return `${circuit.awg} ${circuit.metal ? 'Al' : 'Cu'}`;
   return feeder ? `${feeder.conductor.size} ${feeder.conductor.metal === 'copper' ? 'Cu' : 'Al'}` : '';
 }
