@@ -130,7 +130,10 @@ export const featureSchema = z.strictObject({
   /** It burns fuel: decides about carbon monoxide alarms. */
   fuel: z.boolean().optional(),
   /** What an exhaust fan does besides, in one unit. */
-  functions: z.array(z.enum(['light', 'heat'])).max(2).optional(),
+  functions: z
+    .array(z.enum(['light', 'heat']))
+    .max(2)
+    .optional(),
   /** An island with a box, cable or raceway ready for a later receptacle (NEC 2023 210.52(C)(2)). */
   provision: z.boolean().optional(),
   /** How far the top of an island or peninsula reaches past its base, inches. */
