@@ -7,8 +7,8 @@ import { inTheWayOf } from '../plan/blocked-by-framing';
 import { boxPoint, featureMiddle } from '../plan/points';
 import { viewRoom, wallOf } from '../plan/room-view';
 import { isFramedAt, studFaces, takesBracket } from '../plan/studs';
+import { houseWalls } from '../place/house-walls';
 import { OUTDOOR_KINDS } from '../place/outdoors';
-import { facingOf } from '../plan/facing';
 import { findWall, pointOnWall, wallLoop } from '../plan/wall-loop';
 import { given, mustGet } from '../units/result';
 
@@ -81,13 +81,11 @@ const ITS_OWN_IN = 60;
 /** The nearest place on a wall of a room that is there; outdoors, on the house. */
 function nearestSolid(house: House, room: Room, point: Point) {
   const loop = wallLoop(room);
-  const facing = OUTDOOR_KINDS.has(room.kind)
-    ? facingOf(house, room).filter((one) => !OUTDOOR_KINDS.has(one.other.kind))
-    : undefined;
+  const walls = OUTDOOR_KINDS.has(room.kind) ? houseWalls(house, room) : undefined;
   return loop.walls
     .flatMap((wall) => {
       if (wall.boundary !== 'solid') return [];
-      const stretches = facing ? facing.filter((one) => one.wall.id === wall.id) : [{ fromIn: 0, toIn: wall.lengthIn }];
+      const stretches = walls?.filter((one) => one.wall.id === wall.id) ?? [{ fromIn: 0, toIn: wall.lengthIn }];
       return stretches.map(({ fromIn, toIn }) => {
         const on = (point.x - wall.from.x) * wall.unit.x + (point.y - wall.from.y) * wall.unit.y;
         const alongIn = Math.min(Math.max(on, fromIn, 0), toIn, wall.lengthIn);

@@ -16,6 +16,17 @@ testRule(outdoorReceptacles, {
       'The front has its receptacle: front.',
     ],
     [
+      'one in the wall of the house that a yard borders, beside one at its end',
+      aHouse()
+        .room('liv', 'living', [0, 0, 200, 200])
+        .room('front', 'porch', [0, 210, 100, 60], { side: 'front' })
+        .room('back', 'outdoors', [0, -404.5, 200, 400], { side: 'back' })
+        .receptacle('front', 'c0', 50)
+        .receptacle('back', 'c0', 50)
+        .receptacle('back', 'c2', 50),
+      'The back has its receptacle: back.',
+    ],
+    [
       'exactly 6 1/2 ft above grade: a floor of 18 in and 60 in',
       outside().receptacle('front', 'c0', 50, { heightIn: 60 }).receptacle('back', 'c2', 50),
     ],
@@ -51,6 +62,16 @@ testRule(outdoorReceptacles, {
     ],
   ],
   cannotTell: [
+    [
+      'the only one at the back stands at the far end of the yard',
+      aHouse()
+        .room('liv', 'living', [0, 0, 200, 200])
+        .room('front', 'porch', [0, 210, 100, 60], { side: 'front' })
+        .room('back', 'outdoors', [0, -404.5, 200, 400], { side: 'back' })
+        .receptacle('front', 'c0', 50)
+        .receptacle('back', 'c0', 50),
+      'The only receptacle at the back, R3-1, stands where the yard ends, not at the house. Whether it serves the back of the dwelling is for the authority to say: ask, or set one in the wall of the house.',
+    ],
     [
       'the only one at the back is that of a plug-in tub',
       outside().receptacle('front', 'c0', 50).load('plug-in-tub', 'back', 'c2', 50, null),

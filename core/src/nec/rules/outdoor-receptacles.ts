@@ -1,6 +1,8 @@
 import { isLonger } from '../../geometry/intervals';
 import { defineRule, everyEdition, fromMemory, type Facts } from '../rule';
 import { isFreeBox } from '../requirements/circuit-facts';
+import type { Box } from '../../house/schema';
+import { houseWalls, isOnHouse } from '../../place/house-walls';
 import { OUTDOOR_KINDS } from '../../place/outdoors';
 import { boxHeightIn, receptaclesOf } from '../../place/receptacles';
 import { itemAt, mustGet } from '../../units/result';
@@ -23,6 +25,8 @@ export const outdoorReceptacles = defineRule({
         `No outdoor receptacle at the ${side} of the house, readily accessible from grade.`,
       taken: ({ side, tag }: { side: string; tag: string }) =>
         `The only receptacle at the ${side} of the house, ${tag}, is that of an appliance. Ask whether it stays free to use, or add one.`,
+      apart: ({ side, tag }: { side: string; tag: string }) =>
+        `The only receptacle at the ${side}, ${tag}, stands where the yard ends, not at the house. Whether it serves the ${side} of the dwelling is for the authority to say: ask, or set one in the wall of the house.`,
       there: ({ side, room }: { side: string; room: string }) => `The ${side} has its receptacle: ${room}.`,
       unknown: ({ side }: { side: string }) =>
         `No porch, deck or yard is drawn at the ${side} of the house, so its outdoor receptacle cannot be checked. Draw one and say which side it is on.`,
@@ -41,7 +45,13 @@ export const outdoorReceptacles = defineRule({
             !isLonger(boxHeightIn(box, view.level.ceilingIn) + view.level.elevationIn, limits.maxAboveGradeIn),
         ),
       );
-      const served = boxes.find((box) => isFreeBox(facts, box));
+      const free = boxes.filter((box) => isFreeBox(facts, box));
+      // The end of a yard may be far off; a porch or a deck is part of the house.
+      const isAtHouse = ({ room: id, at }: Box) => {
+        const room = mustGet(facts.house.rooms, id);
+        return at.kind !== 'wall' || room.kind !== 'outdoors' || isOnHouse(houseWalls(facts.house, room), at);
+      };
+      const served = free.find(isAtHouse);
       const detail = {
         required: (show: (lengthIn: number) => string) =>
           `at least one, not above ${show(limits.maxAboveGradeIn)} over grade`,
@@ -53,6 +63,9 @@ export const outdoorReceptacles = defineRule({
           { room: served.room },
           detail,
         );
+      const [apart] = free;
+      if (apart)
+        return report.cannotTell('apart', { side, tag: apart.tag }, { room: apart.room, box: apart.id }, detail);
       const [taken] = boxes;
       return taken
         ? report.cannotTell('taken', { side, tag: taken.tag }, { room: taken.room, box: taken.id }, detail)

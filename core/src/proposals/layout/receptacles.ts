@@ -19,11 +19,11 @@ import { distanceToFeature, featureOutline, placeOf } from '../../plan/points';
 import type { RoomView } from '../../plan/room-view';
 import { measureCounterSpaces } from '../../plan/counter-spaces';
 import { vehicleBays } from '../../plan/vehicle-bays';
-import { facingOf } from '../../plan/facing';
 import { findWall, toLoop, wallLoop } from '../../plan/wall-loop';
 import { measureBreaks, measureWallSpaces } from '../../plan/wall-spaces';
 import { effectiveLimit, effectiveLimits } from '../../nec/check-house';
 import { placementLimits } from '../../nec/apply-remedy';
+import { houseWalls, isOnHouse } from '../../place/house-walls';
 import { asPlaced, OUTDOOR_KINDS } from '../../place/outdoors';
 import { lengthOfHallIn } from '../../nec/requirements/halls';
 import { islandNeed, type IslandLimits } from '../../nec/requirements/islands';
@@ -236,11 +236,7 @@ const BESIDE_DOOR_IN = 24;
  */
 function outdoorCost(boxing: Boxing, view: RoomView): SpotRequest['cost'] {
   const loop = wallLoop(view.room);
-  const house = facingOf(boxing.house, view.room).filter((one) => !OUTDOOR_KINDS.has(one.other.kind));
-  // A side with a door or a window in it is a wall, whatever is drawn behind it.
-  const pierced = new Set(view.openings.map((seen) => seen.wall));
-  const isOfHouse = ({ at: { wall, alongIn } }: Spot) =>
-    pierced.has(wall) || house.some((one) => one.wall.id === wall && alongIn >= one.fromIn && alongIn <= one.toIn);
+  const house = houseWalls(boxing.house, view.room);
   const edges = view.ways.flatMap((way) => {
     const fromIn = toLoop(loop, way.wall, way.alongIn);
     return [fromIn, fromIn + way.widthIn];
@@ -248,7 +244,7 @@ function outdoorCost(boxing: Boxing, view: RoomView): SpotRequest['cost'] {
   const aside = (atLoopIn: number) =>
     edges.length > 0 ? Math.abs(Math.min(...edges.map((edge) => Math.abs(edge - atLoopIn))) - BESIDE_DOOR_IN) : 0;
   return (spot) => {
-    if (isOfHouse(spot)) return aside(spot.atLoopIn);
+    if (isOnHouse(house, spot.at)) return aside(spot.atLoopIn);
     return view.room.kind === 'porch' ? LAST_RESORT + aside(spot.atLoopIn) : undefined;
   };
 }
