@@ -72,6 +72,8 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('region', { name: 'Proposed circuits' }).waitFor();
     await accessible('a circuit plan');
     await page.getByRole('button', { name: 'Discard' }).click();
+    // What follows has the colors of what was seen: in the dark it would only be read twice.
+    if (theme === 'dark') return;
     await card(page, /Kiln/).click();
     await page.getByText('How its cable lies').click();
     await page.getByLabel('Which breaker is this on?').fill('K-5');

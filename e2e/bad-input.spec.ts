@@ -70,6 +70,6 @@ test('HTML in names is text', async ({ owner: page }) => {
   await page.getByLabel('Name', { exact: true }).fill(evil);
   await page.getByLabel('Name', { exact: true }).press('Enter');
   await saved(page);
-  await expect(page.getByRole('heading', { name: evil })).toBeVisible();
-  await expect(page).toHaveTitle('Winculum');
+  await expect(page.getByRole('heading', { name: evil, level: 2 })).toBeVisible();
+  await expect(page).toHaveTitle(`${evil}: House · Winculum`);
 });

@@ -13,6 +13,7 @@ import SidePanel from '../frame/SidePanel.vue';
 import TopBar from '../frame/TopBar.vue';
 import { useLayout } from '../frame/use-layout';
 import { STAGES, STOPS, TITLES, type Stop } from '../stops';
+import { usePageTitle } from '../page-title';
 import { useKeys } from '../surface/keys';
 
 const props = defineProps<{ id: string; stop: Stop }>();
@@ -23,6 +24,8 @@ const router = useRouter();
 const failure = ref('');
 const showHelp = ref(false);
 const layout = useLayout();
+
+usePageTitle(() => store.house && `${store.house.name}: ${TITLES[props.stop]}`);
 
 const StandardsPage = defineAsyncComponent(() => import('../frame/StandardsPage.vue'));
 const route = useRoute();

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { api } from '../api';
+import { usePageTitle } from '../page-title';
 import { useSession } from '../stores/session';
 import DoorPage from './DoorPage.vue';
 
@@ -22,6 +23,7 @@ const TITLES = {
   reset: 'Choose a new password',
   join: 'Join a firm',
 } as const;
+usePageTitle(() => TITLES[props.kind]);
 const BUTTONS = { forgot: 'Send a link', verify: 'Open the account', reset: 'Set the password', join: 'Join' } as const;
 
 async function run(work: () => Promise<void>): Promise<void> {

@@ -4,6 +4,7 @@ import { boundsOf, groupLetters, keptCables, lowVoltagePlan, spaceWord, type Box
 import { download } from '../frame/download';
 import ChoiceField from '../fields/ChoiceField.vue';
 import SearchField from '../fields/SearchField.vue';
+import { usePageTitle } from '../page-title';
 import { useHouse } from '../stores/house';
 import { useSession } from '../stores/session';
 import PlanTile from './PlanTile.vue';
@@ -31,6 +32,7 @@ onMounted(async () => {
   }
 });
 onUnmounted(() => store.close());
+usePageTitle(() => store.house && `${store.house.name}: plan sheet`);
 
 const house = computed(() => store.current);
 const levels = computed(() =>

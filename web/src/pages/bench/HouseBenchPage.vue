@@ -3,6 +3,7 @@ import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { boardOfGroup, groupLetters } from '@winculum/core';
 import SearchField from '../../fields/SearchField.vue';
+import { usePageTitle } from '../../page-title';
 import { useHouse } from '../../stores/house';
 import BenchPage from './BenchPage.vue';
 import type { HouseGroup } from './use-bench';
@@ -23,6 +24,7 @@ onMounted(async () => {
   }
 });
 onUnmounted(() => store.close());
+usePageTitle(() => store.house && `${store.house.name}: the bench`);
 
 const items = computed(() => {
   if (!isOpen.value) return [];

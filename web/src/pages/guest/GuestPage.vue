@@ -6,6 +6,7 @@ import { ApiError } from '../../api';
 import PlanView from '../../drawing/PlanView.vue';
 import PanelDirectory from '../../frame/PanelDirectory.vue';
 import { guestApi } from '../../guest-api';
+import { namePage } from '../../page-title';
 import DoorPage from '../DoorPage.vue';
 import GuestBrief from './GuestBrief.vue';
 import GuestPacket from './GuestPacket.vue';
@@ -47,7 +48,7 @@ async function load(): Promise<void> {
     const isFirst = !view.value;
     [view.value, house.value] = [seen, read.value];
     if (isFirst) part.value = OF_ROLE[seen.role][0]!;
-    document.title = `${read.value.name} · Winculum`;
+    namePage(read.value.name);
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }
