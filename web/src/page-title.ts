@@ -2,7 +2,7 @@ import { watchEffect } from 'vue';
 
 const NAME = 'Winculum';
 
-/** Names the page in the browser's tab, in its history and to whoever hears it read; nothing leaves what is there. */
+/** Names the page in the browser's tab, in its history and to those who hear it read; nothing leaves what is there. */
 export function namePage(words: string | null | undefined): void {
   if (words) document.title = `${words} · ${NAME}`;
 }

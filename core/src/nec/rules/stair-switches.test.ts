@@ -35,6 +35,15 @@ testRule(stairSwitches, {
       'No wall switch on Upper level governs the light of the stair in r, which leads there.',
     ],
     ['no switch in the stairwell over it', twoFloors('below', 'stair')],
+    [
+      'a stairwell over three floors, and no switch on the lowest',
+      twoFloors('both', 'stair')
+        .with((house) => {
+          house.levels['L0'] = { ...house.levels['L1']!, id: 'L0', name: 'Basement', elevationIn: -110 };
+        })
+        .room('down', 'stair', [0, 0, 200, 200], { level: 'L0' }),
+      'No wall switch on Basement governs the light of the stair in r, which leads there.',
+    ],
     ['an idle switch', stair(14).ceiling('r', 'luminaire', null).switchAt('r', 'c0', 8, null)],
     [
       'a switch of the porch light beside a stair light that is switched elsewhere',

@@ -58,13 +58,15 @@ export const stairSwitches = defineRule({
           : report.fail('dark', { room }, where);
         const end = otherEndOf(facts.house, view.room, featureOutline(view.room, stair));
         if (!end) return [here, report.cannotTell('nowhere', { room }, where)];
-        // A stair that is drawn on the other floor too is looked at there.
-        if (end.rooms.some((one) => interiorStairs(viewRoom(facts.house, one.id)).length > 0)) return [here];
-        const data = { room, level: mustGet(facts.house.levels, end.level).name };
-        return [
-          here,
-          isLitFrom(end.rooms) ? report.pass('beyond', data, where) : report.fail('darkBeyond', data, where),
-        ];
+        // A stairwell may go on over several floors; where the stair is drawn on one of them too, it is looked at there.
+        const levels = [...new Set(end.rooms.map((one) => one.level))];
+        const beyond = levels.flatMap((level) => {
+          const rooms = end.rooms.filter((one) => one.level === level);
+          if (rooms.some((one) => interiorStairs(viewRoom(facts.house, one.id)).length > 0)) return [];
+          const data = { room, level: mustGet(facts.house.levels, level).name };
+          return [isLitFrom(rooms) ? report.pass('beyond', data, where) : report.fail('darkBeyond', data, where)];
+        });
+        return [here, ...beyond];
       }),
     ),
 });
